@@ -1,0 +1,53 @@
+import { addDays, instantOf, localDate } from './localTime';
+import { lastLight, type Place } from './sun';
+
+/**
+ * How often a set must be checked. The figures are the user's rulebook, never ours.
+ * `elapsed`: so many hours after the last check. `calendarDay`: by the end of the local date so many days later.
+ * `daylight`: by the last lawful light of that date, `after` minutes behind sunset.
+ */
+export type CheckRule =
+  | { kind: 'elapsed'; hours: number }
+  | { kind: 'calendarDay'; days: number }
+  | { kind: 'daylight'; days: number; after: number };
+
+/**
+ * When a device must next be looked at.
+ *
+ * @param since its last check, or when it went live
+ */
+export function deadlineAfter(since: Date, rule: CheckRule, zone: string, place: Place): Date {
+  if (rule.kind === 'elapsed') return new Date(since.getTime() + rule.hours * 3_600_000);
+  const date = addDays(localDate(since, zone), rule.days);
+  if (rule.kind === 'daylight') return lastLight(date, zone, place, rule.after);
+  return instantOf(addDays(date, 1), '00:00', zone);
+}
+
+/** A set owes its check when the first of its devices does; null when none is live. */
+export function setDeadline(lastLooks: Date[], rule: CheckRule, zone: string, place: Place): Date | null {
+  const all = lastLooks.map((since) => deadlineAfter(since, rule, zone, place).getTime());
+  return all.length === 0 ? null : new Date(Math.min(...all));
+}
+
+/** The rule in words, for the screen. */
+export function ruleText(rule: CheckRule): string {
+  if (rule.kind === 'elapsed') return `every ${rule.hours} hours from the last check`;
+  const often = rule.days === 1 ? 'every day' : `every ${rule.days} days`;
+  return rule.kind === 'calendarDay' ? `${often}, by the end of the date` : `${often}, by ${rule.after} min after sunset`;
+}
+
+/** Minutes one set takes in a batch, walking included. [practice: 3 to 6.7 min]; travel is not added to it. */
+export const BATCH_MINUTES = 5;
+
+/**
+ * The latest start that still meets every deadline when sets are done in the order of their deadlines.
+ *
+ * @param deadlines one per set
+ * @param minutes per set, walking included
+ * @returns null without deadlines
+ */
+export function latestStart(deadlines: Date[], minutes: number = BATCH_MINUTES): Date | null {
+  const sorted = deadlines.map((d) => d.getTime()).sort((a, b) => a - b);
+  if (sorted.length === 0) return null;
+  return new Date(Math.min(...sorted.map((at, i) => at - (i + 1) * minutes * 60_000)));
+}

@@ -1,0 +1,66 @@
+import { DateTime } from 'luxon';
+
+export type LocalTime = { ok: true; at: Date } | { ok: false; sentence: string };
+
+/**
+ * Reads a local wall time (`2026-11-25T07:31`, as a form sends it) in the line's zone, to the whole minute.
+ * A time that the clocks skip is refused; one that they repeat is asked, unless `which` says which.
+ *
+ * @param zone IANA name, `America/Chicago`
+ * @param which `first` (before the clocks go back) or `second`
+ */
+export function readLocalTime(text: string, zone: string, which?: 'first' | 'second'): LocalTime {
+  const match = /^(\d{4}-\d{2}-\d{2})[T ](\d{2}:\d{2})(?::\d{2}(?:\.\d+)?)?$/.exec(text.trim());
+  const typed = match ? `${match[1]}T${match[2]}` : '';
+  const time = DateTime.fromISO(typed, { zone });
+  if (!match || !time.isValid) return { ok: false, sentence: `“${text.trim().slice(0, 30)}” is not a date and time. Write it like 2026-11-25 07:31.` };
+  if (time.toFormat("yyyy-MM-dd'T'HH:mm") !== typed) {
+    return { ok: false, sentence: `The clocks skip ${match[2]} on ${match[1]}: that time does not exist. Give a time an hour later.` };
+  }
+  const both = time.getPossibleOffsets();
+  if (both.length > 1 && !which) {
+    return { ok: false, sentence: `The clocks show ${match[2]} twice on ${match[1]}. Give a time before or after that hour.` };
+  }
+  const chosen = which === 'second' ? both.at(-1) : both[0];
+  return { ok: true, at: (chosen ?? time).toJSDate() };
+}
+
+/** An instant as a form field wants it: the line's wall time to the minute. */
+export const toField = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat("yyyy-MM-dd'T'HH:mm");
+
+/** `07:31` in the line's zone. */
+export const clockText = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat('HH:mm');
+
+/** `12 Nov` in the line's zone. */
+export const dayText = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).setLocale('en').toFormat('d LLL');
+
+/** `12 Nov 07:31`, or only the time when it is the same local day as `now`. */
+export function whenText(at: Date, now: Date, zone: string): string {
+  const then = DateTime.fromJSDate(at, { zone }).setLocale('en');
+  const today = DateTime.fromJSDate(now, { zone }).startOf('day');
+  const days = Math.round(then.startOf('day').diff(today, 'days').days);
+  if (days === 0) return then.toFormat('HH:mm');
+  if (days === 1) return `tomorrow ${then.toFormat('HH:mm')}`;
+  if (days === -1) return `yesterday ${then.toFormat('HH:mm')}`;
+  return then.toFormat('d LLL HH:mm');
+}
+
+/** The local date (ISO) of an instant. */
+export const localDate = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat('yyyy-MM-dd');
+
+/** A local date `days` later, by the calendar and never by hours. */
+export const addDays = (date: string, days: number): string => DateTime.fromISO(date, { zone: 'utc' }).plus({ days }).toFormat('yyyy-MM-dd');
+
+/** The instant of a wall time on a local date; a skipped time moves on to the next that exists. */
+export const instantOf = (date: string, clock: string, zone: string): Date => DateTime.fromISO(`${date}T${clock}`, { zone }).toJSDate();
+
+/** An instant cut to its whole minute, as the record stores times of placing, checking and pulling. */
+export const wholeMinute = (at: Date): Date => new Date(Math.floor(at.getTime() / 60_000) * 60_000);
+
+/** A span in words: `40 min`, `3 h 05 min`, `2 days`. */
+export function spanText(milliseconds: number): string {
+  const minutes = Math.round(Math.abs(milliseconds) / 60_000);
+  if (minutes < 60) return `${minutes} min`;
+  if (minutes < 48 * 60) return minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`;
+  return `${Math.round(minutes / 1440)} days`;
+}
