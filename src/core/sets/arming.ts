@@ -1,0 +1,59 @@
+import { CLASS_WORDS, needsSetter } from '../devices/sizes';
+import type { FilledPosition, SetType } from './setType';
+
+/** A question that must be answered before a set is live, at placing and at every remake. */
+export interface Ask {
+  id: string;
+  text: string;
+}
+
+const BY_CLASS = {
+  bodyGrip: [
+    ['hooksOff', 'Both safety hooks off?'],
+    ['wiresInside', 'Trigger wires inside the jaws?'],
+    ['dogFree', 'Dog hangs free, not against wall or mud?'],
+    ['rightWayUp', 'Stand the right way up?'],
+    ['swingClear', 'Nothing in the swing of the jaws, felt with a stick?'],
+  ],
+  foothold: [
+    ['doesNotRock', 'Bedded so that it does not rock?'],
+    ['panTension', 'Pan tension known?'],
+    ['looseJaw', 'Loose jaw to the middle of the approach?'],
+  ],
+  snare: [
+    ['loaded', 'Loaded: the loop stays round?'],
+    ['nudged', 'Nudged: only the loop moved, and it snapped shut?'],
+  ],
+} as const;
+
+const SLIDE = [
+  ['lockRunsOut', 'Lock runs out freely?'],
+  ['lockRefuses', 'Lock refuses to come back?'],
+  ['lockAtBank', 'Lock is at the bank end?'],
+] as const;
+
+/** The arming check of one position. Ids are `position:question`. */
+export function armingOf(position: string, device: FilledPosition, choices: Record<string, string>): Ask[] {
+  const own: (readonly [string, string])[] = [...BY_CLASS[device.class]];
+  if (device.class === 'foothold' && choices.hold === 'slide') own.push(...SLIDE);
+  return own.map(([id, text]) => ({ id: `${position}:${id}`, text }));
+}
+
+/** The arming check of a whole set, by position, and the caution that stands above it. */
+export function armingCheck(type: SetType, devices: Record<string, FilledPosition>, choices: Record<string, string>) {
+  return type.positions.flatMap(({ id, label }) => {
+    const device = devices[id];
+    if (!device) return [];
+    const setter = device.class === 'bodyGrip' && needsSetter(device.size) ? ' A setter and a rope within reach: this size breaks hands.' : '';
+    return [{ position: id, label: `${label}, ${CLASS_WORDS[device.class]}`, caution: `Keep hands outside the jaws from here.${setter}`, asks: armingOf(id, device, choices) }];
+  });
+}
+
+/** The ids that are still unanswered; a set with any is not live. */
+export function unanswered(type: SetType, devices: Record<string, FilledPosition>, choices: Record<string, string>, answered: string[]): Ask[] {
+  return armingCheck(type, devices, choices).flatMap(({ asks }) => asks.filter((ask) => !answered.includes(ask.id)));
+}
+
+/** The sentence for a set that cannot go live yet. */
+export const notArmedSentence = (open: Ask[]): string =>
+  `Not live yet: ${open.length === 1 ? 'one question of the arming check is' : `${open.length} questions of the arming check are`} open. ${open.map((ask) => ask.text).join(' ')}`;

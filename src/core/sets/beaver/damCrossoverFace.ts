@@ -1,0 +1,67 @@
+import { BODY_GRIPS } from '../../devices/sizes';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import type { Part } from '../../water/part';
+import { levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  overTail: { label: 'Jaws over the tailwater', help: 'bottom of the jaws over the water below the dam; negative when it stands in it', unit: 'length', default: inches(4), min: -1, max: 2.5, origin: 'practice' },
+  crestOver: { label: 'Crest over the jaws', help: 'how far the gap in the crest lies above the top of the jaws', unit: 'length', default: inches(10), min: 0, max: 3, origin: 'practice' },
+  reach: { label: 'Arm can reach', help: 'under the tailwater', unit: 'length', default: inches(36), min: inches(12), max: 2, origin: 'practice' },
+};
+
+/** A body-grip on the lower face of a dam; the tailwater judges it and no pond gauge. */
+export const damCrossoverFace: SetType = {
+  id: 'dam-crossover-face',
+  name: 'Dam crossover, lower face',
+  idea: 'A body-grip on the lower face of the dam below the worn gap, under a stick or two, where the way down is tight.',
+  species: ['beaver', 'otter'],
+  stations: ['crossover', 'dam'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  numbers,
+  choices: {
+    notch: { label: 'Notch', options: { firm: 'firm', middle: 'middle', light: 'light' }, default: 'middle' },
+    channel: { label: 'Channel at the foot', options: { firm: 'firm and clear', none: 'none: below the crest instead' }, default: 'firm' },
+  },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return { parts: [], needs: [], free: [], findings: [] };
+    const print = (m: number) => printLength(m, laying.system);
+    const crest = numberOf(laying, { numbers }, 'crestOver');
+    return {
+      parts: faceParts(laying, device.size),
+      needs: [
+        {
+          id: 'reach', device: 'trap', of: { part: 'jaws', spot: 'top' }, from: 'tail',
+          min: -numberOf(laying, { numbers }, 'reach'), broken: { min: 'cannotReach' }, called: 'top of the jaws', origin: 'practice',
+        },
+      ],
+      free: [{ device: 'trap', say: { down: 'Hang it', up: 'Hang it' }, floor: null }],
+      findings: [
+        crest < inches(2)
+          ? { id: 'skyline', verdict: 'warns', about: 'Against the sky', figure: print(crest), origin: 'practice', sentence: 'Its top stands at the crest and is outlined against the sky: take it lower on the face.' }
+          : { id: 'skyline', verdict: 'holds', about: 'Against the sky', figure: print(crest), origin: 'practice', sentence: 'It stands below the crest, not outlined against the sky. The pond can fall or rise: only the tailwater judges it.' },
+      ],
+    };
+  },
+  steps: [
+    { do: 'Look at the gap from below; find the firm clear channel at the foot, otherwise the tight place below the crest.' },
+    { do: 'Tie to a log buried in the dam.', caution: 'Opening or loading a dam can send water down on those below.' },
+    { do: 'Set it with the setter, hooks on, and stand it on the face.', caution: 'Hooks stay on until it stands.' },
+    { do: 'Lay one or two sticks over the top.' },
+    { do: 'Take both hooks off.', lastReach: true, caution: 'From here hands stay outside the jaws.' },
+  ],
+};
+
+function faceParts(laying: Laying, size: string): Part[] {
+  const frame = BODY_GRIPS[size]?.opening ?? inches(10);
+  const bottom = (laying.then.tail ?? levelThen(laying)) + numberOf(laying, { numbers }, 'overTail');
+  return [
+    { id: 'jaws', kind: 'jaws', device: 'trap', bearer: 'bank', x: 0, y: 0, z: fixed(bottom), height: frame, wide: 0.02, across: frame, tiedTo: 'dam log', stock: `body-grip ${size}` },
+    { id: 'over', kind: 'log', bearer: 'bank', x: 0, y: 0, z: fixed(bottom + frame + inches(1)), height: inches(2), wide: inches(2), across: inches(26), stock: 'stick over the top' },
+    { id: 'left', kind: 'stick', bearer: 'bank', x: 0, y: -(frame / 2 + inches(2)), z: fixed(bottom - inches(6)), height: frame + inches(10), wide: inches(1), across: inches(1), stock: 'side stick' },
+    { id: 'right', kind: 'stick', bearer: 'bank', x: 0, y: frame / 2 + inches(2), z: fixed(bottom - inches(6)), height: frame + inches(10), wide: inches(1), across: inches(1), stock: 'side stick' },
+  ];
+}

@@ -1,0 +1,100 @@
+import type { Species } from '../animals/species';
+import type { DeviceClass } from '../devices/sizes';
+import type { System } from '../units/factors';
+import type { Known } from '../water/levels';
+import type { Layout } from '../water/layout';
+import type { Origin } from '../water/need';
+
+export const STATION_KINDS = [
+  'dam', 'crossover', 'lodge', 'bank den', 'run', 'channel', 'slide', 'castor mound', 'feed bed', 'point', 'culvert', 'undercut', 'log crossing', 'latrine', 'muskrat place',
+] as const;
+export type StationKind = (typeof STATION_KINDS)[number];
+
+/** A number of a set: its range in SI, where its default comes from, and what is measured. */
+export interface NumberSpec {
+  label: string;
+  help: string;
+  unit: 'length' | 'share';
+  /** undefined when only a measurement will do; the field may then stay empty unless `required` */
+  default?: number;
+  min: number;
+  max: number;
+  origin: Origin;
+  required?: boolean;
+}
+
+export interface ChoiceSpec {
+  label: string;
+  options: Record<string, string>;
+  default: string;
+}
+
+/** A place of a device in a set: `outer`, `inner`. */
+export interface Position {
+  id: string;
+  label: string;
+  optional: boolean;
+}
+
+/** What a set type knows of its station when it lays itself out. */
+export interface Place {
+  kind: StationKind;
+  /** which surface stands here */
+  surface: 'pond' | 'tail';
+  /** elevation of the bed, m in the water's datum; null when not measured */
+  bed: number | null;
+}
+
+export interface FilledPosition {
+  class: DeviceClass;
+  size: string;
+}
+
+/** Everything a layout is made from. Numbers are metres or shares; a missing one was not given. */
+export interface Laying {
+  numbers: Record<string, number | undefined>;
+  choices: Record<string, string>;
+  place: Place;
+  devices: Record<string, FilledPosition>;
+  /** the levels when it was set; what was seen at the surface is measured from them */
+  then: Known;
+  system: System;
+}
+
+export interface Step {
+  do: string;
+  caution?: string;
+  /** the last moment at which the safety hooks can be reached */
+  lastReach?: boolean;
+}
+
+export interface SetType {
+  id: string;
+  name: string;
+  species: Species[];
+  stations: StationKind[];
+  devices: DeviceClass[];
+  positions: Position[];
+  numbers: Record<string, NumberSpec>;
+  choices: Record<string, ChoiceSpec>;
+  layOut: (laying: Laying) => Layout;
+  steps: Step[];
+  /** one sentence: how the set takes its animal */
+  idea: string;
+}
+
+/** The level that stood at the place when the set was made; a set made without any reading counts from 0 and says so. */
+export const levelThen = ({ then, place }: Laying): number => then[place.surface] ?? 0;
+
+/** The bed under the set: measured with it, otherwise the station's own; null when neither is known. */
+export function bedOf(laying: Laying): number | null {
+  const depth = laying.numbers.depth;
+  return depth === undefined ? laying.place.bed : levelThen(laying) - depth;
+}
+
+/** A number of the set, its type's default when not given. */
+export function numberOf(laying: Laying, type: Pick<SetType, 'numbers'>, key: string): number {
+  const value = laying.numbers[key] ?? type.numbers[key]?.default;
+  if (value === undefined) throw new RangeError(`${type.numbers[key]?.label ?? key} was not given and has no default`);
+  return value;
+}

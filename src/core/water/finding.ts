@@ -1,0 +1,13 @@
+import type { Origin } from './need';
+
+/** What bench, water, rules and diagnosis return: a verdict, the sentence with its numbers, and the way out. */
+export interface Finding {
+  id: string;
+  verdict: 'holds' | 'warns' | 'fails' | 'unknown';
+  /** the subject, two or three words */
+  about: string;
+  /** the one figure it turns on, printed */
+  figure: string;
+  sentence: string;
+  origin: Origin;
+}

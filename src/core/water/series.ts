@@ -1,0 +1,74 @@
+import type { Interval } from './band';
+
+/** One look at a gauge, m in the water's datum. `atMost` is an upper bound: a set stood dry, by how much was not seen. */
+export interface Reading {
+  at: Date;
+  level: number;
+  bound: 'exact' | 'atMost';
+}
+
+/** Between two readings further apart than this the way the water took is not known. [practice] */
+export const GAP = 48 * 3_600_000;
+
+export interface LevelThen {
+  level: number;
+  /** ms since the last reading at or before that time; 0 between two readings */
+  age: number;
+}
+
+/** Readings that give a level, in the order of time. Bounds are kept in the record and left out here. */
+const exact = (readings: Reading[]): Reading[] => readings.filter((r) => r.bound === 'exact').sort((a, b) => a.at.getTime() - b.at.getTime());
+
+/**
+ * The level at a time: linear between two readings, the last one held after it with its age; null before the first.
+ */
+export function levelAt(readings: Reading[], at: Date): LevelThen | null {
+  const sorted = exact(readings);
+  const after = sorted.findIndex((r) => r.at > at);
+  const before = after === -1 ? sorted.at(-1) : sorted[after - 1];
+  if (!before) return null;
+  const next = after === -1 ? undefined : sorted[after];
+  if (!next) return { level: before.level, age: at.getTime() - before.at.getTime() };
+  const share = (at.getTime() - before.at.getTime()) / (next.at.getTime() - before.at.getTime());
+  return { level: before.level + share * (next.level - before.level), age: 0 };
+}
+
+/** Hours for which a device was in its band: surely, and at most (where no reading tells). */
+export interface HoursInBand {
+  low: number;
+  high: number;
+}
+
+const HOUR = 3_600_000;
+
+/**
+ * Hours between two times during which the level lay inside a band; exact on the piecewise-linear course of the readings.
+ * Time before the first reading, more than a day behind the last, or in a gap of over 48 h counts only to `high`.
+ */
+export function hoursInBand(readings: Reading[], from: Date, to: Date, band: Interval): HoursInBand {
+  const total = Math.max(0, to.getTime() - from.getTime()) / HOUR;
+  const sorted = exact(readings);
+  let told = 0;
+  let inside = 0;
+  const last = sorted.at(-1);
+  const held = last ? [...sorted, { ...last, at: new Date(last.at.getTime() + 24 * HOUR) }] : [];
+  for (let i = 0; i + 1 < held.length; i += 1) {
+    const [a, b] = [held[i], held[i + 1]];
+    if (!a || !b || b.at.getTime() - a.at.getTime() > GAP) continue;
+    const start = Math.max(a.at.getTime(), from.getTime());
+    const end = Math.min(b.at.getTime(), to.getTime());
+    if (end <= start) continue;
+    told += (end - start) / HOUR;
+    inside += shareInside(a, b, start, end, band) * ((end - start) / HOUR);
+  }
+  return { low: inside, high: inside + Math.max(0, total - told) };
+}
+
+function shareInside(a: Reading, b: Reading, start: number, end: number, band: Interval): number {
+  const slope = (b.level - a.level) / (b.at.getTime() - a.at.getTime());
+  const first = a.level + slope * (start - a.at.getTime());
+  const last = a.level + slope * (end - a.at.getTime());
+  const [low, high] = first < last ? [first, last] : [last, first];
+  if (high - low < 1e-12) return low >= band.min - 1e-9 && low <= band.max + 1e-9 ? 1 : 0;
+  return Math.max(0, Math.min(high, band.max) - Math.max(low, band.min)) / (high - low);
+}

@@ -1,0 +1,153 @@
+import { INCH, type System } from '../units/factors';
+import { printLength, printLevel } from '../units/length';
+import { spanText } from '../time/localTime';
+import { bandNear, levelBands, type Interval } from './band';
+import { axisOf, type Free, type Layout } from './layout';
+import type { Axis, Known } from './levels';
+import { heightAt, targetHeight, verdictAt, type Need, type Verdict } from './need';
+import { bottomAt, raised, type Part } from './part';
+
+/** A level older than this, without a forecast, no longer says how a set stands. [practice] */
+export const READING_LASTS = 24 * 3_600_000;
+
+/** What is known of the levels at a moment, and how old each reading is, ms. */
+export interface Water {
+  known: Known;
+  age: Partial<Record<Axis, number>>;
+}
+
+export interface DeviceState {
+  device: string;
+  verdict: Verdict;
+  axis: Axis;
+  /** the level now, m; null when never read */
+  level: number | null;
+  /** the band that holds the level or lies nearest, m */
+  band: Interval | null;
+  /** two words: `fine`, `dry`, `too shallow` */
+  label: string;
+  sentence: string;
+  /** the change that brings it back, as an order; empty when none is needed or known */
+  remedy: string;
+  /** metres the remedy moves the device up (down when negative) */
+  moveBy: number;
+}
+
+/** How near to a band's end is near: an inch, or a quarter of a narrower band. [practice] */
+export const nearMargin = ({ min, max }: Interval): number => Math.min(INCH, (max - min) / 4);
+
+/**
+ * How one device of a set stands at the levels of a moment, as a verdict with its sentence and its way out.
+ *
+ * @param water the levels known, and their ages; a reading older than 24 h without forecast gives `unknown`
+ * @param system the units of the sentence
+ */
+export function deviceState(layout: Layout, device: string, water: Water, system: System): DeviceState {
+  const needs = layout.needs.filter((need) => need.device === device);
+  const axis = axisOf(layout, device);
+  const level = water.known[axis] ?? null;
+  const unread: DeviceState = { device, verdict: 'unknown', axis, level, band: null, label: 'unknown', sentence: '', remedy: '', moveBy: 0 };
+  if (needs.length === 0) return { ...unread, verdict: 'fine', label: 'fine', sentence: 'No level moves it out of work.' };
+  if (level === null) return { ...unread, sentence: `No ${surfaceWord(axis)} level was ever read here: read the gauge to know how it stands.` };
+  const bands = levelBands(needs, layout.parts, axis, water.known);
+  const band = bands && bandNear(bands, level);
+  if (!band) return { ...unread, sentence: 'At no level do all its needs hold together: measure this set again.' };
+  const age = water.age[axis] ?? 0;
+  if (age > READING_LASTS) {
+    return { ...unread, band, sentence: `The last reading is ${spanText(age)} old: too old to say. It works ${bandText(band, system)}.` };
+  }
+  const state = { ...unread, band };
+  for (const need of needs) {
+    const height = heightAt(need, layout.parts, water.known);
+    const verdict = height === null ? null : verdictAt(need, layout.parts, height);
+    if (height !== null && verdict) return brokenState({ ...state, verdict }, need, height, layout, water, system);
+  }
+  return goodState(state, band, level, system);
+}
+
+function goodState(state: DeviceState, band: Interval, level: number, system: System): DeviceState {
+  const down = level - band.min;
+  const up = band.max - level;
+  const left = Math.min(down, up);
+  if (left < nearMargin(band) - 1e-9) {
+    const way = down < up ? 'fall' : 'rise';
+    return { ...state, verdict: 'nearEdge', label: 'near the edge', sentence: `${printLength(left, system)} left before a ${way} ends it. It works ${bandText(band, system)}.` };
+  }
+  return { ...state, verdict: 'fine', label: 'fine', sentence: `Works ${bandText(band, system)}.` };
+}
+
+/** `from 27¾ in up`, `down to …`, `between … and …`. */
+export function bandText({ min, max }: Interval, system: System): string {
+  if (!Number.isFinite(min) && !Number.isFinite(max)) return 'at any level';
+  if (!Number.isFinite(max)) return `from ${printLevel(min, system)} up`;
+  if (!Number.isFinite(min)) return `up to ${printLevel(max, system)}`;
+  return `between ${printLevel(min, system)} and ${printLevel(max, system)}`;
+}
+
+export const surfaceWord = (axis: Axis): string => (axis === 'tail' ? 'tailwater' : axis === 'pond' ? 'water' : 'ice');
+
+function brokenState(state: DeviceState, need: Need, height: number, layout: Layout, water: Water, system: System): DeviceState {
+  const band = state.band ?? { min: -Infinity, max: Infinity };
+  const label = labelOf(state.verdict, height);
+  const fact = factOf(state.verdict, need, height, system);
+  const wants = `It works ${bandText(band, system)}, now ${printLevel(state.level ?? 0, system)}.`;
+  const { remedy, moveBy } = remedyOf(need, height, layout, water, state.axis, system);
+  return { ...state, label, sentence: `${fact} ${wants}`, remedy, moveBy };
+}
+
+function labelOf(verdict: Verdict, height: number): string {
+  if (verdict === 'outOfWater') return height > 0 ? 'dry' : 'too shallow';
+  const words: Record<string, string> = {
+    tooDeep: 'too deep', cannotReach: 'cannot be reached', noLongerSubmerging: 'no longer submerging', frozen: 'frozen in', aground: 'aground', heldUnder: 'held under',
+  };
+  return words[verdict] ?? verdict;
+}
+
+function factOf(verdict: Verdict, need: Need, height: number, system: System): string {
+  const size = printLength(Math.abs(height), system);
+  const spot = `The ${need.called}`;
+  if (verdict === 'outOfWater') return height > 0 ? `${spot} stands ${size} dry.` : `${spot} has only ${size} of water.`;
+  if (verdict === 'aground') return `The raft lies on the bottom, its ${need.called} ${size} over the water.`;
+  if (verdict === 'heldUnder') return `The line is taut and holds the ${need.called} ${size} under.`;
+  if (verdict === 'noLongerSubmerging') return `${spot} lies ${size} deep: the catch can reach air there.`;
+  if (verdict === 'cannotReach') return `${spot} lies ${size} deep: out of reach, still fishing.`;
+  return `${spot} is ${height > 0 ? `${size} over` : `${size} under`} the water.`;
+}
+
+/** The quarter inch, in which a change is told. */
+const STEP = INCH / 4;
+
+function remedyOf(need: Need, height: number, layout: Layout, water: Water, axis: Axis, system: System): { remedy: string; moveBy: number } {
+  const free = layout.free.find((f) => f.device === need.device);
+  if (need.id === 'stop') return { remedy: 'Move the stop to deeper water, or change to a live hold.', moveBy: 0 };
+  const ownPart = layout.parts.some((p) => p.id === need.of.part && p.device === need.device);
+  if (!free || !ownPart) return { remedy: '', moveBy: 0 };
+  const wanted = Math.round((targetHeight(need, layout.parts) - height) / STEP) * STEP;
+  const room = roomBelow(free, layout, water.known);
+  if (wanted < 0 && room !== null && room < STEP) return { remedy: 'It stands on the bottom already: move it to deeper water.', moveBy: 0 };
+  const short = wanted < 0 && room !== null && -wanted > room;
+  const moveBy = short ? -Math.floor(room / STEP) * STEP : wanted;
+  const parts = layout.parts.map((p) => (p.device === need.device ? raised(p, moveBy) : p));
+  const own = layout.needs.filter((n) => n.device === need.device);
+  const bands = levelBands(own, parts, axis, water.known);
+  const band = bands && bandNear(bands, water.known[axis] ?? 0);
+  const order = `${moveBy < 0 ? free.say.down : free.say.up} ${printLength(Math.abs(moveBy), system)} ${moveBy < 0 ? 'lower' : 'higher'}`;
+  const level = water.known[axis] ?? 0;
+  if (!band || level < band.min || level > band.max) return { remedy: `${order}, as far as the bottom lets, is not enough: move it to deeper water.`, moveBy: 0 };
+  return { remedy: `${order}: then it works ${bandText(band, system)}.`, moveBy };
+}
+
+function roomBelow(free: Free, layout: Layout, known: Known): number | null {
+  if (free.floor === null) return null;
+  const bottoms = layout.parts.filter((p) => movable(p, free.device)).map((p) => bottomAt(p, known));
+  const lowest = Math.min(...bottoms.filter((b): b is number => b !== null));
+  return Number.isFinite(lowest) ? Math.max(0, lowest - free.floor) : null;
+}
+
+const movable = (part: Part, device: string): boolean => part.device === device && (part.kind === 'jaws' || part.kind === 'pan' || part.kind === 'loop');
+
+/** The worst of a set's devices speaks for the set. */
+export function worst(states: DeviceState[]): DeviceState | null {
+  const order: Verdict[] = ['outOfWater', 'heldUnder', 'aground', 'frozen', 'noLongerSubmerging', 'tooDeep', 'cannotReach', 'nearEdge', 'unknown', 'fine'];
+  return [...states].sort((a, b) => order.indexOf(a.verdict) - order.indexOf(b.verdict))[0] ?? null;
+}
