@@ -33,6 +33,20 @@ export function levelAt(readings: Reading[], at: Date): LevelThen | null {
   return { level: before.level + share * (next.level - before.level), age: 0 };
 }
 
+export interface LevelNow extends LevelThen {
+  /** the level is an upper bound: a set was seen standing dry since the gauge was read */
+  atMost: boolean;
+}
+
+/** The level as far as it is known at a time: the last reading, or a later upper bound that lies under it. */
+export function levelNow(readings: Reading[], at: Date): LevelNow | null {
+  const past = readings.filter((r) => r.at <= at);
+  const read = exact(past).at(-1);
+  const since = past.filter((r) => r.bound === 'atMost' && (!read || r.at > read.at)).sort((a, b) => a.level - b.level)[0];
+  const told = since && (!read || since.level < read.level) ? since : read;
+  return told ? { level: told.level, age: at.getTime() - told.at.getTime(), atMost: told.bound === 'atMost' } : null;
+}
+
 /** Hours for which a device was in its band: surely, and at most (where no reading tells). */
 export interface HoursInBand {
   low: number;

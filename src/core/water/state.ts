@@ -14,6 +14,8 @@ export const READING_LASTS = 24 * 3_600_000;
 export interface Water {
   known: Known;
   age: Partial<Record<Axis, number>>;
+  /** the level is only an upper bound: a set was seen dry */
+  atMost: Partial<Record<Axis, boolean>>;
 }
 
 export interface DeviceState {
@@ -90,7 +92,7 @@ function brokenState(state: DeviceState, need: Need, height: number, layout: Lay
   const band = state.band ?? { min: -Infinity, max: Infinity };
   const label = labelOf(state.verdict, height);
   const fact = factOf(state.verdict, need, height, system);
-  const wants = `It works ${bandText(band, system)}, now ${printLevel(state.level ?? 0, system)}.`;
+  const wants = `It works ${bandText(band, system)}, now ${water.atMost[state.axis] ? 'at most ' : ''}${printLevel(state.level ?? 0, system)}.`;
   const { remedy, moveBy } = remedyOf(need, height, layout, water, state.axis, system);
   return { ...state, label, sentence: `${fact} ${wants}`, remedy, moveBy };
 }

@@ -1,0 +1,181 @@
+import { armingCheck } from '#core/sets/arming';
+import { setTypeOf } from '#core/sets/catalogue';
+import { layOutSetting, placeOf, stateOf } from '#core/sets/standing';
+import type { Body, Check, Device, Kind, ReadingBody, Station, TrapSet } from '#core/record/kinds';
+import { seeded } from '#core/sim/random';
+import { simulatePond, simulateStream, simulateWeather, type SimulatedGauge } from '#core/sim/season';
+import { addDays, instantOf, localDate } from '#core/time/localTime';
+import { feet, inches } from '#core/units/factors';
+import { idMaker } from './ids';
+import { GAUGES, PEOPLE, SETS, SHED, SITES, STATIONS, WATERS } from './scenario';
+import { visitOf } from './visits';
+
+export const ZONE = 'America/Chicago';
+export const PLACE = { lat: 45.5, lon: -90.5 };
+/** Days of the season before today. */
+export const DAYS = 21;
+/** On this day, counted back, nobody could go. */
+const NOBODY = 9;
+const STORM = 6;
+
+export interface DemoEntry<K extends Kind = Kind> {
+  id: string;
+  kind: K;
+  occurredAt: Date;
+  by: string | null;
+  body: Body<K>;
+  corrects?: string;
+  reason?: string;
+}
+
+/** Everything that one loading of the demo writes, oldest first. Nothing in it lies after `now`. */
+export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEntry[] } {
+  const make = idMaker(seed);
+  const ids = new Map<string, string>();
+  const idOf = (key: string): string => {
+    const known = ids.get(key) ?? make();
+    ids.set(key, known);
+    return known;
+  };
+  const today = localDate(new Date(now.getTime() - 5.2 * 3_600_000), ZONE);
+  const at = (daysBack: number, clock: string): Date => instantOf(addDays(today, -daysBack), clock, ZONE);
+  const entries: DemoEntry[] = [];
+  const start = at(DAYS, '08:00');
+  const wren = idOf('wren');
+  const add = <K extends Kind>(kind: K, body: Body<K>, occurredAt: Date = start, by: string | null = wren): string => {
+    const id = make(occurredAt);
+    entries.push({ id, kind, occurredAt, by, body } as DemoEntry);
+    return id;
+  };
+
+  add('crew', { id: idOf('crew'), name: 'Kettle Row' }, start, null);
+  for (const { key, name, system, measures } of PEOPLE) {
+    add('person', { id: idOf(key), name, system, measures: Object.fromEntries(Object.entries(measures).map(([word, n]) => [word, inches(n)])) }, start, null);
+  }
+  add('line', { id: idOf('line'), name: 'Kettle Row', season: '3', zone: ZONE, ...PLACE, rule: { kind: 'elapsed', hours: 24 }, rulebook: 'Invented district: every set looked at within 24 hours, otter closed' });
+  for (const { key, ...site } of SITES) add('site', { id: idOf(key), ...site });
+  for (const { key, site, profile, ...water } of WATERS) {
+    add('water', { id: idOf(key), site: idOf(site), ...water, profile: profile.map(([along, bed]) => ({ along: feet(along), bed: inches(bed) })) });
+  }
+  for (const { key, water, ...gauge } of GAUGES) add('gauge', { id: idOf(key), water: idOf(water), zero: 0, ...gauge });
+
+  const levels = simulateLevels(seed);
+  const levelOf = (water: string, surface: 'pond' | 'tail', day: number, half: 'morning' | 'evening'): number => {
+    const series = levels[`${water}-${surface}`]?.[half];
+    return series?.[DAYS - day] ?? 0;
+  };
+  const stations = new Map<string, Station>();
+  for (const { key, water, depth, along, crest, note = '', surface = 'pond', ...rest } of STATIONS) {
+    const level = levelOf(water, surface, DAYS, 'morning');
+    const body: Station = {
+      id: idOf(`station ${key}`), water: idOf(water), ...rest, surface, along: feet(along), lat: null, lon: null, note,
+      crest: crest === undefined ? null : inches(crest),
+      bed: depth === undefined ? null : { depth: inches(depth), level, at: start.toISOString() },
+    };
+    stations.set(key, body);
+    add('station', body);
+  }
+  const shed: Record<string, Device> = {};
+  for (const { tag, size, note = '', ...device } of SHED) {
+    const body: Device = { id: idOf(tag), tag, size, condition: 'good', note, ...device };
+    shed[body.id] = body;
+    add('device', body);
+  }
+
+  addReadings(levels, now, at, idOf, make, add, entries);
+
+  const random = seeded(seed + 1);
+  for (const plan of SETS) {
+    const station = stations.get(plan.station);
+    if (!station) continue;
+    const water = STATIONS.find((s) => s.key === plan.station)?.water ?? '';
+    const type = setTypeOf(plan.type);
+    const choices = { ...Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default])), ...plan.choices };
+    const placed = at(...plan.placed);
+    const pulled = plan.pulled ? at(...plan.pulled) : null;
+    const known = { pond: levelOf(water, 'pond', plan.placed[0], 'morning'), tail: water === 'header' ? levelOf(water, 'tail', plan.placed[0], 'morning') : null };
+    const numbers = Object.fromEntries(Object.entries(plan.numbers).map(([key, n]) => [key, key === 'share' ? n : inches(n)]));
+    const setting = { id: make(placed), at: placed.toISOString(), numbers, choices, ...known };
+    const positions = Object.fromEntries(Object.entries(plan.devices).map(([position, tag]) => [position, shed[idOf(tag)] as Device]));
+    const live = plan.state === 'live' || plan.state === 'pulled';
+    const set: TrapSet = {
+      id: idOf(plan.key), line: idOf('line'), number: plan.number, name: plan.name, type: plan.type, species: plan.species, station: station.id,
+      state: live ? 'live' : plan.state, opens: plan.opensIn ? addDays(today, plan.opensIn) : null, settings: [setting],
+      stays: live ? Object.entries(plan.devices).map(([position, tag]) => ({ id: make(placed), position, device: idOf(tag), from: placed.toISOString(), to: null })) : [],
+      armed: live ? { at: placed.toISOString(), answers: armingCheck(type, positions, choices).flatMap((group) => group.asks.map((ask) => ask.id)) } : null,
+      anchor: plan.anchor, by: wren, leftBecause: plan.leftBecause ?? '', note: '',
+    };
+    if (placed > now) continue;
+    add('set', set, placed);
+    if (!live) continue;
+
+    const layout = layOutSetting(type, setting, placeOf(station), positions, 'us');
+    let calm = 0;
+    for (const { day, clock } of rounds(now, at, plan.placed[0], plan.pulled?.[0] ?? 0, water, random)) {
+      const when = at(day, clock);
+      if (when <= placed || when > now || day === NOBODY || (pulled && when >= pulled)) continue;
+      const half = clock < '12:00' ? 'morning' : 'evening';
+      const now0 = { pond: levelOf(water, 'pond', day, half), tail: water === 'header' ? levelOf(water, 'tail', day, half) : 0 };
+      const state = stateOf({ layout, devices: [] }, { known: now0, age: { pond: 0, tail: 0 }, atMost: {} }, 'us');
+      const visit = visitOf({ set, species: plan.species, yields: plan.yields, dry: state?.verdict === 'outOfWater', deep: state?.verdict === 'tooDeep' || state?.verdict === 'heldUnder', day, calm, random, make: () => make(when), at: when, by: random() < 0.6 ? wren : idOf('corin') });
+      calm = visit.devices.every((d) => d.outcome === 'untouched') ? calm + 1 : 0;
+      add('check', visit as Check, when, visit.by);
+    }
+    if (pulled && pulled <= now) {
+      add('set', { ...set, state: 'pulled', stays: set.stays.map((stay) => ({ ...stay, to: pulled.toISOString() })) }, pulled);
+    }
+  }
+  const ordered = entries.map((entry, i) => ({ entry, i })).sort((a, b) => Number(a.entry.occurredAt) - Number(b.entry.occurredAt) || a.i - b.i);
+  return { crew: idOf('crew'), entries: ordered.map(({ entry }) => entry) };
+}
+
+function simulateLevels(seed: number): Record<string, SimulatedGauge> {
+  const weather = simulateWeather(seed, DAYS + 1, DAYS - STORM);
+  return {
+    'header-pond': simulatePond(seed + 2, weather, inches(41), inches(9.25)),
+    'header-tail': simulateStream(seed + 3, weather, inches(9.5), inches(1.2)),
+    'race-pond': simulateStream(seed + 4, weather, inches(18.5), inches(6.5)),
+    'ditch-pond': simulateStream(seed + 5, weather, inches(22), inches(3)),
+  };
+}
+
+/** Morning and evening readings of every gauge; one of them typed with its figures swapped and corrected later. */
+function addReadings(
+  levels: Record<string, SimulatedGauge>, now: Date, at: (day: number, clock: string) => Date, idOf: (key: string) => string, make: (at?: Date) => string,
+  add: <K extends Kind>(kind: K, body: Body<K>, at: Date) => string, entries: DemoEntry[],
+): void {
+  const slipDay = 12;
+  for (const { key } of GAUGES) {
+    for (let day = DAYS; day >= 0; day -= 1) {
+      for (const [half, clock] of [['morning', '05:10'], ['evening', '16:45']] as const) {
+        const when = at(day, clock);
+        const level = levels[key]?.[half][DAYS - day];
+        if (level === undefined || when > now || (day === NOBODY && half === 'evening')) continue;
+        const body: ReadingBody = { id: make(when), gauge: idOf(key), at: when.toISOString(), level, bound: 'exact', source: 'simulated', set: null, note: '' };
+        const slipped = key === 'header-pond' && day === slipDay && half === 'morning';
+        const entry = add('reading', slipped ? { ...body, level: inches(14) } : body, when);
+        if (!slipped) continue;
+        const noticed = at(slipDay, '17:20');
+        entries.push({ id: make(noticed), kind: 'reading', occurredAt: noticed, by: idOf('wren'), body, corrects: entry, reason: 'figures swapped: 14 for 41' });
+      }
+    }
+  }
+}
+
+/** When a set was looked at: once a day, on wet days twice, late when the season ran late; today's only when the day is old enough for the pond to have been seen. */
+function rounds(now: Date, at: (day: number, clock: string) => Date, from: number, to: number, water: string, random: () => number) {
+  const clock = (hour: number, span: number): string => {
+    const minutes = hour * 60 + Math.floor(random() * span);
+    return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+  };
+  const morning = water === 'header';
+  const late = now >= at(0, '09:00');
+  const found: { day: number; clock: string }[] = [];
+  for (let day = from; day >= Math.max(to, 1); day -= 1) {
+    const last = day === 1 && late;
+    found.push({ day, clock: last ? clock(15, 90) : morning ? clock(9, 75) : clock(13, 90) });
+    if (random() < 0.08 && day > 1) found.push({ day, clock: clock(16, 20) });
+  }
+  if (to === 0 && now >= at(0, '14:30')) found.push({ day: 0, clock: clock(7, 90) });
+  return found;
+}

@@ -1,0 +1,115 @@
+import type { StationKind } from '#core/sets/setType';
+
+/** The invented season: a cranberry growers' reservoir and a trout hatchery's race. Lengths in inches, ways in feet, days counted back from today. */
+export const PEOPLE = [
+  { key: 'wren', name: 'Wren Ostby', system: 'us' as const, measures: { ankle: 4, shin: 11, knee: 20.5, thigh: 29, waist: 39.5, 'axe handle': 28 } },
+  { key: 'corin', name: 'Corin Vale', system: 'metric' as const, measures: { ankle: 4, shin: 12, knee: 21.5, thigh: 31, waist: 42, 'setter': 30 } },
+];
+
+export const SITES = [
+  { key: 'kettle', name: 'Kettle Row cranberry works', lat: 45.512, lon: -90.487, owner: 'Growers’ association of Kettle Row; written leave for the season, dogs on the dikes at noon', access: 'Truck to the pump house, then on foot along the dike', endangered: 'Pump base stands dry below 46 in on the pond gauge' },
+  { key: 'sallow', name: 'Sallow Spring hatchery', lat: 45.498, lon: -90.466, owner: 'Hatchery of Sallow Spring; gate key at the feed shed', access: 'Truck to the head gate', endangered: 'Intake screen, blocked twice last year' },
+];
+
+export const WATERS = [
+  { key: 'header', site: 'kettle', name: 'Header Pond', kind: 'pond' as const, note: 'Reservoir behind an old beaver dam at the inlet of the beds', profile: [[0, 27], [28, 21], [70, 2], [92, -12], [140, 4], [190, -3], [232, -9], [262, 3], [300, 20], [332, 26], [356, 47], [372, 30], [392, 4], [404, -2], [470, -5]] as [number, number][] },
+  { key: 'race', site: 'sallow', name: 'Hatchery Race', kind: 'stream' as const, note: 'Spring stream beside the ponds, walled at the head gate', profile: [[0, 3], [120, 0], [260, -3], [400, -6], [540, -9]] as [number, number][] },
+  { key: 'ditch', site: 'kettle', name: 'Lower Bog Ditch', kind: 'ditch' as const, note: 'Drain below the beds, slow and weedy', profile: [[0, 2], [150, -2], [300, -4], [420, -5]] as [number, number][] },
+];
+
+export const GAUGES = [
+  { key: 'header-pond', water: 'header', surface: 'pond' as const, name: 'board at the outlet gate' },
+  { key: 'header-tail', water: 'header', surface: 'tail' as const, name: 'stake below the dam' },
+  { key: 'race-pond', water: 'race', surface: 'pond' as const, name: 'board at the head gate' },
+  { key: 'ditch-pond', water: 'ditch', surface: 'pond' as const, name: 'notched post' },
+];
+
+interface DemoStation {
+  key: string;
+  water: string;
+  number: number;
+  name: string;
+  kind: StationKind;
+  surface?: 'tail';
+  along: number;
+  /** depth measured on the first day, in; left out where nobody measured */
+  depth?: number;
+  crest?: number;
+  note?: string;
+}
+
+export const STATIONS: DemoStation[] = [
+  { key: 'inlet', water: 'header', number: 20, name: 'inlet point', kind: 'point', along: 8, depth: 15, note: 'Every traveller cuts the corner' },
+  { key: 'stump', water: 'header', number: 22, name: 'stump hollow', kind: 'channel', along: 30, depth: 20, note: 'Passage under the stump, bed firm' },
+  { key: 'eastrun', water: 'header', number: 12, name: 'east lodge run', kind: 'run', along: 62, depth: 33, note: 'Hard underfoot, forks round a root' },
+  { key: 'lodge', water: 'header', number: 13, name: 'lodge', kind: 'lodge', along: 95, depth: 50, crest: 62, note: 'Fresh mud on top' },
+  { key: 'westrun', water: 'header', number: 15, name: 'west lodge run', kind: 'run', along: 128, depth: 38 },
+  { key: 'mound', water: 'header', number: 24, name: 'south mound', kind: 'castor mound', along: 160, depth: 9, note: 'Fresh pats, two sizes of foot' },
+  { key: 'feedbed', water: 'header', number: 26, name: 'feed bed', kind: 'feed bed', along: 192, depth: 41 },
+  { key: 'icerack', water: 'header', number: 17, name: 'ice rack', kind: 'run', along: 226, depth: 46, note: 'Feed pile shows over the water' },
+  { key: 'oldden', water: 'header', number: 36, name: 'old bank den', kind: 'bank den', along: 258, depth: 34, note: 'Fallen in, still visited' },
+  { key: 'patrol', water: 'header', number: 27, name: 'patrol channel', kind: 'channel', along: 300, depth: 21, note: 'Two steps off the dam, firm' },
+  { key: 'shoulder', water: 'header', number: 31, name: 'north shoulder', kind: 'slide', along: 330, depth: 10 },
+  { key: 'dam', water: 'header', number: 30, name: 'dam', kind: 'dam', along: 356, crest: 47, note: 'Leaks at the north end' },
+  { key: 'face', water: 'header', number: 33, name: 'crossover, lower face', kind: 'crossover', surface: 'tail', along: 377, note: 'Worn gap, bare of poles' },
+  { key: 'tailrun', water: 'header', number: 35, name: 'tail pool run', kind: 'run', surface: 'tail', along: 430, depth: 17 },
+  { key: 'headgate', water: 'race', number: 41, name: 'head gate mound', kind: 'castor mound', along: 30, depth: 8 },
+  { key: 'racebend', water: 'race', number: 42, name: 'willow bend', kind: 'bank den', along: 190, depth: 22 },
+  { key: 'pinch', water: 'race', number: 45, name: 'ditch pinch', kind: 'channel', along: 330, depth: 17 },
+  { key: 'raceden', water: 'race', number: 47, name: 'otter latrine', kind: 'latrine', along: 480, note: 'Fish scale; closed season, left alone' },
+  { key: 'postfloat', water: 'ditch', number: 51, name: 'notched post', kind: 'muskrat place', along: 60, depth: 24 },
+  { key: 'reeds', water: 'ditch', number: 52, name: 'reed corner', kind: 'muskrat place', along: 190, depth: 20 },
+  { key: 'culvert', water: 'ditch', number: 54, name: 'lane culvert', kind: 'culvert', along: 330, depth: 18, note: 'Nobody enters the culvert' },
+];
+
+interface DemoSet {
+  key: string;
+  number: number;
+  name: string;
+  type: 'lodge-run' | 'castor-foothold' | 'channel-snare' | 'dam-crossover-face' | 'float';
+  species: 'beaver' | 'muskrat';
+  station: string;
+  state: 'live' | 'prepared' | 'planned' | 'pulled';
+  /** day of placing, counted back; and clock */
+  placed: [number, string];
+  /** day of pulling, for those that were */
+  pulled?: [number, string];
+  opensIn?: number;
+  devices: Record<string, string>;
+  numbers: Record<string, number>;
+  choices?: Record<string, string>;
+  anchor: string;
+  /** chance of a catch in a night while in band, and what it takes */
+  yields: number;
+  leftBecause?: string;
+}
+
+export const SETS: DemoSet[] = [
+  { key: 's12', number: 12, name: 'east lodge run', type: 'lodge-run', species: 'beaver', station: 'eastrun', state: 'live', placed: [20, '09:40'], devices: { outer: 'K-07', inner: 'K-08' }, numbers: { depth: 33, frameOverBed: 1, widthSurface: 31, widthBed: 16, spacing: 48 }, anchor: '6 ft cable, alder root, left bank', yields: 0.16 },
+  { key: 's15', number: 15, name: 'west lodge run', type: 'lodge-run', species: 'beaver', station: 'westrun', state: 'live', placed: [20, '10:15'], devices: { outer: 'K-09' }, numbers: { depth: 38, frameOverBed: 1, widthBed: 15 }, anchor: 'cable to the old stake, right side', yields: 0.1 },
+  { key: 's20', number: 20, name: 'inlet point', type: 'castor-foothold', species: 'beaver', station: 'inlet', state: 'live', placed: [18, '10:50'], devices: { trap: 'K-31' }, numbers: { panUnder: 5.5, depth: 12, stopDepth: 46, chain: 12 }, choices: { hold: 'slide' }, anchor: 'slide to a rock bag, willow at the bank', yields: 0.1 },
+  { key: 's22', number: 22, name: 'stump hollow', type: 'channel-snare', species: 'beaver', station: 'stump', state: 'live', placed: [16, '11:05'], devices: { snare: 'K-51' }, numbers: { loop: 9, lowestUnder: 13.5, depth: 20, ceiling: 15 }, choices: { passage: 'roofed' }, anchor: '7 ft tail to the stump', yields: 0.09 },
+  { key: 's24', number: 24, name: 'south mound', type: 'castor-foothold', species: 'beaver', station: 'mound', state: 'live', placed: [14, '13:20'], devices: { trap: 'K-32' }, numbers: { panUnder: 3, depth: 9 }, choices: { hold: 'live' }, anchor: '10 ft cable, T bar driven', yields: 0.08 },
+  { key: 's26', number: 26, name: 'feed bed float', type: 'float', species: 'muskrat', station: 'feedbed', state: 'live', placed: [15, '14:00'], devices: { left: 'K-61', right: 'K-62' }, numbers: { panOver: 0.5, draft: 2, depth: 41, lineRise: 20 }, anchor: 'line to a stake at the shore', yields: 0.2 },
+  { key: 's27', number: 27, name: 'patrol channel', type: 'lodge-run', species: 'beaver', station: 'patrol', state: 'live', placed: [6, '09:30'], devices: { outer: 'K-10' }, numbers: { topUnder: 3, depth: 21, widthBed: 20, widthSurface: 34 }, choices: { notch: 'firm' }, anchor: 'alder root, left, 6 ft', yields: 0.14 },
+  { key: 's31', number: 31, name: 'north shoulder', type: 'castor-foothold', species: 'beaver', station: 'shoulder', state: 'live', placed: [9, '10:06'], devices: { trap: 'K-33' }, numbers: { panUnder: 5, depth: 10, stopDepth: 40, chain: 12 }, choices: { hold: 'slide' }, anchor: 'slide wire to the channel, spruce at the bank', yields: 0.1 },
+  { key: 's33', number: 33, name: 'crossover, lower face', type: 'dam-crossover-face', species: 'beaver', station: 'face', state: 'live', placed: [12, '11:30'], devices: { trap: 'K-11' }, numbers: { overTail: 6, crestOver: 20 }, anchor: 'log buried in the dam, second from the left', yields: 0.08 },
+  { key: 's35', number: 35, name: 'tail pool run', type: 'lodge-run', species: 'beaver', station: 'tailrun', state: 'live', placed: [12, '11:55'], devices: { outer: 'K-12' }, numbers: { depth: 17, frameOverBed: 1, widthBed: 14 }, anchor: 'root below the pool', yields: 0.06 },
+  { key: 's17', number: 17, name: 'ice rack', type: 'lodge-run', species: 'beaver', station: 'icerack', state: 'prepared', placed: [3, '12:10'], opensIn: 10, devices: {}, numbers: { depth: 46, frameOverBed: 1 }, anchor: 'stake driven, flagged', yields: 0 },
+  { key: 's36', number: 36, name: 'old bank den', type: 'lodge-run', species: 'beaver', station: 'oldden', state: 'planned', placed: [3, '12:20'], devices: {}, numbers: { topUnder: 4 }, anchor: '', yields: 0, leftBecause: 'Only four more wanted this week; rest it' },
+  { key: 's41', number: 41, name: 'head gate mound', type: 'castor-foothold', species: 'beaver', station: 'headgate', state: 'live', placed: [17, '13:36'], devices: { trap: 'K-34' }, numbers: { panUnder: 3.5, depth: 8, stopDepth: 38, chain: 14 }, choices: { hold: 'slide' }, anchor: 'slide to the gate post', yields: 0.09 },
+  { key: 's42', number: 42, name: 'willow bend', type: 'lodge-run', species: 'beaver', station: 'racebend', state: 'live', placed: [17, '13:50'], devices: { outer: 'K-13' }, numbers: { depth: 22, frameOverBed: 2, widthBed: 18 }, anchor: 'willow, upstream side', yields: 0.08 },
+  { key: 's45', number: 45, name: 'ditch pinch', type: 'channel-snare', species: 'beaver', station: 'pinch', state: 'live', placed: [16, '14:06'], devices: { snare: 'K-52' }, numbers: { loop: 10, share: 0.6, depth: 17 }, choices: { passage: 'open' }, anchor: 'earth anchor, right', yields: 0.07 },
+  { key: 's51', number: 51, name: 'post float', type: 'float', species: 'muskrat', station: 'postfloat', state: 'live', placed: [15, '15:10'], devices: { left: 'K-63' }, numbers: { panOver: 0.5, depth: 24, lineRise: 12 }, anchor: 'line to the post', yields: 0.3 },
+  { key: 's52', number: 52, name: 'reed float', type: 'float', species: 'muskrat', station: 'reeds', state: 'pulled', placed: [15, '15:25'], pulled: [7, '15:30'], devices: { left: 'K-64' }, numbers: { panOver: 0.5, depth: 20, lineRise: 12 }, anchor: 'line to a stake', yields: 0.25 },
+  { key: 's54', number: 54, name: 'lane culvert', type: 'channel-snare', species: 'beaver', station: 'culvert', state: 'pulled', placed: [13, '15:40'], pulled: [4, '15:50'], devices: { snare: 'K-53' }, numbers: { loop: 9, share: 0.66, depth: 18 }, anchor: 'rebar, left wall', yields: 0.04 },
+];
+
+/** Tags: body-grips K-01 to K-20, footholds K-31 to K-36 and K-61 to K-66, snares K-51 to K-56. */
+export const SHED: { tag: string; class: 'bodyGrip' | 'foothold' | 'snare'; size: string; note?: string }[] = [
+  ...['07', '08', '09', '10', '11', '12', '13', '14', '15', '16'].map((n) => ({ tag: `K-${n}`, class: 'bodyGrip' as const, size: '330' })),
+  ...['17', '18'].map((n) => ({ tag: `K-${n}`, class: 'bodyGrip' as const, size: '110' })),
+  ...['31', '32', '33', '34', '35'].map((n) => ({ tag: `K-${n}`, class: 'foothold' as const, size: n === '31' ? '5' : '4' })),
+  ...['61', '62', '63', '64', '65', '66'].map((n) => ({ tag: `K-${n}`, class: 'foothold' as const, size: '1½' })),
+  ...['51', '52', '53', '54', '55', '56'].map((n) => ({ tag: `K-${n}`, class: 'snare' as const, size: '7×7 3/32' })),
+];

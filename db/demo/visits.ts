@@ -1,0 +1,79 @@
+import type { Catch, Check, CheckedDevice, TrapSet } from '#core/record/kinds';
+import type { Outcome } from '#core/record/checks';
+import { POUND } from '#core/units/factors';
+
+interface VisitPlan {
+  set: TrapSet;
+  species: 'beaver' | 'muskrat';
+  yields: number;
+  dry: boolean;
+  deep: boolean;
+  /** days back */
+  day: number;
+  /** untouched visits in a row so far */
+  calm: number;
+  random: () => number;
+  make: () => string;
+  at: Date;
+  by: string;
+}
+
+/** What a visit found, by the demo's own dice: it knows nothing of the program's estimates. */
+export function visitOf(plan: VisitPlan): Check {
+  const { set, at, by, make } = plan;
+  const devices = set.stays.map((stay) => deviceOf(plan, stay.id));
+  const worked = devices.some((d) => d.outcome !== 'untouched' && d.outcome !== 'not reached');
+  const second = plan.calm >= 1 && devices.every((d) => d.outcome === 'untouched') && plan.calm % 3 === 1;
+  return {
+    id: make(), set: set.id, at: at.toISOString(), by,
+    change: worked && !plan.dry && !plan.deep ? 'remade' : 'as it was',
+    changeNote: worked && plan.day < 8 && plan.species === 'beaver' ? 'old sticks out, bank slicked' : '',
+    asked: second ? { seenOnCamera: 'do not know', inUse: 'yes', usedBefore: 'body-grips, two seasons ago' } : null,
+    devices, note: '',
+  };
+}
+
+function outcomeOf({ set, yields, dry, deep, day, random }: VisitPlan): Outcome {
+  if (dry) return 'out of water';
+  if (deep) return 'flooded';
+  if (set.number === 45 && day === 5) return 'missing';
+  // the colony learns: from the second week on misses and empty traps take the place of catches
+  const learned = day < 10 && set.species === 'beaver' ? 0.45 : 1;
+  const dice = random();
+  if (dice < yields * learned) return 'catch';
+  if (dice < yields * 1.4) return learned < 1 ? 'miss' : 'sprung empty';
+  if (dice < yields * 1.4 + 0.03) return set.type === 'channel-snare' ? 'knocked' : 'plugged';
+  return 'untouched';
+}
+
+function deviceOf(plan: VisitPlan, stay: string): CheckedDevice {
+  const { random, make } = plan;
+  const outcome = outcomeOf(plan);
+  return {
+    id: make(), stay, outcome,
+    cause: outcome === 'sprung empty' ? (random() < 0.5 ? 'current or debris' : 'do not know') : 'not asked',
+    flags: outcome === 'miss' ? ['place visited', 'went round'] : outcome === 'catch' && random() < 0.3 ? ['place visited'] : [],
+    searched: outcome === 'missing' ? 'from the tie outward, along both banks to the next bend, with a rake in the pool' : '',
+    catch: outcome === 'catch' ? caught(plan) : null,
+  };
+}
+
+function caught({ species, random, make, set, day }: VisitPlan): Catch {
+  const pick = <T>(...options: T[]): T => options[Math.floor(random() * options.length)] as T;
+  // one otter in the closed season: released alive and reported
+  if (set.number === 20 && day > 8 && day < 16) {
+    return { id: make(), species: 'otter', sex: 'unknown', age: 'adult', weight: null, estimated: true, strikes: ['front foot'], alive: true, bites: 'none', fate: 'released' };
+  }
+  if (species === 'muskrat') {
+    const mink = random() < 0.12;
+    const pounds = mink ? 2.2 : 1.8 + random() * 1.4;
+    return { id: make(), species: mink ? 'mink' : 'muskrat', sex: pick('female', 'male'), age: pick('adult', 'yearling'), weight: Math.round(pounds * POUND * 100) / 100, estimated: random() < 0.5, strikes: [pick('front foot', 'hind foot')], alive: false, bites: 'not looked', fate: 'kept' };
+  }
+  const age = pick('adult', 'adult', 'two years', 'yearling', 'kit');
+  const pounds = { adult: 38, 'two years': 28, yearling: 19, kit: 11 }[age] + random() * 9;
+  const foothold = set.type === 'castor-foothold';
+  return {
+    id: make(), species: 'beaver', sex: pick('female', 'male', 'unknown'), age, weight: Math.round(pounds * 2) / 2 * POUND, estimated: random() < 0.4,
+    strikes: [foothold ? pick('front foot', 'hind foot') : pick('neck', 'head', 'chest')], alive: foothold && set.number === 24, bites: pick('none', 'none', 'healed', 'fresh'), fate: pick('kept', 'kept', 'sold', 'bait'),
+  };
+}

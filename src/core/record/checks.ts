@@ -1,0 +1,92 @@
+import { z } from 'zod';
+import { AGE_CLASSES, BITES, FATES, HEAVIEST, SEXES, SPECIES, STRIKES, type Species } from '../animals/species';
+import { choice, id, instant, note, yes } from './fieldKinds';
+
+export const OUTCOMES = [
+  'untouched', 'catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'missing', 'out of water', 'flooded', 'frozen in', 'bait taken', 'not reached',
+] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+/** What an outcome means, beside its button. */
+export const OUTCOME_HELP: Record<Outcome, string> = {
+  untouched: 'as it was set',
+  catch: 'an animal in it',
+  'sprung empty': 'fired, nothing in it',
+  knocked: 'moved, or the loop down',
+  plugged: 'mud or sticks in it',
+  miss: 'hair, a toe, chewed',
+  missing: 'the trap is not there',
+  'out of water': 'the level left it dry',
+  flooded: 'the level went over it',
+  'frozen in': 'held by ice',
+  'bait taken': 'and not fired',
+  'not reached': 'say why',
+};
+
+export const CAUSES = ['not asked', 'current or debris', 'animal', 'own chisel', 'neighbour on the shared tie', 'thief', 'do not know'] as const;
+export const FLAGS = ['bait gone', 'damaged', 'moved', 'anchor dragged', 'camera pulled', 'water changed', 'place visited', 'went round'] as const;
+export const CHANGES = ['as it was', 'remade', 'moved', 'pulled'] as const;
+export const ANSWERS = ['not asked', 'yes', 'no', 'do not know'] as const;
+
+export const catchSchema = z
+  .strictObject({
+    id: id(),
+    species: choice('Species', SPECIES),
+    sex: choice('Sex', SEXES),
+    age: choice('Age', AGE_CLASSES),
+    /** kg */
+    weight: z.number({ error: 'A weight is a number.' }).nullable().meta({ field: { label: 'Weight', kind: 'weight' } }),
+    estimated: yes('Weight estimated'),
+    strikes: z.array(choice('Strike place', STRIKES)).max(STRIKES.length),
+    alive: yes('Alive on arrival'),
+    bites: choice('Bite marks', BITES),
+    fate: choice('Fate', FATES),
+  })
+  .refine(({ weight }) => weight === null || weight > 0, { path: ['weight'], error: 'A weight is more than 0. Leave the field empty when it was not weighed.' })
+  .refine(({ weight, species }) => weight === null || weight <= HEAVIEST[species as Species], {
+    path: ['weight'],
+    error: ({ input }) => {
+      const { species } = input as { species: Species };
+      return `More than ${HEAVIEST[species]} kg for a ${species}: check the weight and its unit.`;
+    },
+  });
+
+export const checkedDeviceSchema = z
+  .strictObject({
+    id: id(),
+    stay: id('Device in its place'),
+    outcome: choice('Outcome', OUTCOMES),
+    cause: choice('Sprung by', CAUSES),
+    flags: z.array(choice('Flag', FLAGS)).max(FLAGS.length),
+    /** where a missing device was looked for, or why it was not reached */
+    searched: note('Where looked, or why not reached', 300),
+    catch: catchSchema.nullable(),
+  })
+  .refine((d) => (d.outcome === 'catch') === (d.catch !== null), { path: ['catch'], error: 'A catch needs its animal, and only a catch has one.' })
+  .refine((d) => d.outcome !== 'missing' || d.searched !== '', {
+    path: ['searched'],
+    error: 'Missing is mostly a catch. Say where it was looked for: from the tie, at the reach of the tether, the deep end, under the repair, over the dam.',
+  })
+  .refine((d) => d.outcome !== 'not reached' || d.searched !== '', { path: ['searched'], error: 'Say why it was not reached.' });
+
+export const checkSchema = z.strictObject({
+  id: id(),
+  set: id('Set'),
+  at: instant('Checked at'),
+  by: id('Checked by').nullable(),
+  change: choice('Then', CHANGES),
+  changeNote: note('Changed how', 300),
+  /** asked at the second untouched in a row */
+  asked: z
+    .strictObject({ seenOnCamera: choice('Seen on camera', ANSWERS), inUse: choice('Place in use', ANSWERS), usedBefore: note('Used here before', 300) })
+    .nullable()
+    .default(null),
+  devices: z.array(checkedDeviceSchema).min(1, { error: 'A check looks at one device at least.' }).max(20),
+  note: note('Note'),
+});
+
+/** Outcomes after which the device did not fish to the end of the interval. */
+export const SPRUNG: readonly Outcome[] = ['catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'missing'];
+
+/** A device that was not reached was not looked at: it owes its check still. */
+export const wasLookedAt = (outcome: Outcome): boolean => outcome !== 'not reached';

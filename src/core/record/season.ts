@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { SPECIES } from '../animals/species';
+import { SET_TYPE_IDS } from '../sets/catalogue';
+import { choice, count, date, id, instant, name, note } from './fieldKinds';
+import { levelField } from './places';
+
+export const checkRuleSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('elapsed'), hours: z.number().min(1).max(24 * 30) }),
+  z.strictObject({ kind: z.literal('calendarDay'), days: z.number().int().min(1).max(30) }),
+  z.strictObject({ kind: z.literal('daylight'), days: z.number().int().min(1).max(30), after: z.number().int().min(-120).max(180) }),
+]);
+
+const isZone = (zone: string): boolean => {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone !== '';
+  } catch {
+    return false;
+  }
+};
+
+export const lineSchema = z.strictObject({
+  id: id(),
+  name: name('Name of the line'),
+  season: name('Season'),
+  zone: name('Time zone').refine(isZone, { error: 'No such time zone; write it like America/Chicago.' }),
+  lat: count('Latitude', -90, 90),
+  lon: count('Longitude', -180, 180),
+  rule: checkRuleSchema,
+  rulebook: note('Rulebook'),
+});
+
+export const SET_STATES = ['planned', 'prepared', 'live', 'pulled'] as const;
+
+/** How a set stood from a time on: its numbers, its choices, and the levels they were measured from. */
+export const settingSchema = z.strictObject({
+  id: id(),
+  at: instant('Set at'),
+  numbers: z.record(z.string().max(40), z.number()),
+  choices: z.record(z.string().max(40), z.string().max(40)),
+  pond: levelField('Pond level then').nullable().default(null),
+  tail: levelField('Tailwater level then').nullable().default(null),
+});
+
+export const staySchema = z
+  .strictObject({
+    id: id(),
+    position: z.string().min(1).max(20),
+    device: id('Device'),
+    from: instant('Live from'),
+    to: instant('Live to').nullable(),
+  })
+  .refine((stay) => stay.to === null || stay.from <= stay.to, { path: ['to'], error: 'A device cannot be pulled before it was placed.' });
+
+export const setSchema = z
+  .strictObject({
+    id: id(),
+    line: id('Line'),
+    number: count('Number', 1, 9999).int({ error: 'A set has a whole number.' }),
+    name: name('Name of the set', 60),
+    type: choice('Type', SET_TYPE_IDS),
+    species: choice('Meant for', SPECIES),
+    station: id('Station'),
+    state: choice('State', SET_STATES),
+    opens: date('To be set on').nullable().default(null),
+    settings: z.array(settingSchema).min(1).max(200),
+    stays: z.array(staySchema).max(200),
+    /** questions of the arming check that were answered yes, and when */
+    armed: z.strictObject({ at: instant('Armed at'), answers: z.array(z.string().max(60)).max(60) }).nullable().default(null),
+    anchor: note('Anchored to what, where', 200),
+    by: id('Placed by').nullable().default(null),
+    leftBecause: note('Left unset because', 300),
+    note: note('Note'),
+  })
+  .refine((set) => set.state !== 'live' || set.armed !== null, { path: ['armed'], error: 'A set is not live until its arming check is answered.' })
+  .refine((set) => set.state !== 'prepared' || set.opens !== null, { path: ['opens'], error: 'A prepared set needs the date on which it is to be set.' });

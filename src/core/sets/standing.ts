@@ -1,0 +1,91 @@
+import type { Device, Setting, Station, TrapSet } from '../record/kinds';
+import type { System } from '../units/factors';
+import type { Layout } from '../water/layout';
+import { deviceState, worst, type DeviceState, type Water } from '../water/state';
+import { setTypeOf } from './catalogue';
+import type { FilledPosition, Place, SetType } from './setType';
+
+/** What is drawn and reckoned where no tag is chosen yet, by type. [practice] */
+const USUAL: Record<string, FilledPosition> = {
+  'lodge-run': { class: 'bodyGrip', size: '330' },
+  'castor-foothold': { class: 'foothold', size: '4' },
+  'channel-snare': { class: 'snare', size: '7×7 3/32' },
+  'dam-crossover-face': { class: 'bodyGrip', size: '330' },
+  float: { class: 'foothold', size: '1½' },
+};
+
+/** The devices a type is reckoned with while no tag is chosen. */
+export function usualDevices(type: SetType): Record<string, FilledPosition> {
+  const usual = USUAL[type.id];
+  return Object.fromEntries(type.positions.filter((p) => !p.optional && usual).map((p) => [p.id, usual as FilledPosition]));
+}
+
+/** What a set type is told of its station. */
+export const placeOf = (station: Station): Place => ({
+  kind: station.kind,
+  surface: station.surface,
+  bed: station.bed ? station.bed.level - station.bed.depth : null,
+});
+
+/** The setting that held at a time; the first one before that. */
+export function settingAt(set: Pick<TrapSet, 'settings'>, at: Date): Setting {
+  const past = set.settings.filter((s) => new Date(s.at) <= at);
+  const found = past.at(-1) ?? set.settings[0];
+  if (!found) throw new RangeError('a set has one setting at least');
+  return found;
+}
+
+/** The devices that stand in a set at a time, by position; the usual ones of its type when none does. */
+export function devicesAt(set: Pick<TrapSet, 'stays' | 'type'>, at: Date, shed: Record<string, Pick<Device, 'class' | 'size'>>): Record<string, FilledPosition> {
+  const standing = set.stays.filter((stay) => new Date(stay.from) <= at && (stay.to === null || new Date(stay.to) > at));
+  const filled = standing.flatMap(({ position, device }) => {
+    const known = shed[device];
+    return known ? [[position, { class: known.class, size: known.size }] as const] : [];
+  });
+  return filled.length > 0 ? Object.fromEntries(filled) : usualDevices(setTypeOf(set.type));
+}
+
+/** A set laid out as it stood under one setting. */
+export function layOutSetting(type: SetType, setting: Pick<Setting, 'numbers' | 'choices' | 'pond' | 'tail'>, place: Place, devices: Record<string, FilledPosition>, system: System): Layout {
+  const then = { ...(setting.pond === null ? {} : { pond: setting.pond }), ...(setting.tail === null ? {} : { tail: setting.tail }) };
+  const defaults = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
+  return type.layOut({ numbers: setting.numbers, choices: { ...defaults, ...setting.choices }, place, devices, then, system });
+}
+
+export interface DeviceView {
+  stay: string;
+  position: string;
+  label: string;
+  device: string;
+  tag: string;
+  class: Device['class'];
+  size: string;
+  since: string;
+  lastLook: string;
+}
+
+/** A set as every room shows it: plain values, so that the browser can ask it about any level. */
+export interface SetView {
+  id: string;
+  number: number;
+  name: string;
+  type: string;
+  typeName: string;
+  species: TrapSet['species'];
+  state: TrapSet['state'];
+  opens: string | null;
+  anchor: string;
+  station: Station;
+  layout: Layout;
+  devices: DeviceView[];
+  /** ISO; null when nothing of it is live */
+  deadline: string | null;
+  lastLook: string | null;
+}
+
+/** How every device of a set stands; of a set that is not live, how it would. */
+export const statesOf = (view: Pick<SetView, 'layout' | 'devices'>, water: Water, system: System): DeviceState[] =>
+  [...new Set(view.layout.needs.map((need) => need.device))].map((device) => deviceState(view.layout, device, water, system));
+
+/** The state that speaks for a set. */
+export const stateOf = (view: Pick<SetView, 'layout' | 'devices'>, water: Water, system: System): DeviceState | null => worst(statesOf(view, water, system));

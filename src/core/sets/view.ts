@@ -1,0 +1,42 @@
+import type { Device, Line, Station, TrapSet } from '../record/kinds';
+import { setDeadline } from '../time/deadline';
+import type { System } from '../units/factors';
+import { setTypeOf } from './catalogue';
+import { devicesAt, layOutSetting, placeOf, settingAt, type DeviceView, type SetView } from './standing';
+
+export interface ViewContext {
+  line: Line;
+  stations: Record<string, Station>;
+  shed: Record<string, Device>;
+  /** last real look at each stay */
+  looks: Record<string, Date>;
+  now: Date;
+  system: System;
+}
+
+/** A set of the record as the rooms show it: laid out, with its devices, its last look and its deadline. */
+export function setView(set: TrapSet, { line, stations, shed, looks, now, system }: ViewContext): SetView {
+  const station = stations[set.station];
+  if (!station) throw new RangeError(`set ${set.number} names a station that is not in the record`);
+  const type = setTypeOf(set.type);
+  const devices = set.state === 'live' ? liveDevices(set, shed, looks) : [];
+  const lastLooks = devices.map((d) => new Date(d.lastLook));
+  const deadline = setDeadline(lastLooks, line.rule, line.zone, line);
+  return {
+    id: set.id, number: set.number, name: set.name, type: set.type, typeName: type.name, species: set.species, state: set.state, opens: set.opens, anchor: set.anchor,
+    station, devices,
+    layout: layOutSetting(type, settingAt(set, now), placeOf(station), devicesAt(set, now, shed), system),
+    deadline: deadline && deadline.toISOString(),
+    lastLook: lastLooks.length === 0 ? null : new Date(Math.min(...lastLooks.map(Number))).toISOString(),
+  };
+}
+
+function liveDevices(set: TrapSet, shed: Record<string, Device>, looks: Record<string, Date>): DeviceView[] {
+  const labels = Object.fromEntries(setTypeOf(set.type).positions.map((p) => [p.id, p.label]));
+  return set.stays.flatMap((stay) => {
+    const device = shed[stay.device];
+    if (!device || stay.to !== null) return [];
+    const lastLook = looks[stay.id]?.toISOString() ?? stay.from;
+    return [{ stay: stay.id, position: stay.position, label: labels[stay.position] ?? stay.position, device: device.id, tag: device.tag, class: device.class, size: device.size, since: stay.from, lastLook }];
+  });
+}

@@ -1,0 +1,40 @@
+import knexModule, { type Knex } from 'knex';
+import pg from 'pg';
+
+const { types } = pg;
+const { builtins } = types;
+/** node-postgres: a local date stays an ISO string, a bigint a number, `infinity` becomes null (a stay that has not ended). */
+types.setTypeParser(builtins.DATE, (text) => text);
+types.setTypeParser(builtins.INT8, Number);
+types.setTypeParser(builtins.TIMESTAMPTZ, (text) => (text === 'infinity' ? null : new Date(text)));
+
+/** A pool for one database. */
+export function connect(url: string): Knex {
+  return knexModule({
+    client: 'pg',
+    connection: { connectionString: url, connectionTimeoutMillis: 4000 },
+    pool: { min: 0, max: 10, acquireTimeoutMillis: 5000 },
+  });
+}
+
+let pool: Knex | undefined;
+
+/** The pool of this server, opened at first use from `DATABASE_URL`. */
+export function db(): Knex {
+  if (!process.env.DATABASE_URL) throw new Error('DATABASE_URL is not set: start Zaprud with ./start, or name a PostgreSQL database');
+  pool ??= connect(process.env.DATABASE_URL);
+  return pool;
+}
+
+const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'ENOENT', 'EPIPE', 'ETIMEDOUT', '57P01', '57P02', '57P03', '08006', '08001', '08003', '53300']);
+
+/** Whether an error means that PostgreSQL cannot be reached, not that it refused something. */
+export function isAway(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const { code, errors } = error as Error & { code?: string; errors?: unknown[] };
+  if (code && AWAY.has(code)) return true;
+  if (errors?.some(isAway)) return true;
+  return /Connection terminated|Timeout acquiring a connection|timeout expired|Client has encountered a connection error/i.test(error.message);
+}
+
+export const AWAY_SENTENCE = 'The record cannot be reached just now, so nothing was saved. What you typed is still here: send it again in a moment.';

@@ -1,0 +1,23 @@
+import type { Knex } from 'knex';
+import type { Body, Kind } from '#core/record/kinds';
+import { putCheck, removeCheck } from '../repositories/checks';
+import { putDevice } from '../repositories/gear';
+import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../repositories/places';
+import { putReading, removeReading } from '../repositories/readings';
+import { putLine, putSet } from '../repositories/sets';
+import type { Owner } from './upsert';
+
+type Put = { [K in Kind]: (trx: Knex, body: Body<K>, owner: Owner) => Promise<unknown> };
+
+const PUT: Put = {
+  crew: putCrew, person: putPerson, site: putSite, water: putWater, gauge: putGauge, station: putStation,
+  reading: putReading, line: putLine, device: putDevice, set: putSet, check: putCheck,
+};
+
+const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = { reading: removeReading, check: removeCheck };
+
+/** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */
+export async function apply<K extends Kind>(trx: Knex, kind: K, subject: string, truth: Body<K> | null, owner: Owner): Promise<void> {
+  if (truth) await PUT[kind](trx, truth, owner);
+  else await REMOVE[kind]?.(trx, subject, owner);
+}

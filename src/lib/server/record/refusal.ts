@@ -1,0 +1,58 @@
+import type { ZodError } from 'zod';
+
+/** Something the record did not take, in words, beside the field it is about. */
+export class Refusal extends Error {
+  constructor(
+    readonly fields: Record<string, string>,
+    readonly code: 'input' | 'conflict' | 'differs' | 'foreign' | 'unknown' = 'input',
+  ) {
+    super(Object.values(fields).join(' '));
+  }
+}
+
+/** The sentence for each constraint of the database, and the field it stands beside. */
+const CONSTRAINTS: Record<string, [field: string, sentence: string]> = {
+  device_in_one_set: ['devices', 'That trap already stands in another set at that time. Take another tag, or pull it there first.'],
+  position_holds_one: ['devices', 'That place in the set already holds a trap at that time.'],
+  check_within_life: ['at', 'That time does not fit: a device is checked after it was placed and not after it was pulled. Change the time, or correct the placing first.'],
+  pulled_after_placed: ['at', 'A trap cannot be pulled before it was placed.'],
+  tag_once: ['tag', 'Another device carries that tag already.'],
+  set_number_once: ['number', 'Another set of this line has that number.'],
+  station_number_once: ['number', 'Another station has that number.'],
+  one_gauge_a_surface: ['surface', 'This water already has a gauge on that surface.'],
+  corrected_once: ['corrects', 'This entry was corrected already: correct the newer one.'],
+  corrects_an_entry: ['corrects', 'There is no such entry to correct.'],
+  catch_weighs_something: ['weight', 'A weight is more than 0 and less than 100 kg.'],
+  device_checked_once: ['devices', 'A visit looks at each device once.'],
+  check_of_stay: ['devices', 'That device does not stand in this set.'],
+  check_of_stay_of_set: ['devices', 'That device stands in another set: check it there.'],
+  setting_time_once: ['at', 'Two settings of one set cannot have the same minute.'],
+  set_has_station: ['station', 'There is no such station.'],
+  set_has_line: ['line', 'There is no such line.'],
+  set_has_person: ['by', 'There is no such person in this crew.'],
+  visit_has_person: ['by', 'There is no such person in this crew.'],
+  visit_has_set: ['set', 'There is no such set.'],
+  reading_has_gauge: ['gauge', 'There is no such gauge.'],
+  reading_has_set: ['set', 'There is no such set.'],
+  stay_has_device: ['devices', 'There is no such device in the shed.'],
+  station_has_water: ['water', 'There is no such water.'],
+  gauge_has_water: ['water', 'There is no such water.'],
+  water_has_site: ['site', 'There is no such site.'],
+  entry_is_kept: ['entry', 'An entry is never rewritten: correct it with a new one.'],
+};
+
+/** A refusal out of a constraint that the database named; null when the error is something else. */
+export function refusalOf(error: unknown): Refusal | null {
+  if (error instanceof Refusal) return error;
+  const { constraint, code } = (error ?? {}) as { constraint?: string; code?: string };
+  if (!constraint) return code === '22P02' ? new Refusal({ id: 'That is not an id of this record.' }, 'unknown') : null;
+  const known = CONSTRAINTS[constraint];
+  return known ? new Refusal({ [known[0]]: known[1] }, 'conflict') : new Refusal({ form: `The record does not take this (${constraint.replaceAll('_', ' ')}).` }, 'conflict');
+}
+
+/** A refusal out of a schema's issues, one sentence a field: the path joined with dots. */
+export function refusalOfIssues(error: ZodError): Refusal {
+  const fields: Record<string, string> = {};
+  for (const issue of error.issues) fields[issue.path.join('.') || 'form'] ??= issue.message;
+  return new Refusal(fields);
+}

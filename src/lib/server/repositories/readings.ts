@@ -1,0 +1,46 @@
+import type { Knex } from 'knex';
+import type { ReadingBody } from '#core/record/kinds';
+import type { Reading } from '#core/water/series';
+import { upsert, type Owner } from '../record/upsert';
+
+export const putReading = (trx: Knex, { gauge, set, ...reading }: ReadingBody, { crew, entry }: Owner) =>
+  upsert(trx, 'reading', { ...reading, gauge_id: gauge, set_id: set, entry_id: entry }, crew);
+
+export const removeReading = (trx: Knex, id: string, { crew }: Owner) => trx('reading').where({ id, crew_id: crew }).delete();
+
+export type ReadingsByGauge = Record<string, Reading[]>;
+
+interface Row {
+  gauge_id: string;
+  at: Date;
+  level: number;
+  bound: Reading['bound'];
+}
+
+function byGauge(rows: Row[]): ReadingsByGauge {
+  const found: ReadingsByGauge = {};
+  for (const { gauge_id, at, level, bound } of rows) (found[gauge_id] ??= []).push({ at, level, bound });
+  return found;
+}
+
+/** The last exact reading of every gauge, and all readings from `since` to `until`, in the order of time. */
+export async function recentReadings(db: Knex, crew: string, since: Date, until: Date): Promise<ReadingsByGauge> {
+  const { rows } = await db.raw<{ rows: Row[] }>(
+    `select g.id as gauge_id, r.at, r.level, r.bound
+     from gauge g
+     cross join lateral (
+       (select at, level, bound from reading where gauge_id = g.id and at <= :until and bound = 'exact' order by at desc limit 1)
+       union
+       (select at, level, bound from reading where gauge_id = g.id and at between :since and :until)
+     ) r
+     where g.crew_id = :crew
+     order by g.id, r.at`,
+    { since, until, crew },
+  );
+  return byGauge(rows);
+}
+
+/** Every reading of the crew's gauges, for exposure. */
+export async function allReadings(db: Knex, crew: string): Promise<ReadingsByGauge> {
+  return byGauge(await db<Row>('reading').select('gauge_id', 'at', 'level', 'bound').where({ crew_id: crew }).orderBy('at'));
+}

@@ -1,0 +1,74 @@
+import type { Knex } from 'knex';
+import type { Line, Setting, Stay, TrapSet } from '#core/record/kinds';
+import { upsert, type Owner } from '../record/upsert';
+
+export const putLine = (trx: Knex, line: Line, { crew, entry }: Owner) => upsert(trx, 'line', { ...line, entry_id: entry }, crew);
+
+/** Writes a set with its settings and stays. What the body no longer lists is taken out; the database refuses to lose a stay that was checked. */
+export async function putSet(trx: Knex, body: TrapSet, { crew, entry }: Owner): Promise<void> {
+  const { line, station, settings, stays, leftBecause, ...set } = body;
+  await upsert(trx, 'trap_set', { ...set, line_id: line, station_id: station, left_because: leftBecause, entry_id: entry }, crew);
+  await trx('setting').where({ set_id: set.id }).whereNotIn('id', settings.map((s) => s.id)).delete();
+  await trx('stay').where({ set_id: set.id }).whereNotIn('id', stays.map((s) => s.id)).delete();
+  for (const setting of settings) await upsert(trx, 'setting', { ...setting, set_id: set.id }, crew);
+  for (const { device, from, to, ...stay } of stays) {
+    await upsert(trx, 'stay', { ...stay, set_id: set.id, device_id: device, live_from: from, live_to: to ?? 'infinity' }, crew);
+  }
+}
+
+/** The season that is under way: the newest line of the crew. */
+export const currentLine = (db: Knex, crew: string): Promise<Line | undefined> =>
+  db('line').select('id', 'name', 'season', 'zone', 'lat', 'lon', 'rule', 'rulebook').where({ crew_id: crew }).orderBy('season', 'desc').first();
+
+interface SetRow extends Omit<TrapSet, 'line' | 'station' | 'settings' | 'stays' | 'leftBecause'> {
+  line_id: string;
+  station_id: string;
+  left_because: string;
+}
+type SettingRow = Omit<Setting, 'at'> & { set_id: string; at: Date };
+interface StayRow {
+  id: string;
+  set_id: string;
+  position: string;
+  device_id: string;
+  live_from: Date;
+  live_to: Date | null;
+}
+
+const SET = ['id', 'line_id', 'number', 'name', 'type', 'species', 'station_id', 'state', 'opens', 'armed', 'anchor', 'by', 'left_because', 'note'];
+
+/** Sets with their settings and stays in the order of their numbers. */
+export async function sets(db: Knex, crew: string, filter: { line?: string; ids?: string[]; states?: TrapSet['state'][]; water?: string }): Promise<TrapSet[]> {
+  const query = db<SetRow>('trap_set').select(SET).where('crew_id', crew).orderBy('number');
+  if (filter.line) query.where('line_id', filter.line);
+  if (filter.ids) query.whereIn('id', filter.ids);
+  if (filter.states) query.whereIn('state', filter.states);
+  if (filter.water) query.whereIn('station_id', db('station').select('id').where('water_id', filter.water));
+  const rows = (await query) as unknown as SetRow[];
+  const ids = rows.map((row) => row.id);
+  const [settings, stays] = await Promise.all([
+    db<SettingRow>('setting').select('id', 'set_id', 'at', 'numbers', 'choices', 'pond', 'tail').whereIn('set_id', ids).orderBy('at') as unknown as Promise<SettingRow[]>,
+    db<StayRow>('stay').select('id', 'set_id', 'position', 'device_id', 'live_from', 'live_to').whereIn('set_id', ids).orderBy(['live_from', 'position']) as unknown as Promise<StayRow[]>,
+  ]);
+  return rows.map(({ line_id, station_id, left_because, ...set }) => ({
+    ...set,
+    line: line_id,
+    station: station_id,
+    leftBecause: left_because,
+    settings: settings.filter((s) => s.set_id === set.id).map(({ set_id: _, at, ...s }) => ({ ...s, at: at.toISOString() })),
+    stays: stays.filter((s) => s.set_id === set.id).map(stayOf),
+  }));
+}
+
+const stayOf = ({ id, position, device_id, live_from, live_to }: StayRow): Stay => ({
+  id, position, device: device_id, from: live_from.toISOString(), to: live_to && live_to.toISOString(),
+});
+
+/** One set, or undefined when the crew has no such set. */
+export const setOf = async (db: Knex, crew: string, id: string): Promise<TrapSet | undefined> => (await sets(db, crew, { ids: [id] }))[0];
+
+/** The next free number of a line. */
+export async function nextSetNumber(db: Knex, line: string): Promise<number> {
+  const row = await db('trap_set').where({ line_id: line }).max('number as last').first();
+  return Number(row?.last ?? 0) + 1;
+}
