@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SPECIES } from '../animals/species';
-import { SET_TYPE_IDS } from '../sets/catalogue';
+import { SET_TYPE_IDS, setTypeOf } from '../sets/catalogue';
+import { numberFaults } from '../sets/ranges';
 import { choice, count, date, id, instant, name, note } from './fieldKinds';
 import { levelField } from './places';
 
@@ -51,6 +52,10 @@ export const staySchema = z
   })
   .refine((stay) => stay.to === null || stay.from <= stay.to, { path: ['to'], error: 'A device cannot be pulled before it was placed.' });
 
+/**
+ * A planned, prepared, live or pulled set. Its numbers are held to the ranges of its type.
+ * The sentence of a fault stands at `settings.<i>.numbers.<key>`.
+ */
 export const setSchema = z
   .strictObject({
     id: id(),
@@ -72,4 +77,9 @@ export const setSchema = z
     note: note('Note'),
   })
   .refine((set) => set.state !== 'live' || set.armed !== null, { path: ['armed'], error: 'A set is not live until its arming check is answered.' })
-  .refine((set) => set.state !== 'prepared' || set.opens !== null, { path: ['opens'], error: 'A prepared set needs the date on which it is to be set.' });
+  .refine((set) => set.state !== 'prepared' || set.opens !== null, { path: ['opens'], error: 'A prepared set needs the date on which it is to be set.' })
+  .superRefine((set, context) => {
+    set.settings.forEach((setting, i) => {
+      for (const [key, message] of numberFaults(setTypeOf(set.type), setting.numbers)) context.addIssue({ code: 'custom', path: ['settings', i, 'numbers', key], message });
+    });
+  });

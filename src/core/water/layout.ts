@@ -16,6 +16,8 @@ export interface Free {
 /** What a set consists of at its place, and what has to be where. */
 export interface Layout {
   parts: Part[];
+  /** the bed or face under it along the travel, metres: x and elevation */
+  ground: [number, number][];
   needs: Need[];
   free: Free[];
   /** what the numbers say besides the level: fence, reach, cable */

@@ -34,10 +34,11 @@ export const castorFoothold: SetType = {
   choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water', live: 'live hold' }, default: 'slide' } },
   layOut: (laying) => {
     const device = laying.devices.trap;
-    if (!device) return { parts: [], needs: [], free: [], findings: [] };
+    if (!device) return { parts: [], ground: [], needs: [], free: [], findings: [] };
     const slide = laying.choices.hold !== 'live';
     return {
       parts: [...bedParts(laying, device.size), ...(slide ? slideParts(laying) : [])],
+      ground: groundOf(laying, device.size, slide),
       needs: [panNeed(laying), ...(slide && laying.numbers.stopDepth !== undefined ? [stopNeed(laying)] : [])],
       free: [{ device: 'trap', say: { down: 'Make the bed', up: 'Build the bed' }, floor: null }],
       findings: [buildUp(laying, device.size), slide ? slideFinding(laying) : liveFinding()],
@@ -82,6 +83,16 @@ function bedParts(laying: Laying, size: string): Part[] {
     ...(base - floor > 0.005 ? [{ id: 'bed', kind: 'bed', device: 'trap', bearer: 'bed', x: 0, y, z: fixed(floor), height: base - floor, wide: spread + inches(6), across: spread + inches(6) } satisfies Part] : []),
     { id: 'mound', kind: 'mound', bearer: 'bank', x: mound + inches(8), y: 0, z: fixed(levelThen(laying) + inches(1)), height: inches(7), wide: inches(16), across: inches(18), stock: 'castor and mud' },
   ];
+}
+
+function groundOf(laying: Laying, size: string, slide: boolean): [number, number][] {
+  const level = levelThen(laying);
+  const base = level - numberOf(laying, { numbers }, 'panUnder') - (FOOTHOLDS[size]?.pan ?? inches(1.5));
+  const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
+  const mound = numberOf(laying, { numbers }, 'panToMound');
+  const stop = slideParts(laying)[0];
+  const deep: [number, number][] = slide && stop ? [[stop.x - 0.3, stop.z.k], [stop.x + 0.3, stop.z.k]] : [[-1.2, floor - 0.2]];
+  return [...deep, [-0.3, floor], [0.15, floor], [mound, level + inches(1)], [mound + inches(26), level + inches(4)]];
 }
 
 function slideParts(laying: Laying): Part[] {

@@ -35,9 +35,10 @@ export const channelSnare: SetType = {
     lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' },
   },
   layOut: (laying) => {
-    if (!laying.devices.snare) return { parts: [], needs: [], free: [], findings: [] };
+    if (!laying.devices.snare) return { parts: [], ground: [], needs: [], free: [], findings: [] };
     return {
       parts: loopParts(laying),
+      ground: [-0.7, 0.7].map((x): [number, number] => [x, bedOf(laying) ?? lowest(laying) - inches(8)]),
       needs: needs(laying),
       free: [{ device: 'snare', say: { down: 'Hang the loop', up: 'Hang the loop' }, floor: bedOf(laying) }],
       findings: [area(laying), cable(laying), ...tooLarge(laying)],

@@ -27,11 +27,12 @@ export const damCrossoverFace: SetType = {
   },
   layOut: (laying) => {
     const device = laying.devices.trap;
-    if (!device) return { parts: [], needs: [], free: [], findings: [] };
+    if (!device) return { parts: [], ground: [], needs: [], free: [], findings: [] };
     const print = (m: number) => printLength(m, laying.system);
     const crest = numberOf(laying, { numbers }, 'crestOver');
     return {
       parts: faceParts(laying, device.size),
+      ground: faceGround(laying, device.size),
       needs: [
         {
           id: 'reach', device: 'trap', of: { part: 'jaws', spot: 'top' }, from: 'tail',
@@ -54,6 +55,14 @@ export const damCrossoverFace: SetType = {
     { do: 'Take both hooks off.', lastReach: true, caution: 'From here hands stay outside the jaws.' },
   ],
 };
+
+/** The lower face as it is drawn: crest, slope under the jaws, foot in the tailwater. Its slope is symbolic, its heights are true. */
+function faceGround(laying: Laying, size: string): [number, number][] {
+  const jaws = faceParts(laying, size)[0]?.z.k ?? 0;
+  const tail = laying.then.tail ?? levelThen(laying);
+  const crest = jaws + (BODY_GRIPS[size]?.opening ?? inches(10)) + numberOf(laying, { numbers }, 'crestOver');
+  return [[-1, crest - 0.06], [-0.55, crest], [-0.35, crest], [-0.05, jaws], [0.2, Math.min(jaws - 0.05, tail)], [0.5, tail - 0.3], [1, tail - 0.35]];
+}
 
 function faceParts(laying: Laying, size: string): Part[] {
   const frame = BODY_GRIPS[size]?.opening ?? inches(10);

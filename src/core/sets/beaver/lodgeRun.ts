@@ -45,6 +45,7 @@ export const lodgeRun: SetType = {
     const spacing = numberOf(laying, { numbers }, 'spacing');
     return {
       parts: positions.flatMap((id, i) => trapParts(laying, id, i === 0 ? 0 : spacing)),
+      ground: groundOf(laying, positions.length > 1 ? spacing : 0),
       needs: positions.map((id) => cover(id, laying)),
       free: positions.map((device) => ({ device, say: { down: 'Set it', up: 'Set it' }, floor: bed })),
       findings: positions.length === 0 ? [] : [fenceFinding(laying), ...depthFindings(laying)],
@@ -67,15 +68,24 @@ function cover(device: string, laying: Laying): Need {
   };
 }
 
+/** Elevation of the bottom of a trap's jaws: as seen at the surface, else on its stand over the bed. */
+function jawsBottom(laying: Laying, id: string): number {
+  const frame = BODY_GRIPS[laying.devices[id]?.size ?? '330']?.opening ?? inches(10);
+  const seen = (id === 'inner' ? laying.numbers.innerTopUnder : undefined) ?? laying.numbers.topUnder;
+  if (seen !== undefined) return levelThen(laying) - seen - frame;
+  const bed = bedOf(laying);
+  return bed === null ? levelThen(laying) - inches(2) - frame : bed + numberOf(laying, { numbers }, 'frameOverBed');
+}
+
+/** The bed under a trap; without a measured one the foot of its stand. */
+const floorOf = (laying: Laying, id: string): number => bedOf(laying) ?? jawsBottom(laying, id) - numberOf(laying, { numbers }, 'frameOverBed');
+
 function trapParts(laying: Laying, id: string, x: number): Part[] {
   const size = laying.devices[id]?.size ?? '330';
   const frame = BODY_GRIPS[size]?.opening ?? inches(10);
-  const bed = bedOf(laying);
-  const seen = (id === 'inner' ? laying.numbers.innerTopUnder : undefined) ?? laying.numbers.topUnder;
-  const over = numberOf(laying, { numbers }, 'frameOverBed');
   const level = levelThen(laying);
-  const bottom = seen !== undefined ? level - seen - frame : bed !== null ? bed + over : level - inches(2) - frame;
-  const floor = bed ?? bottom - over;
+  const bottom = jawsBottom(laying, id);
+  const floor = floorOf(laying, id);
   const widthBed = numberOf(laying, { numbers }, 'widthBed');
   const side = Math.max(0, (widthBed - frame) / 2);
   const { sticks } = fence(side, BUILDS.beaverKit.smallestGap, STICK);
@@ -90,6 +100,12 @@ function trapParts(laying: Laying, id: string, x: number): Part[] {
       })),
     ),
   ];
+}
+
+function groundOf(laying: Laying, spacing: number): [number, number][] {
+  const floor = floorOf(laying, 'outer');
+  const level = levelThen(laying);
+  return [[-0.9, level + 0.12], [-0.62, Math.max(level - 0.1, floor)], [-0.4, floor], [spacing + 0.5, floor], [spacing + 0.9, floor - 0.04]];
 }
 
 function fenceFinding(laying: Laying): Finding {

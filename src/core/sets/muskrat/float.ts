@@ -29,9 +29,10 @@ export const float: SetType = {
   choices: { roof: { label: 'Roof against birds', options: { yes: 'roofed', no: 'open' }, default: 'yes' } },
   layOut: (laying) => {
     const positions = Object.keys(laying.devices);
-    if (positions.length === 0) return { parts: [], needs: [], free: [], findings: [] };
+    if (positions.length === 0) return { parts: [], ground: [], needs: [], free: [], findings: [] };
     return {
       parts: [...positions.map((id) => panPart(laying, id)), ...raftParts(laying)],
+      ground: [-0.9, 1.1].map((x): [number, number] => [x, bedOf(laying) ?? levelThen(laying) - inches(30)]),
       needs: positions.map((device) => ({
         id: `${device}-afloat`, device, of: { part: `${device}-pan`, spot: 'top' as const }, from: laying.place.surface,
         min: inches(-0.5), max: inches(2), target: inches(0.5), broken: { min: 'heldUnder' as const, max: 'aground' as const }, called: 'pan', origin: 'practice' as const,

@@ -42,5 +42,5 @@ export async function recentReadings(db: Knex, crew: string, since: Date, until:
 
 /** Every reading of the crew's gauges, for exposure. */
 export async function allReadings(db: Knex, crew: string): Promise<ReadingsByGauge> {
-  return byGauge(await db<Row>('reading').select('gauge_id', 'at', 'level', 'bound').where({ crew_id: crew }).orderBy('at'));
+  return byGauge((await db('reading').select('gauge_id', 'at', 'level', 'bound').where({ crew_id: crew }).orderBy('at')) as Row[]);
 }

@@ -1,0 +1,43 @@
+import type { Outcome } from '../record/checks';
+import type { Check } from '../record/kinds';
+import type { Verdict } from '../water/need';
+
+/** The answer a check begins with: what the level itself already says, otherwise untouched. */
+export function likelyOutcome(verdict: Verdict): Outcome {
+  if (verdict === 'outOfWater' || verdict === 'aground') return 'out of water';
+  if (verdict === 'tooDeep' || verdict === 'heldUnder') return 'flooded';
+  return verdict === 'frozen' ? 'frozen in' : 'untouched';
+}
+
+/** How many visits in a row, newest first, found everything untouched. */
+export function untouchedInARow(visits: Pick<Check, 'devices'>[]): number {
+  const first = visits.findIndex(({ devices }) => !devices.every((d) => d.outcome === 'untouched'));
+  return first === -1 ? visits.length : first;
+}
+
+/** Whether this look is the second untouched in a row, at which the questions are asked. */
+export const asksNow = (visitsBefore: Pick<Check, 'devices'>[]): boolean => untouchedInARow(visitsBefore) >= 1;
+
+/** The one change that the answers point to. [practice] */
+export function oneChange(answers: { seenOnCamera: string; inUse: string; usedBefore: string }, typeId: string): string {
+  const before = answers.usedBefore.toLowerCase();
+  if (answers.inUse === 'no') return 'The place is not in use: move it to the next place with fresh sign. More lure will not help.';
+  if (answers.seenOnCamera === 'yes') return 'It is seen and not taken: change tonight. Fewer or thinner fence sticks first, then another device.';
+  if (before !== '' && before !== 'no' && typeId !== 'channel-snare' && /grip|330|body/.test(before)) return 'Body-grips were used here: try a bare snare or a foothold in the same run.';
+  if (/snare|cable|loop/.test(before) && typeId === 'channel-snare') return 'Snares were used here: a foothold at the way out, or a body-grip low in the run.';
+  if (answers.inUse === 'yes') return 'The place is in use: leave it one more night, and hang the one camera here.';
+  return 'Look for fresh sign before anything else: cuttings, wet slide, mud in the water. Without any, move it.';
+}
+
+/** Where a missing device can lie, in the order to look; always before it is called stolen. */
+export const WHERE_MISSING: readonly string[] = [
+  'from the tie outward, along the cable',
+  'in the circle of the tether, under cut banks',
+  'at the deep end of the slide',
+  'under the repair of the dam',
+  'over the far side of the dam',
+  'then on the camera',
+];
+
+/** What to do first where the set is on a slide: an empty bed is the expected catch. */
+export const SLIDE_FIRST = 'On a slide an empty bed is the expected catch: draw the deep end first. Only when nothing hangs there is it missing.';

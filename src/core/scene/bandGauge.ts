@@ -1,0 +1,36 @@
+import { INCH } from '../units/factors';
+import type { DeviceState } from '../water/state';
+
+/** One row's gauge: all rows share the scale, so that a long box is a wide band. Pixels from the top. */
+export interface BandGauge {
+  height: number;
+  /** the level now, always in the middle */
+  now: number;
+  box: { top: number; bottom: number; openTop: boolean; openBottom: boolean } | null;
+  /** the level when the device was set; null when outside the gauge */
+  then: number | null;
+}
+
+/** Half of what a gauge shows over and under the level, m. */
+const HALF = 14 * INCH;
+
+/**
+ * The band of a device against the level now, on the scale that all gauges share (14 in over and under the level).
+ *
+ * @param then the level when it was set, m; null when not read
+ * @param height px
+ */
+export function bandGauge(state: DeviceState, then: number | null, height: number): BandGauge {
+  const { level, band } = state;
+  const yOf = (z: number): number => height / 2 - ((z - (level ?? 0)) / HALF) * (height / 2 - 2);
+  if (level === null || !band) return { height, now: height / 2, box: null, then: null };
+  const top = yOf(band.max);
+  const bottom = yOf(band.min);
+  const inside = (y: number): number => Math.min(Math.max(y, 1), height - 1);
+  return {
+    height,
+    now: height / 2,
+    box: { top: inside(top), bottom: inside(bottom), openTop: top < 1, openBottom: bottom > height - 1 },
+    then: then === null || Math.abs(then - level) > HALF ? null : yOf(then),
+  };
+}

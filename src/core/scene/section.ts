@@ -1,0 +1,155 @@
+import type { Station, WaterBody } from '../record/kinds';
+import { stateOf, type SetView } from '../sets/standing';
+import { INCH, feet, type System } from '../units/factors';
+import { printLevel, printWay } from '../units/length';
+import { bandNear, levelBands } from '../water/band';
+import { axisOf } from '../water/layout';
+import { bottomAt, type PartKind } from '../water/part';
+import type { DeviceState, Water } from '../water/state';
+import { fitted, placeLabels, type PlacedLabel } from './labels';
+
+/** Everything in pixels; heights and shore positions true, widths symbolic. */
+export interface SectionScene {
+  width: number;
+  height: number;
+  /** top of the drawing under the label rows */
+  top: number;
+  /** px per metre of elevation */
+  scale: number;
+  bed: [number, number][];
+  lodges: { x: number; top: number; base: number; half: number; name: string }[];
+  surfaces: { surface: 'pond' | 'tail'; y: number; from: number; to: number; level: number; text: string }[];
+  before: { y: number; from: number; to: number; text: string } | null;
+  sets: SectionSet[];
+  stations: { x: number; y: number; text: string; id: string }[];
+  levels: { y: number; text: string }[];
+  ways: { x: number; text: string }[];
+}
+
+export interface SectionSet {
+  id: string;
+  x: number;
+  label: PlacedLabel & { y: number };
+  full: string;
+  state: DeviceState | null;
+  shape: 'planned' | 'prepared' | 'live' | 'pulled';
+  devices: { device: string; kind: PartKind; x: number; top: number; height: number; stick: number }[];
+  band: { x: number; top: number; bottom: number; openTop: boolean; openBottom: boolean } | null;
+}
+
+export interface SectionInput {
+  water: Pick<WaterBody, 'profile' | 'kind'>;
+  stations: Station[];
+  views: SetView[];
+  levels: Water;
+  /** the pond's level yesterday, m; null when not read */
+  yesterday: number | null;
+  size: { width: number; height: number };
+  system: System;
+}
+
+export const LABEL_SIZE = 13;
+const ROW = 36;
+const FOOT = 24;
+const RIGHT = 58;
+
+/** Lays out the section of one water: bed, surfaces, stations in order, every set at its depth with its level band. */
+export function sectionScene(input: SectionInput): SectionScene {
+  const { water, stations, views, levels, size, system } = input;
+  const ground = bedLine(water, stations);
+  const far = Math.max(...ground.map(([along]) => along), ...stations.map((s) => s.along), feet(60));
+  const xOf = (along: number): number => 14 + (along / far) * (size.width - RIGHT - 28);
+  const marks = labelled(views, xOf, size.width - RIGHT);
+  const rows = Math.max(1, ...marks.map((m) => m.label.row + 1));
+  const top = 12 + rows * ROW;
+  const [low, high] = range(ground, stations, views, levels);
+  const scale = (size.height - top - FOOT) / (high - low);
+  const yOf = (z: number): number => top + (high - z) * scale;
+  const dam = stations.find((s) => s.kind === 'dam' && s.surface === 'pond');
+  const end = dam && levels.known.tail !== undefined ? xOf(dam.along) : size.width - RIGHT;
+  const surfaces: SectionScene['surfaces'] = [];
+  if (levels.known.pond !== undefined) surfaces.push({ surface: 'pond', level: levels.known.pond, y: yOf(levels.known.pond), from: 0, to: end, text: printLevel(levels.known.pond, system) });
+  if (levels.known.tail !== undefined && dam) surfaces.push({ surface: 'tail', level: levels.known.tail, y: yOf(levels.known.tail), from: end, to: size.width - RIGHT, text: printLevel(levels.known.tail, system) });
+  const { yesterday } = input;
+  return {
+    width: size.width, height: size.height, top, scale, surfaces,
+    bed: [[-10, yOf(ground[0]?.[1] ?? low)], ...ground.map(([along, z]): [number, number] => [xOf(along), yOf(z)]), [size.width + 10, yOf(ground.at(-1)?.[1] ?? low)]],
+    lodges: stations.filter((s) => s.kind === 'lodge' && s.crest !== null).map((s) => ({ x: xOf(s.along), top: yOf(s.crest ?? high), base: yOf(bedAt(ground, s.along)), half: Math.min(56, 0.07 * size.width), name: s.name })),
+    before: yesterday === null ? null : { y: yOf(yesterday), from: 0, to: end, text: `yesterday ${printLevel(yesterday, system)}` },
+    sets: views.map((view, i) => sectionSet(view, marks[i] as { label: PlacedLabel; full: string }, xOf(view.station.along), yOf, levels, system, top, size.height - FOOT, scale)),
+    stations: stations.map((s) => ({ id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), text: `${s.number} ${s.name}` })),
+    levels: levelTicks(low, high, system).map((z) => ({ y: yOf(z), text: printLevel(z, system).replace(/ (in|cm|m)$/, '') })),
+    ways: wayTicks(far, system).map((along) => ({ x: xOf(along), text: printWay(along, system) })),
+  };
+}
+
+function labelled(views: SetView[], xOf: (along: number) => number, to: number): { label: PlacedLabel; full: string }[] {
+  const full = views.map((v) => `${v.number} ${v.name}`);
+  const labels = views.map((v, i) => ({ text: fitted(full[i] ?? '', LABEL_SIZE, 170), at: xOf(v.station.along) }));
+  return placeLabels(labels, LABEL_SIZE, { from: 4, to }, 16).map((label, i) => ({ label, full: full[i] ?? '' }));
+}
+
+/** The bed from the drawn profile and every measured station, along and elevation, m. */
+function bedLine(water: Pick<WaterBody, 'profile'>, stations: Station[]): [number, number][] {
+  const drawn = water.profile.map(({ along, bed }): [number, number] => [along, bed]);
+  const near = (along: number): boolean => drawn.some(([a]) => Math.abs(a - along) < 2);
+  const measured = stations.flatMap((s): [number, number][] => (s.bed && s.kind !== 'lodge' && !near(s.along) ? [[s.along, s.bed.level - s.bed.depth]] : []));
+  const dams = stations.flatMap((s): [number, number][] => (s.kind === 'dam' && s.crest !== null && !near(s.along) ? [[s.along, s.crest]] : []));
+  const all = [...drawn, ...measured, ...dams].sort((a, b) => a[0] - b[0]);
+  return all.length === 0 ? [[0, -0.6], [feet(60), -0.6]] : all;
+}
+
+function bedAt(ground: [number, number][], along: number): number {
+  const after = ground.findIndex(([a]) => a >= along);
+  if (after <= 0) return ground[Math.max(after, 0) === 0 && after === 0 ? 0 : ground.length - 1]?.[1] ?? 0;
+  const [a, b] = [ground[after - 1], ground[after]];
+  if (!a || !b) return 0;
+  return a[1] + ((along - a[0]) / (b[0] - a[0] || 1)) * (b[1] - a[1]);
+}
+
+function range(ground: [number, number][], stations: Station[], views: SetView[], levels: Water): [number, number] {
+  const parts = views.flatMap((v) => v.layout.parts.filter((p) => p.device).flatMap((p) => {
+    const z = bottomAt(p, levels.known);
+    return z === null ? [] : [z, z + p.height];
+  }));
+  const all = [...ground.map(([, z]) => z), ...stations.flatMap((s) => (s.crest === null ? [] : [s.crest])), ...parts, ...Object.values(levels.known)];
+  return [Math.min(...all) - 5 * INCH, Math.max(...all) + 5 * INCH];
+}
+
+const DEVICE_KINDS: readonly PartKind[] = ['jaws', 'pan', 'loop'];
+
+function sectionSet(
+  view: SetView, { label, full }: { label: PlacedLabel; full: string }, x: number, yOf: (z: number) => number, levels: Water, system: System, top: number, bottom: number, scale: number,
+): SectionSet {
+  const drawn = view.layout.parts.filter((p) => p.device && DEVICE_KINDS.includes(p.kind));
+  const devices = drawn.map((part, i) => {
+    const z = bottomAt(part, levels.known) ?? part.z.k;
+    return { device: part.device ?? '', kind: part.kind, x: x + (i - (drawn.length - 1) / 2) * 46, top: yOf(z + part.height), height: part.height * scale, stick: Math.max(0, yOf(z) - yOf(z + INCH * 5)) };
+  });
+  const state = stateOf(view, levels, system);
+  return { id: view.id, x, label: { ...label, y: 12 + label.row * ROW }, full, state, shape: view.state, devices, band: bandOf(view, state, x, drawn.length, yOf, levels, top, bottom) };
+}
+
+function bandOf(view: SetView, state: DeviceState | null, x: number, count: number, yOf: (z: number) => number, levels: Water, top: number, bottom: number): SectionSet['band'] {
+  if (!state) return null;
+  const axis = axisOf(view.layout, state.device);
+  const bands = levelBands(view.layout.needs.filter((n) => n.device === state.device), view.layout.parts, axis, levels.known);
+  const band = bands && bandNear(bands, levels.known[axis] ?? 0);
+  if (!band) return null;
+  const upper = yOf(band.max);
+  const lower = yOf(band.min);
+  return { x: x + 30 + (count - 1) * 23, top: Math.max(upper, top + 4), bottom: Math.min(lower, bottom), openTop: upper < top + 4, openBottom: lower > bottom };
+}
+
+function levelTicks(low: number, high: number, system: System): number[] {
+  const step = system === 'us' ? 12 * INCH : 0.25;
+  const first = Math.ceil(low / step) * step;
+  return Array.from({ length: Math.max(0, Math.floor((high - first) / step) + 1) }, (_, i) => first + i * step);
+}
+
+function wayTicks(far: number, system: System): number[] {
+  const unit = system === 'us' ? feet(1) : 1;
+  const steps = [10, 20, 25, 50, 100, 200, 500, 1000, 2000, 5000];
+  const step = (steps.find((s) => far / (s * unit) <= 10) ?? 10_000) * unit;
+  return Array.from({ length: Math.floor(far / step) + 1 }, (_, i) => i * step);
+}

@@ -1,0 +1,55 @@
+import { randomUUID } from 'node:crypto';
+import { redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
+import { stringify } from 'devalue';
+import { now } from '$lib/server/clock';
+import { AWAY_SENTENCE, db, isAway } from '$lib/server/database';
+import { plainPage, sendAgainPage } from '$lib/server/plainPage';
+import { whoIs } from '$lib/server/repositories/places';
+import { whoOf } from '$lib/server/who';
+
+const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+
+/** Who works, from the cookie; an empty record leads to its first page. While PostgreSQL is away every form keeps what was typed. */
+export const handle: Handle = async ({ event, resolve }) => {
+  event.locals.now = now();
+  const typed = event.request.method === 'POST' ? event.request.clone() : null;
+  const themed = (html: string) => html.replace('%zaprud.theme%', themeOf(event.cookies.get('theme'), event.url.pathname));
+  const send = () => resolve(event, { transformPageChunk: ({ html }) => themed(html) });
+  try {
+    const picked = event.cookies.get('person');
+    const found = await whoIs(db(), picked && ID.test(picked) ? picked : undefined);
+    if (found) event.locals.who = whoOf(found.crew, found.person);
+    else if (event.url.pathname !== '/begin') redirect(303, '/begin');
+    const response = await send();
+    return response.status === 503 && typed ? await keepTyped(event, typed) : response;
+  } catch (error) {
+    if (!isAway(error)) throw error;
+    if (typed) return keepTyped(event, typed);
+    if (event.isDataRequest) return new Response(JSON.stringify({ message: AWAY_SENTENCE }), { status: 503, headers: { 'content-type': 'application/json' } });
+    return plainPage(503, 'The record is away', 'Zaprud cannot reach its record just now. Nothing is lost. Load this page again in a moment.');
+  }
+};
+
+async function keepTyped(event: Parameters<Handle>[0]['event'], typed: Request): Promise<Response> {
+  if (event.request.headers.get('x-sveltekit-action') === 'true') {
+    const body = { type: 'failure', status: 503, data: stringify({ problem: AWAY_SENTENCE, errors: {} }) };
+    return new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json' } });
+  }
+  return sendAgainPage(AWAY_SENTENCE, event.url.pathname + event.url.search, await typed.formData());
+}
+
+function themeOf(cookie: string | undefined, path: string): string {
+  if (cookie === 'headlamp' || cookie === 'firstlight') return cookie;
+  const hour = Number(new Intl.DateTimeFormat('en', { hour: 'numeric', hourCycle: 'h23' }).format(now()));
+  return path.startsWith('/check') && (hour < 7 || hour >= 18) ? 'headlamp' : 'firstlight';
+}
+
+/** The unexpected gets an id in the log and a plain page; no trace leaves the server. */
+export const handleError: HandleServerError = ({ error, event, status, message }) => {
+  if (status === 404) return { message: 'There is no such page.' };
+  if (status === 413) return { message: 'That is more than Zaprud takes at once.' };
+  if (isAway(error)) return { message: AWAY_SENTENCE };
+  const id = randomUUID().slice(0, 8);
+  console.error(`[${id}] ${event.request.method} ${event.url.pathname}: ${message}`, error);
+  return { message: 'Something went wrong here that should not have. What you typed may not be saved.', id };
+};

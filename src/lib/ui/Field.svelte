@@ -1,0 +1,52 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+
+  interface Props {
+    label: string;
+    name: string;
+    error?: string | undefined;
+    help?: string;
+    /** where the number comes from: measured, practice, yours */
+    origin?: string;
+    children: Snippet<[{ id: string; 'aria-describedby': string | undefined; 'aria-invalid': 'true' | undefined }]>;
+  }
+  let { label, name, error, help, origin, children }: Props = $props();
+
+  const id = $derived(`f-${name.replaceAll('.', '-')}`);
+  const described = $derived([error ? `${id}-error` : '', help || origin ? `${id}-help` : ''].filter(Boolean).join(' ') || undefined);
+</script>
+
+<div class="field">
+  <label for={id}>{label}</label>
+  {@render children({ id, 'aria-describedby': described, 'aria-invalid': error ? 'true' : undefined })}
+  {#if error}<p class="error" id="{id}-error">{error}</p>{/if}
+  {#if help || origin}<p class="help" id="{id}-help">{#if origin}<span class="origin">{origin}</span>{/if}{help ?? ''}</p>{/if}
+</div>
+
+<style>
+  .field {
+    margin-bottom: 10px;
+  }
+  label {
+    display: block;
+    font-weight: 600;
+    font-size: 0.93rem;
+    margin-bottom: 2px;
+  }
+  .error {
+    color: var(--out);
+    font-weight: 600;
+    margin-top: 3px;
+  }
+  .help {
+    color: var(--mute);
+    font-size: 0.85rem;
+    margin-top: 2px;
+  }
+  .origin {
+    border: 1px solid var(--rule);
+    padding: 0 5px;
+    margin-right: 6px;
+    background: var(--paper);
+  }
+</style>
