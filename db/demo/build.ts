@@ -4,7 +4,7 @@ import { layOutSetting, placeOf, stateOf } from '#core/sets/standing';
 import type { Body, Check, Device, Kind, ReadingBody, Station, TrapSet } from '#core/record/kinds';
 import { seeded } from '#core/sim/random';
 import { simulatePond, simulateStream, simulateWeather, type SimulatedGauge } from '#core/sim/season';
-import { addDays, instantOf, localDate } from '#core/time/localTime';
+import { addDays, instantOf, localDate, wholeMinute } from '#core/time/localTime';
 import { feet, inches } from '#core/units/factors';
 import { idMaker } from './ids';
 import { GAUGES, PEOPLE, SETS, SHED, SITES, STATIONS, WATERS } from './scenario';
@@ -37,7 +37,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
     ids.set(key, known);
     return known;
   };
-  const today = localDate(new Date(now.getTime() - 5.2 * 3_600_000), ZONE);
+  const today = localDate(now, ZONE);
   const at = (daysBack: number, clock: string): Date => instantOf(addDays(today, -daysBack), clock, ZONE);
   const entries: DemoEntry[] = [];
   const start = at(DAYS, '08:00');
@@ -148,7 +148,7 @@ function addReadings(
   for (const { key } of GAUGES) {
     for (let day = DAYS; day >= 0; day -= 1) {
       for (const [half, clock] of [['morning', '05:10'], ['evening', '16:45']] as const) {
-        const when = at(day, clock);
+        const when = day === 0 && half === 'morning' ? firstReading(now, at) : at(day, clock);
         const level = levels[key]?.[half][DAYS - day];
         if (level === undefined || when > now || (day === NOBODY && half === 'evening')) continue;
         const body: ReadingBody = { id: make(when), gauge: idOf(key), at: when.toISOString(), level, bound: 'exact', source: 'simulated', set: null, note: '' };
@@ -160,6 +160,13 @@ function addReadings(
       }
     }
   }
+}
+
+/** This morning's reading: ten past five, or a little before `now` when the demo is started in the night. */
+function firstReading(now: Date, at: (day: number, clock: string) => Date): Date {
+  const usual = at(0, '05:10');
+  const just = wholeMinute(new Date(now.getTime() - 12 * 60_000));
+  return now >= usual ? usual : just > at(0, '00:00') ? just : at(0, '00:00');
 }
 
 /** When a set was looked at: once a day, on wet days twice, late when the season ran late; today's only when the day is old enough for the pond to have been seen. */

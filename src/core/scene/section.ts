@@ -33,6 +33,8 @@ export interface SectionSet {
   full: string;
   state: DeviceState | null;
   shape: 'planned' | 'prepared' | 'live' | 'pulled';
+  /** y of the shelf under a set on the shore; null where the line of the bed is its bed */
+  ledge: number | null;
   devices: { device: string; kind: PartKind; x: number; top: number; height: number; stick: number }[];
   band: { x: number; top: number; bottom: number; openTop: boolean; openBottom: boolean } | null;
 }
@@ -44,6 +46,8 @@ export interface SectionInput {
   levels: Water;
   /** the pond's level yesterday, m; null when not read */
   yesterday: number | null;
+  /** elevation of each gauge's own zero in the water's datum, m: levels are printed from it */
+  zero: { pond: number; tail: number };
   size: { width: number; height: number };
   system: System;
 }
@@ -52,13 +56,17 @@ export const LABEL_SIZE = 13;
 const ROW = 36;
 const FOOT = 24;
 const RIGHT = 58;
+/** left margin, kept free for the words of the waterline and its handle */
+const LEFT = 104;
+/** On the shore, not in the line of the bed: these get a ledge of their own. */
+const ON_THE_SHORE: readonly Station['kind'][] = ['castor mound', 'slide', 'point', 'latrine', 'muskrat place', 'log crossing'];
 
 /** Lays out the section of one water: bed, surfaces, stations in order, every set at its depth with its level band. */
 export function sectionScene(input: SectionInput): SectionScene {
-  const { water, stations, views, levels, size, system } = input;
+  const { water, stations, views, levels, size, system, zero } = input;
   const ground = bedLine(water, stations);
   const far = Math.max(...ground.map(([along]) => along), ...stations.map((s) => s.along), feet(60));
-  const xOf = (along: number): number => 14 + (along / far) * (size.width - RIGHT - 28);
+  const xOf = (along: number): number => LEFT + (along / far) * (size.width - RIGHT - LEFT - 40);
   const marks = labelled(views, xOf, size.width - RIGHT);
   const rows = Math.max(1, ...marks.map((m) => m.label.row + 1));
   const top = 12 + rows * ROW;
@@ -66,19 +74,19 @@ export function sectionScene(input: SectionInput): SectionScene {
   const scale = (size.height - top - FOOT) / (high - low);
   const yOf = (z: number): number => top + (high - z) * scale;
   const dam = stations.find((s) => s.kind === 'dam' && s.surface === 'pond');
-  const end = dam && levels.known.tail !== undefined ? xOf(dam.along) : size.width - RIGHT;
+  const end = dam && levels.known.tail !== undefined ? xOf(dam.along) : size.width;
   const surfaces: SectionScene['surfaces'] = [];
-  if (levels.known.pond !== undefined) surfaces.push({ surface: 'pond', level: levels.known.pond, y: yOf(levels.known.pond), from: 0, to: end, text: printLevel(levels.known.pond, system) });
-  if (levels.known.tail !== undefined && dam) surfaces.push({ surface: 'tail', level: levels.known.tail, y: yOf(levels.known.tail), from: end, to: size.width - RIGHT, text: printLevel(levels.known.tail, system) });
+  if (levels.known.pond !== undefined) surfaces.push({ surface: 'pond', level: levels.known.pond, y: yOf(levels.known.pond), from: 0, to: end, text: printLevel(levels.known.pond - zero.pond, system) });
+  if (levels.known.tail !== undefined && dam) surfaces.push({ surface: 'tail', level: levels.known.tail, y: yOf(levels.known.tail), from: end, to: size.width, text: printLevel(levels.known.tail - zero.tail, system) });
   const { yesterday } = input;
   return {
     width: size.width, height: size.height, top, scale, surfaces,
     bed: [[-10, yOf(ground[0]?.[1] ?? low)], ...ground.map(([along, z]): [number, number] => [xOf(along), yOf(z)]), [size.width + 10, yOf(ground.at(-1)?.[1] ?? low)]],
-    lodges: stations.filter((s) => s.kind === 'lodge' && s.crest !== null).map((s) => ({ x: xOf(s.along), top: yOf(s.crest ?? high), base: yOf(bedAt(ground, s.along)), half: Math.min(56, 0.07 * size.width), name: s.name })),
-    before: yesterday === null ? null : { y: yOf(yesterday), from: 0, to: end, text: `yesterday ${printLevel(yesterday, system)}` },
-    sets: views.map((view, i) => sectionSet(view, marks[i] as { label: PlacedLabel; full: string }, xOf(view.station.along), yOf, levels, system, top, size.height - FOOT, scale)),
+    lodges: stations.filter((s) => s.kind === 'lodge' && s.crest !== null).map((s) => ({ x: xOf(s.along), top: yOf(s.crest ?? high), base: yOf(bedAt(ground, s.along)), half: Math.min(84, 0.07 * size.width), name: s.name })),
+    before: yesterday === null ? null : { y: yOf(yesterday), from: 0, to: end, text: `yesterday ${printLevel(yesterday - zero.pond, system)}` },
+    sets: views.map((view, i) => sectionSet(view, marks[i] as { label: PlacedLabel; full: string }, xOf(view.station.along), yOf, levels, system, top, size.height - FOOT, scale, bedAt(ground, view.station.along))),
     stations: stations.map((s) => ({ id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), text: `${s.number} ${s.name}` })),
-    levels: levelTicks(low, high, system).map((z) => ({ y: yOf(z), text: printLevel(z, system).replace(/ (in|cm|m)$/, '') })),
+    levels: levelTicks(low - zero.pond, high - zero.pond, system).map((z) => ({ y: yOf(z + zero.pond), text: printLevel(z, system).replace(/ (in|cm|m)$/, '') })),
     ways: wayTicks(far, system).map((along) => ({ x: xOf(along), text: printWay(along, system) })),
   };
 }
@@ -93,7 +101,7 @@ function labelled(views: SetView[], xOf: (along: number) => number, to: number):
 function bedLine(water: Pick<WaterBody, 'profile'>, stations: Station[]): [number, number][] {
   const drawn = water.profile.map(({ along, bed }): [number, number] => [along, bed]);
   const near = (along: number): boolean => drawn.some(([a]) => Math.abs(a - along) < 2);
-  const measured = stations.flatMap((s): [number, number][] => (s.bed && s.kind !== 'lodge' && !near(s.along) ? [[s.along, s.bed.level - s.bed.depth]] : []));
+  const measured = stations.flatMap((s): [number, number][] => (s.bed && s.kind !== 'lodge' && !ON_THE_SHORE.includes(s.kind) && !near(s.along) ? [[s.along, s.bed.level - s.bed.depth]] : []));
   const dams = stations.flatMap((s): [number, number][] => (s.kind === 'dam' && s.crest !== null && !near(s.along) ? [[s.along, s.crest]] : []));
   const all = [...drawn, ...measured, ...dams].sort((a, b) => a[0] - b[0]);
   return all.length === 0 ? [[0, -0.6], [feet(60), -0.6]] : all;
@@ -119,18 +127,22 @@ function range(ground: [number, number][], stations: Station[], views: SetView[]
 const DEVICE_KINDS: readonly PartKind[] = ['jaws', 'pan', 'loop'];
 
 function sectionSet(
-  view: SetView, { label, full }: { label: PlacedLabel; full: string }, x: number, yOf: (z: number) => number, levels: Water, system: System, top: number, bottom: number, scale: number,
+  view: SetView, { label, full }: { label: PlacedLabel; full: string }, x: number, yOf: (z: number) => number, levels: Water, system: System, top: number, bottom: number, scale: number, bed: number,
 ): SectionSet {
   const drawn = view.layout.parts.filter((p) => p.device && DEVICE_KINDS.includes(p.kind));
+  const apart = Math.max(50, ...drawn.filter((p) => p.kind !== 'pan').map((p) => p.height * scale + 30));
   const devices = drawn.map((part, i) => {
     const z = bottomAt(part, levels.known) ?? part.z.k;
-    return { device: part.device ?? '', kind: part.kind, x: x + (i - (drawn.length - 1) / 2) * 46, top: yOf(z + part.height), height: part.height * scale, stick: Math.max(0, yOf(z) - yOf(z + INCH * 5)) };
+    return { device: part.device ?? '', kind: part.kind, x: x + (i - (drawn.length - 1) / 2) * apart, top: yOf(z + part.height), height: part.height * scale, stick: Math.max(z - bed, 4 * INCH) * scale };
   });
   const state = stateOf(view, levels, system);
-  return { id: view.id, x, label: { ...label, y: 12 + label.row * ROW }, full, state, shape: view.state, devices, band: bandOf(view, state, x, drawn.length, yOf, levels, top, bottom) };
+  return { id: view.id, x, label: { ...label, y: 12 + label.row * ROW }, full, state, shape: view.state, devices, ledge: ledgeOf(view.station, yOf), band: bandOf(view, state, x + ((drawn.length - 1) / 2) * apart, yOf, levels, top, bottom) };
 }
 
-function bandOf(view: SetView, state: DeviceState | null, x: number, count: number, yOf: (z: number) => number, levels: Water, top: number, bottom: number): SectionSet['band'] {
+const ledgeOf = (station: Station, yOf: (z: number) => number): number | null =>
+  station.bed && ON_THE_SHORE.includes(station.kind) ? yOf(station.bed.level - station.bed.depth) : null;
+
+function bandOf(view: SetView, state: DeviceState | null, x: number, yOf: (z: number) => number, levels: Water, top: number, bottom: number): SectionSet['band'] {
   if (!state) return null;
   const axis = axisOf(view.layout, state.device);
   const bands = levelBands(view.layout.needs.filter((n) => n.device === state.device), view.layout.parts, axis, levels.known);
@@ -138,7 +150,7 @@ function bandOf(view: SetView, state: DeviceState | null, x: number, count: numb
   if (!band) return null;
   const upper = yOf(band.max);
   const lower = yOf(band.min);
-  return { x: x + 30 + (count - 1) * 23, top: Math.max(upper, top + 4), bottom: Math.min(lower, bottom), openTop: upper < top + 4, openBottom: lower > bottom };
+  return { x: x + 34, top: Math.max(upper, top + 4), bottom: Math.min(lower, bottom), openTop: upper < top + 4, openBottom: lower > bottom };
 }
 
 function levelTicks(low: number, high: number, system: System): number[] {

@@ -80,7 +80,8 @@ function dimensionsOf(layout: Layout, known: Known, level: number, xOf: (x: numb
     const part = layout.parts.find((p) => p.id === need.of.part);
     const height = heightAt(need, layout.parts, known);
     if (!part || height === null || Math.abs(height) < 0.004) continue;
-    const x = xOf(part.x + Math.max(part.wide, 0.1) / 2) + 16 + found.length * 4;
+    const half = part.kind === 'jaws' ? part.height * 0.45 : Math.max(part.wide, 0.1) / 2;
+    const x = xOf(part.x + half) + 16 + found.length * 4;
     found.push({ x, from: yOf(level), to: yOf(level + height), text: printLength(Math.abs(height), system), left: x > width - 70 });
   }
   const trap = layout.parts.find((p) => p.device && p.bearer === 'bed');

@@ -15,12 +15,13 @@ export interface NumberSpec {
   label: string;
   help: string;
   unit: 'length' | 'share';
-  /** undefined when only a measurement will do; the field may then stay empty unless `required` */
+  /** undefined when only a measurement will do; the field may stay empty */
   default?: number;
   min: number;
   max: number;
   origin: Origin;
-  required?: boolean;
+  /** it is measured from the surface: it grows (1) or shrinks (−1) as much as the level rises */
+  withLevel?: 1 | -1;
 }
 
 export interface ChoiceSpec {
@@ -77,6 +78,8 @@ export interface SetType {
   positions: Position[];
   numbers: Record<string, NumberSpec>;
   choices: Record<string, ChoiceSpec>;
+  /** the number that says how high the device stands, as it is seen at the surface; null where it floats */
+  seen: string | null;
   layOut: (laying: Laying) => Layout;
   steps: Step[];
   /** one sentence: how the set takes its animal */

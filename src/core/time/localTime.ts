@@ -28,6 +28,9 @@ export function readLocalTime(text: string, zone: string, which?: 'first' | 'sec
 /** An instant as a form field wants it: the line's wall time to the minute. */
 export const toField = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat("yyyy-MM-dd'T'HH:mm");
 
+/** An instant as text that reads back: `2026-11-25 07:31` in the line's zone. */
+export const instantText = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat('yyyy-MM-dd HH:mm');
+
 /** `07:31` in the line's zone. */
 export const clockText = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat('HH:mm');
 

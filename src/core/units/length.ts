@@ -75,7 +75,7 @@ export function printLength(metres: number, system: System): string {
   if (system === 'metric') {
     const half = Math.round(size * 200) / 2;
     if (half === 0) return '0 cm';
-    return half < 100 ? `${sign}${half} cm` : `${sign}${(half / 100).toFixed(3).replace(/0$/, '')} m`;
+    return half < 100 ? `${sign}${half} cm` : `${sign}${half / 100} m`;
   }
   const quarters = Math.round((size / INCH) * 4);
   if (quarters === 0) return '0 in';

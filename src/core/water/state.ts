@@ -135,7 +135,9 @@ function remedyOf(need: Need, height: number, layout: Layout, water: Water, axis
   const band = bands && bandNear(bands, water.known[axis] ?? 0);
   const order = `${moveBy < 0 ? free.say.down : free.say.up} ${printLength(Math.abs(moveBy), system)} ${moveBy < 0 ? 'lower' : 'higher'}`;
   const level = water.known[axis] ?? 0;
-  if (!band || level < band.min || level > band.max) return { remedy: `${order}, as far as the bottom lets, is not enough: move it to deeper water.`, moveBy: 0 };
+  if (!band || level < band.min || level > band.max) {
+    return { remedy: `Only ${printLength(Math.abs(moveBy), system)} of bottom is left under it, ${printLength(Math.abs(wanted), system)} wanted: move it to deeper water.`, moveBy: 0 };
+  }
   return { remedy: `${order}: then it works ${bandText(band, system)}.`, moveBy };
 }
 

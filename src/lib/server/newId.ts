@@ -1,4 +1,7 @@
-import { v7 } from 'uuid';
+import { v5, v7 } from 'uuid';
 
 /** A fresh id for a form: whoever sends it twice writes one thing. */
 export const newId = (): string => v7();
+
+/** The id of a thing that a form makes beside its own: the same whenever that form is sent again. */
+export const idBeside = (form: string, name: string): string => v5(name, form);

@@ -17,7 +17,7 @@
     {#if strip.sunset && !crowded(strip.sunset.at)}<span class="word" style:left={pct(strip.sunset.at)} style:transform="translateX(-100%)">sunset {strip.sunset.text}</span>{/if}
     <span class="owed">{owed}</span>
     {#each strip.deadlines as d (d.set)}
-      <svg class="flag" style:left={pct(d.at)} width="8" height="10" viewBox="0 0 8 10"><path d="M0.8 10V0.5L7.5 3.2 0.8 6" fill="var(--out)" stroke="var(--out)" stroke-width="1" /></svg>
+      <svg class="flag" style:left={pct(d.at)} width="7" height="9" viewBox="0 0 8 10"><path d="M0.8 10V0.5L7.5 3.2 0.8 6" fill="var(--out)" stroke="var(--out)" stroke-width="1" /></svg>
     {/each}
     <div class="bar">
       {#each strip.lights as l (l.start)}<span class={l.light} style:left={pct(l.start)} style:width={pct(l.end - l.start)}></span>{/each}
@@ -67,7 +67,8 @@
     background: var(--day);
   }
   .word {
-    top: 4px;
+    top: 1px;
+    font-size: 12.5px;
     white-space: nowrap;
   }
   .owed {
@@ -77,7 +78,7 @@
     white-space: nowrap;
   }
   .flag {
-    top: 14px;
+    top: 16px;
   }
   .now {
     top: 8px;

@@ -12,12 +12,12 @@ import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType 
 const MARGIN = inches(6);
 
 const numbers: Record<string, NumberSpec> = {
-  panUnder: { label: 'Pan under', help: 'water over the pan, as seen', unit: 'length', default: inches(3), min: inches(-2), max: inches(12), origin: 'practice' },
-  depth: { label: 'Depth at the bed', help: 'water over the firm bottom before the bed is built', unit: 'length', min: 0, max: 3, origin: 'measured' },
+  panUnder: { label: 'Pan under', help: 'water over the pan, as seen', unit: 'length', default: inches(3), min: inches(-2), max: inches(12), origin: 'practice', withLevel: 1 },
+  depth: { label: 'Depth at the bed', help: 'water over the firm bottom before the bed is built', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
   panToMound: { label: 'Pan before the mound', help: 'along the approach', unit: 'length', default: inches(11), min: inches(4), max: inches(30), origin: 'practice' },
   offset: { label: 'Pan off the centre', help: 'front foot 2 to 3 in, hind foot 5 to 7', unit: 'length', default: inches(2.5), min: 0, max: inches(9), origin: 'practice' },
   chain: { label: 'Chain', help: 'trap to the lock', unit: 'length', default: inches(14), min: inches(4), max: 3, origin: 'practice' },
-  stopDepth: { label: 'Depth at the stop', help: 'water over the deep end of the slide', unit: 'length', min: 0, max: 6, origin: 'measured' },
+  stopDepth: { label: 'Depth at the stop', help: 'water over the deep end of the slide', unit: 'length', min: 0, max: 6, origin: 'measured', withLevel: 1 },
   wire: { label: 'Slide wire', help: 'bank stake to the deep end', unit: 'length', default: inches(120), min: 0.5, max: 12, origin: 'practice' },
 };
 
@@ -31,6 +31,7 @@ export const castorFoothold: SetType = {
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   numbers,
+  seen: 'panUnder',
   choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water', live: 'live hold' }, default: 'slide' } },
   layOut: (laying) => {
     const device = laying.devices.trap;

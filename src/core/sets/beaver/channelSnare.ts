@@ -13,10 +13,10 @@ const FITTINGS = inches(5);
 const numbers: Record<string, NumberSpec> = {
   loop: { label: 'Loop', help: 'inside diameter', unit: 'length', default: inches(10), min: inches(4), max: inches(16), origin: 'practice' },
   share: { label: 'Loop under water', help: 'share of its height, as set', unit: 'share', default: 2 / 3, min: 0, max: 1, origin: 'practice' },
-  lowestUnder: { label: 'Lowest point under', help: 'instead of the share, as seen: 0 is at the surface', unit: 'length', min: -0.5, max: 1, origin: 'measured' },
-  depth: { label: 'Depth of the channel', help: 'water over the bed', unit: 'length', min: 0, max: 3, origin: 'measured' },
+  lowestUnder: { label: 'Lowest point under', help: 'instead of the share, as seen: 0 is at the surface', unit: 'length', min: -0.5, max: 1, origin: 'measured', withLevel: 1 },
+  depth: { label: 'Depth of the channel', help: 'water over the bed', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
   pushIn: { label: 'Support pushed in', help: 'into the bed', unit: 'length', default: inches(10), min: 0, max: 1, origin: 'practice' },
-  ceiling: { label: 'Ceiling over the water', help: 'only for a roofed passage', unit: 'length', min: 0, max: 3, origin: 'measured' },
+  ceiling: { label: 'Ceiling over the water', help: 'only for a roofed passage', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: -1 },
   tail: { label: 'Tail and extension', help: 'lock to anchor', unit: 'length', default: inches(84), min: inches(12), max: 6, origin: 'practice' },
 };
 
@@ -30,6 +30,7 @@ export const channelSnare: SetType = {
   devices: ['snare'],
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
   numbers,
+  seen: 'lowestUnder',
   choices: {
     passage: { label: 'Passage', options: { open: 'open above', roofed: 'roofed' }, default: 'open' },
     lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' },

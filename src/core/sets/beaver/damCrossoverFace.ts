@@ -6,7 +6,7 @@ import type { Part } from '../../water/part';
 import { levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
-  overTail: { label: 'Jaws over the tailwater', help: 'bottom of the jaws over the water below the dam; negative when it stands in it', unit: 'length', default: inches(4), min: -1, max: 2.5, origin: 'practice' },
+  overTail: { label: 'Jaws over the tailwater', help: 'bottom of the jaws over the water below the dam; negative when it stands in it', unit: 'length', default: inches(4), min: -1, max: 2.5, origin: 'practice', withLevel: -1 },
   crestOver: { label: 'Crest over the jaws', help: 'how far the gap in the crest lies above the top of the jaws', unit: 'length', default: inches(10), min: 0, max: 3, origin: 'practice' },
   reach: { label: 'Arm can reach', help: 'under the tailwater', unit: 'length', default: inches(36), min: inches(12), max: 2, origin: 'practice' },
 };
@@ -21,6 +21,7 @@ export const damCrossoverFace: SetType = {
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   numbers,
+  seen: 'overTail',
   choices: {
     notch: { label: 'Notch', options: { firm: 'firm', middle: 'middle', light: 'light' }, default: 'middle' },
     channel: { label: 'Channel at the foot', options: { firm: 'firm and clear', none: 'none: below the crest instead' }, default: 'firm' },

@@ -12,9 +12,9 @@ import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType 
 const STICK = inches(1.25);
 
 const numbers: Record<string, NumberSpec> = {
-  depth: { label: 'Depth of the run', help: 'water over the hard bottom, where the trap stands', unit: 'length', min: 0, max: 3, origin: 'measured' },
-  topUnder: { label: 'Top of the jaws under', help: 'as seen at the surface; negative when it stands proud', unit: 'length', min: -0.6, max: 2.5, origin: 'measured' },
-  innerTopUnder: { label: 'Inner trap: top under', help: 'only for a second trap, as seen', unit: 'length', min: -0.6, max: 2.5, origin: 'measured' },
+  depth: { label: 'Depth of the run', help: 'water over the hard bottom, where the trap stands', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
+  topUnder: { label: 'Top of the jaws under', help: 'as seen at the surface; negative when it stands proud', unit: 'length', min: -0.6, max: 2.5, origin: 'measured', withLevel: 1 },
+  innerTopUnder: { label: 'Inner trap: top under', help: 'only for a second trap, as seen', unit: 'length', min: -0.6, max: 2.5, origin: 'measured', withLevel: 1 },
   frameOverBed: { label: 'Frame over the bed', help: 'height of the stand', unit: 'length', default: inches(1), min: 0, max: inches(8), origin: 'practice' },
   widthSurface: { label: 'Run at the surface', help: 'from edge to edge', unit: 'length', default: inches(30), min: inches(8), max: 4, origin: 'practice' },
   widthBed: { label: 'Run at the bed', help: 'the hard groove', unit: 'length', default: inches(16), min: inches(6), max: 4, origin: 'practice' },
@@ -35,6 +35,7 @@ export const lodgeRun: SetType = {
     { id: 'inner', label: 'Inner trap', optional: true },
   ],
   numbers,
+  seen: 'topUnder',
   choices: {
     notch: { label: 'Notch', options: { firm: 'firm', middle: 'middle', light: 'light' }, default: 'middle' },
     trigger: { label: 'Trigger', options: { straightV: 'straight V, inside the jaws', spread: 'spread', bottom: 'bottom mounted, bent wide' }, default: 'straightV' },

@@ -9,7 +9,7 @@ import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType 
 const numbers: Record<string, NumberSpec> = {
   panOver: { label: 'Pan over the water', help: 'as the raft floats', unit: 'length', default: inches(0.5), min: inches(-1), max: inches(4), origin: 'practice' },
   draft: { label: 'Raft under water', help: 'its draft', unit: 'length', default: inches(2), min: 0, max: inches(12), origin: 'practice' },
-  depth: { label: 'Depth under the raft', help: 'water over the bed', unit: 'length', min: 0, max: 6, origin: 'measured' },
+  depth: { label: 'Depth under the raft', help: 'water over the bed', unit: 'length', min: 0, max: 6, origin: 'measured', withLevel: 1 },
   lineRise: { label: 'Slack of the line', help: 'how far the water may rise before the line is taut', unit: 'length', default: inches(24), min: 0, max: 6, origin: 'practice' },
 };
 
@@ -26,6 +26,7 @@ export const float: SetType = {
     { id: 'right', label: 'Second trap', optional: true },
   ],
   numbers,
+  seen: null,
   choices: { roof: { label: 'Roof against birds', options: { yes: 'roofed', no: 'open' }, default: 'yes' } },
   layOut: (laying) => {
     const positions = Object.keys(laying.devices);

@@ -58,7 +58,8 @@ export const people = (db: Knex, crew: string): Promise<Person[]> => db('person'
 
 /** The person of that id with the crew, or else the first person of the record. */
 export async function whoIs(db: Knex, person: string | undefined): Promise<{ crew: string; person: Person } | null> {
-  const query = () => db('person').select('crew_id', 'id', 'name', 'system', 'measures').orderBy(['crew_id', 'name']);
+  const query = () =>
+    db('person').select('crew_id', 'id', 'name', 'system', 'measures').orderByRaw('(select min(seq) from entry where entry.subject = person.id)');
   const chosen = person ? await query().where({ id: person }).first() : undefined;
   const row = chosen ?? (await query().first());
   if (!row) return null;

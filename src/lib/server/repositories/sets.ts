@@ -72,3 +72,9 @@ export async function nextSetNumber(db: Knex, line: string): Promise<number> {
   const row = await db('trap_set').where({ line_id: line }).max('number as last').first();
   return Number(row?.last ?? 0) + 1;
 }
+
+/** `12 east lodge run` by id, for every set of the crew in the order of numbers. */
+export async function setNames(db: Knex, crew: string): Promise<Record<string, string>> {
+  const rows: { id: string; number: number; name: string }[] = await db('trap_set').select('id', 'number', 'name').where({ crew_id: crew }).orderBy('number');
+  return Object.fromEntries(rows.map(({ id, number, name }) => [id, `${number} ${name}`]));
+}

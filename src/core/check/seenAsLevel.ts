@@ -1,0 +1,32 @@
+import { parseLength, type Gauge, type LengthUnit } from '../units/length';
+import type { Layout } from '../water/layout';
+import type { Known } from '../water/levels';
+import { bottomAt } from '../water/part';
+
+export type SeenLevel = { ok: true; surface: 'pond' | 'tail'; level: number; bound: 'exact' | 'atMost' } | { ok: false; sentence: string };
+
+const EXAMPLE = 'Write it like “pan 4 in dry”, “3 in under”, or only “dry”.';
+
+/**
+ * Without a gauge a set is the gauge: what was seen at a device as a level of the water. `4 in dry` is a reading; `dry` alone an upper bound.
+ *
+ * @param device whose spot was looked at
+ * @param known levels on which other parts may depend
+ */
+export function seenAsLevel(text: string, layout: Layout, device: string, known: Known, unit: LengthUnit, words: Gauge = {}): SeenLevel {
+  const need = layout.needs.find((n) => n.device === device && (n.from === 'pond' || n.from === 'tail'));
+  const part = need && layout.parts.find((p) => p.id === need.of.part);
+  if (!need || !part) return { ok: false, sentence: 'This set has nothing that the water is measured at: read the gauge instead.' };
+  if (part.bearer === 'float') return { ok: false, sentence: 'A float follows the water and tells nothing of its level: read the gauge instead.' };
+  const bottom = bottomAt(part, known) ?? part.z.k;
+  const spot = bottom + ('share' in need.of || need.of.spot === 'bottom' ? 0 : part.height);
+  const surface = need.from as 'pond' | 'tail';
+  const said = text.trim().toLowerCase().replace(/^(?:the )?(?:pan|top|jaws|loop|trap|lowest point|bed)\s+/, '');
+  if (said === 'dry' || said === 'dry by far') return { ok: true, surface, level: spot, bound: 'atMost' };
+  const match = /^(.*?)\s*(dry|proud|over|above|under|below|deep)$/.exec(said);
+  if (!match) return { ok: false, sentence: `“${text.trim().slice(0, 40)}” does not say where the water stands. ${EXAMPLE}` };
+  const length = parseLength(match[1] ?? '', unit, words);
+  if (!length.ok) return { ok: false, sentence: `${length.sentence} ${EXAMPLE}` };
+  const over = ['dry', 'proud', 'over', 'above'].includes(match[2] ?? '');
+  return { ok: true, surface, level: over ? spot - length.value : spot + length.value, bound: 'exact' };
+}

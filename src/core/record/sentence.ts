@@ -1,0 +1,43 @@
+import type { System } from '../units/factors';
+import { printLevel } from '../units/length';
+import { printWeight } from '../units/weight';
+import { setTypeOf } from '../sets/catalogue';
+import type { Body, Catch, CheckedDevice, Kind } from './kinds';
+
+/** Names of the things that entries point to, by id. */
+export type Names = Readonly<Record<string, string>>;
+
+type Say = { [K in Kind]: (body: Body<K>, names: Names, system: System) => string };
+
+const SAY: Say = {
+  crew: ({ name }) => `Crew ${name}`,
+  person: ({ name }) => `${name} works on this line`,
+  site: ({ name }) => `Site ${name}`,
+  water: ({ name, kind }) => `Water ${name}, ${kind}`,
+  gauge: ({ name, surface, water }, names) => `Gauge ${name} on the ${surface === 'tail' ? 'tailwater' : 'pond'} of ${names[water] ?? 'a water'}`,
+  station: ({ number, name, kind, water }, names) => `Station ${number} ${name}, ${kind} at ${names[water] ?? 'a water'}`,
+  reading: ({ gauge, level, bound, source, note }, names, system) =>
+    `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : ''}${note ? `, ${note}` : ''}`,
+  line: ({ name, season }) => `Line ${name}, season ${season}`,
+  device: ({ tag, size, condition }) => `Tag ${tag}, ${size}, ${condition}`,
+  set: ({ number, name, type, state, opens }) => `Set ${number} ${name}, ${setTypeOf(type).name.toLowerCase()}: ${state}${opens ? ` for ${opens}` : ''}`,
+  check: ({ set, devices, change, changeNote }, names, system) =>
+    `${names[set] ?? 'Set'}: ${devices.map((d) => outcomeText(d, system)).join('; ')}${change === 'as it was' ? '' : `, ${change}`}${changeNote ? ` (${changeNote})` : ''}`,
+};
+
+function outcomeText({ outcome, cause, flags, catch: caught, searched }: CheckedDevice, system: System): string {
+  const said = caught ? catchText(caught, system) : outcome + (cause === 'not asked' ? '' : ` by ${cause}`) + (searched ? `, looked ${searched}` : '');
+  return flags.length > 0 ? `${said} (${flags.join(', ')})` : said;
+}
+
+/** `beaver, adult female, 44 lb est., neck`. */
+export function catchText({ species, sex, age, weight, estimated, strikes, alive, fate }: Catch, system: System): string {
+  const who = [age === 'unknown' ? '' : age, sex === 'unknown' ? '' : sex].filter(Boolean).join(' ');
+  const heavy = weight === null ? '' : `${printWeight(weight, system)}${estimated ? ' est.' : ''}`;
+  return [species, who, heavy, strikes.join(' and '), alive ? 'alive' : '', fate === 'kept' ? '' : fate].filter(Boolean).join(', ');
+}
+
+/** What an entry says, in one line. */
+export function entrySentence<K extends Kind>(kind: K, body: Body<K>, names: Names, system: System): string {
+  return SAY[kind](body, names, system);
+}

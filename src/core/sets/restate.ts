@@ -1,0 +1,39 @@
+import type { Setting } from '../record/kinds';
+import type { Layout } from '../water/layout';
+import type { Known } from '../water/levels';
+import { heightAt } from '../water/need';
+import type { SetType } from './setType';
+
+/**
+ * The numbers of a set as they would be measured at the levels of now, for a remake that puts it lower or higher.
+ * A number that no longer can be (a depth where the bed is dry) is left out.
+ *
+ * @param layout the set as it stands
+ * @param lower metres by which the device goes down (up when negative)
+ */
+export function restated(type: SetType, setting: Pick<Setting, 'numbers' | 'pond' | 'tail'>, layout: Layout, surface: 'pond' | 'tail', known: Known, lower: number): Record<string, number> {
+  const rise = (known[surface] ?? 0) - (setting[surface] ?? known[surface] ?? 0);
+  const numbers: Record<string, number> = {};
+  for (const [key, value] of Object.entries(setting.numbers)) {
+    const spec = type.numbers[key];
+    if (!spec) continue;
+    const now = value + (spec.withLevel ?? 0) * rise;
+    if (now >= spec.min && now <= spec.max) numbers[key] = now;
+  }
+  const height = seenHeight(type, layout, known);
+  const key = type.seen;
+  if (!key || height === null) return numbers;
+  delete numbers.share;
+  numbers[key] = type.numbers[key]?.withLevel === -1 ? height - lower : lower - height;
+  if (numbers.innerTopUnder !== undefined) numbers.innerTopUnder += lower;
+  return numbers;
+}
+
+/** How high the device's spot stands over the surface that judges it, m (the bottom of the jaws on a dam's face). */
+function seenHeight(type: SetType, layout: Layout, known: Known): number | null {
+  const need = layout.needs[0];
+  if (!need) return null;
+  const height = heightAt(need, layout.parts, known);
+  if (height === null || type.seen !== 'overTail') return height;
+  return height - (layout.parts.find((p) => p.id === need.of.part)?.height ?? 0);
+}

@@ -1,0 +1,25 @@
+import type { BenchWrite } from './bench';
+import { db } from './database';
+import { attempt, type Reader } from './form';
+import { idBeside } from './newId';
+import { record, type NewEntry } from './record/write';
+
+/** Which field of the bench's form a path of the record belongs to. */
+function fieldOf(path: string): string {
+  const number = /^settings\.\d+\.numbers\.(\w+)$/.exec(path);
+  if (number) return `n.${number[1]}`;
+  if (path === 'devices') return 'd';
+  if (path.startsWith('stays') || path.startsWith('settings')) return 'at';
+  return path === 'armed' ? 'arm' : path;
+}
+
+/** Writes a set of the bench with the readings taken beside it, all or none; the refusal when the record does not take it. */
+export async function saveBench(read: Reader, { set, readings, at }: BenchWrite, { who }: App.Locals) {
+  const common = { crew: who.crew, occurredAt: at, by: who.person.id };
+  const entries: NewEntry[] = [
+    ...readings.map((body): NewEntry => ({ ...common, id: idBeside(body.id, 'entry'), kind: 'reading', body })),
+    { ...common, id: read.text('entry'), kind: 'set', body: set },
+  ];
+  const result = await attempt(read, () => record(db(), ...entries), fieldOf);
+  return 'failure' in result ? result.failure : null;
+}

@@ -1,0 +1,116 @@
+import { SLIDE_FIRST } from '#core/check/advice';
+import { seenAsLevel } from '#core/check/seenAsLevel';
+import { notArmedSentence, unanswered } from '#core/sets/arming';
+import { setTypeOf } from '#core/sets/catalogue';
+import { restated } from '#core/sets/restate';
+import type { SetView } from '#core/sets/standing';
+import { settingAt } from '#core/sets/standing';
+import type { FilledPosition } from '#core/sets/setType';
+import type { Catch, Check, CheckedDevice, ReadingBody, TrapSet } from '#core/record/kinds';
+import { wholeMinute } from '#core/time/localTime';
+import { smallUnit } from '#core/units/length';
+import type { Reader } from './form';
+import { idBeside } from './newId';
+import type { NewEntry } from './record/write';
+import type { Season } from './season';
+import type { Who } from './who';
+
+export interface CheckPlace {
+  season: Season;
+  set: TrapSet;
+  view: SetView;
+  now: Date;
+  who: Who;
+}
+
+/** Reads the form of a check into entries: the visit, what it read of the level, and what it changed at the set. Null when a field was refused. */
+export function readCheck(read: Reader, place: CheckPlace): NewEntry[] | null {
+  const { season, set, view, now, who } = place;
+  const form = read.text('entry');
+  const at = read.text('at') === '' ? wholeMinute(now) : read.instant('at', season.line.zone);
+  const change = (read.text('change') || 'as it was') as Check['change'];
+  const devices = view.devices.flatMap((d) => deviceOf(read, d.stay, set, form));
+  if (devices.length === 0) read.refuse('devices', 'Say what was found at one device at least; a glance at one is no check of the other.');
+  if (at && at > now) read.refuse('at', 'A check cannot lie in the future.');
+  const readings = at ? readingsOf(read, place, at, form) : [];
+  const remade = at && (change === 'remade' || change === 'moved') ? remadeSet(read, place, at, form) : null;
+  if (!at || !read.ok()) return null;
+  const common = { crew: who.crew, occurredAt: at, by: read.text('by') || who.person.id };
+  const visit: Check = {
+    id: read.text('id'), set: set.id, at: at.toISOString(), by: common.by, change, changeNote: read.text('changeNote'), asked: askedOf(read), devices, note: read.text('note'),
+  };
+  const pulled = change === 'pulled' ? { ...set, state: 'pulled' as const, stays: set.stays.map((s) => (s.to === null ? { ...s, to: at.toISOString() } : s)) } : null;
+  const after = pulled ?? remade;
+  return [
+    { ...common, id: form, kind: 'check', body: visit },
+    ...readings.map((body): NewEntry => ({ ...common, id: idBeside(body.id, 'entry'), kind: 'reading', body })),
+    ...(after ? [{ ...common, id: idBeside(form, 'set'), kind: 'set' as const, body: after }] : []),
+  ];
+}
+
+function deviceOf(read: Reader, stay: string, set: TrapSet, form: string): CheckedDevice[] {
+  const field = (name: string): string => `${stay}.${name}`;
+  const outcome = read.text(field('outcome'));
+  if (outcome === '') return [];
+  const onSlide = set.settings.at(-1)?.choices.hold === 'slide';
+  if (outcome === 'missing' && onSlide && !read.has(field('deepDrawn'))) read.refuse(field('deepDrawn'), SLIDE_FIRST);
+  const weight = outcome === 'catch' ? read.weight(field('weight')) : undefined;
+  const text = (name: string, otherwise: string): string => read.text(field(name)) || otherwise;
+  const caught: Catch | null =
+    outcome === 'catch'
+      ? {
+          id: idBeside(form, `catch ${stay}`), species: text('species', set.species) as Catch['species'], sex: text('sex', 'unknown') as Catch['sex'], age: text('age', 'unknown') as Catch['age'],
+          weight: weight ?? null, estimated: read.has(field('estimated')), strikes: read.many(field('strikes')) as Catch['strikes'], alive: read.text(field('alive')) === 'yes',
+          bites: text('bites', 'not looked') as Catch['bites'], fate: text('fate', 'kept') as Catch['fate'],
+        }
+      : null;
+  return [
+    {
+      id: idBeside(form, `device ${stay}`), stay, outcome: outcome as CheckedDevice['outcome'], cause: text('cause', 'not asked') as CheckedDevice['cause'],
+      flags: read.many(field('flags')) as CheckedDevice['flags'], searched: read.text(field('searched')), catch: caught,
+    },
+  ];
+}
+
+function askedOf(read: Reader): Check['asked'] {
+  if (!read.has('seenOnCamera')) return null;
+  return { seenOnCamera: read.text('seenOnCamera') as 'yes', inUse: read.text('inUse') as 'yes', usedBefore: read.text('usedBefore') };
+}
+
+function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Date, form: string): ReadingBody[] {
+  const found: ReadingBody[] = [];
+  const gaugeOf = (surface: 'pond' | 'tail') => season.gauges.find((g) => g.water === view.station.water && g.surface === surface);
+  const add = (name: string, surface: 'pond' | 'tail', level: number, bound: ReadingBody['bound'], source: ReadingBody['source'], note: string): void => {
+    const gauge = gaugeOf(surface);
+    if (!gauge) return read.refuse(name, 'This water has no gauge on that surface.');
+    found.push({ id: idBeside(form, name), gauge: gauge.id, at: at.toISOString(), level, bound, source, set: source === 'set' ? set.id : null, note });
+  };
+  const level = read.length('level');
+  const { surface } = view.station;
+  if (level !== undefined) add('level', surface, level + (gaugeOf(surface)?.zero ?? 0), 'exact', 'gauge', 'read at a check');
+  if (read.text('seen') !== '') {
+    const device = view.devices[0]?.position ?? '';
+    const known = season.levels[view.station.water]?.known ?? {};
+    const seen = seenAsLevel(read.text('seen'), view.layout, device, known, smallUnit(who.person.system), who.words);
+    if (seen.ok) add('seen', seen.surface, seen.level, seen.bound, 'set', `seen at set ${set.number}: ${read.text('seen')}`);
+    else read.refuse('seen', seen.sentence);
+  }
+  return found;
+}
+
+/** The set as a remake leaves it: put lower or higher, armed again. */
+function remadeSet(read: Reader, { season, set, view, now }: CheckPlace, at: Date, form: string): TrapSet | null {
+  const type = setTypeOf(set.type);
+  const held = settingAt(set, now);
+  const devices = Object.fromEntries(view.devices.map((d): [string, FilledPosition] => [d.position, d]));
+  const open = unanswered(type, devices, held.choices, read.many('arm'));
+  if (open.length > 0) read.refuse('arm', notArmedSentence(open));
+  const lower = read.length('lower') ?? 0;
+  const known = season.levels[view.station.water]?.known ?? {};
+  const setting =
+    Math.abs(lower) < 1e-9
+      ? null
+      : { ...held, id: idBeside(form, 'setting'), at: at.toISOString(), pond: known.pond ?? held.pond, tail: known.tail ?? held.tail, numbers: restated(type, held, view.layout, view.station.surface, known, lower) };
+  if (!read.ok()) return null;
+  return { ...set, settings: setting ? [...set.settings, setting] : set.settings, armed: { at: at.toISOString(), answers: read.many('arm') } };
+}

@@ -1,0 +1,86 @@
+import { SPECIES } from '#core/animals/species';
+import { exposureOf, nights, type Sprung, type Standing } from '#core/effort/exposure';
+import { rateWithLimits } from '#core/effort/rate';
+import { SPRUNG } from '#core/record/checks';
+import type { Check, Device, Station, TrapSet } from '#core/record/kinds';
+import { setTypeOf } from '#core/sets/catalogue';
+import { layOutSetting, placeOf } from '#core/sets/standing';
+import { bandNear, levelBands } from '#core/water/band';
+import { axisOf } from '#core/water/layout';
+import { db } from './database';
+import { checks } from './repositories/checks';
+import { allReadings } from './repositories/readings';
+import { index, loadSeason } from './season';
+
+export interface SetTotal {
+  id: string;
+  number: number;
+  name: string;
+  hoursSet: number;
+  inBand: { low: number; high: number };
+  caught: Record<string, number>;
+  /** animals the set was meant for, per 100 in-band nights, with exact 95 % limits */
+  rate: { rate: number; low: number; high: number } | null;
+}
+
+/** What the season adds up to: exposure and catch of every set, and of all. */
+export async function seasonTotals(locals: App.Locals): Promise<{ sets: SetTotal[]; all: Omit<SetTotal, 'id' | 'number' | 'name'> } | null> {
+  const season = await loadSeason(locals, ['live', 'pulled']);
+  if (!season) return null;
+  const [visits, readings] = await Promise.all([checks(db(), locals.who.crew, {}), allReadings(db(), locals.who.crew)]);
+  const stations = index<Station>(season.stations);
+  const shed = index<Device>(season.shed);
+  const bySet = new Map<string, Check[]>();
+  for (const visit of visits) bySet.set(visit.set, [...(bySet.get(visit.set) ?? []), visit]);
+  const sets = season.sets.map((set): SetTotal => {
+    const station = stations[set.station];
+    const own = (bySet.get(set.id) ?? []).sort((a, b) => a.at.localeCompare(b.at));
+    const caught = countCatches(own);
+    const exposures = station ? set.stays.map((stay) => exposureOfStay(set, stay, station, shed, own, season.gauges, readings, locals.now)) : [];
+    const inBand = { low: sum(exposures.map((e) => e.inBand.low)), high: sum(exposures.map((e) => e.inBand.high)) };
+    return { id: set.id, number: set.number, name: set.name, hoursSet: sum(exposures.map((e) => e.hoursSet)), inBand, caught, rate: rateWithLimits(caught[set.species] ?? 0, nights(inBand.high)) };
+  });
+  const inBand = { low: sum(sets.map((s) => s.inBand.low)), high: sum(sets.map((s) => s.inBand.high)) };
+  const caught = Object.fromEntries(SPECIES.map((s) => [s, sum(sets.map((t) => t.caught[s] ?? 0))]).filter(([, n]) => n !== 0));
+  return { sets, all: { hoursSet: sum(sets.map((s) => s.hoursSet)), inBand, caught, rate: rateWithLimits(sum(Object.values(caught) as number[]), nights(inBand.high)) } };
+}
+
+const sum = (list: number[]): number => list.reduce((a, b) => a + b, 0);
+
+function countCatches(visits: Check[]): Record<string, number> {
+  const found: Record<string, number> = {};
+  for (const { devices } of visits) for (const { catch: caught } of devices) if (caught) found[caught.species] = (found[caught.species] ?? 0) + 1;
+  return found;
+}
+
+function exposureOfStay(set: TrapSet, stay: TrapSet['stays'][number], station: Station, shed: Record<string, Device>, visits: Check[], gauges: { id: string; water: string; surface: string }[], readings: Awaited<ReturnType<typeof allReadings>>, now: Date) {
+  const type = setTypeOf(set.type);
+  const end = stay.to === null ? now : new Date(stay.to);
+  const device = shed[stay.device];
+  const spans = set.settings.map((setting, i) => ({ setting, from: later(new Date(setting.at), new Date(stay.from)), to: earlier(new Date(set.settings[i + 1]?.at ?? end), end) })).filter((s) => s.from < s.to);
+  let surface: 'pond' | 'tail' = station.surface;
+  const standings = spans.map(({ setting, from, to }): Standing => {
+    const layout = layOutSetting(type, setting, placeOf(station), device ? { [stay.position]: device } : {}, 'us');
+    const axis = axisOf(layout, stay.position);
+    if (axis === 'pond' || axis === 'tail') surface = axis;
+    const bands = levelBands(layout.needs.filter((n) => n.device === stay.position), layout.parts, axis, {});
+    return { from, to, band: bands && bandNear(bands, setting[surface] ?? 0) };
+  });
+  const gauge = gauges.find((g) => g.water === station.water && g.surface === surface);
+  return exposureOf(standings, sprungOf(stay, visits), gauge ? (readings[gauge.id] ?? []) : []);
+}
+
+function sprungOf(stay: TrapSet['stays'][number], visits: Check[]): Sprung[] {
+  let before = new Date(stay.from);
+  return visits.flatMap((visit): Sprung[] => {
+    const own = visit.devices.find((d) => d.stay === stay.id);
+    if (!own || own.outcome === 'not reached') return [];
+    const at = new Date(visit.at);
+    const found = SPRUNG.includes(own.outcome) ? [{ at, before }] : [];
+    before = at;
+    return found;
+  });
+}
+
+const later = (a: Date, b: Date): Date => (a > b ? a : b);
+const earlier = (a: Date, b: Date): Date => (a < b ? a : b);

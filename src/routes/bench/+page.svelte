@@ -1,0 +1,69 @@
+<script lang="ts">
+  import SelectField from '$lib/ui/SelectField.svelte';
+  import StateMark from '$lib/ui/StateMark.svelte';
+
+  let { data } = $props();
+  const ORDER = ['live', 'prepared', 'planned', 'pulled'];
+  const sets = $derived([...data.sets].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state) || a.number - b.number));
+</script>
+
+<svelte:head><title>Bench · Zaprud</title></svelte:head>
+
+<div class="page two">
+  <section>
+    <h1>Place a set</h1>
+    {#if data.stations.length === 0}
+      <p class="sheet mt-3">A set stands at a station. <a class="link" href="/waters">Open a water and add its first station</a>.</p>
+    {:else}
+      <form method="GET" action="/bench/new" class="mt-3">
+        <SelectField label="Station" name="station" options={data.stations.map((s) => ({ value: s.id, text: s.text }))} />
+        <fieldset>
+          <legend class="font-semibold">Type of set</legend>
+          {#each data.types as type, i (type.id)}
+            <label class="type"><input type="radio" class="radio" name="type" value={type.id} checked={i === 0} /> <span><b>{type.name}</b> <span class="quiet">{type.species}</span><br />{type.idea}</span></label>
+          {/each}
+        </fieldset>
+        <button class="btn btn-primary mt-3">To the bench</button>
+      </form>
+    {/if}
+  </section>
+  <section>
+    <h2>Sets of this season</h2>
+    {#if sets.length === 0}<p class="quiet mt-2">None yet.</p>{:else}
+      <table class="plain-table mt-2">
+        <thead><tr><th scope="col">Set</th><th scope="col">Type</th><th scope="col">Water</th><th scope="col">Tags</th><th scope="col">State</th></tr></thead>
+        <tbody>
+          {#each sets as set (set.id)}
+            <tr>
+              <td><a class="link font-bold" href="/bench/{set.id}">{set.number} {set.name}</a></td>
+              <td>{set.type}</td>
+              <td>{set.water}</td>
+              <td>{set.tags}</td>
+              <td class="whitespace-nowrap"><span class="inline-flex gap-2 items-center"><StateMark verdict={set.verdict} /> {set.label}</span></td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {/if}
+  </section>
+</div>
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: minmax(280px, 430px) 1fr;
+    gap: 32px;
+  }
+  .type {
+    display: flex;
+    gap: 12px;
+    padding: 8px 0;
+    border-bottom: 1px solid var(--rule);
+    align-items: start;
+  }
+  @media (max-width: 900px) {
+    .two {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,50 @@
+<script lang="ts">
+  import type { armingCheck } from '#core/sets/arming';
+  import { ticked, type Kept } from '$lib/ui/kept';
+
+  interface Props {
+    groups: ReturnType<typeof armingCheck>;
+    kept: Kept | null;
+    /** only a live set is armed */
+    state: string;
+    /** a live set asks again only when something of it changes */
+    repeat?: boolean;
+  }
+  let { groups, kept, state, repeat = false }: Props = $props();
+</script>
+
+{#if state === 'live'}
+  <fieldset class="sheet mt-3" aria-describedby={kept?.errors?.arm ? 'arm-error' : undefined}>
+    <legend class="only-heard">Arming check</legend>
+    <h2>Arming check</h2>
+    {#if repeat}<p class="quiet">Asked again when a number, a choice or a trap changes: that is a remake.</p>{/if}
+    {#if groups.length === 0}<p>Choose the trap by its tag first.</p>{/if}
+    {#each groups as group (group.position)}
+      <h3 class="mt-2">{group.label}</h3>
+      <p class="caution">{group.caution}</p>
+      {#each group.asks as ask (ask.id)}
+        <label><input type="checkbox" class="checkbox" name="arm" value={ask.id} checked={ticked(kept, 'arm', ask.id)} /> <span>{ask.text}</span></label>
+      {/each}
+    {/each}
+    {#if kept?.errors?.arm}<p class="error" id="arm-error">{kept.errors.arm}</p>{/if}
+  </fieldset>
+{/if}
+
+<style>
+  label {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    padding: 6px 0;
+    min-height: 44px;
+  }
+  .caution {
+    color: var(--out);
+    font-weight: 600;
+  }
+  .error {
+    color: var(--out);
+    font-weight: 700;
+    margin-top: 6px;
+  }
+</style>

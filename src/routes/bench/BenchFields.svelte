@@ -1,0 +1,117 @@
+<script lang="ts">
+  import type { SetType } from '#core/sets/setType';
+  import type { System } from '#core/units/factors';
+  import type { BenchData } from '$lib/server/benchData';
+  import Field from '$lib/ui/Field.svelte';
+  import type { Kept } from '$lib/ui/kept';
+
+  interface Props {
+    bench: BenchData;
+    type: SetType;
+    fields: Record<string, string>;
+    kept: Kept | null;
+    origin: (key: string) => string;
+    system: System;
+  }
+  let { bench, type, fields = $bindable(), kept, origin, system }: Props = $props();
+
+  const STATES = [
+    { value: 'live', text: 'live: it fishes from now' },
+    { value: 'prepared', text: 'prepared: set on a later date' },
+    { value: 'planned', text: 'planned: left unset for now' },
+    ...(['pulled'].map((value) => ({ value, text: 'pulled' }))),
+  ];
+  const states = $derived(STATES.filter((s) => s.value !== 'pulled' || bench.fields.state === 'pulled'));
+  const error = (name: string): string | undefined => kept?.errors?.[name];
+  const unit = $derived(system === 'us' ? 'in' : 'cm');
+</script>
+
+<section>
+  <h2>What is seen and measured</h2>
+  {#each Object.entries(type.numbers) as [key, spec] (key)}
+    <Field label={spec.label} name="n.{key}" error={error(`n.${key}`)} help={spec.help} origin={origin(key)}>
+      {#snippet children(attributes)}<input class="input w-full" name="n.{key}" autocomplete="off" placeholder={spec.unit === 'share' ? '2/3' : unit} bind:value={fields[`n.${key}`]} {...attributes} />{/snippet}
+    </Field>
+  {/each}
+  {#each Object.entries(type.choices) as [key, spec] (key)}
+    <Field label={spec.label} name="c.{key}" error={error(`c.${key}`)}>
+      {#snippet children(attributes)}
+        <select class="select w-full" name="c.{key}" bind:value={fields[`c.${key}`]} {...attributes}>
+          {#each Object.entries(spec.options) as [value, text] (value)}<option {value}>{text}</option>{/each}
+        </select>
+      {/snippet}
+    </Field>
+  {/each}
+  <Field label="Level on the gauge now" name="level" error={error('level')} help={bench.levels.known[bench.station.surface] === undefined ? 'never read: left empty, the level at this placing becomes its zero' : 'left empty, the last reading stands'}>
+    {#snippet children(attributes)}<input class="input w-full" name="level" autocomplete="off" bind:value={fields.level} {...attributes} />{/snippet}
+  </Field>
+</section>
+
+<section>
+  <h2>The set</h2>
+  <div class="grid grid-cols-[5rem_1fr] gap-3">
+    <Field label="Number" name="number" error={error('number')}>
+      {#snippet children(attributes)}<input class="input w-full" name="number" inputmode="numeric" bind:value={fields.number} {...attributes} />{/snippet}
+    </Field>
+    <Field label="Name" name="name" error={error('name')}>
+      {#snippet children(attributes)}<input class="input w-full" name="name" bind:value={fields.name} {...attributes} />{/snippet}
+    </Field>
+  </div>
+  {#each type.positions as position (position.id)}
+    <Field label="{position.label}, by tag" name="d.{position.id}" error={error(`d.${position.id}`) ?? (position.optional ? undefined : error('d'))} help={position.optional ? 'may stay empty' : ''}>
+      {#snippet children(attributes)}
+        <select class="select w-full" name="d.{position.id}" bind:value={fields[`d.${position.id}`]} {...attributes}>
+          <option value="">none</option>
+          {#each bench.shed as device (device.id)}<option value={device.id}>{device.text}</option>{/each}
+        </select>
+      {/snippet}
+    </Field>
+  {/each}
+  <Field label="Meant for" name="species" error={error('species')}>
+    {#snippet children(attributes)}
+      <select class="select w-full" name="species" bind:value={fields.species} {...attributes}>
+        {#each ['beaver', 'muskrat', 'mink', 'otter', 'raccoon', 'other'] as s (s)}<option value={s}>{s}</option>{/each}
+      </select>
+    {/snippet}
+  </Field>
+  <Field label="Anchored to what, where" name="anchor" error={error('anchor')} help="which log, which side: it is how the trap is found again">
+    {#snippet children(attributes)}<input class="input w-full" name="anchor" bind:value={fields.anchor} {...attributes} />{/snippet}
+  </Field>
+  <Field label="State" name="state" error={error('state')}>
+    {#snippet children(attributes)}
+      <select class="select w-full" name="state" bind:value={fields.state} {...attributes}>
+        {#each states as s (s.value)}<option value={s.value}>{s.text}</option>{/each}
+      </select>
+    {/snippet}
+  </Field>
+  <div class:only-script={fields.state !== 'prepared'}>
+    <Field label="To be set on" name="opens" error={error('opens')} help="for a prepared set: no check is owed before">
+      {#snippet children(attributes)}<input class="input w-full" type="date" name="opens" bind:value={fields.opens} {...attributes} />{/snippet}
+    </Field>
+  </div>
+  <div class:only-script={fields.state !== 'planned'}>
+    <Field label="Left unset because" name="leftBecause" error={error('leftBecause')}>
+      {#snippet children(attributes)}<input class="input w-full" name="leftBecause" bind:value={fields.leftBecause} {...attributes} />{/snippet}
+    </Field>
+  </div>
+  <Field label="At" name="at" error={error('at')} help="local time of the line">
+    {#snippet children(attributes)}<input class="input w-full" type="datetime-local" name="at" bind:value={fields.at} {...attributes} />{/snippet}
+  </Field>
+  <Field label="Note" name="note" error={error('note')}>
+    {#snippet children(attributes)}<input class="input w-full" name="note" bind:value={fields.note} {...attributes} />{/snippet}
+  </Field>
+</section>
+
+<style>
+  section {
+    margin-top: 14px;
+  }
+  h2 {
+    margin-bottom: 6px;
+  }
+  @media (scripting: enabled) {
+    .only-script {
+      display: none;
+    }
+  }
+</style>

@@ -1,0 +1,59 @@
+<script lang="ts">
+  import type { Finding } from '#core/water/finding';
+  import type { System } from '#core/units/factors';
+  import { bandText, type DeviceState } from '#core/water/state';
+  import StateMark from '$lib/ui/StateMark.svelte';
+
+  /** Every verdict with its sentence, its figure, and what it rests on. */
+  let { states, findings, measured, system }: { states: DeviceState[]; findings: Finding[]; measured: boolean; system: System } = $props();
+
+  const MARK = { holds: 'fine', warns: 'nearEdge', fails: 'outOfWater', unknown: 'unknown' } as const;
+  const LABEL = { holds: 'holds', warns: 'look at this', fails: 'does not work', unknown: 'cannot be told' } as const;
+</script>
+
+<section class="sheet" aria-live="polite">
+  <h2>At the level now</h2>
+  {#if !measured}<p class="quiet">No level was read here: the drawing takes the water as it is seen.</p>{/if}
+  {#each states as state (state.device)}
+    <article>
+      <StateMark verdict={state.verdict} label={state.label} />
+      <div><h3>{states.length > 1 ? `${state.device}: ` : ''}{state.label}</h3><p>{state.sentence || (state.band ? `Works ${bandText(state.band, system)}.` : '')} <b>{state.remedy}</b></p></div>
+    </article>
+  {:else}<p>Choose a trap, and its state is told here.</p>{/each}
+  {#each findings as f (f.id)}
+    <article>
+      <StateMark verdict={MARK[f.verdict]} label={LABEL[f.verdict]} />
+      <div>
+        <h3><span>{f.about}</span> <span class="figure">{f.figure}</span></h3>
+        <p>{f.sentence} <span class="origin">{f.origin}</span></p>
+      </div>
+    </article>
+  {/each}
+</section>
+
+<style>
+  article {
+    display: grid;
+    grid-template-columns: 22px 1fr;
+    gap: 8px;
+    border-top: 1px solid var(--rule);
+    padding: 8px 0;
+  }
+  h2 {
+    margin-bottom: 6px;
+  }
+  h3 {
+    display: flex;
+    justify-content: space-between;
+    gap: 8px;
+  }
+  .figure {
+    white-space: nowrap;
+  }
+  .origin {
+    border: 1px solid var(--rule);
+    color: var(--mute);
+    padding: 0 5px;
+    font-size: 0.85rem;
+  }
+</style>

@@ -1,0 +1,53 @@
+import { error, redirect } from '@sveltejs/kit';
+import { setTypeOf } from '#core/sets/catalogue';
+import { readBench } from '$lib/server/bench';
+import { benchData } from '$lib/server/benchData';
+import { saveBench } from '$lib/server/benchSave';
+import { db } from '$lib/server/database';
+import { attempt, reader, refused } from '$lib/server/form';
+import { record } from '$lib/server/record/write';
+import { setOf } from '$lib/server/repositories/sets';
+import { loadSeason } from '$lib/server/season';
+import type { Actions, PageServerLoad } from './$types';
+
+const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+
+async function find(locals: App.Locals, id: string) {
+  const [season, set] = await Promise.all([loadSeason(locals), ID.test(id) ? setOf(db(), locals.who.crew, id) : undefined]);
+  const station = season?.stations.find((s) => s.id === set?.station);
+  if (!season || !set || !station) error(404, 'There is no such set in this record.');
+  return { season, set, station, type: setTypeOf(set.type) };
+}
+
+export const load: PageServerLoad = async ({ locals, params, url }) => {
+  const { season, set, station, type } = await find(locals, params.set);
+  return { bench: benchData(season, station, type, set, set.number, locals), state: set.state, set: { id: set.id, number: set.number, name: set.name }, saved: url.searchParams.has('saved') };
+};
+
+export const actions: Actions = {
+  save: async ({ request, locals, params }) => {
+    const { season, set, station, type } = await find(locals, params.set);
+    const read = reader(await request.formData(), locals.who);
+    const written = readBench(read, { season, station, type, before: set, now: locals.now, by: locals.who.person.id });
+    if (!written) return refused(read);
+    const failure = await saveBench(read, written, locals);
+    if (failure) return failure;
+    redirect(303, `/bench/${set.id}?saved=1`);
+  },
+
+  pull: async ({ request, locals, params }) => {
+    const { season, set } = await find(locals, params.set);
+    const read = reader(await request.formData(), locals.who);
+    const at = read.instant('pulledAt', season.line.zone);
+    if (at && at > locals.now) read.refuse('pulledAt', 'A set cannot be pulled in the future.');
+    if (!at || !read.ok()) return refused(read);
+    const stays = set.stays.map((stay) => (stay.to === null ? { ...stay, to: at.toISOString() } : stay));
+    const result = await attempt(
+      read,
+      () => record(db(), { id: read.text('pullEntry'), crew: locals.who.crew, kind: 'set', occurredAt: at, by: locals.who.person.id, body: { ...set, state: 'pulled', stays } }),
+      () => 'pulledAt',
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/bench/${set.id}?saved=1`);
+  },
+};

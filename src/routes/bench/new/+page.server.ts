@@ -1,0 +1,36 @@
+import { error, redirect } from '@sveltejs/kit';
+import { findType } from '#core/sets/catalogue';
+import { readBench } from '$lib/server/bench';
+import { benchData } from '$lib/server/benchData';
+import { saveBench } from '$lib/server/benchSave';
+import { reader, refused } from '$lib/server/form';
+import { nextSetNumber } from '$lib/server/repositories/sets';
+import { db } from '$lib/server/database';
+import { loadSeason } from '$lib/server/season';
+import type { Actions, PageServerLoad } from './$types';
+
+async function placeOf(locals: App.Locals, url: URL) {
+  const season = await loadSeason(locals);
+  const station = season?.stations.find((s) => s.id === url.searchParams.get('station'));
+  if (!season || !station) error(404, 'There is no such station in this record.');
+  const fitting = findType(url.searchParams.get('type') ?? '') ?? findType(station.kind === 'castor mound' ? 'castor-foothold' : 'lodge-run');
+  if (!fitting) error(404, 'There is no such type of set.');
+  return { season, station, type: fitting };
+}
+
+export const load: PageServerLoad = async ({ locals, url }) => {
+  const { season, station, type } = await placeOf(locals, url);
+  return { bench: benchData(season, station, type, undefined, await nextSetNumber(db(), season.line.id), locals) };
+};
+
+export const actions: Actions = {
+  default: async ({ request, locals, url }) => {
+    const { season, station, type } = await placeOf(locals, url);
+    const read = reader(await request.formData(), locals.who);
+    const written = readBench(read, { season, station, type, before: undefined, now: locals.now, by: locals.who.person.id });
+    if (!written) return refused(read);
+    const failure = await saveBench(read, written, locals);
+    if (failure) return failure;
+    redirect(303, `/bench/${written.set.id}?saved=1`);
+  },
+};

@@ -1,0 +1,47 @@
+import { entrySentence } from '#core/record/sentence';
+import { KINDS, KIND_WORDS, type Body, type Kind } from '#core/record/kinds';
+import { addDays, instantOf, whenText } from '#core/time/localTime';
+import { nights } from '#core/effort/exposure';
+import { db } from '$lib/server/database';
+import { namesOf } from '$lib/server/names';
+import { log, PAGE } from '$lib/server/repositories/entries';
+import { currentLine } from '$lib/server/repositories/sets';
+import { seasonTotals } from '$lib/server/totals';
+import type { PageServerLoad } from './$types';
+
+const DATE = /^\d{4}-\d{2}-\d{2}$/;
+const ID = /^[0-9a-f-]{36}$/;
+
+export const load: PageServerLoad = async ({ locals, url }) => {
+  const ask = (name: string): string => url.searchParams.get(name) ?? '';
+  const line = await currentLine(db(), locals.who.crew);
+  const zone = line?.zone ?? 'UTC';
+  const kind = KINDS.find((k) => k === ask('kind'));
+  const page = Math.max(1, Math.floor(Number(ask('page'))) || 1);
+  const names = await namesOf(locals.who.crew);
+  const filter = {
+    ...(kind ? { kinds: [kind] } : {}),
+    ...(ID.test(ask('set')) ? { set: ask('set') } : {}),
+    ...(DATE.test(ask('from')) ? { from: instantOf(ask('from'), '00:00', zone) } : {}),
+    ...(DATE.test(ask('to')) ? { to: instantOf(addDays(ask('to'), 1), '00:00', zone) } : {}),
+    page,
+  };
+  const [{ entries, total }, totals] = await Promise.all([log(db(), locals.who.crew, filter), seasonTotals(locals)]);
+  const { system } = locals.who.person;
+  return {
+    filter: { kind: kind ?? '', set: ask('set'), from: ask('from'), to: ask('to') },
+    page,
+    pages: Math.max(1, Math.ceil(total / PAGE)),
+    total,
+    kinds: KINDS.map((value) => ({ value, text: KIND_WORDS[value] })),
+    sets: Object.entries(names.sets).map(([value, text]) => ({ value, text })),
+    entries: entries.map((e) => ({
+      id: e.id, when: whenText(e.occurred_at, locals.now, zone), by: e.by_name ?? '', kind: KIND_WORDS[e.kind], withdrawn: e.withdrawn, corrects: e.corrects !== null, corrected: e.corrected_by !== null, reason: e.reason,
+      text: e.withdrawn ? `${KIND_WORDS[e.kind]} withdrawn` : entrySentence(e.kind as Kind, e.body as Body<Kind>, names.all, system),
+    })),
+    totals: totals && {
+      sets: totals.sets.map((t) => ({ ...t, nightsSet: nights(t.hoursSet), low: nights(t.inBand.low), high: nights(t.inBand.high) })),
+      all: { ...totals.all, nightsSet: nights(totals.all.hoursSet), low: nights(totals.all.inBand.low), high: nights(totals.all.inBand.high) },
+    },
+  };
+};

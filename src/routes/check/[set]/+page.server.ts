@@ -1,0 +1,127 @@
+import { error, redirect } from '@sveltejs/kit';
+import { asksNow, likelyOutcome, oneChange } from '#core/check/advice';
+import { OUTCOMES } from '#core/record/checks';
+import type { Check } from '#core/record/kinds';
+import { armingCheck } from '#core/sets/arming';
+import { setTypeOf } from '#core/sets/catalogue';
+import { settingAt, statesOf } from '#core/sets/standing';
+import { toField, whenText } from '#core/time/localTime';
+import { printLength } from '#core/units/length';
+import { worst } from '#core/water/state';
+import { readCheck } from '$lib/server/checkForm';
+import { db } from '$lib/server/database';
+import { attempt, reader, refused } from '$lib/server/form';
+import { newId } from '$lib/server/newId';
+import { record } from '$lib/server/record/write';
+import { checks } from '$lib/server/repositories/checks';
+import { entryOf } from '$lib/server/repositories/entries';
+import { people } from '$lib/server/repositories/places';
+import { loadSeason, type Season } from '$lib/server/season';
+import { undo } from '$lib/server/undo';
+import type { Actions, PageServerLoad } from './$types';
+
+async function find(locals: App.Locals, id: string) {
+  const season = await loadSeason(locals, ['live', 'pulled', 'prepared', 'planned']);
+  const set = season?.sets.find((s) => s.id === id);
+  const view = season?.views.find((v) => v.id === id);
+  if (!season || !set || !view) error(404, 'There is no such set in this record.');
+  return { season, set, view, now: locals.now, who: locals.who };
+}
+
+export const load: PageServerLoad = async ({ locals, params, url }) => {
+  const { season, set, view, now, who } = await find(locals, params.set);
+  const { system } = who.person;
+  const water = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
+  const states = statesOf(view, water, system);
+  const state = worst(states);
+  const past = await checks(db(), who.crew, { set: set.id, limit: 6 });
+  const asked = url.searchParams.get('outcome');
+  const held = settingAt(set, now);
+  const devices = Object.fromEntries(view.devices.map((d) => [d.position, d]));
+  return {
+    view,
+    water,
+    state,
+    then: held[view.station.surface],
+    likely: likelyOutcome(state?.verdict ?? 'unknown'),
+    outcome: OUTCOMES.find((o) => o === asked) ?? (asked === 'other' ? 'other' : null),
+    lower: state && state.moveBy !== 0 ? printLength(-state.moveBy, system) : '',
+    onSlide: held.choices.hold === 'slide',
+    asks: asksNow(past),
+    asking: await askingOf(url.searchParams.get('ask'), who.crew),
+    advice: url.searchParams.get('advice') ?? '',
+    past: past.map((c) => ({ at: whenText(new Date(c.at), now, season.line.zone), found: c.devices.map((d) => d.outcome).join(', '), change: c.change })),
+    arming: armingCheck(setTypeOf(set.type), devices, held.choices),
+    people: await people(db(), who.crew).then((all) => all.map(({ id, name }) => ({ id, name }))),
+    order: orderOf(season, set.id),
+    owedBy: view.deadline ? whenText(new Date(view.deadline), now, season.line.zone) : '',
+    nowField: toField(now, season.line.zone),
+    ids: { entry: newId(), id: newId() },
+    saved: url.searchParams.get('saved') ?? '',
+  };
+};
+
+async function askingOf(entry: string | null, crew: string) {
+  if (!entry || !/^[0-9a-f-]{36}$/.test(entry)) return null;
+  const found = await entryOf(db(), crew, entry);
+  return found?.kind === 'check' && !found.corrected_by ? { entry } : null;
+}
+
+function orderOf(season: Season, id: string) {
+  const owed = season.views.filter((v) => v.deadline).sort((a, b) => (a.deadline ?? '').localeCompare(b.deadline ?? ''));
+  const place = owed.findIndex((v) => v.id === id);
+  return { place: place + 1, of: owed.length, next: owed.find((v, i) => i > place && v.id !== id)?.id ?? null };
+}
+
+export const actions: Actions = {
+  undo,
+
+  /** One tap: every device of the set as it was found likely. */
+  quick: async ({ request, locals, params }) => {
+    const place = await find(locals, params.set);
+    const data = await request.formData();
+    for (const d of place.view.devices) data.set(`${d.stay}.outcome`, String(data.get('outcome') ?? 'untouched'));
+    const read = reader(data, locals.who);
+    const before = await checks(db(), locals.who.crew, { set: place.set.id, limit: 2 });
+    const entries = readCheck(read, place);
+    if (!entries) return refused(read);
+    const result = await attempt(read, () => record(db(), ...entries));
+    if ('failure' in result) return result.failure;
+    const entry = read.text('entry');
+    if (read.text('outcome') === 'untouched' && asksNow(before)) redirect(303, `/check/${params.set}?ask=${entry}&saved=${entry}`);
+    redirect(303, `/morning?saved=${entry}`);
+  },
+
+  save: async ({ request, locals, params }) => {
+    const place = await find(locals, params.set);
+    const read = reader(await request.formData(), locals.who);
+    const entries = readCheck(read, place);
+    if (!entries) return refused(read);
+    const fieldOf = (path: string): string => {
+      const own = /^devices\.(\d+)\.(?:catch\.)?(\w+)$/.exec(path);
+      const visit = entries[0]?.body as Check | undefined;
+      const stay = own && visit?.devices[Number(own[1])]?.stay;
+      return own && stay ? `${stay}.${own[2]}` : path;
+    };
+    const result = await attempt(read, () => record(db(), ...entries), fieldOf);
+    if ('failure' in result) return result.failure;
+    const visit = entries[0]?.body as Check;
+    if (visit.asked) redirect(303, `/check/${params.set}?saved=${read.text('entry')}&advice=${encodeURIComponent(oneChange(visit.asked, place.set.type))}`);
+    redirect(303, `/morning?saved=${read.text('entry')}`);
+  },
+
+  /** The answers to the second untouched in a row, as a correction of the check that was just saved. */
+  ask: async ({ request, locals, params }) => {
+    const place = await find(locals, params.set);
+    const read = reader(await request.formData(), locals.who);
+    const target = await entryOf(db(), locals.who.crew, read.text('corrects'));
+    if (!target || target.kind !== 'check' || target.body.set !== place.set.id) return refused(read, 'There is no such check to answer for.', 404);
+    const asked = { seenOnCamera: read.text('seenOnCamera'), inUse: read.text('inUse'), usedBefore: read.text('usedBefore') };
+    const body = { ...(target.body as Check), asked: asked as Check['asked'] };
+    const result = await attempt(read, () =>
+      record(db(), { id: read.text('entry'), crew: locals.who.crew, kind: 'check', occurredAt: target.occurred_at, by: locals.who.person.id, body, corrects: target.id, reason: 'answers to the second untouched' }),
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/check/${params.set}?advice=${encodeURIComponent(oneChange(asked, place.set.type))}&saved=${read.text('entry')}`);
+  },
+};

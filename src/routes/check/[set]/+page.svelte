@@ -1,0 +1,152 @@
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import { sizeText } from '#core/devices/sizes';
+  import { instruction } from '#core/morning/headline';
+  import { sideView } from '#core/scene/sideView';
+  import Problem from '$lib/ui/Problem.svelte';
+  import SideView from '$lib/ui/drawing/SideView.svelte';
+  import StateMark from '$lib/ui/StateMark.svelte';
+  import { typed, type Kept } from '$lib/ui/kept';
+  import AskForm from './AskForm.svelte';
+  import DetailForm from './DetailForm.svelte';
+
+  let { data, form } = $props();
+  const kept = $derived(form as Kept | null);
+  const system = $derived(data.who?.person.system ?? 'us');
+  const view = $derived(data.view);
+  const scene = $derived(sideView(view.layout, data.water.known, view.station.surface, { width: 390, height: 190 }, system));
+  const detail = $derived(data.outcome !== null || (kept?.problem !== undefined && kept.values?.change !== undefined));
+  const todo = $derived(data.state ? instruction(data.state.remedy, data.state.verdict, view.type) : '');
+  const link = (outcome: string): string => `/check/${view.id}?outcome=${encodeURIComponent(outcome)}`;
+  const remade = $derived(data.lower !== '' && data.likely !== 'untouched');
+  const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+</script>
+
+<svelte:head><title>Check {view.number} {view.name} · Zaprud</title></svelte:head>
+
+<div class="check" class:detail>
+  <div class="top">
+    <p class="quiet small">
+      <a href="/morning">Morning</a>{#if data.order.place > 0}
+        · {data.order.place} of {data.order.of} owed{/if}{#if data.order.next}
+        · <a href="/check/{data.order.next}">next set</a>{/if}
+    </p>
+    <h1>{view.number} {view.name}</h1>
+    <p class="quiet">
+      {view.devices.map((d) => `${sizeText(d.class, d.size)} ${d.tag}`).join(', ') || `${view.state}: nothing of it is live`}{#if data.owedBy}
+        · owed by <b>{data.owedBy}</b>{/if}
+    </p>
+    {#if view.anchor}<p class="quiet">tie: {view.anchor}</p>{/if}
+  </div>
+
+  {#if data.asking}
+    <AskForm {kept} entry={data.ids.entry} corrects={data.asking.entry} />
+  {:else if data.advice}
+    <div class="page"><h2>One change</h2><p class="big">{data.advice}</p><p class="quiet">Common practice, no published source. Yours to judge.</p>
+      <p class="mt-4 flex gap-3 flex-wrap"><a class="btn btn-primary btn-lg" href={data.order.next ? `/check/${data.order.next}` : '/morning'}>Go on</a><a class="btn btn-lg" href="/bench/{view.id}">Change it at the bench</a></p>
+    </div>
+  {:else if view.devices.length === 0}
+    <p class="page">No trap stands in it: a check is owed only by a live set. <a class="link" href="/bench/{view.id}">To the bench</a></p>
+  {:else if detail}
+    <DetailForm {data} {kept} {system} outcome={data.outcome ?? 'other'} />
+  {:else}
+    <SideView {scene} title="{view.typeName} at {view.station.name}" />
+    <div class="say">
+      <p><StateMark verdict={data.state?.verdict ?? 'unknown'} /> <b class:bad={data.state && !['fine', 'nearEdge', 'unknown'].includes(data.state.verdict)}>{capital(data.state?.label ?? 'unknown')}.</b> {data.state?.sentence ?? ''}</p>
+      <p><b>{todo}</b></p>
+      <Problem text={kept?.problem} />
+      {#each Object.values(kept?.errors ?? {}) as sentence (sentence)}<p class="bad">{sentence}</p>{/each}
+      {#if data.past.length > 0}<p class="quiet small">Before: {data.past.slice(0, 3).map((p) => `${p.at} ${p.found}`).join('; ')}</p>{/if}
+    </div>
+    <form method="POST" action="?/quick" class="answers" use:enhance={() => ({ update }) => update({ reset: false })}>
+      <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
+      <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
+      <a class="answer" href={link('catch')}>Catch</a>
+      <a class="answer" href={link('sprung empty')}>Sprung, empty</a>
+      <a class="answer" href={link(data.onSlide ? 'missing' : 'knocked')}>{data.onSlide ? 'Empty bed' : 'Knocked, down'}</a>
+      <a class="answer" href={link('other')}>Something else</a>
+      {#if remade}
+        <button class="answer" name="outcome" value={data.likely}>{capital(data.likely)}, left so</button>
+        <button class="answer" name="outcome" value="untouched">Untouched</button>
+        <a class="answer first" href="{link(data.likely)}&remade=1">{capital(data.likely)}: set it {data.lower.replace('−', '')} {data.lower.startsWith('−') ? 'higher' : 'lower'}</a>
+      {:else if data.likely !== 'untouched'}
+        <button class="answer wide" name="outcome" value="untouched">Untouched</button>
+        <button class="answer first" name="outcome" value={data.likely}>{capital(data.likely)}</button>
+      {:else}
+        <button class="answer first" name="outcome" value="untouched">{view.devices.length > 1 ? `All ${view.devices.length} untouched` : 'Untouched'}</button>
+      {/if}
+    </form>
+  {/if}
+</div>
+
+<style>
+  .check {
+    max-width: 560px;
+    margin: 0 auto;
+    min-height: calc(100dvh - 40px);
+    display: flex;
+    flex-direction: column;
+    background: var(--paper);
+  }
+  .check.detail {
+    max-width: 760px;
+  }
+  .top,
+  .say {
+    padding: 8px 14px;
+  }
+  .say {
+    padding-top: 10px;
+    display: grid;
+    gap: 4px;
+  }
+  .say p :global(svg) {
+    display: inline;
+    vertical-align: -3px;
+  }
+  .small {
+    font-size: 0.9rem;
+  }
+  .small a {
+    text-decoration: underline;
+  }
+  .big {
+    font-size: 1.2rem;
+    margin: 8px 0;
+  }
+  .bad {
+    color: var(--out);
+    font-weight: 700;
+  }
+  .answers {
+    margin-top: auto;
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 8px;
+    padding: 12px;
+  }
+  .answer {
+    min-height: 60px;
+    border: 2px solid var(--mute);
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    text-align: center;
+    font-size: 1.08rem;
+    font-weight: 700;
+    padding: 6px;
+    background: var(--paper);
+    cursor: pointer;
+  }
+  .answer.first {
+    grid-column: 1 / -1;
+    min-height: 84px;
+    background: var(--ink);
+    color: var(--paper);
+    border-color: var(--ink);
+    font-size: 1.2rem;
+  }
+  .answer.wide {
+    grid-column: 1 / -1;
+  }
+</style>

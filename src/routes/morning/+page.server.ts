@@ -1,0 +1,90 @@
+import { BATCH_MINUTES, latestStart, ruleText } from '#core/time/deadline';
+import { clockText, localDate, spanText, whenText } from '#core/time/localTime';
+import { headline, instruction } from '#core/morning/headline';
+import { settingAt, stateOf, type SetView } from '#core/sets/standing';
+import { printLevel } from '#core/units/length';
+import { levelAt } from '#core/water/series';
+import { loadSeason, type Season } from '$lib/server/season';
+import { db } from '$lib/server/database';
+import { entryOf } from '$lib/server/repositories/entries';
+import { undo } from '$lib/server/undo';
+import type { Actions, PageServerLoad } from './$types';
+
+const NIGHT = 14 * 3_600_000;
+
+export const load: PageServerLoad = async ({ locals, url }) => {
+  const season = await loadSeason(locals);
+  if (!season) return { season: false as const };
+  const { now, who } = locals;
+  const { system } = who.person;
+  const live = season.views.filter((v) => v.state === 'live');
+  const changes = season.waters.map((w) => ({ id: w.id, name: w.name, change: changeOf(season, w.id, now) }));
+  const rows = live.map((view) => row(season, view, locals)).sort((a, b) => a.deadline.localeCompare(b.deadline));
+  const deadlines = rows.map((r) => new Date(r.deadline));
+  const start = latestStart(deadlines);
+  return {
+    season: true as const,
+    headline: headline(changes, rows.map((r) => r.state?.verdict ?? 'unknown'), system),
+    owed: owedText(deadlines, start, now, season.line.zone),
+    waters: season.waters
+      .map((w) => ({ id: w.id, name: w.name, now: waterText(season, w.id, changes.find((c) => c.id === w.id)?.change ?? null, locals), rows: rows.filter((r) => r.water === w.id) }))
+      .filter((w) => w.rows.length > 0)
+      .sort((a, b) => (a.rows[0]?.deadline ?? '').localeCompare(b.rows[0]?.deadline ?? '')),
+    prepared: season.views.filter((v) => v.state === 'prepared').map((v) => ({ id: v.id, number: v.number, name: v.name, opens: v.opens, today: v.opens !== null && v.opens <= localDate(now, season.line.zone) })),
+    rule: ruleText(season.line.rule),
+    saved: await savedEntry(url.searchParams.get('saved'), who.crew),
+  };
+};
+
+function row(season: Season, view: SetView, { now, who }: App.Locals) {
+  const { zone } = season.line;
+  const water = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
+  const state = stateOf(view, water, who.person.system);
+  const set = season.sets.find((s) => s.id === view.id);
+  const then = set && settingAt(set, now)[view.station.surface];
+  const deadline = view.deadline ?? now.toISOString();
+  return {
+    id: view.id, number: view.number, name: view.name, water: view.station.water, type: view.typeName,
+    devices: view.devices.map(({ tag, class: kind, size }) => ({ tag, kind, size })),
+    state, then: then ?? null, deadline, by: whenText(new Date(deadline), now, zone), overdue: new Date(deadline) < now,
+    todo: state ? instruction(state.remedy, state.verdict, view.type) : 'Look.',
+    last: view.lastLook ? whenText(new Date(view.lastLook), now, zone) : '',
+  };
+}
+
+function changeOf(season: Season, water: string, now: Date): number | null {
+  const gauge = season.gauges.find((g) => g.water === water && g.surface === 'pond');
+  const readings = gauge ? (season.readings[gauge.id] ?? []) : [];
+  const last = levelAt(readings, now);
+  const before = last && levelAt(readings, new Date(now.getTime() - last.age - NIGHT));
+  return last && before && last.age < NIGHT * 1.7 ? last.level - before.level : null;
+}
+
+function waterText(season: Season, water: string, change: number | null, { who, now }: App.Locals): string {
+  const { system } = who.person;
+  const levels = season.levels[water];
+  const level = levels?.known.pond;
+  if (level === undefined) return 'never read';
+  const age = levels?.age.pond ?? 0;
+  const moved = change === null ? '' : Math.abs(change) < 0.0127 ? ', steady' : `, was ${printLevel(level - change, system)}`;
+  const gauge = season.gauges.find((g) => g.water === water && g.surface === 'pond');
+  return `gauge ${printLevel(level - (gauge?.zero ?? 0), system)}${moved}; read ${spanText(age)} ago at ${clockText(new Date(now.getTime() - age), season.line.zone)}`;
+}
+
+function owedText(deadlines: Date[], start: Date | null, now: Date, zone: string): string {
+  if (!start || deadlines.length === 0) return 'No check is owed.';
+  const last = new Date(Math.max(...deadlines.map(Number)));
+  const overdue = deadlines.filter((d) => d < now).length;
+  const first = overdue > 0 ? `${overdue} overdue; ` : '';
+  const begin = start < now ? 'Start now, the tightest first' : `Start by ${whenText(start, now, zone)}`;
+  return `${first}${deadlines.length} checks owed by ${whenText(last, now, zone)}. ${begin}: ${BATCH_MINUTES} min a set with walking, the drive not counted (practice).`;
+}
+
+async function savedEntry(id: string | null, crew: string) {
+  if (!id || !/^[0-9a-f-]{36}$/.test(id)) return null;
+  const entry = await entryOf(db(), crew, id);
+  return entry && entry.kind === 'check' && !entry.corrected_by ? { id } : null;
+}
+
+export const actions: Actions = { undo };
+

@@ -1,0 +1,98 @@
+import { error, redirect } from '@sveltejs/kit';
+import type { StationKind } from '#core/sets/setType';
+import { STATION_KINDS } from '#core/sets/setType';
+import { spanText, toField, wholeMinute } from '#core/time/localTime';
+import { parseLength, smallUnit } from '#core/units/length';
+import { levelAt } from '#core/water/series';
+import { db } from '$lib/server/database';
+import { attempt, reader, refused } from '$lib/server/form';
+import { newId } from '$lib/server/newId';
+import { record } from '$lib/server/record/write';
+import { loadSeason } from '$lib/server/season';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, locals, url }) => {
+  const season = await loadSeason(locals);
+  const water = season?.waters.find((w) => w.id === params.water);
+  if (!season || !water) error(404, 'There is no such water in this record.');
+  const { system } = locals.who.person;
+  const gauges = season.gauges.filter((g) => g.water === water.id);
+  const pond = gauges.find((g) => g.surface === 'pond');
+  const levels = season.levels[water.id] ?? { known: {}, age: {}, atMost: {} };
+  const asked = url.searchParams.get('level');
+  const parsed = asked ? parseLength(asked, smallUnit(system), locals.who.words) : null;
+  const readings = pond ? (season.readings[pond.id] ?? []) : [];
+  const numbers = season.stations.map((s) => s.number);
+  return {
+    water,
+    gauges,
+    stations: season.stations.filter((s) => s.water === water.id),
+    views: season.views.filter((v) => v.station.water === water.id),
+    levels,
+    yesterday: levelAt(readings, new Date(locals.now.getTime() - (levels.age.pond ?? 0) - 12 * 3_600_000))?.level ?? null,
+    read: Object.fromEntries(Object.entries(levels.age).map(([axis, age]) => [axis, `read ${spanText(age)} ago`])),
+    asked: asked ?? '',
+    askedProblem: parsed && !parsed.ok ? parsed.sentence : '',
+    whatIf: parsed?.ok ? parsed.value + (pond?.zero ?? 0) : null,
+    nowField: toField(locals.now, season.line.zone),
+    nextNumber: Math.max(0, ...numbers) + 1,
+    kinds: STATION_KINDS,
+    ids: { entry: newId(), id: newId() },
+    stationIds: { entry: newId(), id: newId() },
+  };
+};
+
+export const actions: Actions = {
+  whatIf: async ({ request, params }) => {
+    const level = String((await request.formData()).get('level') ?? '');
+    redirect(303, `/waters/${params.water}?level=${encodeURIComponent(level)}`);
+  },
+
+  reading: async ({ request, locals, params }) => {
+    const read = reader(await request.formData(), locals.who);
+    const season = await loadSeason(locals);
+    const surface = read.text('surface') === 'tail' ? 'tail' : 'pond';
+    const gauge = season?.gauges.find((g) => g.water === params.water && g.surface === surface);
+    if (!season) error(404, 'No line was begun yet.');
+    const level = read.length('level');
+    const at = read.text('at') === '' ? wholeMinute(locals.now) : read.instant('at', season.line.zone);
+    if (level === undefined) read.refuse('level', 'Type the level on the gauge, for example 31 3/4 in.');
+    if (!gauge) read.refuse('level', 'This water has no gauge on that surface.');
+    if (at && at > locals.now) read.refuse('at', 'A reading cannot lie in the future.');
+    if (!read.ok() || level === undefined || !gauge || !at) return refused(read);
+    const result = await attempt(read, () =>
+      record(db(), {
+        id: read.text('entry'), crew: locals.who.crew, kind: 'reading', occurredAt: at, by: locals.who.person.id,
+        body: { id: read.text('id'), gauge: gauge.id, at: at.toISOString(), level: level + gauge.zero, bound: 'exact', source: 'gauge', set: null, note: '' },
+      }),
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}?read=1`);
+  },
+
+  station: async ({ request, locals, params }) => {
+    const read = reader(await request.formData(), locals.who);
+    const season = await loadSeason(locals);
+    const surface = read.text('surface') === 'tail' ? 'tail' : 'pond';
+    const along = read.length('along', locals.who.person.system === 'us' ? 'ft' : 'm');
+    const depth = read.length('depth');
+    const crest = read.length('crest');
+    const number = read.number('number');
+    const level = season?.levels[params.water]?.known[surface];
+    if (along === undefined) read.refuse('along', 'Say how far along the shore it lies, for example 120 ft.');
+    if (number === undefined) read.refuse('number', 'A station has a number.');
+    if (depth !== undefined && level === undefined) read.refuse('depth', 'A depth is measured from a level: save a reading of the gauge first.');
+    if (!read.ok() || along === undefined || number === undefined) return refused(read);
+    const at = wholeMinute(locals.now);
+    const result = await attempt(read, () =>
+      record(db(), {
+        id: read.text('entry'), crew: locals.who.crew, kind: 'station', occurredAt: at, by: locals.who.person.id,
+        body: {
+          id: read.text('id'), water: params.water, number, name: read.text('name'), kind: read.text('kind') as StationKind, surface, along, lat: null, lon: null,
+          bed: depth === undefined || level === undefined ? null : { depth, level, at: at.toISOString() }, crest: crest === undefined ? null : crest, note: read.text('note'),
+        },
+      }), (path) => (path.startsWith('bed') ? 'depth' : path));
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}`);
+  },
+};

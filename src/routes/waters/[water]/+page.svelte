@@ -1,0 +1,100 @@
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import { replaceState } from '$app/navigation';
+  import { page } from '$app/state';
+  import { sectionScene } from '#core/scene/section';
+  import { statesOf } from '#core/sets/standing';
+  import { printLevel } from '#core/units/length';
+  import { worst, type Water } from '#core/water/state';
+  import Problem from '$lib/ui/Problem.svelte';
+  import Section from '$lib/ui/drawing/Section.svelte';
+  import { typed, type Kept } from '$lib/ui/kept';
+  import SetSentences from './SetSentences.svelte';
+  import StationForm from './StationForm.svelte';
+  import StationTable from './StationTable.svelte';
+
+  let { data, form } = $props();
+  const kept = $derived(form as Kept | null);
+  const system = $derived(data.who?.person.system ?? 'us');
+  const zero = $derived({ pond: data.gauges.find((g) => g.surface === 'pond')?.zero ?? 0, tail: data.gauges.find((g) => g.surface === 'tail')?.zero ?? 0 });
+  let whatIf = $derived(data.whatIf);
+  const levels: Water = $derived(
+    whatIf === null ? data.levels : { known: { ...data.levels.known, pond: whatIf }, age: { ...data.levels.age, pond: 0 }, atMost: { ...data.levels.atMost, pond: false } },
+  );
+  const print = (level: number | undefined): string => (level === undefined ? '' : printLevel(level - zero.pond, system));
+  let field = $derived(typed(kept, 'level', data.asked || print(levels.known.pond)));
+  let wide = $state(1280);
+  const narrow = $derived(wide < 700);
+  const scene = $derived(
+    sectionScene({ water: data.water, stations: data.stations, views: data.views, levels, yesterday: data.yesterday, zero, size: { width: narrow ? 900 : 1280, height: narrow ? 560 : 500 }, system }),
+  );
+  const rows = $derived(
+    data.views.map((view) => {
+      const states = statesOf(view, levels, system);
+      return { view, states, worst: worst(states) };
+    }),
+  );
+
+  function setLevel(level: number): void {
+    whatIf = level;
+    field = print(level);
+    replaceState(`?level=${encodeURIComponent(print(level))}`, page.state);
+  }
+  const steps = [-1, 1];
+</script>
+
+<svelte:head><title>{data.water.name} · Zaprud</title></svelte:head>
+<svelte:window bind:innerWidth={wide} />
+
+<div class="bar">
+  <h1>{data.water.name}</h1>
+  <p class="quiet small">unrolled from the inlet, left, to the {data.gauges.some((g) => g.surface === 'tail') ? 'tailwater' : 'outlet'}, right. Heights and places to scale, widths are not. Gauge {data.read.pond ?? 'never read'}.</p>
+  <form method="POST" action="?/whatIf" class="level" use:enhance={() => ({ update }) => update({ reset: false })}>
+    <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
+    <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
+    <label for="level">Level</label>
+    <input id="level" name="level" class="input w-32 text-lg" bind:value={field} aria-describedby={kept?.errors?.level || data.askedProblem ? 'level-error' : undefined} aria-invalid={kept?.errors?.level ? 'true' : undefined} autocomplete="off" />
+    {#if narrow}
+      {#each steps as step (step)}<button type="button" class="btn" onclick={() => setLevel((levels.known.pond ?? 0) + step * 0.0254)}>{step < 0 ? '−1 in' : '+1 in'}</button>{/each}
+    {/if}
+    <button class="btn">What if</button>
+    {#if whatIf !== null}<a class="btn btn-ghost" href="/waters/{data.water.id}">Back to now</a>{/if}
+    <button class="btn btn-primary" formaction="?/reading">Save reading</button>
+  </form>
+</div>
+<div class="px-5">
+  <Problem text={kept?.problem} />
+  {#if kept?.errors?.level || data.askedProblem}<p class="font-bold text-error" id="level-error">{kept?.errors?.level ?? data.askedProblem}</p>{/if}
+</div>
+
+<Section {scene} level={levels.known.pond ?? null} isWhatIf={whatIf !== null} valueText={print(levels.known.pond)} onlevel={setLevel} />
+
+<div class="page">
+  <SetSentences {rows} {system} />
+  <StationTable stations={data.stations} {rows} {levels} {system} {zero} />
+  <StationForm {kept} ids={data.stationIds} kinds={data.kinds} next={data.nextNumber} {system} hasTail={data.gauges.some((g) => g.surface === 'tail')} nowField={data.nowField} readingIds={data.ids} />
+</div>
+
+<style>
+  .bar {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 16px;
+    align-items: center;
+    padding: 10px 20px;
+  }
+  .bar p {
+    flex: 1;
+    min-width: 220px;
+  }
+  .small {
+    font-size: 0.92rem;
+  }
+  .level {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    font-weight: 600;
+    flex-wrap: wrap;
+  }
+</style>
