@@ -5,6 +5,8 @@ declare global {
     interface Locals {
       who: Who;
       now: Date;
+      /** known once the layout has loaded the day */
+      sunIsDown?: boolean;
     }
     interface Error {
       message: string;

@@ -6,6 +6,7 @@ import { AWAY_SENTENCE, db, isAway } from '$lib/server/database';
 import { plainPage, sendAgainPage } from '$lib/server/plainPage';
 import { whoIs } from '$lib/server/repositories/places';
 import { whoOf } from '$lib/server/who';
+import { themeOf } from '$lib/ui/theme';
 
 const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
@@ -13,7 +14,7 @@ const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 export const handle: Handle = async ({ event, resolve }) => {
   event.locals.now = now();
   const typed = event.request.method === 'POST' ? event.request.clone() : null;
-  const themed = (html: string) => html.replace('%zaprud.theme%', themeOf(event.cookies.get('theme'), event.url.pathname));
+  const themed = (html: string) => html.replace('%zaprud.theme%', themeOf(event.cookies.get('theme'), event.locals.sunIsDown ?? false, event.url.pathname));
   const send = () => resolve(event, { transformPageChunk: ({ html }) => themed(html) });
   try {
     const picked = event.cookies.get('person');
@@ -36,12 +37,6 @@ async function keepTyped(event: Parameters<Handle>[0]['event'], typed: Request):
     return new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json' } });
   }
   return sendAgainPage(AWAY_SENTENCE, event.url.pathname + event.url.search, await typed.formData());
-}
-
-function themeOf(cookie: string | undefined, path: string): string {
-  if (cookie === 'headlamp' || cookie === 'firstlight') return cookie;
-  const hour = Number(new Intl.DateTimeFormat('en', { hour: 'numeric', hourCycle: 'h23' }).format(now()));
-  return path.startsWith('/check') && (hour < 7 || hour >= 18) ? 'headlamp' : 'firstlight';
 }
 
 /** The unexpected gets an id in the log and a plain page; no trace leaves the server. */

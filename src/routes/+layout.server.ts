@@ -6,14 +6,16 @@ import { stripOf } from '$lib/server/strip';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals, cookies }) => {
-  if (!locals.who) return { who: null };
+  if (!locals.who) return { who: null, theme: cookies.get('theme') ?? 'auto', sunIsDown: false, line: null, day: null, formId: newId() };
   const [season, crew] = await Promise.all([loadSeason(locals, ['live']), people(db(), locals.who.crew)]);
+  const day = season && stripOf(season, locals.now);
+  locals.sunIsDown = day?.strip.lights.find(({ start, end }) => day.strip.now >= start && day.strip.now < end)?.light === 'night';
   return {
     who: { person: locals.who.person, people: crew.map(({ id, name }) => ({ id, name })) },
     theme: cookies.get('theme') ?? 'auto',
     line: season?.line ?? null,
-    day: season && stripOf(season, locals.now),
-    nowIso: locals.now.toISOString(),
+    day,
+    sunIsDown: locals.sunIsDown,
     formId: newId(),
   };
 };

@@ -1,6 +1,7 @@
 <script lang="ts">
   import '../app.css';
   import { page } from '$app/state';
+  import { themeOf } from '$lib/ui/theme';
   import DayStrip from '$lib/ui/DayStrip.svelte';
 
   let { data, children } = $props();
@@ -14,6 +15,9 @@
     ['shed', 'Shed'],
     ['rules', 'Rules'],
   ] as const;
+  $effect(() => {
+    document.documentElement.dataset.theme = themeOf(data.theme, data.sunIsDown, page.url.pathname);
+  });
   const here = $derived(page.url.pathname.split('/')[1]);
   /** The run is for one hand: it keeps strip and rooms out of the way on a phone. */
   const field = $derived(here === 'check');
@@ -31,7 +35,7 @@
         {/each}
       </div>
       <div class="right">
-        <a href="/people" aria-label="Who is working: {data.who.person.name}. Change person, units or light">{data.line ? `${data.line.name}, season ${data.line.season} · ` : ''}{data.who.person.name}</a>
+        <a href="/people" aria-label="Who is working: {data.who.person.name}. Change person, units or light">{data.line ? `${data.line.name}, season ${data.line.season} – ` : ''}{data.who.person.name}</a>
       </div>
     </nav>
   </header>

@@ -32,8 +32,10 @@ export function setView(set: TrapSet, { line, stations, shed, looks, now, system
 }
 
 function liveDevices(set: TrapSet, shed: Record<string, Device>, looks: Record<string, Date>): DeviceView[] {
-  const labels = Object.fromEntries(setTypeOf(set.type).positions.map((p) => [p.id, p.label]));
-  return set.stays.flatMap((stay) => {
+  const { positions } = setTypeOf(set.type);
+  const labels = Object.fromEntries(positions.map((p) => [p.id, p.label]));
+  const place = (stay: { position: string }): number => positions.findIndex((p) => p.id === stay.position);
+  return [...set.stays].sort((a, b) => place(a) - place(b)).flatMap((stay) => {
     const device = shed[stay.device];
     if (!device || stay.to !== null) return [];
     const lastLook = looks[stay.id]?.toISOString() ?? stay.from;

@@ -31,6 +31,8 @@ export interface DeviceState {
   sentence: string;
   /** the change that brings it back, as an order; empty when none is needed or known */
   remedy: string;
+  /** to the nearest end of the band, m; negative outside it, null where there is none or the level is not known */
+  spare: number | null;
   /** metres the remedy moves the device up (down when negative) */
   moveBy: number;
 }
@@ -48,7 +50,7 @@ export function deviceState(layout: Layout, device: string, water: Water, system
   const needs = layout.needs.filter((need) => need.device === device);
   const axis = axisOf(layout, device);
   const level = water.known[axis] ?? null;
-  const unread: DeviceState = { device, verdict: 'unknown', axis, level, band: null, label: 'unknown', sentence: '', remedy: '', moveBy: 0 };
+  const unread: DeviceState = { device, verdict: 'unknown', axis, level, band: null, label: 'unknown', sentence: '', remedy: '', spare: null, moveBy: 0 };
   if (needs.length === 0) return { ...unread, verdict: 'fine', label: 'fine', sentence: 'No level moves it out of work.' };
   if (level === null) return { ...unread, sentence: `No ${surfaceWord(axis)} level was ever read here: read the gauge to know how it stands.` };
   const bands = levelBands(needs, layout.parts, axis, water.known);
@@ -58,7 +60,8 @@ export function deviceState(layout: Layout, device: string, water: Water, system
   if (age > READING_LASTS) {
     return { ...unread, band, sentence: `The last reading is ${spanText(age)} old: too old to say. It works ${bandText(band, system)}.` };
   }
-  const state = { ...unread, band };
+  const spare = Math.min(level - band.min, band.max - level);
+  const state = { ...unread, band, spare: Number.isFinite(spare) ? spare : null };
   for (const need of needs) {
     const height = heightAt(need, layout.parts, water.known);
     const verdict = height === null ? null : verdictAt(need, layout.parts, height);
@@ -76,6 +79,12 @@ function goodState(state: DeviceState, band: Interval, level: number, system: Sy
     return { ...state, verdict: 'nearEdge', label: 'near the edge', sentence: `${printLength(left, system)} left before a ${way} ends it. It works ${bandText(band, system)}.` };
   }
   return { ...state, verdict: 'fine', label: 'fine', sentence: `Works ${bandText(band, system)}.` };
+}
+
+/** `14 in to spare`, `6¾ in out`: how far the level is from the nearest end of the band. */
+export function spareText({ spare }: Pick<DeviceState, 'spare'>, system: System): string {
+  if (spare === null) return '';
+  return spare < 0 ? `${printLength(-spare, system)} out` : `${printLength(spare, system)} to spare`;
 }
 
 /** `from 27¾ in up`, `down to …`, `between … and …`. */

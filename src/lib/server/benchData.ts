@@ -39,7 +39,7 @@ export function benchData(season: Season, station: Station, type: SetType, set: 
     } as Record<string, string>,
     shed: season.shed
       .filter((d) => type.devices.includes(d.class) && d.condition !== 'lost' && d.condition !== 'broken')
-      .map((d) => ({ id: d.id, class: d.class, size: d.size, text: `${d.tag} · ${sizeText(d.class, d.size)}${d.set && d.set.id !== set?.id ? ` (stands in ${d.set.number} ${d.set.name})` : ''}`, free: !d.set || d.set.id === set?.id })),
+      .map((d) => ({ id: d.id, class: d.class, size: d.size, text: `${d.tag}, ${sizeText(d.class, d.size)}${d.set && d.set.id !== set?.id ? ` (stands in ${d.set.number} ${d.set.name})` : ''}`, free: !d.set || d.set.id === set?.id })),
   };
 }
 

@@ -5,7 +5,7 @@
   let { strip, owed }: { strip: DayStrip; owed: string } = $props();
 
   const pct = (share: number): string => `${(share * 100).toFixed(3)}%`;
-  const crowded = (share: number): boolean => Math.abs(share - strip.now) < 0.07;
+  const crowded = (share: number): boolean => Math.abs(share - strip.now) < 0.05;
   const inWords = $derived(
     `${strip.nowText}. Sunrise ${strip.sunrise?.text ?? 'none'}, sunset ${strip.sunset?.text ?? 'none'}. ${owed}. ${strip.deadlines.map((d) => `Set ${d.set} by ${d.text}${d.overdue ? ', overdue' : ''}`).join('; ')}`,
   );

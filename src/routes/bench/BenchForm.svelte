@@ -85,7 +85,7 @@
   <input type="hidden" name="id" value={typed(kept, 'id', bench.ids.id)} />
   <div class="left">
     <h1>{title}</h1>
-    <p class="quiet">{bench.waterName} · {bench.station.kind} · {type.name.toLowerCase()}</p>
+    <p class="quiet">{bench.waterName}, {bench.station.kind}, {type.name.toLowerCase()}</p>
     <Problem text={kept?.problem} />
     <BenchFields {bench} {type} bind:fields {kept} {origin} {system} />
   </div>
@@ -93,7 +93,7 @@
     <SideView {scene} title="{type.name} at {bench.station.name}" />
     <p class="quiet small">{scene.twin.join(' ')} To scale, both ways; sticks across the travel are drawn where they stand along it.</p>
     <h2 class="mt-4">Cut and carry</h2>
-    <p>{carry.map(({ what, count }) => `${count} × ${what}`).join(' · ')}</p>
+    <p>{carry.map(({ what, count }) => `${count} × ${what}`).join(', ')}</p>
     <h2 class="mt-4">In this order</h2>
     <ol class="order">
       {#each type.steps as step (step.do)}

@@ -14,7 +14,7 @@
   {#if data.totals}<Totals totals={data.totals} />{/if}
 
   <h2 class="mt-6">Log</h2>
-  <form method="GET" class="filter">
+  <form method="GET" class="narrow">
     <SelectField label="What" name="kind" value={data.filter.kind} options={[{ value: '', text: 'everything' }, ...data.kinds]} />
     <SelectField label="Set" name="set" value={data.filter.set} options={[{ value: '', text: 'all sets' }, ...data.sets]} />
     <TextField label="From" name="from" type="date" value={data.filter.from} />
@@ -51,7 +51,7 @@
 </div>
 
 <style>
-  .filter {
+  .narrow {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
     gap: 12px;

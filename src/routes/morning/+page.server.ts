@@ -4,6 +4,7 @@ import { headline, instruction } from '#core/morning/headline';
 import { settingAt, stateOf, type SetView } from '#core/sets/standing';
 import { printLevel } from '#core/units/length';
 import { levelAt } from '#core/water/series';
+import { spareText } from '#core/water/state';
 import { loadSeason, type Season } from '$lib/server/season';
 import { db } from '$lib/server/database';
 import { entryOf } from '$lib/server/repositories/entries';
@@ -46,7 +47,7 @@ function row(season: Season, view: SetView, { now, who }: App.Locals) {
   return {
     id: view.id, number: view.number, name: view.name, water: view.station.water, type: view.typeName,
     devices: view.devices.map(({ tag, class: kind, size }) => ({ tag, kind, size })),
-    state, then: then ?? null, deadline, by: whenText(new Date(deadline), now, zone), overdue: new Date(deadline) < now,
+    state, spare: state ? spareText(state, who.person.system) : '', then: then ?? null, deadline, by: whenText(new Date(deadline), now, zone), overdue: new Date(deadline) < now,
     todo: state ? instruction(state.remedy, state.verdict, view.type) : 'Look.',
     last: view.lastLook ? whenText(new Date(view.lastLook), now, zone) : '',
   };

@@ -56,6 +56,8 @@ export async function log(db: Knex, crew: string, filter: LogFilter): Promise<{ 
 
 export const entryOf = (db: Knex, crew: string, id: string): Promise<LoggedEntry | undefined> => logged(db).where({ 'e.id': id, 'e.crew_id': crew }).first();
 
-/** The newest entry about a subject. */
-export const latestEntry = (db: Knex, crew: string, subject: string): Promise<Entry | undefined> =>
-  db('entry').where({ crew_id: crew, subject }).orderBy('seq', 'desc').first();
+/** The newest entry about each subject of a kind, by subject. */
+export async function latestEntries(db: Knex, crew: string, kind: Kind): Promise<Record<string, string>> {
+  const rows: { id: string; subject: string }[] = await db('entry').distinctOn('subject').select('id', 'subject').where({ crew_id: crew, kind }).orderBy(['subject', { column: 'seq', order: 'desc' }]);
+  return Object.fromEntries(rows.map(({ id, subject }) => [subject, id]));
+}

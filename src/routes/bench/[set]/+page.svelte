@@ -12,10 +12,10 @@
 
 {#if data.saved}<p class="page pb-0" role="status"><b>Saved to the book.</b> {data.state === 'live' ? 'It is live and owes its checks.' : ''}</p>{/if}
 {#key data.bench.ids.entry}
-  <BenchForm bench={data.bench} {kept} system={data.who?.person.system ?? 'us'} title="{data.set.number} · {data.set.name}" />
+  <BenchForm bench={data.bench} {kept} system={data.who?.person.system ?? 'us'} title="{data.set.number} {data.set.name}" />
 {/key}
 <div class="page pt-0 flex gap-4 flex-wrap items-start">
-  <p><a class="link" href="/check/{data.set.id}">Check this set</a> · <a class="link" href="/book?set={data.set.id}">What the book says of it</a></p>
+  <p><a class="link" href="/check/{data.set.id}">Check this set</a> – <a class="link" href="/book?set={data.set.id}">What the book says of it</a></p>
   {#if data.state === 'live'}
     <details class="sheet" open={kept?.errors?.pulledAt !== undefined}>
       <summary class="font-bold cursor-pointer">Pull this set</summary>

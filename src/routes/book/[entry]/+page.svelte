@@ -15,7 +15,7 @@
 
 <div class="page two">
   <section>
-    <p class="quiet"><a class="link" href="/book">Book</a> · {data.entry.kind}, recorded {data.entry.recorded} by {data.entry.by || 'the record itself'}</p>
+    <p class="quiet"><a class="link" href="/book">Book</a> – {data.entry.kind}, recorded {data.entry.recorded} by {data.entry.by || 'the record itself'}</p>
     <h1>{data.sentence}</h1>
     {#if data.entry.correctedBy}<p class="mt-2">Corrected later: <a class="link" href="/book/{data.entry.correctedBy}">see the newer entry</a>.</p>{/if}
     {#if data.entry.corrects}<p class="mt-2">{data.entry.withdrawn ? 'It withdraws' : 'It corrects'} <a class="link" href="/book/{data.entry.corrects}">an older entry</a>{data.entry.reason ? `: ${data.entry.reason}` : ''}.</p>{/if}

@@ -27,14 +27,13 @@
 <div class="check" class:detail>
   <div class="top">
     <p class="quiet small">
-      <a href="/morning">Morning</a>{#if data.order.place > 0}
-        · {data.order.place} of {data.order.of} owed{/if}{#if data.order.next}
-        · <a href="/check/{data.order.next}">next set</a>{/if}
+      <a href="/morning">Morning</a>
+      {#if data.order.place > 0}<span>– {data.order.place} of {data.order.of} owed</span>{/if}
+      {#if data.order.next}<span>– <a href="/check/{data.order.next}">next set</a></span>{/if}
     </p>
     <h1>{view.number} {view.name}</h1>
     <p class="quiet">
-      {view.devices.map((d) => `${sizeText(d.class, d.size)} ${d.tag}`).join(', ') || `${view.state}: nothing of it is live`}{#if data.owedBy}
-        · owed by <b>{data.owedBy}</b>{/if}
+      {view.devices.map((d) => `${sizeText(d.class, d.size)} ${d.tag}`).join(', ') || `${view.state}: nothing of it is live`}{#if data.owedBy}<span>, owed by <b>{data.owedBy}</b></span>{/if}
     </p>
     {#if view.anchor}<p class="quiet">tie: {view.anchor}</p>{/if}
   </div>

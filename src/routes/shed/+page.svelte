@@ -1,0 +1,62 @@
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import DeviceSymbol from '$lib/ui/DeviceSymbol.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
+  import SelectField from '$lib/ui/SelectField.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import { typed, type Kept } from '$lib/ui/kept';
+
+  let { data, form } = $props();
+  const kept = $derived(form as Kept | null);
+  const NAMES = { bodyGrip: 'Body-grips', foothold: 'Footholds', snare: 'Snares' };
+  const all = $derived(data.groups.flatMap((g) => g.devices));
+  const out = $derived(all.filter((d) => d.set).length);
+</script>
+
+<svelte:head><title>Shed · Zaprud</title></svelte:head>
+
+<div class="page">
+  <h1>Shed</h1>
+  <p class="quiet">{all.length} devices by tag: {out} stand in sets, {all.filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken').length} are free.</p>
+  {#if all.length === 0}<p class="sheet mt-3">Nothing yet. Add the first trap below by its tag; then it can stand in a set.</p>{/if}
+  <div class="groups">
+    {#each data.groups.filter((g) => g.devices.length > 0) as group (group.kind)}
+      <section>
+        <h2 class="flex gap-3 items-center mt-4 mb-1"><DeviceSymbol kind={group.kind} /> {NAMES[group.kind]}</h2>
+        <table class="plain-table">
+          <thead><tr><th scope="col">Tag</th><th scope="col">Size</th><th scope="col">Where</th><th scope="col">Condition</th></tr></thead>
+          <tbody>
+            {#each group.devices as d (d.id)}
+              <tr>
+                <td class="whitespace-nowrap"><a class="link font-bold" href="/book/{d.entry}">{d.tag}</a></td>
+                <td class="whitespace-nowrap">{d.text.replace(' snare', '')}</td>
+                <td>{#if d.set}<a class="link" href="/bench/{d.set.id}">{d.set.number} {d.set.name}</a>{:else}in the shed{/if}</td>
+                <td>{d.condition}{d.note ? `, ${d.note}` : ''}</td>
+              </tr>
+            {/each}
+          </tbody>
+        </table>
+      </section>
+    {/each}
+  </div>
+  <form method="POST" class="sheet mt-6 max-w-md" use:enhance={() => ({ update }) => update({ reset: false })}>
+    <h2>Add a device</h2>
+    <Problem text={kept?.problem} />
+    <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
+    <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
+    <TextField label="Tag" name="tag" value={typed(kept, 'tag')} error={kept?.errors?.tag} help="unique in the crew" />
+    <SelectField label="Size" name="size" value={typed(kept, 'size')} options={data.sizes} error={kept?.errors?.size} />
+    <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
+    <button class="btn btn-primary">Add it to the shed</button>
+  </form>
+  <p class="quiet mt-3">A tag opens its entry in the book: condition, size and note are corrected there.</p>
+</div>
+
+<style>
+  .groups {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
+    gap: 0 28px;
+    align-items: start;
+  }
+</style>
