@@ -27,6 +27,17 @@ export interface Exposure {
 /** One half of the interval in which a device sprang, ending with the look that found it. */
 const idle = ({ at, before }: Sprung) => ({ from: new Date((at.getTime() + before.getTime()) / 2), to: at });
 
+/** Times as disjoint spans, so that no hour is taken off twice. */
+function merged(spans: { from: Date; to: Date }[]): { from: Date; to: Date }[] {
+  const found: { from: Date; to: Date }[] = [];
+  for (const span of [...spans].sort((a, b) => Number(a.from) - Number(b.from))) {
+    const last = found.at(-1);
+    if (last && span.from <= last.to) last.to = span.to > last.to ? span.to : last.to;
+    else found.push({ ...span });
+  }
+  return found;
+}
+
 /**
  * Exposure of a device: hours set, and hours inside its band (a range where the level was not read).
  * A sprung or catching device counts half of the interval in which it sprang.
@@ -46,7 +57,7 @@ export function exposureOf(standings: Standing[], sprung: Sprung[], readings: Re
     const whole = inside(standing, standing.from, standing.to);
     low += whole.low;
     high += whole.high;
-    for (const lost of sprung.map(idle)) {
+    for (const lost of merged(sprung.map(idle))) {
       const from = lost.from > standing.from ? lost.from : standing.from;
       const to = lost.to < standing.to ? lost.to : standing.to;
       if (to <= from) continue;

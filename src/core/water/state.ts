@@ -137,7 +137,7 @@ function remedyOf(need: Need, height: number, layout: Layout, water: Water, axis
   const room = roomBelow(free, layout, water.known);
   if (wanted < 0 && room !== null && room < STEP) return { remedy: 'It stands on the bottom already: move it to deeper water.', moveBy: 0 };
   const short = wanted < 0 && room !== null && -wanted > room;
-  const moveBy = short ? -Math.floor(room / STEP) * STEP : wanted;
+  const moveBy = short ? -Math.floor(room / STEP + 1e-6) * STEP : wanted;
   const parts = layout.parts.map((p) => (p.device === need.device ? raised(p, moveBy) : p));
   const own = layout.needs.filter((n) => n.device === need.device);
   const bands = levelBands(own, parts, axis, water.known);
