@@ -26,8 +26,8 @@ export async function up(knex: Knex): Promise<void> {
   await knex.raw(`
     create function entry_is_kept() returns trigger language plpgsql as $$
     begin
-      if tg_op = 'UPDATE' and (new.seq, new.id, new.crew_id, new.kind, new.subject, new.occurred_at, new.recorded_at, new.by, new.corrects, new.withdrawn, new.reason, new.body, new.body_hash)
-        is not distinct from (old.seq, old.id, old.crew_id, old.kind, old.subject, old.occurred_at, old.recorded_at, old.by, old.corrects, old.withdrawn, old.reason, old.body, old.body_hash) then
+      if tg_op = 'UPDATE' and (new.seq, new.id, new.crew_id, new.kind, new.subject, new.occurred_at, new.recorded_at, new."by", new.corrects, new.withdrawn, new.reason, new.body, new.body_hash)
+        is not distinct from (old.seq, old.id, old.crew_id, old.kind, old.subject, old.occurred_at, old.recorded_at, old."by", old.corrects, old.withdrawn, old.reason, old.body, old.body_hash) then
         return new;
       end if;
       raise exception 'an entry is never rewritten' using errcode = 'restrict_violation', constraint = 'entry_is_kept';

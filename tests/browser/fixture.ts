@@ -1,0 +1,36 @@
+import { readFileSync } from 'node:fs';
+import { test as base, expect, type Page } from '@playwright/test';
+import { startProgram, type Program } from '../support/server';
+
+/** One program with the demo for each file of tests. */
+export const test = base.extend<object, { program: Program }>({
+  program: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright wants the pattern
+    async ({}, use) => {
+      const program = await startProgram({ demo: true });
+      await use(program);
+      await program.end();
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
+});
+
+export { expect };
+
+const axe = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
+
+/** What axe finds serious or critical on a page, in words. */
+export async function serious(page: Page): Promise<string[]> {
+  await page.evaluate(axe);
+  return page.evaluate(async () => {
+    const { axe: runner } = window as unknown as { axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { target: string[]; failureSummary: string }[] }[] }> } };
+    const { violations } = await runner.run();
+    return violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(', ')}`);
+  });
+}
+
+/** The page once its script runs: only then a click is more than a plain form. */
+export async function open(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await page.waitForLoadState('networkidle');
+}
