@@ -12,27 +12,48 @@ process.env.HOST_HEADER = 'host';
 process.env.BODY_SIZE_LIMIT = String(LIMIT);
 const { handler } = await import('./build/handler.js');
 
-const allowed = new Set([`127.0.0.1:${port}`, `localhost:${port}`, `[::1]:${port}`, ...(process.env.ZAPRUD_HOSTS ?? '').split(',').filter(Boolean)]);
+const allowed = new Set([
+  `127.0.0.1:${port}`,
+  `localhost:${port}`,
+  `[::1]:${port}`,
+  ...(process.env.ZAPRUD_HOSTS ?? '').split(',').filter(Boolean),
+]);
 
 function plain(response, status, title, sentence) {
   response.writeHead(status, { 'content-type': 'text/html; charset=utf-8', connection: 'close' });
-  response.end(`<!doctype html><html lang="en"><meta charset="utf-8"><title>${title} · Zaprud</title><main style="font:18px/1.5 sans-serif;max-width:34rem;margin:12vh auto"><h1>${title}</h1><p>${sentence}</p></main></html>`);
+  response.end(
+    `<!doctype html><html lang="en"><meta charset="utf-8"><title>${title} · Zaprud</title><main style="font:18px/1.5 sans-serif;max-width:34rem;margin:12vh auto"><h1>${title}</h1><p>${sentence}</p></main></html>`,
+  );
 }
 
 const server = http.createServer((request, response) => {
   if (!allowed.has(request.headers.host ?? '')) {
-    return plain(response, 421, 'Another address', 'Zaprud does not answer to that name. Open it at the address it printed, or name the host in ZAPRUD_HOSTS.');
+    return plain(
+      response,
+      421,
+      'Another address',
+      'Zaprud does not answer to that name. Open it at the address it printed, or name the host in ZAPRUD_HOSTS.',
+    );
   }
   if (Number(request.headers['content-length'] ?? 0) > LIMIT) {
     request.resume();
-    return plain(response, 413, 'Too large', `That is more than Zaprud takes at once: a form may hold ${LIMIT / KILOBYTE} kB. Go back: what you typed is still there.`);
+    return plain(
+      response,
+      413,
+      'Too large',
+      `That is more than Zaprud takes at once: a form may hold ${LIMIT / KILOBYTE} kB. Go back: what you typed is still there.`,
+    );
   }
   request.headers['x-zaprud-protocol'] = 'http';
   handler(request, response, () => plain(response, 404, 'Not here', 'There is no such page.'));
 });
 
 server.on('error', (error) => {
-  console.error(error.code === 'EADDRINUSE' ? `  Port ${port} is taken by another program. Stop it, or choose another: PORT=8650 ./start` : `  The server could not start: ${error.message}`);
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `  Port ${port} is taken by another program. Stop it, or choose another: PORT=8650 ./start`
+      : `  The server could not start: ${error.message}`,
+  );
   process.exit(1);
 });
 server.listen(port, host, () => console.log(`  Zaprud is open at http://${host}:${port}   (Ctrl-C stops it)`));

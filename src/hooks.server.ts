@@ -14,7 +14,8 @@ const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 export const handle: Handle = async ({ event, resolve }) => {
   event.locals.now = now();
   const typed = event.request.method === 'POST' ? event.request.clone() : null;
-  const themed = (html: string) => html.replace('%zaprud.theme%', themeOf(event.cookies.get('theme'), event.locals.sunIsDown ?? false, event.url.pathname));
+  const themed = (html: string) =>
+    html.replace('%zaprud.theme%', themeOf(event.cookies.get('theme'), event.locals.sunIsDown ?? false, event.url.pathname));
   const send = () => resolve(event, { transformPageChunk: ({ html }) => themed(html) });
   try {
     const picked = event.cookies.get('person');
@@ -26,8 +27,13 @@ export const handle: Handle = async ({ event, resolve }) => {
   } catch (error) {
     if (!isAway(error)) throw error;
     if (typed) return keepTyped(event, typed);
-    if (event.isDataRequest) return new Response(JSON.stringify({ message: AWAY_SENTENCE }), { status: 503, headers: { 'content-type': 'application/json' } });
-    return plainPage(503, 'The record is away', 'Zaprud cannot reach its record just now. Nothing is lost. Load this page again in a moment.');
+    if (event.isDataRequest)
+      return new Response(JSON.stringify({ message: AWAY_SENTENCE }), { status: 503, headers: { 'content-type': 'application/json' } });
+    return plainPage(
+      503,
+      'The record is away',
+      'Zaprud cannot reach its record just now. Nothing is lost. Load this page again in a moment.',
+    );
   }
 };
 

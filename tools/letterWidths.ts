@@ -7,7 +7,9 @@ const letters = [...Array.from({ length: 95 }, (_, i) => String.fromCharCode(32 
 
 const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox'] });
 const page = await browser.newPage();
-await page.setContent(`<style>@font-face{font-family:O;src:url(data:font/woff2;base64,${font});font-weight:100 900}</style><p style="font-family:O">a</p>`);
+await page.setContent(
+  `<style>@font-face{font-family:O;src:url(data:font/woff2;base64,${font});font-weight:100 900}</style><p style="font-family:O">a</p>`,
+);
 const widths = await page.evaluate(async (all) => {
   await document.fonts.load('600 100px O');
   const context = document.createElement('canvas').getContext('2d');
@@ -18,4 +20,7 @@ const widths = await page.evaluate(async (all) => {
 await browser.close();
 
 const rows = widths.map(([letter, width]) => `  ${JSON.stringify(letter)}: ${width},`).join('\n');
-writeFileSync('src/core/scene/letterWidths.ts', `/** Width of each letter of the shipped font at weight 600, in ems. Made by tools/letterWidths.ts; a browser test holds it to what Chromium draws. */\nexport const LETTER_WIDTHS: Readonly<Record<string, number>> = {\n${rows}\n};\n`);
+writeFileSync(
+  'src/core/scene/letterWidths.ts',
+  `/** Width of each letter of the shipped font at weight 600, in ems. Made by tools/letterWidths.ts; a browser test holds it to what Chromium draws. */\nexport const LETTER_WIDTHS: Readonly<Record<string, number>> = {\n${rows}\n};\n`,
+);

@@ -33,10 +33,11 @@ start_postgres() {
     fail "Another Zaprud is running on the record in $data. Stop it first, or give this one its own: ZAPRUD_HOME=~/other PORT=8652 ./start"
   fi
   clear_stale_pid
-  local log=$home/postgres.log
+  local log=$home/postgres.log said=0
+  [ -f "$log" ] && said=$(wc -c <"$log")
   if ! as_postgres "$bin/pg_ctl" -D "$data" -l "$log" -w -t 60 \
     -o "-p $pg_port -c listen_addresses=127.0.0.1 -c unix_socket_directories= -c log_min_messages=warning" start >/dev/null 2>&1 9>&-; then
-    fail "$(why_postgres "$log")"
+    fail "$(why_postgres "$log" "$said")"
   fi
   pg_started=1
   export DATABASE_URL="postgresql://zaprud:$(cat "$home/password")@127.0.0.1:$pg_port/postgres"
@@ -56,10 +57,10 @@ clear_stale_pid() {
   rm -f "$data/postmaster.pid"
 }
 
-# The FATAL line of the log, in words.
+# The FATAL line that this start added to the log, in words.
 why_postgres() {
   local fatal
-  fatal=$(tail -n 40 "$1" 2>/dev/null | grep -E 'FATAL|could not bind' | tail -n 2 | tr '\n' ' ')
+  fatal=$(tail -c +"$(($2 + 1))" "$1" 2>/dev/null | grep -E 'FATAL|could not bind' | tail -n 2 | tr '\n' ' ')
   case "$fatal" in
     *"could not create any TCP/IP sockets"* | *"could not bind"* | *"Address already in use"*)
       echo "Port $pg_port, which the record wants, is taken by another program. Choose another: ZAPRUD_PG_PORT=8655 ./start" ;;

@@ -50,12 +50,30 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
 
   add('crew', { id: idOf('crew'), name: 'Kettle Row' }, start, null);
   for (const { key, name, system, measures } of PEOPLE) {
-    add('person', { id: idOf(key), name, system, measures: Object.fromEntries(Object.entries(measures).map(([word, n]) => [word, inches(n)])) }, start, null);
+    add(
+      'person',
+      { id: idOf(key), name, system, measures: Object.fromEntries(Object.entries(measures).map(([word, n]) => [word, inches(n)])) },
+      start,
+      null,
+    );
   }
-  add('line', { id: idOf('line'), name: 'Kettle Row', season: '3', zone: ZONE, ...PLACE, rule: { kind: 'elapsed', hours: 24 }, rulebook: 'Invented district: every set looked at within 24 hours, otter closed' });
+  add('line', {
+    id: idOf('line'),
+    name: 'Kettle Row',
+    season: '3',
+    zone: ZONE,
+    ...PLACE,
+    rule: { kind: 'elapsed', hours: 24 },
+    rulebook: 'Invented district: every set looked at within 24 hours, otter closed',
+  });
   for (const { key, ...site } of SITES) add('site', { id: idOf(key), ...site });
   for (const { key, site, profile, ...water } of WATERS) {
-    add('water', { id: idOf(key), site: idOf(site), ...water, profile: profile.map(([along, bed]) => ({ along: feet(along), bed: inches(bed) })) });
+    add('water', {
+      id: idOf(key),
+      site: idOf(site),
+      ...water,
+      profile: profile.map(([along, bed]) => ({ along: feet(along), bed: inches(bed) })),
+    });
   }
   for (const { key, water, ...gauge } of GAUGES) add('gauge', { id: idOf(key), water: idOf(water), zero: 0, ...gauge });
 
@@ -68,7 +86,14 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   for (const { key, water, depth, along, crest, note = '', surface = 'pond', ...rest } of STATIONS) {
     const level = levelOf(water, surface, DAYS, 'morning');
     const body: Station = {
-      id: idOf(`station ${key}`), water: idOf(water), ...rest, surface, along: feet(along), lat: null, lon: null, note,
+      id: idOf(`station ${key}`),
+      water: idOf(water),
+      ...rest,
+      surface,
+      along: feet(along),
+      lat: null,
+      lon: null,
+      note,
       crest: crest === undefined ? null : inches(crest),
       bed: depth === undefined ? null : { depth: inches(depth), level, at: start.toISOString() },
     };
@@ -93,17 +118,41 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
     const choices = { ...Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default])), ...plan.choices };
     const placed = at(...plan.placed);
     const pulled = plan.pulled ? at(...plan.pulled) : null;
-    const known = { pond: levelOf(water, 'pond', plan.placed[0], 'morning'), tail: water === 'header' ? levelOf(water, 'tail', plan.placed[0], 'morning') : null };
+    const known = {
+      pond: levelOf(water, 'pond', plan.placed[0], 'morning'),
+      tail: water === 'header' ? levelOf(water, 'tail', plan.placed[0], 'morning') : null,
+    };
     const numbers = Object.fromEntries(Object.entries(plan.numbers).map(([key, n]) => [key, key === 'share' ? n : inches(n)]));
     const setting = { id: make(placed), at: placed.toISOString(), numbers, choices, ...known };
     const positions = Object.fromEntries(Object.entries(plan.devices).map(([position, tag]) => [position, shed[idOf(tag)] as Device]));
     const live = plan.state === 'live' || plan.state === 'pulled';
     const set: TrapSet = {
-      id: idOf(plan.key), line: idOf('line'), number: plan.number, name: plan.name, type: plan.type, species: plan.species, station: station.id,
-      state: live ? 'live' : plan.state, opens: plan.opensIn ? addDays(today, plan.opensIn) : null, settings: [setting],
-      stays: live ? Object.entries(plan.devices).map(([position, tag]) => ({ id: make(placed), position, device: idOf(tag), from: placed.toISOString(), to: null })) : [],
-      armed: live ? { at: placed.toISOString(), answers: armingCheck(type, positions, choices).flatMap((group) => group.asks.map((ask) => ask.id)) } : null,
-      anchor: plan.anchor, by: wren, leftBecause: plan.leftBecause ?? '', note: '',
+      id: idOf(plan.key),
+      line: idOf('line'),
+      number: plan.number,
+      name: plan.name,
+      type: plan.type,
+      species: plan.species,
+      station: station.id,
+      state: live ? 'live' : plan.state,
+      opens: plan.opensIn ? addDays(today, plan.opensIn) : null,
+      settings: [setting],
+      stays: live
+        ? Object.entries(plan.devices).map(([position, tag]) => ({
+            id: make(placed),
+            position,
+            device: idOf(tag),
+            from: placed.toISOString(),
+            to: null,
+          }))
+        : [],
+      armed: live
+        ? { at: placed.toISOString(), answers: armingCheck(type, positions, choices).flatMap((group) => group.asks.map((ask) => ask.id)) }
+        : null,
+      anchor: plan.anchor,
+      by: wren,
+      leftBecause: plan.leftBecause ?? '',
+      note: '',
     };
     if (placed > now) continue;
     add('set', set, placed);
@@ -117,7 +166,19 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       const half = clock < '12:00' ? 'morning' : 'evening';
       const now0 = { pond: levelOf(water, 'pond', day, half), tail: water === 'header' ? levelOf(water, 'tail', day, half) : 0 };
       const state = stateOf({ layout, devices: [] }, { known: now0, age: { pond: 0, tail: 0 }, atMost: {} }, 'us');
-      const visit = visitOf({ set, species: plan.species, yields: plan.yields, dry: state?.verdict === 'outOfWater', deep: state?.verdict === 'tooDeep' || state?.verdict === 'heldUnder', day, calm, random, make: () => make(when), at: when, by: random() < 0.6 ? wren : idOf('corin') });
+      const visit = visitOf({
+        set,
+        species: plan.species,
+        yields: plan.yields,
+        dry: state?.verdict === 'outOfWater',
+        deep: state?.verdict === 'tooDeep' || state?.verdict === 'heldUnder',
+        day,
+        calm,
+        random,
+        make: () => make(when),
+        at: when,
+        by: random() < 0.6 ? wren : idOf('corin'),
+      });
       calm = visit.devices.every((d) => d.outcome === 'untouched') ? calm + 1 : 0;
       add('check', visit as Check, when, visit.by);
     }
@@ -125,7 +186,9 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       add('set', { ...set, state: 'pulled', stays: set.stays.map((stay) => ({ ...stay, to: pulled.toISOString() })) }, pulled);
     }
   }
-  const ordered = entries.map((entry, i) => ({ entry, i })).sort((a, b) => Number(a.entry.occurredAt) - Number(b.entry.occurredAt) || a.i - b.i);
+  const ordered = entries
+    .map((entry, i) => ({ entry, i }))
+    .sort((a, b) => Number(a.entry.occurredAt) - Number(b.entry.occurredAt) || a.i - b.i);
   return { crew: idOf('crew'), entries: ordered.map(({ entry }) => entry) };
 }
 
@@ -141,22 +204,47 @@ function simulateLevels(seed: number): Record<string, SimulatedGauge> {
 
 /** Morning and evening readings of every gauge; one of them typed with its figures swapped and corrected later. */
 function addReadings(
-  levels: Record<string, SimulatedGauge>, now: Date, at: (day: number, clock: string) => Date, idOf: (key: string) => string, make: (at?: Date) => string,
-  add: <K extends Kind>(kind: K, body: Body<K>, at: Date) => string, entries: DemoEntry[],
+  levels: Record<string, SimulatedGauge>,
+  now: Date,
+  at: (day: number, clock: string) => Date,
+  idOf: (key: string) => string,
+  make: (at?: Date) => string,
+  add: <K extends Kind>(kind: K, body: Body<K>, at: Date) => string,
+  entries: DemoEntry[],
 ): void {
   const slipDay = 12;
   for (const { key } of GAUGES) {
     for (let day = DAYS; day >= 0; day -= 1) {
-      for (const [half, clock] of [['morning', '05:10'], ['evening', '16:45']] as const) {
+      for (const [half, clock] of [
+        ['morning', '05:10'],
+        ['evening', '16:45'],
+      ] as const) {
         const when = day === 0 && half === 'morning' ? firstReading(now, at) : at(day, clock);
         const level = levels[key]?.[half][DAYS - day];
         if (level === undefined || when > now || (day === NOBODY && half === 'evening')) continue;
-        const body: ReadingBody = { id: make(when), gauge: idOf(key), at: when.toISOString(), level, bound: 'exact', source: 'simulated', set: null, note: '' };
+        const body: ReadingBody = {
+          id: make(when),
+          gauge: idOf(key),
+          at: when.toISOString(),
+          level,
+          bound: 'exact',
+          source: 'simulated',
+          set: null,
+          note: '',
+        };
         const slipped = key === 'header-pond' && day === slipDay && half === 'morning';
         const entry = add('reading', slipped ? { ...body, level: inches(14) } : body, when);
         if (!slipped) continue;
         const noticed = at(slipDay, '17:20');
-        entries.push({ id: make(noticed), kind: 'reading', occurredAt: noticed, by: idOf('wren'), body, corrects: entry, reason: 'figures swapped: 14 for 41' });
+        entries.push({
+          id: make(noticed),
+          kind: 'reading',
+          occurredAt: noticed,
+          by: idOf('wren'),
+          body,
+          corrects: entry,
+          reason: 'figures swapped: 14 for 41',
+        });
       }
     }
   }

@@ -19,7 +19,13 @@ interface VisitPlan {
 }
 
 /** Set and day of the catches that every demo has: an otter in its closed season, a mink, a beaver seen alive. */
-const SURE: readonly (readonly [number, number])[] = [[20, 12], [51, 8], [24, 5], [12, 18], [27, 3]];
+const SURE: readonly (readonly [number, number])[] = [
+  [20, 12],
+  [51, 8],
+  [24, 5],
+  [12, 18],
+  [27, 3],
+];
 
 /** What a visit found, by the demo's own dice: it knows nothing of the program's estimates. */
 export function visitOf(plan: VisitPlan): Check {
@@ -28,11 +34,15 @@ export function visitOf(plan: VisitPlan): Check {
   const worked = devices.some((d) => d.outcome !== 'untouched' && d.outcome !== 'not reached');
   const second = plan.calm >= 1 && devices.every((d) => d.outcome === 'untouched') && plan.calm % 3 === 1;
   return {
-    id: make(), set: set.id, at: at.toISOString(), by,
+    id: make(),
+    set: set.id,
+    at: at.toISOString(),
+    by,
     change: worked && !plan.dry && !plan.deep ? 'remade' : 'as it was',
     changeNote: worked && plan.day < 8 && plan.species === 'beaver' ? 'old sticks out, bank slicked' : '',
     asked: second ? { seenOnCamera: 'do not know', inUse: 'yes', usedBefore: 'body-grips, two seasons ago' } : null,
-    devices, note: '',
+    devices,
+    note: '',
   };
 }
 
@@ -54,7 +64,9 @@ function deviceOf(plan: VisitPlan, stay: string): CheckedDevice {
   const { random, make } = plan;
   const outcome = outcomeOf(plan);
   return {
-    id: make(), stay, outcome,
+    id: make(),
+    stay,
+    outcome,
     cause: outcome === 'sprung empty' ? (random() < 0.5 ? 'current or debris' : 'do not know') : 'not asked',
     flags: outcome === 'miss' ? ['place visited', 'went round'] : outcome === 'catch' && random() < 0.3 ? ['place visited'] : [],
     searched: outcome === 'missing' ? 'from the tie outward, along both banks to the next bend, with a rake in the pool' : '',
@@ -66,18 +78,48 @@ function caught({ species, random, make, set, day }: VisitPlan): Catch {
   const pick = <T>(...options: T[]): T => options[Math.floor(random() * options.length)] as T;
   // one otter in the closed season: released alive and reported
   if (set.number === 20 && day === 12) {
-    return { id: make(), species: 'otter', sex: 'unknown', age: 'adult', weight: null, estimated: true, strikes: ['front foot'], alive: true, bites: 'none', fate: 'released' };
+    return {
+      id: make(),
+      species: 'otter',
+      sex: 'unknown',
+      age: 'adult',
+      weight: null,
+      estimated: true,
+      strikes: ['front foot'],
+      alive: true,
+      bites: 'none',
+      fate: 'released',
+    };
   }
   if (species === 'muskrat') {
     const mink = set.number === 51 && day === 8;
     const pounds = mink ? 2.2 : 1.8 + random() * 1.4;
-    return { id: make(), species: mink ? 'mink' : 'muskrat', sex: pick('female', 'male'), age: pick('adult', 'yearling'), weight: Math.round(pounds * POUND * 100) / 100, estimated: random() < 0.5, strikes: [pick('front foot', 'hind foot')], alive: false, bites: 'not looked', fate: 'kept' };
+    return {
+      id: make(),
+      species: mink ? 'mink' : 'muskrat',
+      sex: pick('female', 'male'),
+      age: pick('adult', 'yearling'),
+      weight: Math.round(pounds * POUND * 100) / 100,
+      estimated: random() < 0.5,
+      strikes: [pick('front foot', 'hind foot')],
+      alive: false,
+      bites: 'not looked',
+      fate: 'kept',
+    };
   }
   const age = pick('adult', 'adult', 'two years', 'yearling', 'kit');
   const pounds = { adult: 38, 'two years': 28, yearling: 19, kit: 11 }[age] + random() * 9;
   const foothold = set.type === 'castor-foothold';
   return {
-    id: make(), species: 'beaver', sex: pick('female', 'male', 'unknown'), age, weight: Math.round(pounds * 2) / 2 * POUND, estimated: random() < 0.4,
-    strikes: [foothold ? pick('front foot', 'hind foot') : pick('neck', 'head', 'chest')], alive: foothold && set.number === 24, bites: pick('none', 'none', 'healed', 'fresh'), fate: pick('kept', 'kept', 'sold', 'bait'),
+    id: make(),
+    species: 'beaver',
+    sex: pick('female', 'male', 'unknown'),
+    age,
+    weight: (Math.round(pounds * 2) / 2) * POUND,
+    estimated: random() < 0.4,
+    strikes: [foothold ? pick('front foot', 'hind foot') : pick('neck', 'head', 'chest')],
+    alive: foothold && set.number === 24,
+    bites: pick('none', 'none', 'healed', 'fresh'),
+    fate: pick('kept', 'kept', 'sold', 'bait'),
   };
 }

@@ -4,7 +4,9 @@ import type { Knex } from 'knex';
 export async function up(knex: Knex): Promise<void> {
   await knex.raw(`create table crew (id uuid primary key, name text not null, entry_id uuid not null references entry (id))`);
   const keys = `id uuid primary key, crew_id uuid not null references crew (id) deferrable initially deferred, entry_id uuid not null references entry (id)`;
-  await knex.raw(`create table person (${keys}, name text not null, system text not null check (system in ('us', 'metric')), measures jsonb not null, constraint person_of_crew unique (crew_id, id))`);
+  await knex.raw(
+    `create table person (${keys}, name text not null, system text not null check (system in ('us', 'metric')), measures jsonb not null, constraint person_of_crew unique (crew_id, id))`,
+  );
   await knex.raw(`
     create table site (${keys}, name text not null, lat double precision not null check (lat between -90 and 90), lon double precision not null check (lon between -180 and 180),
       owner text not null, access text not null, endangered text not null, constraint site_of_crew unique (crew_id, id))`);

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { page } from '$app/state';
 
-  const title = $derived(page.status === 404 ? 'Not here' : page.status === 503 ? 'The record is away' : page.status === 413 ? 'Too large' : 'That went wrong');
+  const title = $derived(
+    page.status === 404 ? 'Not here' : page.status === 503 ? 'The record is away' : page.status === 413 ? 'Too large' : 'That went wrong',
+  );
 </script>
 
 <svelte:head><title>{title} · Zaprud</title></svelte:head>

@@ -35,7 +35,11 @@
         {/each}
       </div>
       <div class="right">
-        <a href="/people" aria-label="Who is working: {data.who.person.name}. Change person, units or light">{data.line ? `${data.line.name}, season ${data.line.season} – ` : ''}{data.who.person.name}</a>
+        <a href="/people"
+          >{data.line ? `${data.line.name}, season ${data.line.season} – ` : ''}{data.who.person.name}<span class="only-heard"
+            >: change person, units or light</span
+          ></a
+        >
       </div>
     </nav>
   </header>

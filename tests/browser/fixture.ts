@@ -2,12 +2,13 @@ import { readFileSync } from 'node:fs';
 import { test as base, expect, type Page } from '@playwright/test';
 import { startProgram, type Program } from '../support/server';
 
-/** One program with the demo for each file of tests. */
-export const test = base.extend<object, { program: Program }>({
+/** One program with the demo for each story. */
+export const test = base.extend<object, { program: Program; story: string }>({
+  /** named in each file, so that every file begins with a program of its own */
+  story: ['', { scope: 'worker', option: true }],
   program: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright wants the pattern
-    async ({}, use) => {
-      const program = await startProgram({ demo: true });
+    async ({ story }, use) => {
+      const program = await startProgram({ demo: story !== 'empty' });
       await use(program);
       await program.end();
     },
@@ -23,9 +24,19 @@ const axe = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 export async function serious(page: Page): Promise<string[]> {
   await page.evaluate(axe);
   return page.evaluate(async () => {
-    const { axe: runner } = window as unknown as { axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { target: string[]; failureSummary: string }[] }[] }> } };
+    const { axe: runner } = window as unknown as {
+      axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { target: string[]; failureSummary: string }[] }[] }> };
+    };
     const { violations } = await runner.run();
-    return violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(', ')}`);
+    return violations
+      .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+      .map(
+        (v) =>
+          `${v.id}: ${v.nodes
+            .map((n) => n.target.join(' '))
+            .slice(0, 3)
+            .join(', ')}`,
+      );
   });
 }
 

@@ -1,6 +1,8 @@
 import { connect } from '#server/database';
 import { expect, open, test } from './fixture';
 
+test.use({ story: 'wholeTask' });
+
 test('the main job, once, for real: place, read, check, catch, restart, find it in the book', async ({ page, program }) => {
   await test.step('sets stand by deadline, with what the night did', async () => {
     await open(page, `${program.base}/`);
@@ -24,7 +26,10 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
   });
 
   await test.step('a 330 in a lodge run, by what is seen at the surface', async () => {
-    await page.getByRole('row', { name: /alder run/ }).getByRole('link', { name: 'place a set' }).click();
+    await page
+      .getByRole('row', { name: /alder run/ })
+      .getByRole('link', { name: 'place a set' })
+      .click();
     await page.getByLabel('Top of the jaws under').fill('3 in');
     await page.getByLabel('Outer trap, by tag').selectOption({ label: 'K-14, 330' });
     await expect(page.getByText('Not live yet')).toHaveCount(0);
@@ -90,7 +95,14 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByRole('button', { name: 'Save the check' }).click();
     await expect(page.getByText(/Not live yet/)).toBeVisible();
     await expect(page.getByLabel('Weight')).toHaveValue('44 lb');
-    for (const question of ['Both safety hooks off?', 'Trigger wires inside the jaws?', 'Dog hangs free, not against wall or mud?', 'Stand the right way up?', 'Nothing in the swing of the jaws, felt with a stick?']) await page.getByLabel(question).check();
+    for (const question of [
+      'Both safety hooks off?',
+      'Trigger wires inside the jaws?',
+      'Dog hangs free, not against wall or mud?',
+      'Stand the right way up?',
+      'Nothing in the swing of the jaws, felt with a stick?',
+    ])
+      await page.getByLabel(question).check();
     await page.getByRole('button', { name: 'Save the check' }).click();
     await expect(page.getByText('Saved to the book.')).toBeVisible();
   });
@@ -101,7 +113,10 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await open(page, `${program.base}/book`);
     await expect(page.getByRole('row', { name: /alder run: beaver, adult female, 44 lb est., neck, remade/ })).toBeVisible();
     await expect(page.getByRole('row', { name: /board at the outlet gate: 24 in/ })).toBeVisible();
-    await page.getByRole('row', { name: /alder run: beaver/ }).getByRole('link').click();
+    await page
+      .getByRole('row', { name: /alder run: beaver/ })
+      .getByRole('link')
+      .click();
     await page.getByLabel('Weight', { exact: true }).fill('46 lb');
     await page.getByLabel('Why it is corrected').fill('weighed at home');
     await page.getByRole('button', { name: 'Save the correction' }).click();

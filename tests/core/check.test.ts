@@ -10,11 +10,20 @@ import { seeded } from '#core/sim/random';
 import { simulatePond, simulateStream, simulateWeather } from '#core/sim/season';
 import { inches } from '#core/units/factors';
 
-const visit = (...outcomes: string[]) => ({ devices: outcomes.map((outcome) => ({ outcome })) }) as Parameters<typeof untouchedInARow>[0][number];
+const visit = (...outcomes: string[]) =>
+  ({ devices: outcomes.map((outcome) => ({ outcome })) }) as Parameters<typeof untouchedInARow>[0][number];
 
 describe('a check', () => {
   it('begins with what the level already says', () => {
-    assert.deepEqual((['fine', 'outOfWater', 'tooDeep', 'heldUnder', 'frozen', 'unknown', 'aground'] as const).map(likelyOutcome), ['untouched', 'out of water', 'flooded', 'flooded', 'frozen in', 'untouched', 'out of water']);
+    assert.deepEqual((['fine', 'outOfWater', 'tooDeep', 'heldUnder', 'frozen', 'unknown', 'aground'] as const).map(likelyOutcome), [
+      'untouched',
+      'out of water',
+      'flooded',
+      'flooded',
+      'frozen in',
+      'untouched',
+      'out of water',
+    ]);
   });
   it('counts untouched in a row, newest first, all devices of a visit', () => {
     assert.equal(untouchedInARow([visit('untouched'), visit('untouched', 'untouched'), visit('catch'), visit('untouched')]), 2);
@@ -43,17 +52,22 @@ describe('a check', () => {
 describe('a set as a gauge', () => {
   const POND = inches(41);
   const place = { kind: 'castor mound' as const, surface: 'pond' as const, bed: null };
-  const lay = (id: string, numbers = {}) => layOutSetting(setTypeOf(id), { numbers, choices: {}, pond: POND, tail: inches(10) }, place, usualDevices(setTypeOf(id)), 'us');
-  const seen = (text: string, id = 'castor-foothold', device = 'trap') => seenAsLevel(text, lay(id), device, { pond: POND, tail: inches(10) }, 'in');
+  const lay = (id: string, numbers = {}) =>
+    layOutSetting(setTypeOf(id), { numbers, choices: {}, pond: POND, tail: inches(10) }, place, usualDevices(setTypeOf(id)), 'us');
+  const seen = (text: string, id = 'castor-foothold', device = 'trap') =>
+    seenAsLevel(text, lay(id), device, { pond: POND, tail: inches(10) }, 'in');
   const level = (text: string, id?: string, device?: string) => {
     const read = seen(text, id, device);
     return read.ok ? Math.round((read.level / 0.0254) * 100) / 100 : read.sentence;
   };
 
-  it('pan 4 in dry is a reading: the pan was set 3 in under 41, so the level is 34', () => assert.deepEqual([level('pan 4 in dry'), level('4 dry'), level('The pan 4" dry')], [34, 34, 34]));
+  it('pan 4 in dry is a reading: the pan was set 3 in under 41, so the level is 34', () =>
+    assert.deepEqual([level('pan 4 in dry'), level('4 dry'), level('The pan 4" dry')], [34, 34, 34]));
   it('3 in under is one too', () => assert.equal(level('3 in under'), 41));
-  it('dry alone is an upper bound', () => assert.deepEqual(seen('dry'), { ok: true, surface: 'pond', level: POND - inches(3), bound: 'atMost' }));
-  it('of a loop speaks of its lowest point', () => assert.equal(level('lowest point 2 in dry', 'channel-snare', 'snare'), 41 - 6.67 - 2 - 0.0));
+  it('dry alone is an upper bound', () =>
+    assert.deepEqual(seen('dry'), { ok: true, surface: 'pond', level: POND - inches(3), bound: 'atMost' }));
+  it('of a loop speaks of its lowest point', () =>
+    assert.equal(level('lowest point 2 in dry', 'channel-snare', 'snare'), 41 - 6.67 - 2 - 0.0));
   it('on the lower face of a dam it reads the tailwater', () => {
     const read = seen('top 14 in over', 'dam-crossover-face');
     assert.ok(read.ok && read.surface === 'tail' && Math.abs(read.level - inches(10)) < 1e-9);
@@ -76,12 +90,32 @@ describe('a set as a gauge', () => {
 
 describe('the headline of a morning', () => {
   it('says the water that moved most and how the sets stand', () => {
-    const said = headline([{ name: 'Header Pond', change: -inches(9.25) }, { name: 'Race', change: inches(2) }], ['outOfWater', 'outOfWater', 'nearEdge', 'fine'], 'us');
+    const said = headline(
+      [
+        { name: 'Header Pond', change: -inches(9.25) },
+        { name: 'Race', change: inches(2) },
+      ],
+      ['outOfWater', 'outOfWater', 'nearEdge', 'fine'],
+      'us',
+    );
     assert.equal(said, 'Header Pond fell 9¼ in overnight. Two sets do not work as they stand, one is near the edge.');
   });
   it('does not say that water held which nobody read', () => {
-    assert.match(headline([{ name: 'Race', change: null }], ['unknown'], 'us'), /No level was read since yesterday. Of one it cannot be told/);
-    assert.match(headline([{ name: 'Race', change: 0 }, { name: 'Pond', change: null }], ['fine'], 'us'), /What was read held within an inch. Every set is in its band/);
+    assert.match(
+      headline([{ name: 'Race', change: null }], ['unknown'], 'us'),
+      /No level was read since yesterday. Of one it cannot be told/,
+    );
+    assert.match(
+      headline(
+        [
+          { name: 'Race', change: 0 },
+          { name: 'Pond', change: null },
+        ],
+        ['fine'],
+        'us',
+      ),
+      /What was read held within an inch. Every set is in its band/,
+    );
     assert.equal(headline([], [], 'us'), 'No set is live.');
   });
   it('gives one instruction a set', () => {

@@ -60,9 +60,17 @@ describe('exposure', () => {
     assert.equal(exposure.hoursSet, 24);
     near(exposure.inBand.low, 12);
   });
-  it('a device that no level moves counts every hour', () => near(exposureOf([{ from: at(0), to: at(10), band: null }], [], []).inBand.low, 10));
+  it('a device that no level moves counts every hour', () =>
+    near(exposureOf([{ from: at(0), to: at(10), band: null }], [], []).inBand.low, 10));
   it('two heights of one device count each in its own band', () => {
-    const exposure = exposureOf([{ from: at(0), to: at(24), band: { min: 2, max: 3 } }, { from: at(24), to: at(48), band: { min: -1, max: 3 } }], [], readings);
+    const exposure = exposureOf(
+      [
+        { from: at(0), to: at(24), band: { min: 2, max: 3 } },
+        { from: at(24), to: at(48), band: { min: -1, max: 3 } },
+      ],
+      [],
+      readings,
+    );
     near(exposure.inBand.low, 24);
   });
   it('in band is never more than set, with any springs', () => {

@@ -11,14 +11,46 @@ const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')
 const at = '2026-11-25T13:31:00.000Z';
 
 const check = (over: Record<string, unknown> = {}, device: Record<string, unknown> = {}): unknown => ({
-  id: id(1), set: id(2), at, by: id(3), change: 'as it was', changeNote: '', asked: null, note: '',
-  devices: [{ id: id(4), stay: id(5), outcome: 'untouched', cause: 'not asked', flags: [], searched: '', catch: null, ...device }], ...over,
+  id: id(1),
+  set: id(2),
+  at,
+  by: id(3),
+  change: 'as it was',
+  changeNote: '',
+  asked: null,
+  note: '',
+  devices: [{ id: id(4), stay: id(5), outcome: 'untouched', cause: 'not asked', flags: [], searched: '', catch: null, ...device }],
+  ...over,
 });
-const beaver = { id: id(6), species: 'beaver', sex: 'female', age: 'adult', weight: 44 * POUND, estimated: true, strikes: ['neck'], alive: false, bites: 'none', fate: 'kept' };
+const beaver = {
+  id: id(6),
+  species: 'beaver',
+  sex: 'female',
+  age: 'adult',
+  weight: 44 * POUND,
+  estimated: true,
+  strikes: ['neck'],
+  alive: false,
+  bites: 'none',
+  fate: 'kept',
+};
 const set: TrapSet = {
-  id: id(2), line: id(7), number: 12, name: 'east run', type: 'lodge-run', species: 'beaver', station: id(8), state: 'live', opens: null,
+  id: id(2),
+  line: id(7),
+  number: 12,
+  name: 'east run',
+  type: 'lodge-run',
+  species: 'beaver',
+  station: id(8),
+  state: 'live',
+  opens: null,
   settings: [{ id: id(9), at, numbers: { depth: inches(33) }, choices: { notch: 'middle' }, pond: 1, tail: null }],
-  stays: [{ id: id(5), position: 'outer', device: id(10), from: at, to: null }], armed: { at, answers: ['outer:hooksOff'] }, anchor: 'root', by: null, leftBecause: '', note: '',
+  stays: [{ id: id(5), position: 'outer', device: id(10), from: at, to: null }],
+  armed: { at, answers: ['outer:hooksOff'] },
+  anchor: 'root',
+  by: null,
+  leftBecause: '',
+  note: '',
 };
 
 /** The first sentence that a body is refused with, and where it stands. */
@@ -34,7 +66,12 @@ describe('what the record takes', () => {
     assert.equal(refusal('set', set), '');
   });
   const refused: [string, keyof typeof SCHEMAS, unknown, RegExp][] = [
-    ['a catch of −3 kg', 'check', check({}, { outcome: 'catch', catch: { ...beaver, weight: -3 } }), /devices\.0\.catch\.weight: A weight is more than 0/],
+    [
+      'a catch of −3 kg',
+      'check',
+      check({}, { outcome: 'catch', catch: { ...beaver, weight: -3 } }),
+      /devices\.0\.catch\.weight: A weight is more than 0/,
+    ],
     ['a beaver of 80 kg', 'check', check({}, { outcome: 'catch', catch: { ...beaver, weight: 80 } }), /More than 45 kg for a beaver/],
     ['a catch without its animal', 'check', check({}, { outcome: 'catch' }), /A catch needs its animal/],
     ['an animal without a catch', 'check', check({}, { catch: beaver }), /only a catch has one/],
@@ -45,13 +82,48 @@ describe('what the record takes', () => {
     ['a field that is not known', 'check', check({ colour: 'red' }), /Unrecognized key/],
     ['a live set that is not armed', 'set', { ...set, armed: null }, /not live until its arming check/],
     ['a prepared set without its date', 'set', { ...set, state: 'prepared', stays: [] }, /date on which it is to be set/],
-    ['a number out of the range of its type', 'set', { ...set, settings: [{ ...set.settings[0], numbers: { depth: 40 } }] }, /settings\.0\.numbers\.depth: Depth of the run lies between/],
-    ['a pull before the placing', 'set', { ...set, stays: [{ ...set.stays[0], to: '2026-11-24T13:31:00.000Z' }] }, /cannot be pulled before/],
-    ['a foothold of size 330', 'device', { id: id(1), tag: 'K-1', class: 'foothold', size: '330', condition: 'good', note: '' }, /No such size of foothold/],
-    ['a tag that is only blank', 'device', { id: id(1), tag: '   ', class: 'foothold', size: '4', condition: 'good', note: '' }, /Tag is needed/],
-    ['a zone that does not exist', 'line', { id: id(1), name: 'x', season: '1', zone: 'Nowhere/Town', lat: 0, lon: 0, rule: { kind: 'elapsed', hours: 24 }, rulebook: '' }, /No such time zone/],
-    ['a level of 90 m', 'reading', { id: id(1), gauge: id(2), at, level: 90, bound: 'exact', source: 'gauge', set: null, note: '' }, /between −10 and 30 m/],
-    ['an id that is none', 'reading', { id: 'x', gauge: id(2), at, level: 1, bound: 'exact', source: 'gauge', set: null, note: '' }, /not an id/],
+    [
+      'a number out of the range of its type',
+      'set',
+      { ...set, settings: [{ ...set.settings[0], numbers: { depth: 40 } }] },
+      /settings\.0\.numbers\.depth: Depth of the run lies between/,
+    ],
+    [
+      'a pull before the placing',
+      'set',
+      { ...set, stays: [{ ...set.stays[0], to: '2026-11-24T13:31:00.000Z' }] },
+      /cannot be pulled before/,
+    ],
+    [
+      'a foothold of size 330',
+      'device',
+      { id: id(1), tag: 'K-1', class: 'foothold', size: '330', condition: 'good', note: '' },
+      /No such size of foothold/,
+    ],
+    [
+      'a tag that is only blank',
+      'device',
+      { id: id(1), tag: '   ', class: 'foothold', size: '4', condition: 'good', note: '' },
+      /Tag is needed/,
+    ],
+    [
+      'a zone that does not exist',
+      'line',
+      { id: id(1), name: 'x', season: '1', zone: 'Nowhere/Town', lat: 0, lon: 0, rule: { kind: 'elapsed', hours: 24 }, rulebook: '' },
+      /No such time zone/,
+    ],
+    [
+      'a level of 90 m',
+      'reading',
+      { id: id(1), gauge: id(2), at, level: 90, bound: 'exact', source: 'gauge', set: null, note: '' },
+      /between −10 and 30 m/,
+    ],
+    [
+      'an id that is none',
+      'reading',
+      { id: 'x', gauge: id(2), at, level: 1, bound: 'exact', source: 'gauge', set: null, note: '' },
+      /not an id/,
+    ],
   ];
   for (const [what, kind, body, sentence] of refused) it(`not ${what}`, () => assert.match(refusal(kind, body), sentence));
 });
@@ -60,15 +132,32 @@ describe('a correction of an older entry', () => {
   it('carries over what nobody changed since, and leaves what was changed later', () => {
     const base = { name: 'east run', anchor: 'root', stays: [{ id: 'a', from: '1', to: null }] };
     const corrected = { ...base, name: 'east lodge run', stays: [{ id: 'a', from: '0', to: null }] };
-    const current = { ...base, anchor: 'stake', stays: [{ id: 'a', from: '1', to: '9' }, { id: 'b', from: '9', to: null }] };
-    assert.deepEqual(carry(base, corrected, current), { name: 'east lodge run', anchor: 'stake', stays: [{ id: 'a', from: '0', to: '9' }, { id: 'b', from: '9', to: null }] });
+    const current = {
+      ...base,
+      anchor: 'stake',
+      stays: [
+        { id: 'a', from: '1', to: '9' },
+        { id: 'b', from: '9', to: null },
+      ],
+    };
+    assert.deepEqual(carry(base, corrected, current), {
+      name: 'east lodge run',
+      anchor: 'stake',
+      stays: [
+        { id: 'a', from: '0', to: '9' },
+        { id: 'b', from: '9', to: null },
+      ],
+    });
   });
   it('what was changed in both stays as it is now', () => assert.deepEqual(carry({ a: 1 }, { a: 2 }, { a: 3 }), { a: 3 }));
   it('a list item added or taken out by the correction is so today', () => {
     assert.deepEqual(carry([{ id: 'a' }], [{ id: 'a' }, { id: 'b' }], [{ id: 'a', x: 1 }]), [{ id: 'a', x: 1 }, { id: 'b' }]);
     assert.deepEqual(carry([{ id: 'a' }, { id: 'b' }], [{ id: 'b' }], [{ id: 'a' }, { id: 'b' }, { id: 'c' }]), [{ id: 'b' }, { id: 'c' }]);
   });
-  const body = fc.dictionary(fc.constantFrom('a', 'b', 'c'), fc.oneof(fc.integer(), fc.dictionary(fc.constantFrom('x', 'y'), fc.integer())));
+  const body = fc.dictionary(
+    fc.constantFrom('a', 'b', 'c'),
+    fc.oneof(fc.integer(), fc.dictionary(fc.constantFrom('x', 'y'), fc.integer())),
+  );
   it('of the newest entry is the correction itself; of nothing changed is nothing', () => {
     fc.assert(
       fc.property(body, body, (base, corrected) => {
@@ -112,10 +201,22 @@ describe('an entry in words', () => {
   it('says who was caught', () => {
     const body = SCHEMAS.check.parse(check({ change: 'remade' }, { outcome: 'catch', catch: beaver })) as Check;
     assert.equal(entrySentence('check', body, names, 'us'), '12 east run: beaver, adult female, 44 lb est., neck, remade');
-    assert.equal(catchText({ ...beaver, species: 'otter', weight: null, alive: true, fate: 'released' } as never, 'us'), 'otter, adult female, neck, alive, released');
+    assert.equal(
+      catchText({ ...beaver, species: 'otter', weight: null, alive: true, fate: 'released' } as never, 'us'),
+      'otter, adult female, neck, alive, released',
+    );
   });
   it('says a reading, its bound and where it comes from', () => {
-    const reading = { id: id(1), gauge: id(20), at, level: inches(31.75), bound: 'atMost' as const, source: 'set' as const, set: null, note: '' };
+    const reading = {
+      id: id(1),
+      gauge: id(20),
+      at,
+      level: inches(31.75),
+      bound: 'atMost' as const,
+      source: 'set' as const,
+      set: null,
+      note: '',
+    };
     assert.equal(entrySentence('reading', reading, names, 'us'), 'Header Pond, board: at most 31¾ in (a set as gauge)');
   });
   it('says a set with its state', () => assert.equal(entrySentence('set', set, names, 'us'), 'Set 12 east run, lodge run: live'));

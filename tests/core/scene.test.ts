@@ -11,14 +11,40 @@ import type { Station } from '#core/record/kinds';
 import { feet, inches } from '#core/units/factors';
 
 const id = '00000000-0000-7000-8000-000000000000';
-const station = (over: Partial<Station>): Station => ({ id, water: id, number: 1, name: 'run', kind: 'run', surface: 'pond', along: 0, lat: null, lon: null, bed: null, crest: null, note: '', ...over });
+const station = (over: Partial<Station>): Station => ({
+  id,
+  water: id,
+  number: 1,
+  name: 'run',
+  kind: 'run',
+  surface: 'pond',
+  along: 0,
+  lat: null,
+  lon: null,
+  bed: null,
+  crest: null,
+  note: '',
+  ...over,
+});
 
 function view(n: number, along: number): SetView {
   const type = CATALOGUE[n % CATALOGUE.length] ?? setTypeOf('lodge-run');
   const setting = { numbers: {}, choices: {}, pond: inches(41), tail: inches(10) };
   return {
-    id: `${id}${n}`, number: n + 10, name: `${type.name.toLowerCase()} ${n}`, type: type.id, typeName: type.name, species: 'beaver', state: 'live', opens: null, anchor: '',
-    station: station({ along }), layout: layOutSetting(type, setting, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us'), devices: [], deadline: null, lastLook: null,
+    id: `${id}${n}`,
+    number: n + 10,
+    name: `${type.name.toLowerCase()} ${n}`,
+    type: type.id,
+    typeName: type.name,
+    species: 'beaver',
+    state: 'live',
+    opens: null,
+    anchor: '',
+    station: station({ along }),
+    layout: layOutSetting(type, setting, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us'),
+    devices: [],
+    deadline: null,
+    lastLook: null,
   };
 }
 
@@ -33,7 +59,9 @@ describe('labels', () => {
       fc.property(fc.array(label, { maxLength: 60 }), (labels) => {
         const placed = placeLabels(labels, 13, { from: 4, to: 1200 }, 12);
         const inside = placed.every((p) => p.middle - p.width / 2 >= 4 - 1e-6 && p.middle + p.width / 2 <= 1200 + 1e-6);
-        const clear = placed.every((a, i) => placed.every((b, j) => i >= j || a.row !== b.row || Math.abs(a.middle - b.middle) >= (a.width + b.width) / 2 + 12 - 1e-6));
+        const clear = placed.every((a, i) =>
+          placed.every((b, j) => i >= j || a.row !== b.row || Math.abs(a.middle - b.middle) >= (a.width + b.width) / 2 + 12 - 1e-6),
+        );
         return inside && clear;
       }),
     );
@@ -47,10 +75,24 @@ describe('labels', () => {
 });
 
 describe('the section', () => {
-  const stations = [station({ kind: 'dam', along: feet(350), crest: inches(47) }), ...Array.from({ length: 12 }, (_, i) => station({ id: `${id}${i}`, along: feet(30 * i), bed: { depth: inches(20 + i), level: inches(41), at: '' } }))];
+  const stations = [
+    station({ kind: 'dam', along: feet(350), crest: inches(47) }),
+    ...Array.from({ length: 12 }, (_, i) =>
+      station({ id: `${id}${i}`, along: feet(30 * i), bed: { depth: inches(20 + i), level: inches(41), at: '' } }),
+    ),
+  ];
   const views = Array.from({ length: 12 }, (_, i) => view(i, feet(30 * i)));
   const scene = (pond: number, size = { width: 1280, height: 500 }) =>
-    sectionScene({ water: { profile: [], kind: 'pond' }, stations, views, levels: { known: { pond: inches(pond), tail: inches(10) }, age: { pond: 0, tail: 0 }, atMost: {} }, yesterday: inches(41), zero: { pond: 0, tail: 0 }, size, system: 'us' });
+    sectionScene({
+      water: { profile: [], kind: 'pond' },
+      stations,
+      views,
+      levels: { known: { pond: inches(pond), tail: inches(10) }, age: { pond: 0, tail: 0 }, atMost: {} },
+      yesterday: inches(41),
+      zero: { pond: 0, tail: 0 },
+      size,
+      system: 'us',
+    });
 
   it('draws every set and labels all twelve stations in at most three rows', () => {
     const drawn = scene(41);
@@ -74,35 +116,80 @@ describe('the section', () => {
     assert.ok(Math.abs(bottom(41, 0) - bottom(38, 0) + inches(3)) < 1e-6, 'the trap in the run stays');
   });
   it('without any station still draws a bed', () => {
-    const empty = sectionScene({ water: { profile: [], kind: 'pond' }, stations: [], views: [], levels: { known: {}, age: {}, atMost: {} }, yesterday: null, zero: { pond: 0, tail: 0 }, size: { width: 900, height: 400 }, system: 'metric' });
+    const empty = sectionScene({
+      water: { profile: [], kind: 'pond' },
+      stations: [],
+      views: [],
+      levels: { known: {}, age: {}, atMost: {} },
+      yesterday: null,
+      zero: { pond: 0, tail: 0 },
+      size: { width: 900, height: 400 },
+      system: 'metric',
+    });
     assert.ok(empty.bed.length >= 4 && empty.bed.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y)));
   });
   it('prints levels from the gauge’s own zero', () => {
-    const shifted = sectionScene({ water: { profile: [], kind: 'pond' }, stations, views: [], levels: { known: { pond: inches(41) }, age: { pond: 0 }, atMost: {} }, yesterday: null, zero: { pond: inches(10), tail: 0 }, size: { width: 900, height: 400 }, system: 'us' });
+    const shifted = sectionScene({
+      water: { profile: [], kind: 'pond' },
+      stations,
+      views: [],
+      levels: { known: { pond: inches(41) }, age: { pond: 0 }, atMost: {} },
+      yesterday: null,
+      zero: { pond: inches(10), tail: 0 },
+      size: { width: 900, height: 400 },
+      system: 'us',
+    });
     assert.equal(shifted.surfaces[0]?.text, '31 in');
   });
 });
 
 describe('the side view', () => {
   for (const type of CATALOGUE) {
-    const layout = layOutSetting(type, { numbers: {}, choices: {}, pond: 1, tail: 0.2 }, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us');
+    const layout = layOutSetting(
+      type,
+      { numbers: {}, choices: {}, pond: 1, tail: 0.2 },
+      { kind: 'run', surface: 'pond', bed: null },
+      usualDevices(type),
+      'us',
+    );
     const surface = type.id === 'dam-crossover-face' ? ('tail' as const) : ('pond' as const);
     it(`${type.id}: what is drawn is the parts list, to one scale, with its numbers in words`, () => {
       const scene = sideView(layout, { pond: 1, tail: 0.2 }, surface, { width: 600, height: 400 }, 'us');
-      assert.deepEqual(scene.parts.map((p) => p.id), layout.parts.map((p) => p.id));
+      assert.deepEqual(
+        scene.parts.map((p) => p.id),
+        layout.parts.map((p) => p.id),
+      );
       for (const part of layout.parts) {
         const drawn = scene.parts.find((p) => p.id === part.id);
-        assert.ok(Math.abs((drawn?.height ?? 0) - part.height * scene.scale) < 1e-6 && Math.abs((drawn?.width ?? 0) - part.wide * scene.scale) < 1e-6);
+        assert.ok(
+          Math.abs((drawn?.height ?? 0) - part.height * scene.scale) < 1e-6 &&
+            Math.abs((drawn?.width ?? 0) - part.wide * scene.scale) < 1e-6,
+        );
       }
       assert.equal(scene.twin.length, layout.needs.length);
       assert.ok(scene.parts.every((p) => p.x >= -1 && p.x + p.width <= 601 && p.y >= -1 && p.y + p.height <= 401));
     });
   }
-  it('of nothing is an empty picture', () => assert.deepEqual(sideView({ parts: [], needs: [], free: [], ground: [], findings: [] }, {}, 'pond', { width: 10, height: 10 }, 'us').parts, []));
+  it('of nothing is an empty picture', () =>
+    assert.deepEqual(
+      sideView({ parts: [], needs: [], free: [], ground: [], findings: [] }, {}, 'pond', { width: 10, height: 10 }, 'us').parts,
+      [],
+    ));
 });
 
 describe('the band gauge', () => {
-  const state = { device: 'trap', verdict: 'fine' as const, axis: 'pond' as const, level: 1, band: { min: 1 - inches(7), max: Infinity }, label: '', sentence: '', remedy: '', spare: null, moveBy: 0 };
+  const state = {
+    device: 'trap',
+    verdict: 'fine' as const,
+    axis: 'pond' as const,
+    level: 1,
+    band: { min: 1 - inches(7), max: Infinity },
+    label: '',
+    sentence: '',
+    remedy: '',
+    spare: null,
+    moveBy: 0,
+  };
   it('shares one scale: seven inches are half of its lower half', () => {
     const gauge = bandGauge(state, 1 + inches(7), 44);
     assert.ok(Math.abs((gauge.box?.bottom ?? 0) - (22 + 10)) < 0.01);

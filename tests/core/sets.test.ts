@@ -17,21 +17,33 @@ import { axisOf } from '#core/water/layout';
 import { heightAt } from '#core/water/need';
 import { deviceState } from '#core/water/state';
 
-const near = (a: number | undefined, b: number, tolerance = 1e-9) => assert.ok(a !== undefined && Math.abs(a - b) <= tolerance, `${a} is not ${b}`);
+const near = (a: number | undefined, b: number, tolerance = 1e-9) =>
+  assert.ok(a !== undefined && Math.abs(a - b) <= tolerance, `${a} is not ${b}`);
 const POND = inches(41);
 
 function lay(type: SetType, numbers: Record<string, number> = {}, over: Partial<Laying> = {}) {
   const inMetres = Object.fromEntries(Object.entries(numbers).map(([key, n]) => [key, key === 'share' ? n : inches(n)]));
   const choices = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
   return type.layOut({
-    numbers: inMetres, place: { kind: 'run', surface: 'pond', bed: null }, devices: usualDevices(type), then: { pond: POND, tail: inches(10) }, system: 'us', ...over, choices: { ...choices, ...over.choices },
+    numbers: inMetres,
+    place: { kind: 'run', surface: 'pond', bed: null },
+    devices: usualDevices(type),
+    then: { pond: POND, tail: inches(10) },
+    system: 'us',
+    ...over,
+    choices: { ...choices, ...over.choices },
   });
 }
 
 /** Both ends of a device's band, inches over the level at which it was set. */
 function bandOf(layout: ReturnType<typeof lay>, device: string, base = POND): [number, number] {
   const axis = axisOf(layout, device);
-  const band = levelBands(layout.needs.filter((n) => n.device === device), layout.parts, axis, { pond: POND, tail: inches(10) })?.[0];
+  const band = levelBands(
+    layout.needs.filter((n) => n.device === device),
+    layout.parts,
+    axis,
+    { pond: POND, tail: inches(10) },
+  )?.[0];
   return [((band?.min ?? NaN) - base) / 0.0254, ((band?.max ?? NaN) - base) / 0.0254];
 }
 
@@ -39,7 +51,10 @@ const findings = (layout: ReturnType<typeof lay>) => Object.fromEntries(layout.f
 
 describe('the catalogue', () => {
   it('lists every type once, by its id', () => {
-    assert.deepEqual(CATALOGUE.map((t) => t.id), [...SET_TYPE_IDS]);
+    assert.deepEqual(
+      CATALOGUE.map((t) => t.id),
+      [...SET_TYPE_IDS],
+    );
     assert.equal(findType('no-such'), undefined);
     assert.throws(() => setTypeOf('no-such'), /there are lodge-run/);
   });
@@ -64,7 +79,9 @@ describe('the catalogue', () => {
       }
     });
     it(`${type.id}: its defaults lie in their ranges`, () => {
-      const defaults = Object.fromEntries(Object.entries(type.numbers).flatMap(([key, s]) => (s.default === undefined ? [] : [[key, s.default]])));
+      const defaults = Object.fromEntries(
+        Object.entries(type.numbers).flatMap(([key, s]) => (s.default === undefined ? [] : [[key, s.default]])),
+      );
       assert.deepEqual(numberFaults(type, defaults), []);
     });
     it(`${type.id}: without a trap it lays out nothing`, () => assert.deepEqual(lay(type, {}, { devices: {} }).parts, []));
@@ -78,22 +95,31 @@ describe('a lodge run', () => {
     near(down, -3, 1e-6);
     near(up, 33, 1e-6);
   });
-  it('on its stand over a measured bed: 33 in deep, 1 in of stand, 10 in of frame leave 22 in over it', () => near(bandOf(lay(type, { depth: 33 }), 'outer')[0], -22, 1e-6));
-  it('takes the bed of its station when no depth was typed', () => near(bandOf(lay(type, {}, { place: { kind: 'run', surface: 'pond', bed: POND - inches(33) } }), 'outer')[0], -22, 1e-6));
+  it('on its stand over a measured bed: 33 in deep, 1 in of stand, 10 in of frame leave 22 in over it', () =>
+    near(bandOf(lay(type, { depth: 33 }), 'outer')[0], -22, 1e-6));
+  it('takes the bed of its station when no depth was typed', () =>
+    near(bandOf(lay(type, {}, { place: { kind: 'run', surface: 'pond', bed: POND - inches(33) } }), 'outer')[0], -22, 1e-6));
   it('two traps have two bands', () => {
-    const two = lay(type, { topUnder: 3, innerTopUnder: 9 }, { devices: { outer: { class: 'bodyGrip', size: '330' }, inner: { class: 'bodyGrip', size: '330' } } });
+    const two = lay(
+      type,
+      { topUnder: 3, innerTopUnder: 9 },
+      { devices: { outer: { class: 'bodyGrip', size: '330' }, inner: { class: 'bodyGrip', size: '330' } } },
+    );
     near(bandOf(two, 'outer')[0], -3, 1e-6);
     near(bandOf(two, 'inner')[0], -9, 1e-6);
     near(two.parts.find((p) => p.id === 'inner-jaws')?.x, inches(48));
   });
-  it('in the tailwater is judged by it', () => assert.equal(axisOf(lay(type, {}, { place: { kind: 'run', surface: 'tail', bed: null } }), 'outer'), 'tail'));
+  it('in the tailwater is judged by it', () =>
+    assert.equal(axisOf(lay(type, {}, { place: { kind: 'run', surface: 'tail', bed: null } }), 'outer'), 'tail'));
   it('fences a run of 20 in with one stick a side, and draws what it counts', () => {
     const layout = lay(type, { widthBed: 20, depth: 30 });
     assert.equal(findings(layout).fence?.figure, '1 + 1');
     assert.equal(layout.parts.filter((p) => p.kind === 'stick').length, 2);
   });
-  it('a run narrower than the frame fails with the inches', () => assert.match(findings(lay(type, { widthBed: 9 })).opening?.sentence ?? '', /9 in wide at the bed, the frame 10 in/));
-  it('a frame that does not fit the depth is refused in words', () => assert.match(findings(lay(type, { depth: 12, topUnder: 6 })).tooTall?.sentence ?? '', /16 in down, but the run is 12 in deep/));
+  it('a run narrower than the frame fails with the inches', () =>
+    assert.match(findings(lay(type, { widthBed: 9 })).opening?.sentence ?? '', /9 in wide at the bed, the frame 10 in/));
+  it('a frame that does not fit the depth is refused in words', () =>
+    assert.match(findings(lay(type, { depth: 12, topUnder: 6 })).tooTall?.sentence ?? '', /16 in down, but the run is 12 in deep/));
   it('an unmeasured bed is said', () => assert.equal(findings(lay(type, { topUnder: 3 })).bedUnknown?.verdict, 'unknown'));
 });
 
@@ -104,8 +130,10 @@ describe('a castor mound foothold', () => {
     near(down, -1, 1e-6);
     near(up, 3, 1e-6);
   });
-  it('says the height to build: 9 in deep less 3 in of cover and 1½ in of pan', () => assert.equal(findings(lay(type, { depth: 9, panUnder: 3 })).buildUp?.figure, '4½ in'));
-  it('a bottom too high for the cover fails with the inches to dig', () => assert.match(findings(lay(type, { depth: 3, panUnder: 3 })).buildUp?.sentence ?? '', /1½ in too high/));
+  it('says the height to build: 9 in deep less 3 in of cover and 1½ in of pan', () =>
+    assert.equal(findings(lay(type, { depth: 9, panUnder: 3 })).buildUp?.figure, '4½ in'));
+  it('a bottom too high for the cover fails with the inches to dig', () =>
+    assert.match(findings(lay(type, { depth: 3, panUnder: 3 })).buildUp?.sentence ?? '', /1½ in too high/));
   it('a slide wants chain, reach and 6 in: 14 in of chain and an adult’s forearm of 0.40 m (from memory) make 35¾ in', () => {
     assert.match(findings(lay(type, { stopDepth: 40 })).slide?.sentence ?? '', /35¾ in wanted/);
     assert.equal(findings(lay(type, { stopDepth: 30 })).slide?.figure, 'short 5¾ in');
@@ -132,13 +160,16 @@ describe('a channel snare', () => {
     near(down, -2.667, 1e-3);
     near(up, 7, 1e-6);
   });
-  it('is placed by its lowest point too: at the surface nothing of it is under', () => assert.match(findings(lay(type, { lowestUnder: 0 })).share?.sentence ?? '', /0 % of its height/));
+  it('is placed by its lowest point too: at the surface nothing of it is under', () =>
+    assert.match(findings(lay(type, { lowestUnder: 0 })).share?.sentence ?? '', /0 % of its height/));
   it('70.8 % of the area is under at two thirds of the height (circular segment)', () => {
     near(wetAreaShare(0.254, 0.1693), 0.708, 5e-4);
     assert.match(findings(lay(type)).share?.sentence ?? '', /71 % of its area/);
   });
-  it('cuts the circumference, 5 in of fittings (practice) and the tail', () => assert.match(findings(lay(type, { loop: 10, tail: 84 })).cable?.sentence ?? '', /^36½ in for the loop/));
-  it('larger than the water is deep is refused with the inches', () => assert.match(findings(lay(type, { loop: 12, share: 0.9, depth: 6 })).loopInBed?.sentence ?? '', /4¾ in into the bed/));
+  it('cuts the circumference, 5 in of fittings (practice) and the tail', () =>
+    assert.match(findings(lay(type, { loop: 10, tail: 84 })).cable?.sentence ?? '', /^36½ in for the loop/));
+  it('larger than the water is deep is refused with the inches', () =>
+    assert.match(findings(lay(type, { loop: 12, share: 0.9, depth: 6 })).loopInBed?.sentence ?? '', /4¾ in into the bed/));
 });
 
 describe('the wet share of a loop', () => {
@@ -146,9 +177,14 @@ describe('the wet share of a loop', () => {
     assert.equal(wetAreaShare(0.2, -0.1), 0);
     near(wetAreaShare(0.2, 0.3), 1);
     fc.assert(
-      fc.property(fc.double({ min: 0.05, max: 0.5, noNaN: true }), fc.double({ min: -0.1, max: 0.6, noNaN: true }), fc.double({ min: 0, max: 0.2, noNaN: true }), (d, depth, more) => {
-        return Math.abs(wetAreaShare(d, d / 2) - 0.5) < 1e-9 && wetAreaShare(d, depth + more) >= wetAreaShare(d, depth) - 1e-9;
-      }),
+      fc.property(
+        fc.double({ min: 0.05, max: 0.5, noNaN: true }),
+        fc.double({ min: -0.1, max: 0.6, noNaN: true }),
+        fc.double({ min: 0, max: 0.2, noNaN: true }),
+        (d, depth, more) => {
+          return Math.abs(wetAreaShare(d, d / 2) - 0.5) < 1e-9 && wetAreaShare(d, depth + more) >= wetAreaShare(d, depth) - 1e-9;
+        },
+      ),
     );
   });
   it('refuses a loop without a diameter', () => assert.throws(() => wetAreaShare(0, 0.1), RangeError));
@@ -160,10 +196,14 @@ describe('a crossover on the lower face of a dam', () => {
     const layout = lay(type, { overTail: 4 });
     assert.equal(axisOf(layout, 'trap'), 'tail');
     fc.assert(
-      fc.property(fc.double({ min: -5, max: 5, noNaN: true }), (pond) => deviceState(layout, 'trap', { known: { pond, tail: inches(10) }, age: {}, atMost: {} }, 'us').verdict === 'fine'),
+      fc.property(
+        fc.double({ min: -5, max: 5, noNaN: true }),
+        (pond) => deviceState(layout, 'trap', { known: { pond, tail: inches(10) }, age: {}, atMost: {} }, 'us').verdict === 'fine',
+      ),
     );
   });
-  it('its reach ends 36 in (practice) over its top', () => near(bandOf(lay(type, { overTail: 4 }), 'trap', inches(10))[1], 4 + 10 + 36, 1e-6));
+  it('its reach ends 36 in (practice) over its top', () =>
+    near(bandOf(lay(type, { overTail: 4 }), 'trap', inches(10))[1], 4 + 10 + 36, 1e-6));
   it('outlined against the sky is said', () => assert.equal(findings(lay(type, { crestOver: 1 })).skyline?.verdict, 'warns'));
 });
 
@@ -184,7 +224,8 @@ describe('a float', () => {
     assert.equal(two.parts.filter((p) => p.kind === 'raft').length, 1);
     assert.equal(two.parts.filter((p) => p.kind === 'pan').length, 2);
   });
-  it('a raft that draws more than the water is deep is refused', () => assert.equal(findings(lay(type, { depth: 1, draft: 2 })).ground?.verdict, 'fails'));
+  it('a raft that draws more than the water is deep is refused', () =>
+    assert.equal(findings(lay(type, { depth: 1, draft: 2 })).ground?.verdict, 'fails'));
 });
 
 describe('a set put lower', () => {
@@ -225,7 +266,10 @@ describe('the arming check', () => {
   const type = setTypeOf('lodge-run');
   it('asks a body-grip its five questions, with the caution for a size that needs a setter', () => {
     const [group] = armingCheck(type, trap, {});
-    assert.deepEqual(group?.asks.map((a) => a.id), ['hooksOff', 'wiresInside', 'dogFree', 'rightWayUp', 'swingClear'].map((q) => `outer:${q}`));
+    assert.deepEqual(
+      group?.asks.map((a) => a.id),
+      ['hooksOff', 'wiresInside', 'dogFree', 'rightWayUp', 'swingClear'].map((q) => `outer:${q}`),
+    );
     assert.match(group?.caution ?? '', /breaks hands/);
     assert.equal(needsSetter('160'), false);
   });
@@ -254,16 +298,24 @@ describe('sticks and sizes', () => {
   it('never leaves a wider opening than allowed, and never a stick too many', () => {
     const width = fc.double({ min: 0.01, max: 2, noNaN: true });
     fc.assert(
-      fc.property(width, fc.double({ min: 0.03, max: 0.3, noNaN: true }), fc.double({ min: 0.01, max: 0.06, noNaN: true }), (gap, allowed, stick) => {
-        const { sticks, clear } = fence(gap, allowed, stick);
-        const fewer = sticks === 0 ? Infinity : (gap - (sticks - 1) * stick) / sticks;
-        return clear <= allowed + 1e-6 && fewer > allowed - 1e-6;
-      }),
+      fc.property(
+        width,
+        fc.double({ min: 0.03, max: 0.3, noNaN: true }),
+        fc.double({ min: 0.01, max: 0.06, noNaN: true }),
+        (gap, allowed, stick) => {
+          const { sticks, clear } = fence(gap, allowed, stick);
+          const fewer = sticks === 0 ? Infinity : (gap - (sticks - 1) * stick) / sticks;
+          return clear <= allowed + 1e-6 && fewer > allowed - 1e-6;
+        },
+      ),
     );
     assert.throws(() => fence(-1, 1, 1), RangeError);
   });
   it('sizes are called what a trapper calls them', () => {
-    assert.deepEqual([sizeText('foothold', '1½'), sizeText('bodyGrip', '330'), sizeText('snare', '7×7 3/32')], ['No. 1½', '330', '7×7 3/32 snare']);
+    assert.deepEqual(
+      [sizeText('foothold', '1½'), sizeText('bodyGrip', '330'), sizeText('snare', '7×7 3/32')],
+      ['No. 1½', '330', '7×7 3/32 snare'],
+    );
     assert.deepEqual([...SIZES.bodyGrip], Object.keys(BODY_GRIPS));
     assert.deepEqual([...SIZES.foothold].sort(), Object.keys(FOOTHOLDS).sort());
   });
@@ -277,6 +329,9 @@ describe('sticks and sizes', () => {
     const type = setTypeOf('castor-foothold');
     assert.match(numberFaults(type, { panUnder: 2 })[0]?.[1] ?? '', /Pan under lies between −2 in and 12 in \(−5 cm and 30.5 cm\)/);
     assert.match(numberFaults(type, { nonsense: 1 })[0]?.[1] ?? '', /no number called nonsense/);
-    assert.equal(rangeText({ label: 'Loop under water', help: '', unit: 'share', min: 0, max: 1, origin: 'practice' }), 'between 0 and 100 %');
+    assert.equal(
+      rangeText({ label: 'Loop under water', help: '', unit: 'share', min: 0, max: 1, origin: 'practice' }),
+      'between 0 and 100 %',
+    );
   });
 });

@@ -26,7 +26,8 @@ describe('local time', () => {
     assert.deepEqual(readLocalTime('2026-11-01T01:30', zone, 'second'), { ok: true, at: new Date('2026-11-01T07:30:00Z') });
   });
   it('nonsense is refused with an example', () => {
-    for (const bad of ['', 'noon', '2026-13-40T07:00', '2026-11-25']) assert.match(JSON.stringify(readLocalTime(bad, zone)), /Write it like/);
+    for (const bad of ['', 'noon', '2026-13-40T07:00', '2026-11-25'])
+      assert.match(JSON.stringify(readLocalTime(bad, zone)), /Write it like/);
   });
   it('what a field shows reads back to the same minute', () => {
     fc.assert(
@@ -46,7 +47,10 @@ describe('local time', () => {
     assert.equal(whenText(new Date('2026-11-12T15:30:00Z'), now, zone), '12 Nov 09:30');
   });
   it('spans are spoken', () => {
-    assert.deepEqual([40, 60, 185, 48 * 60].map((m) => spanText(m * 60_000)), ['40 min', '1 h', '3 h 05 min', '2 days']);
+    assert.deepEqual(
+      [40, 60, 185, 48 * 60].map((m) => spanText(m * 60_000)),
+      ['40 min', '1 h', '3 h 05 min', '2 days'],
+    );
   });
 });
 
@@ -60,13 +64,20 @@ describe('the sun', () => {
       const rise = astronomy.SearchRiseSet(astronomy.Body.Sun, observer, +1, midnight, 1);
       const set = astronomy.SearchRiseSet(astronomy.Body.Sun, observer, -1, midnight, 1);
       const dawn = astronomy.SearchAltitude(astronomy.Body.Sun, observer, +1, midnight, 1, -6);
-      for (const [ours, theirs] of [[sun.sunrise, rise], [sun.sunset, set], [sun.dawn, dawn]] as const) {
+      for (const [ours, theirs] of [
+        [sun.sunrise, rise],
+        [sun.sunset, set],
+        [sun.dawn, dawn],
+      ] as const) {
         assert.ok(ours && theirs && Math.abs(ours.getTime() - theirs.date.getTime()) < 60_000, `${date}: ${ours} against ${theirs?.date}`);
       }
     }
   });
   it('never setting leaves the end of the date as the last light', () => {
-    assert.deepEqual(lastLight('2026-06-21', 'Arctic/Longyearbyen', { lat: 78.2, lon: 15.6 }, 30), instantOf('2026-06-22', '00:00', 'Arctic/Longyearbyen'));
+    assert.deepEqual(
+      lastLight('2026-06-21', 'Arctic/Longyearbyen', { lat: 78.2, lon: 15.6 }, 30),
+      instantOf('2026-06-22', '00:00', 'Arctic/Longyearbyen'),
+    );
   });
 });
 
@@ -89,13 +100,22 @@ describe('a deadline', () => {
     assert.equal(setDeadline([], { kind: 'elapsed', hours: 24 }, zone, place), null);
   });
   it('never comes earlier when the look was later', () => {
-    const rules: CheckRule[] = [{ kind: 'elapsed', hours: 24 }, { kind: 'calendarDay', days: 1 }, { kind: 'daylight', days: 2, after: 30 }];
+    const rules: CheckRule[] = [
+      { kind: 'elapsed', hours: 24 },
+      { kind: 'calendarDay', days: 1 },
+      { kind: 'daylight', days: 2, after: 30 },
+    ];
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 400 * 1440 }), fc.integer({ min: 0, max: 2880 }), fc.constantFrom(...rules), (start, more, rule) => {
-        const a = new Date(Date.UTC(2026, 0, 1) + start * 60_000);
-        const b = new Date(a.getTime() + more * 60_000);
-        return deadlineAfter(a, rule, zone, place) <= deadlineAfter(b, rule, zone, place);
-      }),
+      fc.property(
+        fc.integer({ min: 0, max: 400 * 1440 }),
+        fc.integer({ min: 0, max: 2880 }),
+        fc.constantFrom(...rules),
+        (start, more, rule) => {
+          const a = new Date(Date.UTC(2026, 0, 1) + start * 60_000);
+          const b = new Date(a.getTime() + more * 60_000);
+          return deadlineAfter(a, rule, zone, place) <= deadlineAfter(b, rule, zone, place);
+        },
+      ),
       { numRuns: 60 },
     );
   });
@@ -114,13 +134,22 @@ describe('the day strip', () => {
     { set: 'c', at: instantOf('2026-11-26', '09:30', zone) },
   ]);
   it('runs from night to night without a gap', () => {
-    assert.deepEqual(strip.lights.map((l) => l.light), ['night', 'twilight', 'day', 'twilight', 'night']);
+    assert.deepEqual(
+      strip.lights.map((l) => l.light),
+      ['night', 'twilight', 'day', 'twilight', 'night'],
+    );
     assert.equal(strip.lights[0]?.start, 0);
     assert.equal(strip.lights.at(-1)?.end, 1);
     strip.lights.slice(1).forEach((l, i) => assert.equal(l.start, strip.lights[i]?.end));
   });
   it('keeps an overdue set in sight and counts what comes later', () => {
-    assert.deepEqual(strip.deadlines.map((d) => [d.set, d.overdue]), [['a', false], ['b', true]]);
+    assert.deepEqual(
+      strip.deadlines.map((d) => [d.set, d.overdue]),
+      [
+        ['a', false],
+        ['b', true],
+      ],
+    );
     assert.equal(strip.deadlines[1]?.at, 0);
     assert.equal(strip.later, 1);
   });

@@ -11,9 +11,30 @@ import { hoursInBand, levelAt, levelNow, type Reading } from '#core/water/series
 import { deviceState, nearMargin, spareText, worst, type Water } from '#core/water/state';
 import { waterAt } from '#core/water/now';
 
-const near = (a: number | null | undefined, b: number, tolerance = 1e-9) => assert.ok(a !== null && a !== undefined && Math.abs(a - b) <= tolerance, `${a} is not ${b}`);
-const part = (over: Partial<Part> & Pick<Part, 'id' | 'bearer' | 'z'>): Part => ({ kind: 'jaws', device: 'trap', x: 0, y: 0, height: 0.254, wide: 0.02, across: 0.254, ...over });
-const need = (over: Partial<Need> = {}): Need => ({ id: 'cover', device: 'trap', of: { part: 'jaws', spot: 'top' }, from: 'pond', min: -0.15, max: -0.05, broken: { min: 'tooDeep', max: 'outOfWater' }, called: 'top of the jaws', origin: 'practice', ...over });
+const near = (a: number | null | undefined, b: number, tolerance = 1e-9) =>
+  assert.ok(a !== null && a !== undefined && Math.abs(a - b) <= tolerance, `${a} is not ${b}`);
+const part = (over: Partial<Part> & Pick<Part, 'id' | 'bearer' | 'z'>): Part => ({
+  kind: 'jaws',
+  device: 'trap',
+  x: 0,
+  y: 0,
+  height: 0.254,
+  wide: 0.02,
+  across: 0.254,
+  ...over,
+});
+const need = (over: Partial<Need> = {}): Need => ({
+  id: 'cover',
+  device: 'trap',
+  of: { part: 'jaws', spot: 'top' },
+  from: 'pond',
+  min: -0.15,
+  max: -0.05,
+  broken: { min: 'tooDeep', max: 'outOfWater' },
+  called: 'top of the jaws',
+  origin: 'practice',
+  ...over,
+});
 const layout = (parts: Part[], needs: Need[], free: Layout['free'] = []): Layout => ({ parts, needs, free, ground: [], findings: [] });
 const now = (pond: number, age = 0): Water => ({ known: { pond }, age: { pond: age }, atMost: {} });
 const level = fc.double({ min: -5, max: 5, noNaN: true });
@@ -42,7 +63,10 @@ describe('bearers', () => {
   });
   it('a fallen pond leaves the float alone between grounding and taut line', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.56, max: 2.04, noNaN: true }), (pond) => Math.abs(pond - (bottomAt(afloat, { pond }) ?? 0) - 0.05) < 1e-9),
+      fc.property(
+        fc.double({ min: 0.56, max: 2.04, noNaN: true }),
+        (pond) => Math.abs(pond - (bottomAt(afloat, { pond }) ?? 0) - 0.05) < 1e-9,
+      ),
     );
   });
   it('grounds below and is held under above', () => {
@@ -54,7 +78,12 @@ describe('bearers', () => {
     near((bottomAt(hung, { pond: 0, sheet: 0.3 }) ?? 0) - (bottomAt(hung, { pond: 0, sheet: 0.2 }) ?? 0), 0.0083);
   });
   it('depth from the top of 8½ in of ice is 0.71 in larger than from the water line', () => {
-    near((heightAt(need({ from: 'iceTop' }), [part({ id: 'jaws', bearer: 'bed', z: fixed(-1) })], { pond: 0, sheet: inches(8.5) }) ?? 0) - (-1 + 0.254), -inches(0.7055), 1e-6);
+    near(
+      (heightAt(need({ from: 'iceTop' }), [part({ id: 'jaws', bearer: 'bed', z: fixed(-1) })], { pond: 0, sheet: inches(8.5) }) ?? 0) -
+        (-1 + 0.254),
+      -inches(0.7055),
+      1e-6,
+    );
   });
 });
 
@@ -66,7 +95,11 @@ describe('a level band', () => {
     near(bands?.[0]?.max, 1.254 + 0.15);
   });
   it('of a loop in the open at two thirds is −2.67/+2.33 in; at half −1/+4; 9 in at two thirds −2.4/+2.1 (computations, by hand)', () => {
-    const cases: [number, number, number, number][] = [[10, 2 / 3, -2.67, 2.33], [10, 0.5, -1, 4], [9, 2 / 3, -2.4, 2.1]];
+    const cases: [number, number, number, number][] = [
+      [10, 2 / 3, -2.67, 2.33],
+      [10, 0.5, -1, 4],
+      [9, 2 / 3, -2.4, 2.1],
+    ];
     for (const [loop, share, down, up] of cases) {
       const own = [part({ id: 'loop', kind: 'loop', bearer: 'bed', z: fixed(-share * inches(loop)), height: inches(loop) })];
       const [band] = needBand(need({ of: { part: 'loop', share: true }, min: 0.4, max: 0.9 }), own, 'pond', {}) ?? [];
@@ -75,7 +108,16 @@ describe('a level band', () => {
     }
   });
   it('of a float ends where it grounds too high and where its line drags it under', () => {
-    const raft = [part({ id: 'pan', kind: 'pan', bearer: 'float', z: follows('pond', -0.02), height: 0.03, limits: { min: fixed(0.5), max: fixed(2) } })];
+    const raft = [
+      part({
+        id: 'pan',
+        kind: 'pan',
+        bearer: 'float',
+        z: follows('pond', -0.02),
+        height: 0.03,
+        limits: { min: fixed(0.5), max: fixed(2) },
+      }),
+    ];
     const bands = levelBands([need({ of: { part: 'pan', spot: 'top' }, min: -0.0127, max: 0.05 })], raft, 'pond', {});
     near(bands?.[0]?.min, 0.53 - 0.05);
     near(bands?.[0]?.max, 2.03 + 0.0127);
@@ -90,22 +132,48 @@ describe('a level band', () => {
     assert.equal(needBand(under, hung, 'pond', {}), null);
   });
   it('of several needs is what they share, and may be nothing', () => {
-    assert.deepEqual(intersect([{ min: 0, max: 2 }, { min: 3, max: 5 }], [{ min: 1, max: 4 }]), [{ min: 1, max: 2 }, { min: 3, max: 4 }]);
+    assert.deepEqual(
+      intersect(
+        [
+          { min: 0, max: 2 },
+          { min: 3, max: 5 },
+        ],
+        [{ min: 1, max: 4 }],
+      ),
+      [
+        { min: 1, max: 2 },
+        { min: 3, max: 4 },
+      ],
+    );
     assert.deepEqual(levelBands([need(), need({ min: -2, max: -1 })], parts, 'pond', {}), []);
     assert.equal(bandNear([], 1), null);
-    assert.deepEqual(bandNear([{ min: 0, max: 1 }, { min: 3, max: 4 }], 2.4), { min: 3, max: 4 });
+    assert.deepEqual(
+      bandNear(
+        [
+          { min: 0, max: 1 },
+          { min: 3, max: 4 },
+        ],
+        2.4,
+      ),
+      { min: 3, max: 4 },
+    );
   });
   it('a state changes exactly at its ends', () => {
     fc.assert(
-      fc.property(fc.double({ min: -2, max: 2, noNaN: true }), fc.double({ min: 0.02, max: 1, noNaN: true }), fc.double({ min: -3, max: 3, noNaN: true }), (z, width, pond) => {
-        const own = [part({ id: 'jaws', bearer: 'bed', z: fixed(z) })];
-        const rule = need({ min: -0.05 - width, max: -0.05 });
-        const [band] = needBand(rule, own, 'pond', {}) ?? [];
-        if (!band) return false;
-        const holds = verdictAt(rule, own, heightAt(rule, own, { pond }) ?? 0) === null;
-        const inside = pond >= band.min - 1e-9 && pond <= band.max + 1e-9;
-        return holds === inside;
-      }),
+      fc.property(
+        fc.double({ min: -2, max: 2, noNaN: true }),
+        fc.double({ min: 0.02, max: 1, noNaN: true }),
+        fc.double({ min: -3, max: 3, noNaN: true }),
+        (z, width, pond) => {
+          const own = [part({ id: 'jaws', bearer: 'bed', z: fixed(z) })];
+          const rule = need({ min: -0.05 - width, max: -0.05 });
+          const [band] = needBand(rule, own, 'pond', {}) ?? [];
+          if (!band) return false;
+          const holds = verdictAt(rule, own, heightAt(rule, own, { pond }) ?? 0) === null;
+          const inside = pond >= band.min - 1e-9 && pond <= band.max + 1e-9;
+          return holds === inside;
+        },
+      ),
     );
   });
   it('moves with the part: a device put d lower has its band d lower', () => {
@@ -114,7 +182,12 @@ describe('a level band', () => {
         const own = part({ id: 'jaws', bearer: 'bed', z: fixed(z) });
         const before = needBand(need(), [own], 'pond', {})?.[0];
         const after = needBand(need(), [raised(own, d)], 'pond', {})?.[0];
-        return before !== undefined && after !== undefined && Math.abs(after.min - before.min - d) < 1e-9 && Math.abs(after.max - before.max - d) < 1e-9;
+        return (
+          before !== undefined &&
+          after !== undefined &&
+          Math.abs(after.min - before.min - d) < 1e-9 &&
+          Math.abs(after.max - before.max - d) < 1e-9
+        );
       }),
     );
   });
@@ -122,7 +195,11 @@ describe('a level band', () => {
 
 describe('a state', () => {
   const parts = [part({ id: 'jaws', bearer: 'bed', z: fixed(inches(28)), height: inches(10) })];
-  const set = layout(parts, [need({ min: inches(-36), max: 0, target: inches(-2), broken: { min: 'cannotReach', max: 'outOfWater' } })], [{ device: 'trap', say: { down: 'Set it', up: 'Set it' }, floor: inches(20) }]);
+  const set = layout(
+    parts,
+    [need({ min: inches(-36), max: 0, target: inches(-2), broken: { min: 'cannotReach', max: 'outOfWater' } })],
+    [{ device: 'trap', say: { down: 'Set it', up: 'Set it' }, floor: inches(20) }],
+  );
   const at = (pond: number, age = 0) => deviceState(set, 'trap', now(inches(pond), age), 'us');
 
   it('in the band is fine, and says where it works', () => {
@@ -174,7 +251,10 @@ describe('a state', () => {
     assert.match(deviceState(set, 'trap', { ...now(inches(31)), atMost: { pond: true } }, 'us').sentence, /at most 31 in/);
   });
   it('water over a pan that is too little is not called dry', () => {
-    const pan = layout([part({ id: 'pan', kind: 'pan', bearer: 'bed', z: fixed(0), height: 0 })], [need({ of: { part: 'pan', spot: 'top' }, min: inches(-6), max: inches(-2), called: 'pan' })]);
+    const pan = layout(
+      [part({ id: 'pan', kind: 'pan', bearer: 'bed', z: fixed(0), height: 0 })],
+      [need({ of: { part: 'pan', spot: 'top' }, min: inches(-6), max: inches(-2), called: 'pan' })],
+    );
     const state = deviceState(pan, 'trap', now(inches(1)), 'us');
     assert.equal(state.label, 'too shallow');
     assert.match(state.sentence, /only 1 in of water/);
@@ -202,7 +282,14 @@ describe('a level series', () => {
     assert.deepEqual(levelNow([read(0, 1), read(5, 0.7, 'atMost'), read(6, 0.8)], new Date(6 * hour))?.level, 0.8);
   });
   it('gives each surface of a water its own level and age', () => {
-    const water = waterAt([{ id: 'a', surface: 'pond' }, { id: 'b', surface: 'tail' }], { a: [read(0, 1)] }, new Date(2 * hour));
+    const water = waterAt(
+      [
+        { id: 'a', surface: 'pond' },
+        { id: 'b', surface: 'tail' },
+      ],
+      { a: [read(0, 1)] },
+      new Date(2 * hour),
+    );
     assert.deepEqual(water, { known: { pond: 1 }, age: { pond: 2 * hour }, atMost: { pond: false } });
   });
   it('hours in band are exact on a falling level', () => {
@@ -224,7 +311,9 @@ describe('a level series', () => {
         const span = [new Date(10 * hour), new Date(150 * hour)] as const;
         const narrow = hoursInBand(all, ...span, { min, max: min + width });
         const wide = hoursInBand(all, ...span, { min: min - 0.1, max: min + width + 0.1 });
-        return narrow.low <= narrow.high + 1e-9 && narrow.high <= 140 + 1e-9 && wide.low >= narrow.low - 1e-9 && wide.high >= narrow.high - 1e-9;
+        return (
+          narrow.low <= narrow.high + 1e-9 && narrow.high <= 140 + 1e-9 && wide.low >= narrow.low - 1e-9 && wide.high >= narrow.high - 1e-9
+        );
       }),
     );
   });

@@ -38,13 +38,19 @@ after(async () => {
 
 /** All rows of the tables of current truth, in one order. */
 async function truth(on: Knex = db): Promise<Record<string, string[]>> {
-  const tables = await Promise.all(TRUTH.map(async (table) => [table, (await on(table).select('*')).map((row: unknown) => JSON.stringify(row)).sort()] as const));
+  const tables = await Promise.all(
+    TRUTH.map(async (table) => [table, (await on(table).select('*')).map((row: unknown) => JSON.stringify(row)).sort()] as const),
+  );
   return Object.fromEntries(tables);
 }
 
-const entry = <K extends Kind>(kind: K, body: NewEntry<K>['body'], over: Partial<NewEntry> = {}): NewEntry => ({ id: v7(), crew, kind, occurredAt: NOW, by: null, body, ...over }) as NewEntry;
+const entry = <K extends Kind>(kind: K, body: NewEntry<K>['body'], over: Partial<NewEntry> = {}): NewEntry =>
+  ({ id: v7(), crew, kind, occurredAt: NOW, by: null, body, ...over }) as NewEntry;
 const refusedWith = async (writing: Promise<unknown>, field: string, sentence: RegExp) => {
-  const error = await writing.then(() => null, (e: unknown) => e);
+  const error = await writing.then(
+    () => null,
+    (e: unknown) => e,
+  );
   assert.ok(error instanceof Refusal, `expected a refusal, got ${String(error)}`);
   assert.match(error.fields[field] ?? JSON.stringify(error.fields), sentence);
 };
@@ -54,9 +60,37 @@ const bySetNumber = async (n: number): Promise<TrapSet> => {
   return found;
 };
 const gaugeId = async (): Promise<string> => (await db('gauge').where({ surface: 'pond', crew_id: crew }).first('id')).id as string;
-const reading = (gauge: string, level: number, over: Partial<ReadingBody> = {}): ReadingBody => ({ id: v7(), gauge, at: '2026-11-25T11:20:00.000Z', level, bound: 'exact', source: 'gauge', set: null, note: '', ...over });
+const reading = (gauge: string, level: number, over: Partial<ReadingBody> = {}): ReadingBody => ({
+  id: v7(),
+  gauge,
+  at: '2026-11-25T11:20:00.000Z',
+  level,
+  bound: 'exact',
+  source: 'gauge',
+  set: null,
+  note: '',
+  ...over,
+});
 function untouched(set: TrapSet, at: string): Check {
-  return { id: v7(), set: set.id, at, by: null, change: 'as it was', changeNote: '', asked: null, note: '', devices: set.stays.map((stay) => ({ id: v7(), stay: stay.id, outcome: 'untouched', cause: 'not asked', flags: [], searched: '', catch: null })) };
+  return {
+    id: v7(),
+    set: set.id,
+    at,
+    by: null,
+    change: 'as it was',
+    changeNote: '',
+    asked: null,
+    note: '',
+    devices: set.stays.map((stay) => ({
+      id: v7(),
+      stay: stay.id,
+      outcome: 'untouched',
+      cause: 'not asked',
+      flags: [],
+      searched: '',
+      catch: null,
+    })),
+  };
 }
 
 describe('the demo', () => {
@@ -82,9 +116,18 @@ describe('the demo', () => {
     assert.ok(Math.max(...falls) > inches(9));
   });
   it('lies wholly in the past, at any hour it is started', () => {
-    for (const now of ['2026-11-25T06:03:00Z', '2026-11-25T11:22:00Z', '2026-11-25T16:00:00Z', '2026-11-25T23:30:00Z', '2026-03-08T15:00:00Z']) {
+    for (const now of [
+      '2026-11-25T06:03:00Z',
+      '2026-11-25T11:22:00Z',
+      '2026-11-25T16:00:00Z',
+      '2026-11-25T23:30:00Z',
+      '2026-03-08T15:00:00Z',
+    ]) {
       const { entries } = buildDemo(new Date(now));
-      assert.ok(entries.every((e) => e.occurredAt <= new Date(now)), now);
+      assert.ok(
+        entries.every((e) => e.occurredAt <= new Date(now)),
+        now,
+      );
       assert.ok(entries.length > 400);
     }
   });
@@ -108,7 +151,10 @@ describe('the demo', () => {
 describe('the book', () => {
   it('replaying the entries gives the same tables', async () => {
     const before = await truth();
-    assert.ok(Object.values(before).every((rows) => rows.length > 0), 'every table holds something');
+    assert.ok(
+      Object.values(before).every((rows) => rows.length > 0),
+      'every table holds something',
+    );
     await replay(db);
     assert.deepEqual(await truth(), before);
   });
@@ -140,7 +186,10 @@ describe('the book', () => {
     assert.equal((await entryOf(db, crew, wrong.id))?.corrected_by, right.id);
     assert.equal((await db('reading').where({ id: body.id }).first()).level, inches(41));
     const { entries } = await log(db, crew, { subject: body.id });
-    assert.deepEqual(entries.map((e) => e.id), [right.id, wrong.id]);
+    assert.deepEqual(
+      entries.map((e) => e.id),
+      [right.id, wrong.id],
+    );
     await refusedWith(record(db, entry('reading', { ...body, level: 1 }, { corrects: wrong.id })), 'corrects', /corrected already/);
     await record(db, entry('reading', { ...body, level: inches(40) }, { corrects: right.id }));
     assert.equal((await db('reading').where({ id: body.id }).first()).level, inches(40));
@@ -181,7 +230,13 @@ describe('what cannot have been is refused by the record', () => {
     const [one, two] = [await bySetNumber(12), await bySetNumber(15)];
     const taken = one.stays[0];
     assert.ok(taken);
-    const stolen = { ...two, stays: [...two.stays.map((s) => ({ ...s, to: '2026-11-25T11:00:00.000Z' })), { id: v7(), position: 'outer', device: taken.device, from: '2026-11-25T11:00:00.000Z', to: null }] };
+    const stolen = {
+      ...two,
+      stays: [
+        ...two.stays.map((s) => ({ ...s, to: '2026-11-25T11:00:00.000Z' })),
+        { id: v7(), position: 'outer', device: taken.device, from: '2026-11-25T11:00:00.000Z', to: null },
+      ],
+    };
     await refusedWith(record(db, entry('set', stolen)), 'devices', /already stands in another set/);
   });
   it('a check before placement', async () => {
@@ -190,7 +245,11 @@ describe('what cannot have been is refused by the record', () => {
   });
   it('a pull before its last check', async () => {
     const set = await bySetNumber(12);
-    const early = { ...set, state: 'pulled' as const, stays: set.stays.map((s) => ({ ...s, to: new Date(new Date(s.from).getTime() + 3_600_000).toISOString() })) };
+    const early = {
+      ...set,
+      state: 'pulled' as const,
+      stays: set.stays.map((s) => ({ ...s, to: new Date(new Date(s.from).getTime() + 3_600_000).toISOString() })),
+    };
     await refusedWith(record(db, entry('set', early)), 'at', /does not fit/);
   });
   it('a check moved by a correction out of the life of its trap', async () => {
@@ -198,7 +257,11 @@ describe('what cannot have been is refused by the record', () => {
     const { entries } = await log(db, crew, { set: set.id, kinds: ['check'] });
     const last = entries[0];
     assert.ok(last);
-    await refusedWith(record(db, entry('check', { ...(last.body as Check), at: '2026-10-01T12:00:00.000Z' }, { corrects: last.id })), 'at', /does not fit/);
+    await refusedWith(
+      record(db, entry('check', { ...(last.body as Check), at: '2026-10-01T12:00:00.000Z' }, { corrects: last.id })),
+      'at',
+      /does not fit/,
+    );
   });
   it('a device of another set in a visit', async () => {
     const [one, two] = [await bySetNumber(12), await bySetNumber(15)];
@@ -206,7 +269,11 @@ describe('what cannot have been is refused by the record', () => {
     await refusedWith(record(db, entry('check', crossed)), 'devices', /another set/);
   });
   it('a tag used twice, a set number used twice, an unknown station', async () => {
-    await refusedWith(record(db, entry('device', { id: v7(), tag: 'K-07', class: 'bodyGrip', size: '330', condition: 'good', note: '' })), 'tag', /already/);
+    await refusedWith(
+      record(db, entry('device', { id: v7(), tag: 'K-07', class: 'bodyGrip', size: '330', condition: 'good', note: '' })),
+      'tag',
+      /already/,
+    );
     const set = await bySetNumber(36);
     await refusedWith(record(db, entry('set', { ...set, number: 12 })), 'number', /has that number/);
     await refusedWith(record(db, entry('set', { ...set, station: v7() })), 'station', /no such station/);
@@ -214,7 +281,9 @@ describe('what cannot have been is refused by the record', () => {
   it('a refused entry leaves nothing behind, nor do those written with it', async () => {
     const before = Number((await db('entry').count())[0]?.count);
     const good = entry('reading', reading(await gaugeId(), 0.5));
-    await assert.rejects(record(db, good, entry('device', { id: v7(), tag: 'K-07', class: 'bodyGrip', size: '330', condition: 'good', note: '' })));
+    await assert.rejects(
+      record(db, good, entry('device', { id: v7(), tag: 'K-07', class: 'bodyGrip', size: '330', condition: 'good', note: '' })),
+    );
     assert.equal(Number((await db('entry').count())[0]?.count), before);
   });
   it('a schema’s sentence stands at the path of its field', async () => {
@@ -239,11 +308,25 @@ describe('two crews', () => {
     await refusedWith(record(db, { id: v7(), crew: other, withdraws: foreign.id, by: null, reason: '' }), 'corrects', /no such entry/);
   });
   it('the same tag in two crews is no conflict', async () => {
-    assert.equal(await record(db, { ...entry('device', { id: v7(), tag: 'K-07', class: 'bodyGrip', size: '330', condition: 'good', note: '' }), crew: other }), 'written');
+    assert.equal(
+      await record(db, {
+        ...entry('device', { id: v7(), tag: 'K-07', class: 'bodyGrip', size: '330', condition: 'good', note: '' }),
+        crew: other,
+      }),
+      'written',
+    );
   });
   it('an entry’s id of another crew is refused', async () => {
     const taken = await db('entry').where({ crew_id: crew, kind: 'device' }).first();
-    await refusedWith(record(db, { ...entry('device', { id: v7(), tag: 'Z', class: 'foothold', size: '4', condition: 'good', note: '' }), id: taken.id, crew: other }), 'id', /another crew/);
+    await refusedWith(
+      record(db, {
+        ...entry('device', { id: v7(), tag: 'Z', class: 'foothold', size: '4', condition: 'good', note: '' }),
+        id: taken.id,
+        crew: other,
+      }),
+      'id',
+      /another crew/,
+    );
   });
 });
 

@@ -28,7 +28,18 @@ export function startCluster() {
   chmodSync(folder, 0o700);
   const data = `${folder}/pg`;
   run('initdb', '-D', data, '-U', 'zaprud', '-E', 'UTF8', '--locale=C.UTF-8', '--auth=trust');
-  const start = () => run('pg_ctl', '-D', data, '-l', `${folder}/log`, '-w', '-o', `-c listen_addresses= -c unix_socket_directories=${folder} -c fsync=off -c full_page_writes=off`, 'start');
+  const start = () =>
+    run(
+      'pg_ctl',
+      '-D',
+      data,
+      '-l',
+      `${folder}/log`,
+      '-w',
+      '-o',
+      `-c listen_addresses= -c unix_socket_directories=${folder} -c fsync=off -c full_page_writes=off`,
+      'start',
+    );
   const stop = () => run('pg_ctl', '-D', data, '-m', 'fast', '-w', 'stop');
   start();
   let made = 0;

@@ -33,7 +33,10 @@ export async function startProgram({ demo }: { demo: boolean }) {
   let child: ChildProcess;
   const output: string[] = [];
   const start = async (): Promise<void> => {
-    child = spawn(process.execPath, ['serve.mjs'], { env: { ...process.env, PORT: String(port), DATABASE_URL: url, ZAPRUD_NOW: NOW }, stdio: ['ignore', 'pipe', 'pipe'] });
+    child = spawn(process.execPath, ['serve.mjs'], {
+      env: { ...process.env, PORT: String(port), DATABASE_URL: url, ZAPRUD_NOW: NOW },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     await new Promise<void>((resolve, reject) => {
       child.stdout?.on('data', (text: Buffer) => {
         output.push(String(text));

@@ -22,9 +22,12 @@ export const asksNow = (visitsBefore: Pick<Check, 'devices'>[]): boolean => unto
 export function oneChange(answers: { seenOnCamera: string; inUse: string; usedBefore: string }, typeId: string): string {
   const before = answers.usedBefore.toLowerCase();
   if (answers.inUse === 'no') return 'The place is not in use: move it to the next place with fresh sign. More lure will not help.';
-  if (answers.seenOnCamera === 'yes') return 'It is seen and not taken: change tonight. Fewer or thinner fence sticks first, then another device.';
-  if (before !== '' && before !== 'no' && typeId !== 'channel-snare' && /grip|330|body/.test(before)) return 'Body-grips were used here: try a bare snare or a foothold in the same run.';
-  if (/snare|cable|loop/.test(before) && typeId === 'channel-snare') return 'Snares were used here: a foothold at the way out, or a body-grip low in the run.';
+  if (answers.seenOnCamera === 'yes')
+    return 'It is seen and not taken: change tonight. Fewer or thinner fence sticks first, then another device.';
+  if (before !== '' && before !== 'no' && typeId !== 'channel-snare' && /grip|330|body/.test(before))
+    return 'Body-grips were used here: try a bare snare or a foothold in the same run.';
+  if (/snare|cable|loop/.test(before) && typeId === 'channel-snare')
+    return 'Snares were used here: a foothold at the way out, or a body-grip low in the run.';
   if (answers.inUse === 'yes') return 'The place is in use: leave it one more night, and hang the one camera here.';
   return 'Look for fresh sign before anything else: cuttings, wet slide, mud in the water. Without any, move it.';
 }
@@ -40,4 +43,5 @@ export const WHERE_MISSING: readonly string[] = [
 ];
 
 /** What to do first where the set is on a slide: an empty bed is the expected catch. */
-export const SLIDE_FIRST = 'On a slide an empty bed is the expected catch: draw the deep end first. Only when nothing hangs there is it missing.';
+export const SLIDE_FIRST =
+  'On a slide an empty bed is the expected catch: draw the deep end first. Only when nothing hangs there is it missing.';

@@ -17,11 +17,15 @@ export function seenAsLevel(text: string, layout: Layout, device: string, known:
   const need = layout.needs.find((n) => n.device === device && (n.from === 'pond' || n.from === 'tail'));
   const part = need && layout.parts.find((p) => p.id === need.of.part);
   if (!need || !part) return { ok: false, sentence: 'This set has nothing that the water is measured at: read the gauge instead.' };
-  if (part.bearer === 'float') return { ok: false, sentence: 'A float follows the water and tells nothing of its level: read the gauge instead.' };
+  if (part.bearer === 'float')
+    return { ok: false, sentence: 'A float follows the water and tells nothing of its level: read the gauge instead.' };
   const bottom = bottomAt(part, known) ?? part.z.k;
   const spot = bottom + ('share' in need.of || need.of.spot === 'bottom' ? 0 : part.height);
   const surface = need.from as 'pond' | 'tail';
-  const said = text.trim().toLowerCase().replace(/^(?:the )?(?:pan|top|jaws|loop|trap|lowest point|bed)\s+/, '');
+  const said = text
+    .trim()
+    .toLowerCase()
+    .replace(/^(?:the )?(?:pan|top|jaws|loop|trap|lowest point|bed)\s+/, '');
   if (said === 'dry' || said === 'dry by far') return { ok: true, surface, level: spot, bound: 'atMost' };
   const match = /^(.*?)\s*(dry|proud|over|above|under|below|deep)$/.exec(said);
   if (!match) return { ok: false, sentence: `“${text.trim().slice(0, 40)}” does not say where the water stands. ${EXAMPLE}` };

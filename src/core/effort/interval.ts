@@ -28,7 +28,10 @@ function gammaP(a: number, x: number): number {
 
 /** ln Γ(x). @source Lanczos approximation, g 7, from memory; its results are tested against jstat */
 function logGamma(x: number): number {
-  const p = [676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7];
+  const p = [
+    676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905, -0.13857109526572012,
+    9.9843695780195716e-6, 1.5056327351493116e-7,
+  ];
   const y = x - 1;
   const sum = p.reduce((s, c, i) => s + c / (y + i + 1), 0.99999999999980993);
   const t = y + 7.5;

@@ -25,7 +25,8 @@ function moved(waters: WaterChange[], system: System): string {
   const told = waters.filter((w): w is { name: string; change: number } => w.change !== null);
   const most = [...told].sort((a, b) => Math.abs(b.change) - Math.abs(a.change))[0];
   if (!most) return 'No level was read since yesterday.';
-  if (Math.abs(most.change) < INCH) return told.length === waters.length ? 'Every water held within an inch.' : 'What was read held within an inch.';
+  if (Math.abs(most.change) < INCH)
+    return told.length === waters.length ? 'Every water held within an inch.' : 'What was read held within an inch.';
   return `${most.name} ${most.change < 0 ? 'fell' : 'rose'} ${printLength(Math.abs(most.change), system)} overnight.`;
 }
 
@@ -46,6 +47,11 @@ export function instruction(remedy: string, verdict: Verdict, typeId: string): s
   if (verdict === 'unknown') return 'Look, and read the gauge.';
   if (verdict === 'cannotReach') return 'Still fishing, out of reach: wait for the level, or pull it with a hook.';
   if (typeId === 'dam-crossover-face') return 'Look from below; only the tailwater judges it.';
-  if (typeId === 'float') return verdict === 'aground' ? 'Move the raft to deeper water.' : verdict === 'heldUnder' ? 'Give the line more slack.' : 'Look from the bank: does it float level?';
+  if (typeId === 'float')
+    return verdict === 'aground'
+      ? 'Move the raft to deeper water.'
+      : verdict === 'heldUnder'
+        ? 'Give the line more slack.'
+        : 'Look from the bank: does it float level?';
   return 'Look.';
 }

@@ -2,14 +2,19 @@ type Json = unknown;
 type Fields = Record<string, Json>;
 
 const isFields = (value: Json): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);
-const hasIds = (value: Json): value is (Fields & { id: string })[] => Array.isArray(value) && value.length > 0 && value.every((v) => isFields(v) && typeof v.id === 'string');
+const hasIds = (value: Json): value is (Fields & { id: string })[] =>
+  Array.isArray(value) && value.length > 0 && value.every((v) => isFields(v) && typeof v.id === 'string');
 const same = (a: Json, b: Json): boolean => JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
 
 /** The same value with its keys in one order, so that two writings of one thing compare equal. */
 export function sorted(value: Json): Json {
   if (Array.isArray(value)) return value.map(sorted);
   if (!isFields(value)) return value;
-  return Object.fromEntries(Object.keys(value).sort().map((key) => [key, sorted(value[key])]));
+  return Object.fromEntries(
+    Object.keys(value)
+      .sort()
+      .map((key) => [key, sorted(value[key])]),
+  );
 }
 
 /**
@@ -26,7 +31,9 @@ export function carry(base: Json, corrected: Json, current: Json): Json {
   if (hasIds(base) && hasIds(corrected) && hasIds(current)) return carryList(base, corrected, current);
   if (!isFields(base) || !isFields(corrected) || !isFields(current)) return current;
   const keys = [...new Set([...Object.keys(current), ...Object.keys(corrected)])];
-  return Object.fromEntries(keys.map((key) => [key, carry(base[key], corrected[key], current[key])]).filter(([, value]) => value !== undefined));
+  return Object.fromEntries(
+    keys.map((key) => [key, carry(base[key], corrected[key], current[key])]).filter(([, value]) => value !== undefined),
+  );
 }
 
 function carryList(base: (Fields & { id: string })[], corrected: (Fields & { id: string })[], current: (Fields & { id: string })[]): Json {

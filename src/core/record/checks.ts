@@ -3,7 +3,18 @@ import { AGE_CLASSES, BITES, FATES, HEAVIEST, SEXES, SPECIES, STRIKES, type Spec
 import { choice, id, instant, note, yes } from './fieldKinds';
 
 export const OUTCOMES = [
-  'untouched', 'catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'missing', 'out of water', 'flooded', 'frozen in', 'bait taken', 'not reached',
+  'untouched',
+  'catch',
+  'sprung empty',
+  'knocked',
+  'plugged',
+  'miss',
+  'missing',
+  'out of water',
+  'flooded',
+  'frozen in',
+  'bait taken',
+  'not reached',
 ] as const;
 export type Outcome = (typeof OUTCOMES)[number];
 
@@ -23,8 +34,25 @@ export const OUTCOME_HELP: Record<Outcome, string> = {
   'not reached': 'say why',
 };
 
-export const CAUSES = ['not asked', 'current or debris', 'animal', 'own chisel', 'neighbour on the shared tie', 'thief', 'do not know'] as const;
-export const FLAGS = ['bait gone', 'damaged', 'moved', 'anchor dragged', 'camera pulled', 'water changed', 'place visited', 'went round'] as const;
+export const CAUSES = [
+  'not asked',
+  'current or debris',
+  'animal',
+  'own chisel',
+  'neighbour on the shared tie',
+  'thief',
+  'do not know',
+] as const;
+export const FLAGS = [
+  'bait gone',
+  'damaged',
+  'moved',
+  'anchor dragged',
+  'camera pulled',
+  'water changed',
+  'place visited',
+  'went round',
+] as const;
 export const CHANGES = ['as it was', 'remade', 'moved', 'pulled'] as const;
 export const ANSWERS = ['not asked', 'yes', 'no', 'do not know'] as const;
 
@@ -35,14 +63,20 @@ export const catchSchema = z
     sex: choice('Sex', SEXES),
     age: choice('Age', AGE_CLASSES),
     /** kg */
-    weight: z.number({ error: 'A weight is a number.' }).nullable().meta({ field: { label: 'Weight', kind: 'weight' } }),
+    weight: z
+      .number({ error: 'A weight is a number.' })
+      .nullable()
+      .meta({ field: { label: 'Weight', kind: 'weight' } }),
     estimated: yes('Weight estimated'),
     strikes: z.array(choice('Strike place', STRIKES)).max(STRIKES.length),
     alive: yes('Alive on arrival'),
     bites: choice('Bite marks', BITES),
     fate: choice('Fate', FATES),
   })
-  .refine(({ weight }) => weight === null || weight > 0, { path: ['weight'], error: 'A weight is more than 0. Leave the field empty when it was not weighed.' })
+  .refine(({ weight }) => weight === null || weight > 0, {
+    path: ['weight'],
+    error: 'A weight is more than 0. Leave the field empty when it was not weighed.',
+  })
   .refine(({ weight, species }) => weight === null || weight <= HEAVIEST[species as Species], {
     path: ['weight'],
     error: ({ input }) => {
@@ -62,10 +96,14 @@ export const checkedDeviceSchema = z
     searched: note('Where looked, or why not reached', 300),
     catch: catchSchema.nullable(),
   })
-  .refine((d) => (d.outcome === 'catch') === (d.catch !== null), { path: ['catch'], error: 'A catch needs its animal, and only a catch has one.' })
+  .refine((d) => (d.outcome === 'catch') === (d.catch !== null), {
+    path: ['catch'],
+    error: 'A catch needs its animal, and only a catch has one.',
+  })
   .refine((d) => d.outcome !== 'missing' || d.searched !== '', {
     path: ['searched'],
-    error: 'Missing is mostly a catch. Say where it was looked for: from the tie, at the reach of the tether, the deep end, under the repair, over the dam.',
+    error:
+      'Missing is mostly a catch. Say where it was looked for: from the tie, at the reach of the tether, the deep end, under the repair, over the dam.',
   })
   .refine((d) => d.outcome !== 'not reached' || d.searched !== '', { path: ['searched'], error: 'Say why it was not reached.' });
 
@@ -78,7 +116,11 @@ export const checkSchema = z.strictObject({
   changeNote: note('Changed how', 300),
   /** asked at the second untouched in a row */
   asked: z
-    .strictObject({ seenOnCamera: choice('Seen on camera', ANSWERS), inUse: choice('Place in use', ANSWERS), usedBefore: note('Used here before', 300) })
+    .strictObject({
+      seenOnCamera: choice('Seen on camera', ANSWERS),
+      inUse: choice('Place in use', ANSWERS),
+      usedBefore: note('Used here before', 300),
+    })
     .nullable()
     .default(null),
   devices: z.array(checkedDeviceSchema).min(1, { error: 'A check looks at one device at least.' }).max(20),

@@ -20,10 +20,20 @@ const said = (label: string, kind: FieldKind) => ({ field: { label, kind } });
 export const id = (label = 'id') => z.uuid({ error: 'This is not an id of this record.' }).meta(said(label, 'link'));
 
 export const name = (label: string, max = 80) =>
-  z.string({ error: `${label} is needed.` }).trim().min(1, { error: `${label} is needed.` }).max(max, { error: `${label} has more than ${max} characters.` }).meta(said(label, 'text'));
+  z
+    .string({ error: `${label} is needed.` })
+    .trim()
+    .min(1, { error: `${label} is needed.` })
+    .max(max, { error: `${label} has more than ${max} characters.` })
+    .meta(said(label, 'text'));
 
 export const note = (label: string, max = 2000) =>
-  z.string().trim().max(max, { error: `${label} has more than ${max} characters.` }).default('').meta(said(label, 'text'));
+  z
+    .string()
+    .trim()
+    .max(max, { error: `${label} has more than ${max} characters.` })
+    .default('')
+    .meta(said(label, 'text'));
 
 /** An instant to the whole minute, as the record keeps times of work. */
 export const instant = (label: string) =>
@@ -36,7 +46,11 @@ export const date = (label: string) => z.iso.date({ error: `${label} is not a da
 
 /** A length in metres within a range; `say` words the refusal. */
 export const length = (label: string, min: number, max: number, say: string, kind: 'length' | 'level' = 'length') =>
-  z.number({ error: `${label} is not a length.` }).min(min, { error: say }).max(max, { error: say }).meta(said(label, kind));
+  z
+    .number({ error: `${label} is not a length.` })
+    .min(min, { error: say })
+    .max(max, { error: say })
+    .meta(said(label, kind));
 
 export const choice = <const T extends readonly [string, ...string[]]>(label: string, options: T) =>
   z.enum(options, { error: `${label} is one of: ${options.join(', ')}.` }).meta(said(label, 'choice'));
@@ -44,4 +58,8 @@ export const choice = <const T extends readonly [string, ...string[]]>(label: st
 export const yes = (label: string) => z.boolean().meta(said(label, 'yes'));
 
 export const count = (label: string, min: number, max: number) =>
-  z.number({ error: `${label} is not a number.` }).min(min, { error: `${label} is at least ${min}.` }).max(max, { error: `${label} is at most ${max}.` }).meta(said(label, 'number'));
+  z
+    .number({ error: `${label} is not a number.` })
+    .min(min, { error: `${label} is at least ${min}.` })
+    .max(max, { error: `${label} is at most ${max}.` })
+    .meta(said(label, 'number'));

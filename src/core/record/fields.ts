@@ -58,18 +58,36 @@ function walk(schema: Schema, value: unknown, path: (string | number)[], context
   }
   if (inner instanceof z.ZodObject) {
     if (value === null || typeof value !== 'object') return [];
-    return Object.entries(inner.shape).flatMap(([key, child]) => walk(child as Schema, (value as Record<string, unknown>)[key], [...path, key], context, trail));
+    return Object.entries(inner.shape).flatMap(([key, child]) =>
+      walk(child as Schema, (value as Record<string, unknown>)[key], [...path, key], context, trail),
+    );
   }
   if (inner instanceof z.ZodArray) {
     const items = (value as unknown[] | undefined) ?? [];
-    if (items.every((item) => typeof item === 'object')) return items.flatMap((item, i) => walk(inner.element as Schema, item, [...path, i], context, items.length > 1 ? `${i + 1}. ` : trail));
+    if (items.every((item) => typeof item === 'object'))
+      return items.flatMap((item, i) =>
+        walk(inner.element as Schema, item, [...path, i], context, items.length > 1 ? `${i + 1}. ` : trail),
+      );
     return [{ path, label: trail + said, kind: 'text', text: items.join(', '), options: [], optional: true }];
   }
-  if (inner instanceof z.ZodRecord) return Object.entries((value as Record<string, unknown> | undefined) ?? {}).map(([key, item]) => recordField(key, item, [...path, key], context, trail));
+  if (inner instanceof z.ZodRecord)
+    return Object.entries((value as Record<string, unknown> | undefined) ?? {}).map(([key, item]) =>
+      recordField(key, item, [...path, key], context, trail),
+    );
   if (inner instanceof z.ZodLiteral) return [];
   const options = inner instanceof z.ZodEnum ? (inner.options as string[]) : [];
-  const shown = kind ?? (typeof value === 'number' ? 'number' : typeof value === 'boolean' ? 'yes' : options.length > 0 ? 'choice' : 'text');
-  return [{ path, label: trail + said, kind: shown, text: print(value, shown, context), options, optional: optional || (inner instanceof z.ZodString && shown === 'text') }];
+  const shown =
+    kind ?? (typeof value === 'number' ? 'number' : typeof value === 'boolean' ? 'yes' : options.length > 0 ? 'choice' : 'text');
+  return [
+    {
+      path,
+      label: trail + said,
+      kind: shown,
+      text: print(value, shown, context),
+      options,
+      optional: optional || (inner instanceof z.ZodString && shown === 'text'),
+    },
+  ];
 }
 
 /** Numbers of a set are lengths or shares by its type; own measures of a person are lengths. */

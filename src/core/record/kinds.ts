@@ -41,8 +41,17 @@ export type Catch = NonNullable<CheckedDevice['catch']>;
 
 /** What an entry is called in the book. */
 export const KIND_WORDS: Record<Kind, string> = {
-  crew: 'Crew', person: 'Person', site: 'Site', water: 'Water', gauge: 'Gauge', station: 'Station',
-  reading: 'Reading', line: 'Line', device: 'Device', set: 'Set', check: 'Check',
+  crew: 'Crew',
+  person: 'Person',
+  site: 'Site',
+  water: 'Water',
+  gauge: 'Gauge',
+  station: 'Station',
+  reading: 'Reading',
+  line: 'Line',
+  device: 'Device',
+  set: 'Set',
+  check: 'Check',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */

@@ -15,7 +15,9 @@ export const personSchema = z.strictObject({
   name: name('Name'),
   system: choice('Units', ['us', 'metric']),
   /** heights over the sole and own tools, m, by the word typed for them */
-  measures: z.record(z.string().trim().min(1).max(30), length('Own measure', 0.01, 5, 'An own measure is between 1 cm and 5 m.')).default({}),
+  measures: z
+    .record(z.string().trim().min(1).max(30), length('Own measure', 0.01, 5, 'An own measure is between 1 cm and 5 m.'))
+    .default({}),
 });
 
 export const siteSchema = z.strictObject({
@@ -34,7 +36,10 @@ export const waterSchema = z.strictObject({
   name: name('Name of the water'),
   kind: choice('Kind of water', ['pond', 'stream', 'ditch']),
   /** bed between the stations, from inlet to outlet: metres along, elevation in the water's datum */
-  profile: z.array(z.strictObject({ along: z.number().min(0).max(100_000), bed: z.number().min(-15).max(30) })).max(500).default([]),
+  profile: z
+    .array(z.strictObject({ along: z.number().min(0).max(100_000), bed: z.number().min(-15).max(30) }))
+    .max(500)
+    .default([]),
   note: note('Note'),
 });
 
@@ -58,7 +63,10 @@ export const stationSchema = z.strictObject({
   lat: count('Latitude', -90, 90).nullable().default(null),
   lon: count('Longitude', -180, 180).nullable().default(null),
   /** depth measured, and the level on the water's datum when it was */
-  bed: z.strictObject({ depth: depthField('Depth measured'), level: levelField('Level when measured'), at: instant('Measured at') }).nullable().default(null),
+  bed: z
+    .strictObject({ depth: depthField('Depth measured'), level: levelField('Level when measured'), at: instant('Measured at') })
+    .nullable()
+    .default(null),
   /** elevation of a crest or a lodge top in the water's datum, m */
   crest: levelField('Crest or top').nullable().default(null),
   note: note('Note'),

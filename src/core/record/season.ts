@@ -6,7 +6,13 @@ import { choice, count, date, id, instant, name, note } from './fieldKinds';
 import { levelField } from './places';
 
 export const checkRuleSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('elapsed'), hours: z.number().min(1).max(24 * 30) }),
+  z.strictObject({
+    kind: z.literal('elapsed'),
+    hours: z
+      .number()
+      .min(1)
+      .max(24 * 30),
+  }),
   z.strictObject({ kind: z.literal('calendarDay'), days: z.number().int().min(1).max(30) }),
   z.strictObject({ kind: z.literal('daylight'), days: z.number().int().min(1).max(30), after: z.number().int().min(-120).max(180) }),
 ]);
@@ -70,16 +76,26 @@ export const setSchema = z
     settings: z.array(settingSchema).min(1).max(200),
     stays: z.array(staySchema).max(200),
     /** questions of the arming check that were answered yes, and when */
-    armed: z.strictObject({ at: instant('Armed at'), answers: z.array(z.string().max(60)).max(60) }).nullable().default(null),
+    armed: z
+      .strictObject({ at: instant('Armed at'), answers: z.array(z.string().max(60)).max(60) })
+      .nullable()
+      .default(null),
     anchor: note('Anchored to what, where', 200),
     by: id('Placed by').nullable().default(null),
     leftBecause: note('Left unset because', 300),
     note: note('Note'),
   })
-  .refine((set) => set.state !== 'live' || set.armed !== null, { path: ['armed'], error: 'A set is not live until its arming check is answered.' })
-  .refine((set) => set.state !== 'prepared' || set.opens !== null, { path: ['opens'], error: 'A prepared set needs the date on which it is to be set.' })
+  .refine((set) => set.state !== 'live' || set.armed !== null, {
+    path: ['armed'],
+    error: 'A set is not live until its arming check is answered.',
+  })
+  .refine((set) => set.state !== 'prepared' || set.opens !== null, {
+    path: ['opens'],
+    error: 'A prepared set needs the date on which it is to be set.',
+  })
   .superRefine((set, context) => {
     set.settings.forEach((setting, i) => {
-      for (const [key, message] of numberFaults(setTypeOf(set.type), setting.numbers)) context.addIssue({ code: 'custom', path: ['settings', i, 'numbers', key], message });
+      for (const [key, message] of numberFaults(setTypeOf(set.type), setting.numbers))
+        context.addIssue({ code: 'custom', path: ['settings', i, 'numbers', key], message });
     });
   });

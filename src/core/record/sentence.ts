@@ -14,19 +14,23 @@ const SAY: Say = {
   person: ({ name }) => `${name} works on this line`,
   site: ({ name }) => `Site ${name}`,
   water: ({ name, kind }) => `Water ${name}, ${kind}`,
-  gauge: ({ name, surface, water }, names) => `Gauge ${name} on the ${surface === 'tail' ? 'tailwater' : 'pond'} of ${names[water] ?? 'a water'}`,
+  gauge: ({ name, surface, water }, names) =>
+    `Gauge ${name} on the ${surface === 'tail' ? 'tailwater' : 'pond'} of ${names[water] ?? 'a water'}`,
   station: ({ number, name, kind, water }, names) => `Station ${number} ${name}, ${kind} at ${names[water] ?? 'a water'}`,
   reading: ({ gauge, level, bound, source, note }, names, system) =>
     `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : ''}${note ? `, ${note}` : ''}`,
   line: ({ name, season }) => `Line ${name}, season ${season}`,
   device: ({ tag, size, condition }) => `Tag ${tag}, ${size}, ${condition}`,
-  set: ({ number, name, type, state, opens }) => `Set ${number} ${name}, ${setTypeOf(type).name.toLowerCase()}: ${state}${opens ? ` for ${opens}` : ''}`,
+  set: ({ number, name, type, state, opens }) =>
+    `Set ${number} ${name}, ${setTypeOf(type).name.toLowerCase()}: ${state}${opens ? ` for ${opens}` : ''}`,
   check: ({ set, devices, change, changeNote }, names, system) =>
     `${names[set] ?? 'Set'}: ${devices.map((d) => outcomeText(d, system)).join('; ')}${change === 'as it was' ? '' : `, ${change}`}${changeNote ? ` (${changeNote})` : ''}`,
 };
 
 function outcomeText({ outcome, cause, flags, catch: caught, searched }: CheckedDevice, system: System): string {
-  const said = caught ? catchText(caught, system) : outcome + (cause === 'not asked' ? '' : ` by ${cause}`) + (searched ? `, looked ${searched}` : '');
+  const said = caught
+    ? catchText(caught, system)
+    : outcome + (cause === 'not asked' ? '' : ` by ${cause}`) + (searched ? `, looked ${searched}` : '');
   return flags.length > 0 ? `${said} (${flags.join(', ')})` : said;
 }
 

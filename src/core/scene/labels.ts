@@ -1,7 +1,8 @@
 import { LETTER_WIDTHS } from './letterWidths';
 
 /** Width of a text in the shipped font, in the unit of `size`. A letter that is not in the table counts as a wide one. */
-export const textWidth = (text: string, size: number): number => [...text].reduce((sum, letter) => sum + (LETTER_WIDTHS[letter] ?? 0.65), 0) * size;
+export const textWidth = (text: string, size: number): number =>
+  [...text].reduce((sum, letter) => sum + (LETTER_WIDTHS[letter] ?? 0.65), 0) * size;
 
 export interface Label {
   text: string;

@@ -76,17 +76,66 @@ export function sectionScene(input: SectionInput): SectionScene {
   const dam = stations.find((s) => s.kind === 'dam' && s.surface === 'pond');
   const end = dam && levels.known.tail !== undefined ? xOf(dam.along) : size.width;
   const surfaces: SectionScene['surfaces'] = [];
-  if (levels.known.pond !== undefined) surfaces.push({ surface: 'pond', level: levels.known.pond, y: yOf(levels.known.pond), from: 0, to: end, text: printLevel(levels.known.pond - zero.pond, system) });
-  if (levels.known.tail !== undefined && dam) surfaces.push({ surface: 'tail', level: levels.known.tail, y: yOf(levels.known.tail), from: end, to: size.width, text: printLevel(levels.known.tail - zero.tail, system) });
+  if (levels.known.pond !== undefined)
+    surfaces.push({
+      surface: 'pond',
+      level: levels.known.pond,
+      y: yOf(levels.known.pond),
+      from: 0,
+      to: end,
+      text: printLevel(levels.known.pond - zero.pond, system),
+    });
+  if (levels.known.tail !== undefined && dam)
+    surfaces.push({
+      surface: 'tail',
+      level: levels.known.tail,
+      y: yOf(levels.known.tail),
+      from: end,
+      to: size.width,
+      text: printLevel(levels.known.tail - zero.tail, system),
+    });
   const { yesterday } = input;
   return {
-    width: size.width, height: size.height, top, scale, surfaces,
-    bed: [[-10, yOf(ground[0]?.[1] ?? low)], ...ground.map(([along, z]): [number, number] => [xOf(along), yOf(z)]), [size.width + 10, yOf(ground.at(-1)?.[1] ?? low)]],
-    lodges: stations.filter((s) => s.kind === 'lodge' && s.crest !== null).map((s) => ({ x: xOf(s.along), top: yOf(s.crest ?? high), base: yOf(bedAt(ground, s.along)), half: Math.min(84, 0.07 * size.width), name: s.name })),
-    before: yesterday === null ? null : { y: yOf(yesterday), from: 0, to: end, text: `yesterday ${printLevel(yesterday - zero.pond, system)}` },
-    sets: views.map((view, i) => sectionSet(view, marks[i] as { label: PlacedLabel; full: string }, xOf(view.station.along), yOf, levels, system, top, size.height - FOOT, scale, bedAt(ground, view.station.along))),
+    width: size.width,
+    height: size.height,
+    top,
+    scale,
+    surfaces,
+    bed: [
+      [-10, yOf(ground[0]?.[1] ?? low)],
+      ...ground.map(([along, z]): [number, number] => [xOf(along), yOf(z)]),
+      [size.width + 10, yOf(ground.at(-1)?.[1] ?? low)],
+    ],
+    lodges: stations
+      .filter((s) => s.kind === 'lodge' && s.crest !== null)
+      .map((s) => ({
+        x: xOf(s.along),
+        top: yOf(s.crest ?? high),
+        base: yOf(bedAt(ground, s.along)),
+        half: Math.min(84, 0.07 * size.width),
+        name: s.name,
+      })),
+    before:
+      yesterday === null ? null : { y: yOf(yesterday), from: 0, to: end, text: `yesterday ${printLevel(yesterday - zero.pond, system)}` },
+    sets: views.map((view, i) =>
+      sectionSet(
+        view,
+        marks[i] as { label: PlacedLabel; full: string },
+        xOf(view.station.along),
+        yOf,
+        levels,
+        system,
+        top,
+        size.height - FOOT,
+        scale,
+        bedAt(ground, view.station.along),
+      ),
+    ),
     stations: stations.map((s) => ({ id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), text: `${s.number} ${s.name}` })),
-    levels: levelTicks(low - zero.pond, high - zero.pond, system).map((z) => ({ y: yOf(z + zero.pond), text: printLevel(z, system).replace(/ (in|cm|m)$/, '') })),
+    levels: levelTicks(low - zero.pond, high - zero.pond, system).map((z) => ({
+      y: yOf(z + zero.pond),
+      text: printLevel(z, system).replace(/ (in|cm|m)$/, ''),
+    })),
     ways: wayTicks(far, system).map((along) => ({ x: xOf(along), text: printWay(along, system) })),
   };
 }
@@ -101,10 +150,19 @@ function labelled(views: SetView[], xOf: (along: number) => number, to: number):
 function bedLine(water: Pick<WaterBody, 'profile'>, stations: Station[]): [number, number][] {
   const drawn = water.profile.map(({ along, bed }): [number, number] => [along, bed]);
   const near = (along: number): boolean => drawn.some(([a]) => Math.abs(a - along) < 2);
-  const measured = stations.flatMap((s): [number, number][] => (s.bed && s.kind !== 'lodge' && !ON_THE_SHORE.includes(s.kind) && !near(s.along) ? [[s.along, s.bed.level - s.bed.depth]] : []));
-  const dams = stations.flatMap((s): [number, number][] => (s.kind === 'dam' && s.crest !== null && !near(s.along) ? [[s.along, s.crest]] : []));
+  const measured = stations.flatMap((s): [number, number][] =>
+    s.bed && s.kind !== 'lodge' && !ON_THE_SHORE.includes(s.kind) && !near(s.along) ? [[s.along, s.bed.level - s.bed.depth]] : [],
+  );
+  const dams = stations.flatMap((s): [number, number][] =>
+    s.kind === 'dam' && s.crest !== null && !near(s.along) ? [[s.along, s.crest]] : [],
+  );
   const all = [...drawn, ...measured, ...dams].sort((a, b) => a[0] - b[0]);
-  return all.length === 0 ? [[0, -0.6], [feet(60), -0.6]] : all;
+  return all.length === 0
+    ? [
+        [0, -0.6],
+        [feet(60), -0.6],
+      ]
+    : all;
 }
 
 function bedAt(ground: [number, number][], along: number): number {
@@ -116,41 +174,95 @@ function bedAt(ground: [number, number][], along: number): number {
 }
 
 function range(ground: [number, number][], stations: Station[], views: SetView[], levels: Water): [number, number] {
-  const parts = views.flatMap((v) => v.layout.parts.filter((p) => p.device).flatMap((p) => {
-    const z = bottomAt(p, levels.known);
-    return z === null ? [] : [z, z + p.height];
-  }));
-  const all = [...ground.map(([, z]) => z), ...stations.flatMap((s) => (s.crest === null ? [] : [s.crest])), ...parts, ...Object.values(levels.known)];
+  const parts = views.flatMap((v) =>
+    v.layout.parts
+      .filter((p) => p.device)
+      .flatMap((p) => {
+        const z = bottomAt(p, levels.known);
+        return z === null ? [] : [z, z + p.height];
+      }),
+  );
+  const all = [
+    ...ground.map(([, z]) => z),
+    ...stations.flatMap((s) => (s.crest === null ? [] : [s.crest])),
+    ...parts,
+    ...Object.values(levels.known),
+  ];
   return [Math.min(...all) - 5 * INCH, Math.max(...all) + 5 * INCH];
 }
 
 const DEVICE_KINDS: readonly PartKind[] = ['jaws', 'pan', 'loop'];
 
 function sectionSet(
-  view: SetView, { label, full }: { label: PlacedLabel; full: string }, x: number, yOf: (z: number) => number, levels: Water, system: System, top: number, bottom: number, scale: number, bed: number,
+  view: SetView,
+  { label, full }: { label: PlacedLabel; full: string },
+  x: number,
+  yOf: (z: number) => number,
+  levels: Water,
+  system: System,
+  top: number,
+  bottom: number,
+  scale: number,
+  bed: number,
 ): SectionSet {
   const drawn = view.layout.parts.filter((p) => p.device && DEVICE_KINDS.includes(p.kind));
   const apart = Math.max(50, ...drawn.filter((p) => p.kind !== 'pan').map((p) => p.height * scale + 30));
   const devices = drawn.map((part, i) => {
     const z = bottomAt(part, levels.known) ?? part.z.k;
-    return { device: part.device ?? '', kind: part.kind, x: x + (i - (drawn.length - 1) / 2) * apart, top: yOf(z + part.height), height: part.height * scale, stick: Math.max(z - bed, 4 * INCH) * scale };
+    return {
+      device: part.device ?? '',
+      kind: part.kind,
+      x: x + (i - (drawn.length - 1) / 2) * apart,
+      top: yOf(z + part.height),
+      height: part.height * scale,
+      stick: Math.max(z - bed, 4 * INCH) * scale,
+    };
   });
   const state = stateOf(view, levels, system);
-  return { id: view.id, x, label: { ...label, y: 12 + label.row * ROW }, full, state, shape: view.state, devices, ledge: ledgeOf(view.station, yOf), band: bandOf(view, state, x + ((drawn.length - 1) / 2) * apart, yOf, levels, top, bottom) };
+  return {
+    id: view.id,
+    x,
+    label: { ...label, y: 12 + label.row * ROW },
+    full,
+    state,
+    shape: view.state,
+    devices,
+    ledge: ledgeOf(view.station, yOf),
+    band: bandOf(view, state, x + ((drawn.length - 1) / 2) * apart, yOf, levels, top, bottom),
+  };
 }
 
 const ledgeOf = (station: Station, yOf: (z: number) => number): number | null =>
   station.bed && ON_THE_SHORE.includes(station.kind) ? yOf(station.bed.level - station.bed.depth) : null;
 
-function bandOf(view: SetView, state: DeviceState | null, x: number, yOf: (z: number) => number, levels: Water, top: number, bottom: number): SectionSet['band'] {
+function bandOf(
+  view: SetView,
+  state: DeviceState | null,
+  x: number,
+  yOf: (z: number) => number,
+  levels: Water,
+  top: number,
+  bottom: number,
+): SectionSet['band'] {
   if (!state) return null;
   const axis = axisOf(view.layout, state.device);
-  const bands = levelBands(view.layout.needs.filter((n) => n.device === state.device), view.layout.parts, axis, levels.known);
+  const bands = levelBands(
+    view.layout.needs.filter((n) => n.device === state.device),
+    view.layout.parts,
+    axis,
+    levels.known,
+  );
   const band = bands && bandNear(bands, levels.known[axis] ?? 0);
   if (!band) return null;
   const upper = yOf(band.max);
   const lower = yOf(band.min);
-  return { x: x + 34, top: Math.max(upper, top + 4), bottom: Math.min(lower, bottom), openTop: upper < top + 4, openBottom: lower > bottom };
+  return {
+    x: x + 34,
+    top: Math.max(upper, top + 4),
+    bottom: Math.min(lower, bottom),
+    openTop: upper < top + 4,
+    openBottom: lower > bottom,
+  };
 }
 
 function levelTicks(low: number, high: number, system: System): number[] {

@@ -42,11 +42,21 @@ export interface SideScene {
  *
  * @param surface the surface that stands there
  */
-export function sideView(layout: Layout, known: Known, surface: 'pond' | 'tail', size: { width: number; height: number }, system: System): SideScene {
+export function sideView(
+  layout: Layout,
+  known: Known,
+  surface: 'pond' | 'tail',
+  size: { width: number; height: number },
+  system: System,
+): SideScene {
   const level = known[surface] ?? null;
   const boxes = layout.parts.map((part) => ({ part, bottom: bottomAt(part, known) ?? part.z.k }));
   const xs = [...boxes.flatMap(({ part }) => [part.x - part.wide / 2, part.x + part.wide / 2]), ...layout.ground.map(([x]) => x)];
-  const zs = [...boxes.flatMap(({ part, bottom }) => [bottom, bottom + part.height]), ...layout.ground.map(([, z]) => z), ...(level === null ? [] : [level, level + 0.15])];
+  const zs = [
+    ...boxes.flatMap(({ part, bottom }) => [bottom, bottom + part.height]),
+    ...layout.ground.map(([, z]) => z),
+    ...(level === null ? [] : [level, level + 0.15]),
+  ];
   if (xs.length === 0) return { ...size, scale: 1, ground: [], water: null, parts: [], dimensions: [], twin: [] };
   const [left, right, low, high] = [Math.min(...xs) - 0.1, Math.max(...xs) + 0.35, Math.min(...zs) - 0.12, Math.max(...zs) + 0.08];
   const scale = Math.min(size.width / (right - left), size.height / (high - low));
@@ -59,11 +69,22 @@ export function sideView(layout: Layout, known: Known, surface: 'pond' | 'tail',
     scale,
     ground: groundOf(layout, xOf, yOf, size.width),
     water: level === null ? null : { y: yOf(level), text: surface === 'tail' ? 'tailwater' : 'water' },
-    parts: boxes.map(({ part, bottom }) => ({ id: part.id, kind: part.kind, x: xOf(part.x - part.wide / 2), y: yOf(bottom + part.height), width: part.wide * scale, height: part.height * scale })),
+    parts: boxes.map(({ part, bottom }) => ({
+      id: part.id,
+      kind: part.kind,
+      x: xOf(part.x - part.wide / 2),
+      y: yOf(bottom + part.height),
+      width: part.wide * scale,
+      height: part.height * scale,
+    })),
     dimensions,
     twin: layout.needs.flatMap((need) => {
       const height = heightAt(need, layout.parts, known);
-      return height === null ? [] : [`The ${need.called} ${need.device === 'trap' || need.device === 'snare' ? '' : `(${need.device}) `}lies ${printLength(Math.abs(height), system)} ${height > 0 ? 'over' : 'under'} the water.`];
+      return height === null
+        ? []
+        : [
+            `The ${need.called} ${need.device === 'trap' || need.device === 'snare' ? '' : `(${need.device}) `}lies ${printLength(Math.abs(height), system)} ${height > 0 ? 'over' : 'under'} the water.`,
+          ];
     }),
   };
 }
@@ -74,7 +95,15 @@ function groundOf(layout: Layout, xOf: (x: number) => number, yOf: (z: number) =
   return first && last ? [[-5, first[1]], ...points, [width + 5, last[1]]] : [];
 }
 
-function dimensionsOf(layout: Layout, known: Known, level: number, xOf: (x: number) => number, yOf: (z: number) => number, width: number, system: System): Dimension[] {
+function dimensionsOf(
+  layout: Layout,
+  known: Known,
+  level: number,
+  xOf: (x: number) => number,
+  yOf: (z: number) => number,
+  width: number,
+  system: System,
+): Dimension[] {
   const found: Dimension[] = [];
   for (const need of layout.needs) {
     const part = layout.parts.find((p) => p.id === need.of.part);

@@ -44,13 +44,26 @@ export function armingCheck(type: SetType, devices: Record<string, FilledPositio
   return type.positions.flatMap(({ id, label }) => {
     const device = devices[id];
     if (!device) return [];
-    const setter = device.class === 'bodyGrip' && needsSetter(device.size) ? ' A setter and a rope within reach: this size breaks hands.' : '';
-    return [{ position: id, label: `${label}, ${CLASS_WORDS[device.class]}`, caution: `Keep hands outside the jaws from here.${setter}`, asks: armingOf(id, device, choices) }];
+    const setter =
+      device.class === 'bodyGrip' && needsSetter(device.size) ? ' A setter and a rope within reach: this size breaks hands.' : '';
+    return [
+      {
+        position: id,
+        label: `${label}, ${CLASS_WORDS[device.class]}`,
+        caution: `Keep hands outside the jaws from here.${setter}`,
+        asks: armingOf(id, device, choices),
+      },
+    ];
   });
 }
 
 /** The ids that are still unanswered; a set with any is not live. */
-export function unanswered(type: SetType, devices: Record<string, FilledPosition>, choices: Record<string, string>, answered: string[]): Ask[] {
+export function unanswered(
+  type: SetType,
+  devices: Record<string, FilledPosition>,
+  choices: Record<string, string>,
+  answered: string[],
+): Ask[] {
   return armingCheck(type, devices, choices).flatMap(({ asks }) => asks.filter((ask) => !answered.includes(ask.id)));
 }
 

@@ -11,7 +11,14 @@ import type { SetType } from './setType';
  * @param layout the set as it stands
  * @param lower metres by which the device goes down (up when negative)
  */
-export function restated(type: SetType, setting: Pick<Setting, 'numbers' | 'pond' | 'tail'>, layout: Layout, surface: 'pond' | 'tail', known: Known, lower: number): Record<string, number> {
+export function restated(
+  type: SetType,
+  setting: Pick<Setting, 'numbers' | 'pond' | 'tail'>,
+  layout: Layout,
+  surface: 'pond' | 'tail',
+  known: Known,
+  lower: number,
+): Record<string, number> {
   const rise = (known[surface] ?? 0) - (setting[surface] ?? known[surface] ?? 0);
   const numbers: Record<string, number> = {};
   for (const [key, value] of Object.entries(setting.numbers)) {

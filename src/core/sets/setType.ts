@@ -6,7 +6,21 @@ import type { Layout } from '../water/layout';
 import type { Origin } from '../water/need';
 
 export const STATION_KINDS = [
-  'dam', 'crossover', 'lodge', 'bank den', 'run', 'channel', 'slide', 'castor mound', 'feed bed', 'point', 'culvert', 'undercut', 'log crossing', 'latrine', 'muskrat place',
+  'dam',
+  'crossover',
+  'lodge',
+  'bank den',
+  'run',
+  'channel',
+  'slide',
+  'castor mound',
+  'feed bed',
+  'point',
+  'culvert',
+  'undercut',
+  'log crossing',
+  'latrine',
+  'muskrat place',
 ] as const;
 export type StationKind = (typeof STATION_KINDS)[number];
 

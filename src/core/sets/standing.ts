@@ -36,7 +36,11 @@ export function settingAt(set: Pick<TrapSet, 'settings'>, at: Date): Setting {
 }
 
 /** The devices that stand in a set at a time, by position; the usual ones of its type when none does. */
-export function devicesAt(set: Pick<TrapSet, 'stays' | 'type'>, at: Date, shed: Record<string, Pick<Device, 'class' | 'size'>>): Record<string, FilledPosition> {
+export function devicesAt(
+  set: Pick<TrapSet, 'stays' | 'type'>,
+  at: Date,
+  shed: Record<string, Pick<Device, 'class' | 'size'>>,
+): Record<string, FilledPosition> {
   const standing = set.stays.filter((stay) => new Date(stay.from) <= at && (stay.to === null || new Date(stay.to) > at));
   const filled = standing.flatMap(({ position, device }) => {
     const known = shed[device];
@@ -46,7 +50,13 @@ export function devicesAt(set: Pick<TrapSet, 'stays' | 'type'>, at: Date, shed: 
 }
 
 /** A set laid out as it stood under one setting. */
-export function layOutSetting(type: SetType, setting: Pick<Setting, 'numbers' | 'choices' | 'pond' | 'tail'>, place: Place, devices: Record<string, FilledPosition>, system: System): Layout {
+export function layOutSetting(
+  type: SetType,
+  setting: Pick<Setting, 'numbers' | 'choices' | 'pond' | 'tail'>,
+  place: Place,
+  devices: Record<string, FilledPosition>,
+  system: System,
+): Layout {
   const then = { ...(setting.pond === null ? {} : { pond: setting.pond }), ...(setting.tail === null ? {} : { tail: setting.tail }) };
   const defaults = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
   return type.layOut({ numbers: setting.numbers, choices: { ...defaults, ...setting.choices }, place, devices, then, system });
@@ -88,4 +98,5 @@ export const statesOf = (view: Pick<SetView, 'layout' | 'devices'>, water: Water
   [...new Set(view.layout.needs.map((need) => need.device))].map((device) => deviceState(view.layout, device, water, system));
 
 /** The state that speaks for a set. */
-export const stateOf = (view: Pick<SetView, 'layout' | 'devices'>, water: Water, system: System): DeviceState | null => worst(statesOf(view, water, system));
+export const stateOf = (view: Pick<SetView, 'layout' | 'devices'>, water: Water, system: System): DeviceState | null =>
+  worst(statesOf(view, water, system));

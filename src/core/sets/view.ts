@@ -23,8 +23,17 @@ export function setView(set: TrapSet, { line, stations, shed, looks, now, system
   const lastLooks = devices.map((d) => new Date(d.lastLook));
   const deadline = setDeadline(lastLooks, line.rule, line.zone, line);
   return {
-    id: set.id, number: set.number, name: set.name, type: set.type, typeName: type.name, species: set.species, state: set.state, opens: set.opens, anchor: set.anchor,
-    station, devices,
+    id: set.id,
+    number: set.number,
+    name: set.name,
+    type: set.type,
+    typeName: type.name,
+    species: set.species,
+    state: set.state,
+    opens: set.opens,
+    anchor: set.anchor,
+    station,
+    devices,
     layout: layOutSetting(type, settingAt(set, now), placeOf(station), devicesAt(set, now, shed), system),
     deadline: deadline && deadline.toISOString(),
     lastLook: lastLooks.length === 0 ? null : new Date(Math.min(...lastLooks.map(Number))).toISOString(),
@@ -35,10 +44,24 @@ function liveDevices(set: TrapSet, shed: Record<string, Device>, looks: Record<s
   const { positions } = setTypeOf(set.type);
   const labels = Object.fromEntries(positions.map((p) => [p.id, p.label]));
   const place = (stay: { position: string }): number => positions.findIndex((p) => p.id === stay.position);
-  return [...set.stays].sort((a, b) => place(a) - place(b)).flatMap((stay) => {
-    const device = shed[stay.device];
-    if (!device || stay.to !== null) return [];
-    const lastLook = looks[stay.id]?.toISOString() ?? stay.from;
-    return [{ stay: stay.id, position: stay.position, label: labels[stay.position] ?? stay.position, device: device.id, tag: device.tag, class: device.class, size: device.size, since: stay.from, lastLook }];
-  });
+  return [...set.stays]
+    .sort((a, b) => place(a) - place(b))
+    .flatMap((stay) => {
+      const device = shed[stay.device];
+      if (!device || stay.to !== null) return [];
+      const lastLook = looks[stay.id]?.toISOString() ?? stay.from;
+      return [
+        {
+          stay: stay.id,
+          position: stay.position,
+          label: labels[stay.position] ?? stay.position,
+          device: device.id,
+          tag: device.tag,
+          class: device.class,
+          size: device.size,
+          since: stay.from,
+          lastLook,
+        },
+      ];
+    });
 }

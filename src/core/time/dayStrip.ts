@@ -47,7 +47,12 @@ export function dayStrip(now: Date, zone: string, place: Place, deadlines: { set
 }
 
 function lightsOf(share: (at: Date) => number, dawn: Date | null, sunrise: Date | null, sunset: Date | null, dusk: Date | null) {
-  const edges: [Light, Date | null][] = [['night', dawn], ['twilight', sunrise], ['day', sunset], ['twilight', dusk]];
+  const edges: [Light, Date | null][] = [
+    ['night', dawn],
+    ['twilight', sunrise],
+    ['day', sunset],
+    ['twilight', dusk],
+  ];
   const lights: { light: Light; start: number; end: number }[] = [];
   let at = 0;
   for (const [light, end] of edges) {

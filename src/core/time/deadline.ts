@@ -7,9 +7,7 @@ import { lastLight, type Place } from './sun';
  * `daylight`: by the last lawful light of that date, `after` minutes behind sunset.
  */
 export type CheckRule =
-  | { kind: 'elapsed'; hours: number }
-  | { kind: 'calendarDay'; days: number }
-  | { kind: 'daylight'; days: number; after: number };
+  { kind: 'elapsed'; hours: number } | { kind: 'calendarDay'; days: number } | { kind: 'daylight'; days: number; after: number };
 
 /**
  * When a device must next be looked at.

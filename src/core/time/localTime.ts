@@ -13,7 +13,8 @@ export function readLocalTime(text: string, zone: string, which?: 'first' | 'sec
   const match = /^(\d{4}-\d{2}-\d{2})[T ](\d{2}:\d{2})(?::\d{2}(?:\.\d+)?)?$/.exec(text.trim());
   const typed = match ? `${match[1]}T${match[2]}` : '';
   const time = DateTime.fromISO(typed, { zone });
-  if (!match || !time.isValid) return { ok: false, sentence: `“${text.trim().slice(0, 30)}” is not a date and time. Write it like 2026-11-25 07:31.` };
+  if (!match || !time.isValid)
+    return { ok: false, sentence: `“${text.trim().slice(0, 30)}” is not a date and time. Write it like 2026-11-25 07:31.` };
   if (time.toFormat("yyyy-MM-dd'T'HH:mm") !== typed) {
     return { ok: false, sentence: `The clocks skip ${match[2]} on ${match[1]}: that time does not exist. Give a time an hour later.` };
   }
@@ -52,7 +53,8 @@ export function whenText(at: Date, now: Date, zone: string): string {
 export const localDate = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat('yyyy-MM-dd');
 
 /** A local date `days` later, by the calendar and never by hours. */
-export const addDays = (date: string, days: number): string => DateTime.fromISO(date, { zone: 'utc' }).plus({ days }).toFormat('yyyy-MM-dd');
+export const addDays = (date: string, days: number): string =>
+  DateTime.fromISO(date, { zone: 'utc' }).plus({ days }).toFormat('yyyy-MM-dd');
 
 /** The instant of a wall time on a local date; a skipped time moves on to the next that exists. */
 export const instantOf = (date: string, clock: string, zone: string): Date => DateTime.fromISO(`${date}T${clock}`, { zone }).toJSDate();
@@ -64,6 +66,7 @@ export const wholeMinute = (at: Date): Date => new Date(Math.floor(at.getTime() 
 export function spanText(milliseconds: number): string {
   const minutes = Math.round(Math.abs(milliseconds) / 60_000);
   if (minutes < 60) return `${minutes} min`;
-  if (minutes < 48 * 60) return minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`;
+  if (minutes < 48 * 60)
+    return minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`;
   return `${Math.round(minutes / 1440)} days`;
 }

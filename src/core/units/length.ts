@@ -21,7 +21,7 @@ const ONE = new RegExp(`^(${NUMBER})\\s*(${UNIT})?$`);
 const TWO = new RegExp(`^(\\d+)\\s*(?:'|′|ft|foot|feet)[\\s,-]*(${NUMBER})\\s*(?:"|″|''|inches|inch|ins|in)?$`);
 
 /** An example in the field's own unit, for the sentence of a refused entry. */
-const EXAMPLE: Record<LengthUnit, string> = { in: '9 1/2 in', ft: "7' 6\"", cm: '24 cm', m: '0.75 m' };
+const EXAMPLE: Record<LengthUnit, string> = { in: '9 1/2 in', ft: '7\' 6"', cm: '24 cm', m: '0.75 m' };
 
 /**
  * Reads a length as people write it: `7'6"`, `7 ft 6 in`, `30"`, `1 1/2"`, `1½`, `0.75 m`, `75cm`, `−3 in`, `knee`, `axe handle`.
@@ -39,7 +39,10 @@ export function parseLength(text: string, unit: LengthUnit, words: Gauge = {}): 
   const metres = words[body] ?? readTwo(body) ?? readOne(body, unit);
   if (metres === undefined || metres === null || !Number.isFinite(metres)) {
     const known = Object.keys(words).length > 0 ? `, or one of your own measures: ${Object.keys(words).join(', ')}` : '';
-    return { ok: false, sentence: `“${text.trim().slice(0, 40)}” is not a length Zaprud can read. Write it like ${EXAMPLE[unit]}${known}.` };
+    return {
+      ok: false,
+      sentence: `“${text.trim().slice(0, 40)}” is not a length Zaprud can read. Write it like ${EXAMPLE[unit]}${known}.`,
+    };
   }
   return { ok: true, value: negative ? -metres : metres };
 }

@@ -10,7 +10,10 @@ import type { Parsed } from './length';
 export function parseWeight(text: string, system: System): Parsed {
   const typed = text.trim().toLowerCase();
   const example = system === 'us' ? '44 lb or 2 lb 6 oz' : '20 kg or 650 g';
-  const refuse: Parsed = { ok: false, sentence: `“${text.trim().slice(0, 40)}” is not a weight Zaprud can read. Write it like ${example}.` };
+  const refuse: Parsed = {
+    ok: false,
+    sentence: `“${text.trim().slice(0, 40)}” is not a weight Zaprud can read. Write it like ${example}.`,
+  };
   if (typed === '') return { ok: false, sentence: `A weight is needed here, for example ${example}.` };
   const negative = /^[-−–]/.test(typed);
   const body = typed.replace(/^[-−–+]\s*/, '');

@@ -6,7 +6,16 @@ import { bottomAt, type Part } from './part';
 
 /** How a device stands to the water. `unknown` is a verdict of its own. */
 export const VERDICTS = [
-  'outOfWater', 'heldUnder', 'aground', 'noLongerSubmerging', 'frozen', 'tooDeep', 'cannotReach', 'nearEdge', 'unknown', 'fine',
+  'outOfWater',
+  'heldUnder',
+  'aground',
+  'noLongerSubmerging',
+  'frozen',
+  'tooDeep',
+  'cannotReach',
+  'nearEdge',
+  'unknown',
+  'fine',
 ] as const;
 export type Verdict = (typeof VERDICTS)[number];
 export type Broken = Exclude<Verdict, 'nearEdge' | 'unknown' | 'fine'>;

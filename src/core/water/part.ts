@@ -5,7 +5,22 @@ import { evaluate, plus, fixed, type Linear } from './linear';
 export type Bearer = 'bed' | 'bank' | 'float' | 'ice';
 
 export type PartKind =
-  | 'jaws' | 'stand' | 'stick' | 'bed' | 'pan' | 'loop' | 'support' | 'mound' | 'log' | 'raft' | 'stone' | 'line' | 'slideStop' | 'stake' | 'ceiling' | 'frontStick';
+  | 'jaws'
+  | 'stand'
+  | 'stick'
+  | 'bed'
+  | 'pan'
+  | 'loop'
+  | 'support'
+  | 'mound'
+  | 'log'
+  | 'raft'
+  | 'stone'
+  | 'line'
+  | 'slideStop'
+  | 'stake'
+  | 'ceiling'
+  | 'frontStick';
 
 /** One thing of a set. Metres: x along the travel, y across it, z its bottom; `wide` is its extent along x, `across` along y. */
 export interface Part {

@@ -17,7 +17,8 @@ export interface LevelThen {
 }
 
 /** Readings that give a level, in the order of time. Bounds are kept in the record and left out here. */
-const exact = (readings: Reading[]): Reading[] => readings.filter((r) => r.bound === 'exact').sort((a, b) => a.at.getTime() - b.at.getTime());
+const exact = (readings: Reading[]): Reading[] =>
+  readings.filter((r) => r.bound === 'exact').sort((a, b) => a.at.getTime() - b.at.getTime());
 
 /**
  * The level at a time: linear between two readings, the last one held after it with its age; null before the first.

@@ -50,9 +50,21 @@ export function deviceState(layout: Layout, device: string, water: Water, system
   const needs = layout.needs.filter((need) => need.device === device);
   const axis = axisOf(layout, device);
   const level = water.known[axis] ?? null;
-  const unread: DeviceState = { device, verdict: 'unknown', axis, level, band: null, label: 'unknown', sentence: '', remedy: '', spare: null, moveBy: 0 };
+  const unread: DeviceState = {
+    device,
+    verdict: 'unknown',
+    axis,
+    level,
+    band: null,
+    label: 'unknown',
+    sentence: '',
+    remedy: '',
+    spare: null,
+    moveBy: 0,
+  };
   if (needs.length === 0) return { ...unread, verdict: 'fine', label: 'fine', sentence: 'No level moves it out of work.' };
-  if (level === null) return { ...unread, sentence: `No ${surfaceWord(axis)} level was ever read here: read the gauge to know how it stands.` };
+  if (level === null)
+    return { ...unread, sentence: `No ${surfaceWord(axis)} level was ever read here: read the gauge to know how it stands.` };
   const bands = levelBands(needs, layout.parts, axis, water.known);
   const band = bands && bandNear(bands, level);
   if (!band) return { ...unread, sentence: 'At no level do all its needs hold together: measure this set again.' };
@@ -76,7 +88,12 @@ function goodState(state: DeviceState, band: Interval, level: number, system: Sy
   const left = Math.min(down, up);
   if (left < nearMargin(band) - 1e-9) {
     const way = down < up ? 'fall' : 'rise';
-    return { ...state, verdict: 'nearEdge', label: 'near the edge', sentence: `${printLength(left, system)} left before a ${way} ends it. It works ${bandText(band, system)}.` };
+    return {
+      ...state,
+      verdict: 'nearEdge',
+      label: 'near the edge',
+      sentence: `${printLength(left, system)} left before a ${way} ends it. It works ${bandText(band, system)}.`,
+    };
   }
   return { ...state, verdict: 'fine', label: 'fine', sentence: `Works ${bandText(band, system)}.` };
 }
@@ -109,7 +126,12 @@ function brokenState(state: DeviceState, need: Need, height: number, layout: Lay
 function labelOf(verdict: Verdict, height: number): string {
   if (verdict === 'outOfWater') return height > 0 ? 'dry' : 'too shallow';
   const words: Record<string, string> = {
-    tooDeep: 'too deep', cannotReach: 'cannot be reached', noLongerSubmerging: 'no longer submerging', frozen: 'frozen in', aground: 'aground', heldUnder: 'held under',
+    tooDeep: 'too deep',
+    cannotReach: 'cannot be reached',
+    noLongerSubmerging: 'no longer submerging',
+    frozen: 'frozen in',
+    aground: 'aground',
+    heldUnder: 'held under',
   };
   return words[verdict] ?? verdict;
 }
@@ -128,7 +150,14 @@ function factOf(verdict: Verdict, need: Need, height: number, system: System): s
 /** The quarter inch, in which a change is told. */
 const STEP = INCH / 4;
 
-function remedyOf(need: Need, height: number, layout: Layout, water: Water, axis: Axis, system: System): { remedy: string; moveBy: number } {
+function remedyOf(
+  need: Need,
+  height: number,
+  layout: Layout,
+  water: Water,
+  axis: Axis,
+  system: System,
+): { remedy: string; moveBy: number } {
   const free = layout.free.find((f) => f.device === need.device);
   if (need.id === 'stop') return { remedy: 'Move the stop to deeper water, or change to a live hold.', moveBy: 0 };
   const ownPart = layout.parts.some((p) => p.id === need.of.part && p.device === need.device);
@@ -145,7 +174,10 @@ function remedyOf(need: Need, height: number, layout: Layout, water: Water, axis
   const order = `${moveBy < 0 ? free.say.down : free.say.up} ${printLength(Math.abs(moveBy), system)} ${moveBy < 0 ? 'lower' : 'higher'}`;
   const level = water.known[axis] ?? 0;
   if (!band || level < band.min || level > band.max) {
-    return { remedy: `Only ${printLength(Math.abs(moveBy), system)} of bottom is left under it, ${printLength(Math.abs(wanted), system)} wanted: move it to deeper water.`, moveBy: 0 };
+    return {
+      remedy: `Only ${printLength(Math.abs(moveBy), system)} of bottom is left under it, ${printLength(Math.abs(wanted), system)} wanted: move it to deeper water.`,
+      moveBy: 0,
+    };
   }
   return { remedy: `${order}: then it works ${bandText(band, system)}.`, moveBy };
 }
@@ -157,10 +189,22 @@ function roomBelow(free: Free, layout: Layout, known: Known): number | null {
   return Number.isFinite(lowest) ? Math.max(0, lowest - free.floor) : null;
 }
 
-const movable = (part: Part, device: string): boolean => part.device === device && (part.kind === 'jaws' || part.kind === 'pan' || part.kind === 'loop');
+const movable = (part: Part, device: string): boolean =>
+  part.device === device && (part.kind === 'jaws' || part.kind === 'pan' || part.kind === 'loop');
 
 /** The worst of a set's devices speaks for the set. */
 export function worst(states: DeviceState[]): DeviceState | null {
-  const order: Verdict[] = ['outOfWater', 'heldUnder', 'aground', 'frozen', 'noLongerSubmerging', 'tooDeep', 'cannotReach', 'nearEdge', 'unknown', 'fine'];
+  const order: Verdict[] = [
+    'outOfWater',
+    'heldUnder',
+    'aground',
+    'frozen',
+    'noLongerSubmerging',
+    'tooDeep',
+    'cannotReach',
+    'nearEdge',
+    'unknown',
+    'fine',
+  ];
   return [...states].sort((a, b) => order.indexOf(a.verdict) - order.indexOf(b.verdict))[0] ?? null;
 }

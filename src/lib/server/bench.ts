@@ -1,6 +1,5 @@
 import { notArmedSentence, unanswered } from '#core/sets/arming';
 import { CLASS_WORDS } from '#core/devices/sizes';
-import { setTypeOf } from '#core/sets/catalogue';
 import { settingAt } from '#core/sets/standing';
 import type { FilledPosition, SetType } from '#core/sets/setType';
 import type { Device, ReadingBody, Setting, Station, Stay, TrapSet } from '#core/record/kinds';
@@ -59,7 +58,10 @@ export function readDevices(read: Reader, type: SetType, shed: Record<string, De
     const device = shed[read.text(`d.${id}`)];
     if (!device) continue;
     if (!type.devices.includes(device.class)) {
-      read.refuse(`d.${id}`, `${label}: a ${type.name.toLowerCase()} takes a ${type.devices.map((c) => CLASS_WORDS[c]).join(' or ')}; ${device.tag} is a ${CLASS_WORDS[device.class]}.`);
+      read.refuse(
+        `d.${id}`,
+        `${label}: a ${type.name.toLowerCase()} takes a ${type.devices.map((c) => CLASS_WORDS[c]).join(' or ')}; ${device.tag} is a ${CLASS_WORDS[device.class]}.`,
+      );
     }
     if (Object.values(chosen).some((other) => other.id === device.id)) read.refuse(`d.${id}`, `${device.tag} is chosen twice.`);
     chosen[id] = device;
@@ -87,25 +89,45 @@ export function readBench(read: Reader, place: Place): BenchWrite | null {
 
   const held = before ? settingAt(before, now) : undefined;
   const same = held && sameSetting(held, numbers, choices) && before?.state === state;
-  const setting: Setting = same ? held : { id: idBeside(entry, 'setting'), at: at.toISOString(), numbers, choices, pond: readings.pond, tail: readings.tail };
+  const setting: Setting = same
+    ? held
+    : { id: idBeside(entry, 'setting'), at: at.toISOString(), numbers, choices, pond: readings.pond, tail: readings.tail };
   const remade = state === 'live' && (!same || changedDevices(before, devices));
   return {
     at,
     readings: readings.entries,
     set: {
-      id: before?.id ?? read.text('id'), line: season.line.id, number, name: read.text('name'), type: type.id as TrapSet['type'], species: (read.text('species') || type.species[0]) as TrapSet['species'],
-      station: station.id, state, opens: state === 'prepared' ? read.text('opens') || null : null,
+      id: before?.id ?? read.text('id'),
+      line: season.line.id,
+      number,
+      name: read.text('name'),
+      type: type.id as TrapSet['type'],
+      species: (read.text('species') || type.species[0]) as TrapSet['species'],
+      station: station.id,
+      state,
+      opens: state === 'prepared' ? read.text('opens') || null : null,
       settings: same ? before.settings : [...(before?.settings ?? []).filter((s) => s.at < setting.at), setting],
       stays: state === 'live' ? staysOf(before, devices, at, entry) : (before?.stays ?? []),
       armed: remade ? { at: at.toISOString(), answers: read.many('arm') } : (before?.armed ?? null),
-      anchor: read.text('anchor'), by: before?.by ?? by, leftBecause: read.text('leftBecause'), note: read.text('note'),
+      anchor: read.text('anchor'),
+      by: before?.by ?? by,
+      leftBecause: read.text('leftBecause'),
+      note: read.text('note'),
     },
   };
 }
 
-function refuseUnarmed(read: Reader, type: SetType, devices: Record<string, Device>, choices: Record<string, string>, { before, now }: Place, numbers: Record<string, number>): void {
+function refuseUnarmed(
+  read: Reader,
+  type: SetType,
+  devices: Record<string, Device>,
+  choices: Record<string, string>,
+  { before, now }: Place,
+  numbers: Record<string, number>,
+): void {
   for (const position of type.positions) {
-    if (!position.optional && !devices[position.id]) read.refuse(`d.${position.id}`, `A live set needs its ${position.label.toLowerCase()}: choose a tag.`);
+    if (!position.optional && !devices[position.id])
+      read.refuse(`d.${position.id}`, `A live set needs its ${position.label.toLowerCase()}: choose a tag.`);
   }
   const held = before?.state === 'live' ? settingAt(before, now) : undefined;
   if (held && sameSetting(held, numbers, choices) && !changedDevices(before, devices)) return;
@@ -118,7 +140,9 @@ function sameSetting(held: Setting, numbers: Record<string, number>, choices: Re
   const keys = new Set([...Object.keys(held.numbers), ...Object.keys(numbers)]);
   // a printed length reads back within half a mark of the tape
   const near = (key: string): boolean => Math.abs((held.numbers[key] ?? NaN) - (numbers[key] ?? NaN)) < 0.0033;
-  return [...keys].every(near) && Object.entries(choices).every(([key, value]) => held.choices[key] === undefined || held.choices[key] === value);
+  return (
+    [...keys].every(near) && Object.entries(choices).every(([key, value]) => held.choices[key] === undefined || held.choices[key] === value)
+  );
 }
 
 function changedDevices(before: TrapSet | undefined, devices: Record<string, Device>): boolean {
@@ -127,16 +151,24 @@ function changedDevices(before: TrapSet | undefined, devices: Record<string, Dev
 }
 
 function staysOf(before: TrapSet | undefined, devices: Record<string, Device>, at: Date, entry: string): Stay[] {
-  const old = (before?.stays ?? []).map((stay) => (stay.to === null && devices[stay.position]?.id !== stay.device ? { ...stay, to: at.toISOString() } : stay));
+  const old = (before?.stays ?? []).map((stay) =>
+    stay.to === null && devices[stay.position]?.id !== stay.device ? { ...stay, to: at.toISOString() } : stay,
+  );
   const standing = old.filter((stay) => stay.to === null);
   const fresh = Object.entries(devices).flatMap(([position, device]) =>
-    standing.some((stay) => stay.position === position) ? [] : [{ id: idBeside(entry, `stay ${position}`), position, device: device.id, from: at.toISOString(), to: null }],
+    standing.some((stay) => stay.position === position)
+      ? []
+      : [{ id: idBeside(entry, `stay ${position}`), position, device: device.id, from: at.toISOString(), to: null }],
   );
   return [...old, ...fresh];
 }
 
 /** The levels that stood when the set was made: typed, or as last read. A water that was never read takes this placing as its zero. */
-function levelsAt(read: Reader, { season, station }: Place, at: Date): { pond: number | null; tail: number | null; entries: ReadingBody[] } {
+function levelsAt(
+  read: Reader,
+  { season, station }: Place,
+  at: Date,
+): { pond: number | null; tail: number | null; entries: ReadingBody[] } {
   const entries: ReadingBody[] = [];
   const of = (surface: 'pond' | 'tail'): number | null => {
     const gauge = season.gauges.find((g) => g.water === station.water && g.surface === surface);
@@ -147,10 +179,18 @@ function levelsAt(read: Reader, { season, station }: Place, at: Date): { pond: n
     if (level === undefined && surface !== station.surface) return null;
     if (typed !== undefined || level === undefined) {
       const note = level === undefined ? 'never read before: the level at this placing is taken as zero' : 'read at placing';
-      entries.push({ id: idBeside(read.text('entry'), `reading ${surface}`), gauge: gauge.id, at: at.toISOString(), level: level ?? 0, bound: 'exact', source: level === undefined ? 'set' : 'gauge', set: null, note });
+      entries.push({
+        id: idBeside(read.text('entry'), `reading ${surface}`),
+        gauge: gauge.id,
+        at: at.toISOString(),
+        level: level ?? 0,
+        bound: 'exact',
+        source: level === undefined ? 'set' : 'gauge',
+        set: null,
+        note,
+      });
     }
     return level ?? 0;
   };
   return { pond: of('pond'), tail: of('tail'), entries };
 }
-

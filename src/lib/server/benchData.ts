@@ -13,13 +13,18 @@ export function benchData(season: Season, station: Station, type: SetType, set: 
   const { now, who } = locals;
   const held = set && settingAt(set, now);
   const standing = Object.fromEntries((set?.stays ?? []).filter((s) => s.to === null).map((s) => [s.position, s.device]));
-  const print = (key: string, value: number): string => (type.numbers[key]?.unit === 'share' ? `${Math.round(value * 100)} %` : printLength(value, who.person.system));
+  const print = (key: string, value: number): string =>
+    type.numbers[key]?.unit === 'share' ? `${Math.round(value * 100)} %` : printLength(value, who.person.system);
   const water = season.waters.find((w) => w.id === station.water);
   return {
     type: type.id,
     station,
     waterName: water?.name ?? '',
-    levels: waterAt(season.gauges.filter((g) => g.water === station.water), season.readings, now),
+    levels: waterAt(
+      season.gauges.filter((g) => g.water === station.water),
+      season.readings,
+      now,
+    ),
     words: who.words,
     ids: { entry: newId(), id: set?.id ?? newId() },
     held: held ?? null,
@@ -39,7 +44,13 @@ export function benchData(season: Season, station: Station, type: SetType, set: 
     } as Record<string, string>,
     shed: season.shed
       .filter((d) => type.devices.includes(d.class) && d.condition !== 'lost' && d.condition !== 'broken')
-      .map((d) => ({ id: d.id, class: d.class, size: d.size, text: `${d.tag}, ${sizeText(d.class, d.size)}${d.set && d.set.id !== set?.id ? ` (stands in ${d.set.number} ${d.set.name})` : ''}`, free: !d.set || d.set.id === set?.id })),
+      .map((d) => ({
+        id: d.id,
+        class: d.class,
+        size: d.size,
+        text: `${d.tag}, ${sizeText(d.class, d.size)}${d.set && d.set.id !== set?.id ? ` (stands in ${d.set.number} ${d.set.name})` : ''}`,
+        free: !d.set || d.set.id === set?.id,
+      })),
   };
 }
 

@@ -37,9 +37,20 @@ export function readCheck(read: Reader, place: CheckPlace): NewEntry[] | null {
   if (!at || !read.ok()) return null;
   const common = { crew: who.crew, occurredAt: at, by: read.text('by') || who.person.id };
   const visit: Check = {
-    id: read.text('id'), set: set.id, at: at.toISOString(), by: common.by, change, changeNote: read.text('changeNote'), asked: askedOf(read), devices, note: read.text('note'),
+    id: read.text('id'),
+    set: set.id,
+    at: at.toISOString(),
+    by: common.by,
+    change,
+    changeNote: read.text('changeNote'),
+    asked: askedOf(read),
+    devices,
+    note: read.text('note'),
   };
-  const pulled = change === 'pulled' ? { ...set, state: 'pulled' as const, stays: set.stays.map((s) => (s.to === null ? { ...s, to: at.toISOString() } : s)) } : null;
+  const pulled =
+    change === 'pulled'
+      ? { ...set, state: 'pulled' as const, stays: set.stays.map((s) => (s.to === null ? { ...s, to: at.toISOString() } : s)) }
+      : null;
   const after = pulled ?? remade;
   return [
     { ...common, id: form, kind: 'check', body: visit },
@@ -59,15 +70,27 @@ function deviceOf(read: Reader, stay: string, set: TrapSet, form: string): Check
   const caught: Catch | null =
     outcome === 'catch'
       ? {
-          id: idBeside(form, `catch ${stay}`), species: text('species', set.species) as Catch['species'], sex: text('sex', 'unknown') as Catch['sex'], age: text('age', 'unknown') as Catch['age'],
-          weight: weight ?? null, estimated: read.has(field('estimated')), strikes: read.many(field('strikes')) as Catch['strikes'], alive: read.text(field('alive')) === 'yes',
-          bites: text('bites', 'not looked') as Catch['bites'], fate: text('fate', 'kept') as Catch['fate'],
+          id: idBeside(form, `catch ${stay}`),
+          species: text('species', set.species) as Catch['species'],
+          sex: text('sex', 'unknown') as Catch['sex'],
+          age: text('age', 'unknown') as Catch['age'],
+          weight: weight ?? null,
+          estimated: read.has(field('estimated')),
+          strikes: read.many(field('strikes')) as Catch['strikes'],
+          alive: read.text(field('alive')) === 'yes',
+          bites: text('bites', 'not looked') as Catch['bites'],
+          fate: text('fate', 'kept') as Catch['fate'],
         }
       : null;
   return [
     {
-      id: idBeside(form, `device ${stay}`), stay, outcome: outcome as CheckedDevice['outcome'], cause: text('cause', 'not asked') as CheckedDevice['cause'],
-      flags: read.many(field('flags')) as CheckedDevice['flags'], searched: read.text(field('searched')), catch: caught,
+      id: idBeside(form, `device ${stay}`),
+      stay,
+      outcome: outcome as CheckedDevice['outcome'],
+      cause: text('cause', 'not asked') as CheckedDevice['cause'],
+      flags: read.many(field('flags')) as CheckedDevice['flags'],
+      searched: read.text(field('searched')),
+      catch: caught,
     },
   ];
 }
@@ -80,10 +103,26 @@ function askedOf(read: Reader): Check['asked'] {
 function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Date, form: string): ReadingBody[] {
   const found: ReadingBody[] = [];
   const gaugeOf = (surface: 'pond' | 'tail') => season.gauges.find((g) => g.water === view.station.water && g.surface === surface);
-  const add = (name: string, surface: 'pond' | 'tail', level: number, bound: ReadingBody['bound'], source: ReadingBody['source'], note: string): void => {
+  const add = (
+    name: string,
+    surface: 'pond' | 'tail',
+    level: number,
+    bound: ReadingBody['bound'],
+    source: ReadingBody['source'],
+    note: string,
+  ): void => {
     const gauge = gaugeOf(surface);
     if (!gauge) return read.refuse(name, 'This water has no gauge on that surface.');
-    found.push({ id: idBeside(form, name), gauge: gauge.id, at: at.toISOString(), level, bound, source, set: source === 'set' ? set.id : null, note });
+    found.push({
+      id: idBeside(form, name),
+      gauge: gauge.id,
+      at: at.toISOString(),
+      level,
+      bound,
+      source,
+      set: source === 'set' ? set.id : null,
+      note,
+    });
   };
   const level = read.length('level');
   const { surface } = view.station;
@@ -110,7 +149,18 @@ function remadeSet(read: Reader, { season, set, view, now }: CheckPlace, at: Dat
   const setting =
     Math.abs(lower) < 1e-9
       ? null
-      : { ...held, id: idBeside(form, 'setting'), at: at.toISOString(), pond: known.pond ?? held.pond, tail: known.tail ?? held.tail, numbers: restated(type, held, view.layout, view.station.surface, known, lower) };
+      : {
+          ...held,
+          id: idBeside(form, 'setting'),
+          at: at.toISOString(),
+          pond: known.pond ?? held.pond,
+          tail: known.tail ?? held.tail,
+          numbers: restated(type, held, view.layout, view.station.surface, known, lower),
+        };
   if (!read.ok()) return null;
-  return { ...set, settings: setting ? [...set.settings, setting] : set.settings, armed: { at: at.toISOString(), answers: read.many('arm') } };
+  return {
+    ...set,
+    settings: setting ? [...set.settings, setting] : set.settings,
+    armed: { at: at.toISOString(), answers: read.many('arm') },
+  };
 }

@@ -8,11 +8,17 @@ types.setTypeParser(builtins.DATE, (text) => text);
 types.setTypeParser(builtins.INT8, Number);
 types.setTypeParser(builtins.TIMESTAMPTZ, (text) => (text === 'infinity' ? null : new Date(text)));
 
+/** The pool's own words in the log, one line each; a lost connection is no reason for a trace. */
+function oneLine(message: unknown): void {
+  console.error(`database: ${String(message).split('\n')[0]}`);
+}
+
 /** A pool for one database. */
 export function connect(url: string): Knex {
   return knexModule({
     client: 'pg',
     connection: { connectionString: url, connectionTimeoutMillis: 4000 },
+    log: { warn: oneLine, error: oneLine, debug: oneLine, deprecate: oneLine },
     pool: { min: 0, max: 10, acquireTimeoutMillis: 5000 },
   });
 }
@@ -26,7 +32,20 @@ export function db(): Knex {
   return pool;
 }
 
-const AWAY = new Set(['ECONNREFUSED', 'ECONNRESET', 'ENOENT', 'EPIPE', 'ETIMEDOUT', '57P01', '57P02', '57P03', '08006', '08001', '08003', '53300']);
+const AWAY = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'ENOENT',
+  'EPIPE',
+  'ETIMEDOUT',
+  '57P01',
+  '57P02',
+  '57P03',
+  '08006',
+  '08001',
+  '08003',
+  '53300',
+]);
 
 /** Whether an error means that PostgreSQL cannot be reached, not that it refused something. */
 export function isAway(error: unknown): boolean {
@@ -34,7 +53,10 @@ export function isAway(error: unknown): boolean {
   const { code, errors } = error as Error & { code?: string; errors?: unknown[] };
   if (code && AWAY.has(code)) return true;
   if (errors?.some(isAway)) return true;
-  return /Connection terminated|Timeout acquiring a connection|timeout expired|Client has encountered a connection error/i.test(error.message);
+  return /Connection terminated|Timeout acquiring a connection|timeout expired|Client has encountered a connection error/i.test(
+    error.message,
+  );
 }
 
-export const AWAY_SENTENCE = 'The record cannot be reached just now, so nothing was saved. What you typed is still here: send it again in a moment.';
+export const AWAY_SENTENCE =
+  'The record cannot be reached just now, so nothing was saved. What you typed is still here: send it again in a moment.';

@@ -30,7 +30,8 @@ export function reader(data: FormData, { person, words }: Who) {
     many: (name: string): string[] => data.getAll(name).filter((v): v is string => typeof v === 'string'),
     has: (name: string): boolean => data.has(name),
     /** metres; undefined when the field is empty or refused */
-    length: (name: string, unit: LengthUnit = smallUnit(person.system)) => (text(name) === '' ? undefined : taken(name, parseLength(text(name), unit, words))),
+    length: (name: string, unit: LengthUnit = smallUnit(person.system)) =>
+      text(name) === '' ? undefined : taken(name, parseLength(text(name), unit, words)),
     /** kilograms; undefined when the field is empty or refused */
     weight: (name: string) => (text(name) === '' ? undefined : taken(name, parseWeight(text(name), person.system))),
     number: (name: string): number | undefined => {
@@ -65,13 +66,23 @@ export function refused(read: Reader, problem = 'Not saved: look at the marked f
  *
  * @param field names the form's field for a path of the record (`settings.0.numbers.depth` → `n.depth`)
  */
-export async function attempt<T>(read: Reader, write: () => Promise<T>, field: (path: string) => string = (path) => path): Promise<{ done: T } | { failure: ReturnType<typeof refused> }> {
+export async function attempt<T>(
+  read: Reader,
+  write: () => Promise<T>,
+  field: (path: string) => string = (path) => path,
+): Promise<{ done: T } | { failure: ReturnType<typeof refused> }> {
   try {
     return { done: await write() };
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     for (const [path, sentence] of Object.entries(error.fields)) read.refuse(field(path), sentence);
     const general = error.fields.form ?? error.fields.id;
-    return { failure: refused(read, general ?? 'Not saved: look at the marked fields.', error.code === 'conflict' || error.code === 'differs' ? 409 : 400) };
+    return {
+      failure: refused(
+        read,
+        general ?? 'Not saved: look at the marked fields.',
+        error.code === 'conflict' || error.code === 'differs' ? 409 : 400,
+      ),
+    };
   }
 }

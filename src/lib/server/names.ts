@@ -5,7 +5,13 @@ import { setNames } from './repositories/sets';
 
 /** What the things of a crew are called, for the sentences of the book. */
 export async function namesOf(crew: string): Promise<{ all: Names; sets: Names }> {
-  const [boards, water, places, sets, crewPeople] = await Promise.all([gauges(db(), crew), waters(db(), crew), stations(db(), crew), setNames(db(), crew), people(db(), crew)]);
+  const [boards, water, places, sets, crewPeople] = await Promise.all([
+    gauges(db(), crew),
+    waters(db(), crew),
+    stations(db(), crew),
+    setNames(db(), crew),
+    people(db(), crew),
+  ]);
   const waterName = Object.fromEntries(water.map((w) => [w.id, w.name]));
   const all = Object.fromEntries([
     ...water.map((w) => [w.id, w.name]),

@@ -32,7 +32,10 @@ export const index = <T extends { id: string }>(list: T[]): Record<string, T> =>
  *
  * @returns null when no line was begun
  */
-export async function loadSeason({ who, now }: App.Locals, states: TrapSet['state'][] = ['planned', 'prepared', 'live']): Promise<Season | null> {
+export async function loadSeason(
+  { who, now }: App.Locals,
+  states: TrapSet['state'][] = ['planned', 'prepared', 'live'],
+): Promise<Season | null> {
   const line = await currentLine(db(), who.crew);
   if (!line) return null;
   const [all, places, water, boards, shed, readings, looks] = await Promise.all([
@@ -45,6 +48,25 @@ export async function loadSeason({ who, now }: App.Locals, states: TrapSet['stat
     lastLooks(db(), who.crew, line.id, now),
   ]);
   const context = { line, stations: index(places), shed: index<Device>(shed), looks, now, system: who.person.system };
-  const levels = Object.fromEntries(water.map(({ id }) => [id, waterAt(boards.filter((g) => g.water === id), readings, now)]));
-  return { line, sets: all, views: all.map((set) => setView(set, context)), stations: places, waters: water, gauges: boards, shed, readings, levels };
+  const levels = Object.fromEntries(
+    water.map(({ id }) => [
+      id,
+      waterAt(
+        boards.filter((g) => g.water === id),
+        readings,
+        now,
+      ),
+    ]),
+  );
+  return {
+    line,
+    sets: all,
+    views: all.map((set) => setView(set, context)),
+    stations: places,
+    waters: water,
+    gauges: boards,
+    shed,
+    readings,
+    levels,
+  };
 }

@@ -7,6 +7,10 @@ export function stripOf(season: Season, now: Date) {
   const deadlines = season.views.flatMap((v) => (v.deadline ? [{ set: `${v.number} ${v.name}`, at: new Date(v.deadline) }] : []));
   const first = [...deadlines].sort((a, b) => Number(a.at) - Number(b.at))[0];
   const overdue = deadlines.filter(({ at }) => at < now).length;
-  const owed = !first ? 'no check owed' : overdue > 0 ? `${overdue} overdue, ${deadlines.length} checks owed` : `${deadlines.length} checks owed, first by ${whenText(first.at, now, season.line.zone)}`;
+  const owed = !first
+    ? 'no check owed'
+    : overdue > 0
+      ? `${overdue} overdue, ${deadlines.length} checks owed`
+      : `${deadlines.length} checks owed, first by ${whenText(first.at, now, season.line.zone)}`;
   return { strip: dayStrip(now, season.line.zone, season.line, deadlines), owed };
 }

@@ -24,7 +24,9 @@ export interface SetTotal {
 }
 
 /** What the season adds up to: exposure and catch of every set, and of all. */
-export async function seasonTotals(locals: App.Locals): Promise<{ sets: SetTotal[]; all: Omit<SetTotal, 'id' | 'number' | 'name'> } | null> {
+export async function seasonTotals(
+  locals: App.Locals,
+): Promise<{ sets: SetTotal[]; all: Omit<SetTotal, 'id' | 'number' | 'name'> } | null> {
   const season = await loadSeason(locals, ['live', 'pulled']);
   if (!season) return null;
   const [visits, readings] = await Promise.all([checks(db(), locals.who.crew, {}), allReadings(db(), locals.who.crew)]);
@@ -36,34 +38,73 @@ export async function seasonTotals(locals: App.Locals): Promise<{ sets: SetTotal
     const station = stations[set.station];
     const own = (bySet.get(set.id) ?? []).sort((a, b) => a.at.localeCompare(b.at));
     const caught = countCatches(own);
-    const exposures = station ? set.stays.map((stay) => exposureOfStay(set, stay, station, shed, own, season.gauges, readings, locals.now)) : [];
+    const exposures = station
+      ? set.stays.map((stay) => exposureOfStay(set, stay, station, shed, own, season.gauges, readings, locals.now))
+      : [];
     const inBand = { low: sum(exposures.map((e) => e.inBand.low)), high: sum(exposures.map((e) => e.inBand.high)) };
-    return { id: set.id, number: set.number, name: set.name, hoursSet: sum(exposures.map((e) => e.hoursSet)), inBand, caught, rate: rateWithLimits(caught[set.species] ?? 0, nights(inBand.high)) };
+    return {
+      id: set.id,
+      number: set.number,
+      name: set.name,
+      hoursSet: sum(exposures.map((e) => e.hoursSet)),
+      inBand,
+      caught,
+      rate: rateWithLimits(caught[set.species] ?? 0, nights(inBand.high)),
+    };
   });
   const inBand = { low: sum(sets.map((s) => s.inBand.low)), high: sum(sets.map((s) => s.inBand.high)) };
   const caught = Object.fromEntries(SPECIES.map((s) => [s, sum(sets.map((t) => t.caught[s] ?? 0))]).filter(([, n]) => n !== 0));
-  return { sets, all: { hoursSet: sum(sets.map((s) => s.hoursSet)), inBand, caught, rate: rateWithLimits(sum(Object.values(caught) as number[]), nights(inBand.high)) } };
+  return {
+    sets,
+    all: {
+      hoursSet: sum(sets.map((s) => s.hoursSet)),
+      inBand,
+      caught,
+      rate: rateWithLimits(sum(Object.values(caught) as number[]), nights(inBand.high)),
+    },
+  };
 }
 
 const sum = (list: number[]): number => list.reduce((a, b) => a + b, 0);
 
 function countCatches(visits: Check[]): Record<string, number> {
   const found: Record<string, number> = {};
-  for (const { devices } of visits) for (const { catch: caught } of devices) if (caught) found[caught.species] = (found[caught.species] ?? 0) + 1;
+  for (const { devices } of visits)
+    for (const { catch: caught } of devices) if (caught) found[caught.species] = (found[caught.species] ?? 0) + 1;
   return found;
 }
 
-function exposureOfStay(set: TrapSet, stay: TrapSet['stays'][number], station: Station, shed: Record<string, Device>, visits: Check[], gauges: { id: string; water: string; surface: string }[], readings: Awaited<ReturnType<typeof allReadings>>, now: Date) {
+function exposureOfStay(
+  set: TrapSet,
+  stay: TrapSet['stays'][number],
+  station: Station,
+  shed: Record<string, Device>,
+  visits: Check[],
+  gauges: { id: string; water: string; surface: string }[],
+  readings: Awaited<ReturnType<typeof allReadings>>,
+  now: Date,
+) {
   const type = setTypeOf(set.type);
   const end = stay.to === null ? now : new Date(stay.to);
   const device = shed[stay.device];
-  const spans = set.settings.map((setting, i) => ({ setting, from: later(new Date(setting.at), new Date(stay.from)), to: earlier(new Date(set.settings[i + 1]?.at ?? end), end) })).filter((s) => s.from < s.to);
+  const spans = set.settings
+    .map((setting, i) => ({
+      setting,
+      from: later(new Date(setting.at), new Date(stay.from)),
+      to: earlier(new Date(set.settings[i + 1]?.at ?? end), end),
+    }))
+    .filter((s) => s.from < s.to);
   let surface: 'pond' | 'tail' = station.surface;
   const standings = spans.map(({ setting, from, to }): Standing => {
     const layout = layOutSetting(type, setting, placeOf(station), device ? { [stay.position]: device } : {}, 'us');
     const axis = axisOf(layout, stay.position);
     if (axis === 'pond' || axis === 'tail') surface = axis;
-    const bands = levelBands(layout.needs.filter((n) => n.device === stay.position), layout.parts, axis, {});
+    const bands = levelBands(
+      layout.needs.filter((n) => n.device === stay.position),
+      layout.parts,
+      axis,
+      {},
+    );
     return { from, to, band: bands && bandNear(bands, setting[surface] ?? 0) };
   });
   const gauge = gauges.find((g) => g.water === station.water && g.surface === surface);

@@ -13,11 +13,17 @@
 
 <div class="strip" role="img" aria-label="Day strip: {inWords}">
   <div class="inner" aria-hidden="true">
-    {#if strip.sunrise && !crowded(strip.sunrise.at)}<span class="word" style:left={pct(strip.sunrise.at)}>sunrise {strip.sunrise.text}</span>{/if}
-    {#if strip.sunset && !crowded(strip.sunset.at)}<span class="word" style:left={pct(strip.sunset.at)} style:transform="translateX(-100%)">sunset {strip.sunset.text}</span>{/if}
+    {#if strip.sunrise && !crowded(strip.sunrise.at)}<span class="word" style:left={pct(strip.sunrise.at)}
+        >sunrise {strip.sunrise.text}</span
+      >{/if}
+    {#if strip.sunset && !crowded(strip.sunset.at)}<span class="word" style:left={pct(strip.sunset.at)} style:transform="translateX(-100%)"
+        >sunset {strip.sunset.text}</span
+      >{/if}
     <span class="owed">{owed}</span>
     {#each strip.deadlines as d (d.set)}
-      <svg class="flag" style:left={pct(d.at)} width="7" height="9" viewBox="0 0 8 10"><path d="M0.8 10V0.5L7.5 3.2 0.8 6" fill="var(--out)" stroke="var(--out)" stroke-width="1" /></svg>
+      <svg class="flag" style:left={pct(d.at)} width="7" height="9" viewBox="0 0 8 10"
+        ><path d="M0.8 10V0.5L7.5 3.2 0.8 6" fill="var(--out)" stroke="var(--out)" stroke-width="1" /></svg
+      >
     {/each}
     <div class="bar">
       {#each strip.lights as l (l.start)}<span class={l.light} style:left={pct(l.start)} style:width={pct(l.end - l.start)}></span>{/each}

@@ -20,7 +20,9 @@
   <label for={id}>{label}</label>
   {@render children({ id, 'aria-describedby': described, 'aria-invalid': error ? 'true' : undefined })}
   {#if error}<p class="error" id="{id}-error">{error}</p>{/if}
-  {#if help || origin}<p class="help" id="{id}-help">{#if origin}<span class="origin">{origin}</span>{/if}{help ?? ''}</p>{/if}
+  {#if help || origin}<p class="help" id="{id}-help">
+      {#if origin}<span class="origin">{origin}</span>{/if}{help ?? ''}
+    </p>{/if}
 </div>
 
 <style>

@@ -18,5 +18,18 @@
     { value: 'daylight', text: 'by the last light of that date' },
   ]}
 />
-<TextField label="How many hours or days" name="every" inputmode="numeric" value={typed(kept, 'every', every)} error={kept?.errors?.every} />
-<TextField label="Last light, minutes after sunset" name="after" inputmode="numeric" value={typed(kept, 'after', rule?.kind === 'daylight' ? String(rule.after) : '30')} error={kept?.errors?.after} help="only for checks by daylight" />
+<TextField
+  label="How many hours or days"
+  name="every"
+  inputmode="numeric"
+  value={typed(kept, 'every', every)}
+  error={kept?.errors?.every}
+/>
+<TextField
+  label="Last light, minutes after sunset"
+  name="after"
+  inputmode="numeric"
+  value={typed(kept, 'after', rule?.kind === 'daylight' ? String(rule.after) : '30')}
+  error={kept?.errors?.after}
+  help="only for checks by daylight"
+/>

@@ -2,10 +2,21 @@
   import type { Verdict } from '#core/water/need';
 
   /** The state of a set by its shape first; the word stands beside it or is heard. */
-  let { verdict, size = 18, label = '' }: { verdict: Verdict | 'prepared' | 'planned' | 'pulled'; size?: number; label?: string } = $props();
+  let {
+    verdict,
+    size = 18,
+    label = '',
+  }: { verdict: Verdict | 'prepared' | 'planned' | 'pulled'; size?: number; label?: string } = $props();
 </script>
 
-<svg width={size} height={size} viewBox="0 0 18 18" role={label ? 'img' : undefined} aria-label={label || undefined} aria-hidden={label ? undefined : 'true'}>
+<svg
+  width={size}
+  height={size}
+  viewBox="0 0 18 18"
+  role={label ? 'img' : undefined}
+  aria-label={label || undefined}
+  aria-hidden={label ? undefined : 'true'}
+>
   {#if verdict === 'fine'}
     <circle cx="9" cy="9" r="6" fill="none" stroke="var(--fine)" stroke-width="2.4" />
   {:else if verdict === 'nearEdge'}
@@ -27,6 +38,11 @@
   {:else if verdict === 'pulled'}
     <path d="M3 9h12" stroke="var(--mute)" stroke-width="2.4" />
   {:else}
-    <path d="M5.2 6.2a3.8 3.8 0 1 1 5.4 3.5c-1.2.6-1.6 1.2-1.6 2.4" fill="none" stroke="var(--mute)" stroke-width="2.2" /><circle cx="9" cy="15.4" r="1.4" fill="var(--mute)" />
+    <path d="M5.2 6.2a3.8 3.8 0 1 1 5.4 3.5c-1.2.6-1.6 1.2-1.6 2.4" fill="none" stroke="var(--mute)" stroke-width="2.2" /><circle
+      cx="9"
+      cy="15.4"
+      r="1.4"
+      fill="var(--mute)"
+    />
   {/if}
 </svg>

@@ -15,8 +15,15 @@
 
 <div class="page max-w-4xl">
   <h1>Begin a record</h1>
-  <p class="quiet mt-1 mb-4">The record is empty. Say who works, where the line lies, and the first water; then add its stations and place the first set.</p>
-  <form method="POST" use:enhance={() => ({ update }) => update({ reset: false })}>
+  <p class="quiet mt-1 mb-4">
+    The record is empty. Say who works, where the line lies, and the first water; then add its stations and place the first set.
+  </p>
+  <form
+    method="POST"
+    use:enhance={() =>
+      ({ update }) =>
+        update({ reset: false })}
+  >
     <Problem text={kept?.problem} />
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />
     <div class="cols">
@@ -24,7 +31,15 @@
         <h2>Who</h2>
         <TextField label="Crew" name="crew" value={typed(kept, 'crew')} error={error('crew')} />
         <TextField label="Your name" name="person" value={typed(kept, 'person')} error={error('person')} />
-        <SelectField label="Units" name="system" value={typed(kept, 'system')} options={[{ value: 'us', text: 'inches, feet, pounds' }, { value: 'metric', text: 'centimetres, metres, kilograms' }]} />
+        <SelectField
+          label="Units"
+          name="system"
+          value={typed(kept, 'system')}
+          options={[
+            { value: 'us', text: 'inches, feet, pounds' },
+            { value: 'metric', text: 'centimetres, metres, kilograms' },
+          ]}
+        />
       </fieldset>
       <fieldset class="sheet">
         <h2>The line</h2>
@@ -45,7 +60,16 @@
         <h2>The first water</h2>
         <TextField label="Site" name="site" value={typed(kept, 'site')} error={error('site')} help="owner’s ground on which it lies" />
         <TextField label="Name of the water" name="water" value={typed(kept, 'water')} error={error('water')} />
-        <SelectField label="Kind" name="waterKind" value={typed(kept, 'waterKind')} options={[{ value: 'pond', text: 'pond' }, { value: 'stream', text: 'stream' }, { value: 'ditch', text: 'ditch' }]} />
+        <SelectField
+          label="Kind"
+          name="waterKind"
+          value={typed(kept, 'waterKind')}
+          options={[
+            { value: 'pond', text: 'pond' },
+            { value: 'stream', text: 'stream' },
+            { value: 'ditch', text: 'ditch' },
+          ]}
+        />
       </fieldset>
     </div>
     <button class="btn btn-primary btn-lg mt-4">Begin</button>

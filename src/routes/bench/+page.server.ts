@@ -10,8 +10,21 @@ export const load: PageServerLoad = async ({ locals }) => {
     stations: (season?.stations ?? []).map((s) => ({ id: s.id, text: `${s.number} ${s.name}, ${s.kind} at ${names[s.water] ?? ''}` })),
     types: CATALOGUE.map(({ id, name, idea, species }) => ({ id, name, idea, species: species.join(', ') })),
     sets: (season?.views ?? []).map((v) => {
-      const state = v.state === 'live' ? stateOf(v, season?.levels[v.station.water] ?? { known: {}, age: {}, atMost: {} }, locals.who.person.system) : null;
-      return { id: v.id, number: v.number, name: v.name, type: v.typeName, state: v.state, verdict: state?.verdict ?? (v.state === 'live' ? ('unknown' as const) : v.state), label: state?.label ?? v.state, water: names[v.station.water] ?? '', tags: v.devices.map((d) => d.tag).join(', ') };
+      const state =
+        v.state === 'live'
+          ? stateOf(v, season?.levels[v.station.water] ?? { known: {}, age: {}, atMost: {} }, locals.who.person.system)
+          : null;
+      return {
+        id: v.id,
+        number: v.number,
+        name: v.name,
+        type: v.typeName,
+        state: v.state,
+        verdict: state?.verdict ?? (v.state === 'live' ? ('unknown' as const) : v.state),
+        label: state?.label ?? v.state,
+        water: names[v.station.water] ?? '',
+        tags: v.devices.map((d) => d.tag).join(', '),
+      };
     }),
   };
 };

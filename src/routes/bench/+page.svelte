@@ -20,7 +20,10 @@
         <fieldset>
           <legend class="font-semibold">Type of set</legend>
           {#each data.types as type, i (type.id)}
-            <label class="type"><input type="radio" class="radio" name="type" value={type.id} checked={i === 0} /> <span><b>{type.name}</b> <span class="quiet">{type.species}</span><br />{type.idea}</span></label>
+            <label class="type"
+              ><input type="radio" class="radio" name="type" value={type.id} checked={i === 0} />
+              <span><b>{type.name}</b> <span class="quiet">{type.species}</span><br />{type.idea}</span></label
+            >
           {/each}
         </fieldset>
         <button class="btn btn-primary mt-3">To the bench</button>
@@ -31,7 +34,12 @@
     <h2>Sets of this season</h2>
     {#if sets.length === 0}<p class="quiet mt-2">None yet.</p>{:else}
       <table class="plain-table mt-2">
-        <thead><tr><th scope="col">Set</th><th scope="col">Type</th><th scope="col">Water</th><th scope="col">Tags</th><th scope="col">State</th></tr></thead>
+        <thead
+          ><tr
+            ><th scope="col">Set</th><th scope="col">Type</th><th scope="col">Water</th><th scope="col">Tags</th><th scope="col">State</th
+            ></tr
+          ></thead
+        >
         <tbody>
           {#each sets as set (set.id)}
             <tr>
@@ -39,7 +47,9 @@
               <td>{set.type}</td>
               <td>{set.water}</td>
               <td>{set.tags}</td>
-              <td class="whitespace-nowrap"><span class="inline-flex gap-2 items-center"><StateMark verdict={set.verdict} /> {set.label}</span></td>
+              <td class="whitespace-nowrap"
+                ><span class="inline-flex gap-2 items-center"><StateMark verdict={set.verdict} /> {set.label}</span></td
+              >
             </tr>
           {/each}
         </tbody>

@@ -23,7 +23,10 @@
       <h3 class="mt-2">{group.label}</h3>
       <p class="caution">{group.caution}</p>
       {#each group.asks as ask (ask.id)}
-        <label><input type="checkbox" class="checkbox" name="arm" value={ask.id} checked={ticked(kept, 'arm', ask.id)} /> <span>{ask.text}</span></label>
+        <label
+          ><input type="checkbox" class="checkbox" name="arm" value={ask.id} checked={ticked(kept, 'arm', ask.id)} />
+          <span>{ask.text}</span></label
+        >
       {/each}
     {/each}
     {#if kept?.errors?.arm}<p class="error" id="arm-error">{kept.errors.arm}</p>{/if}

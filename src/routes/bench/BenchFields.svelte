@@ -19,7 +19,7 @@
     { value: 'live', text: 'live: it fishes from now' },
     { value: 'prepared', text: 'prepared: set on a later date' },
     { value: 'planned', text: 'planned: left unset for now' },
-    ...(['pulled'].map((value) => ({ value, text: 'pulled' }))),
+    ...['pulled'].map((value) => ({ value, text: 'pulled' })),
   ];
   const states = $derived(STATES.filter((s) => s.value !== 'pulled' || bench.fields.state === 'pulled'));
   const error = (name: string): string | undefined => kept?.errors?.[name];
@@ -30,7 +30,14 @@
   <h2>What is seen and measured</h2>
   {#each Object.entries(type.numbers) as [key, spec] (key)}
     <Field label={spec.label} name="n.{key}" error={error(`n.${key}`)} help={spec.help} origin={origin(key)}>
-      {#snippet children(attributes)}<input class="input w-full" name="n.{key}" autocomplete="off" placeholder={spec.unit === 'share' ? '2/3' : unit} bind:value={fields[`n.${key}`]} {...attributes} />{/snippet}
+      {#snippet children(attributes)}<input
+          class="input w-full"
+          name="n.{key}"
+          autocomplete="off"
+          placeholder={spec.unit === 'share' ? '2/3' : unit}
+          bind:value={fields[`n.${key}`]}
+          {...attributes}
+        />{/snippet}
     </Field>
   {/each}
   {#each Object.entries(type.choices) as [key, spec] (key)}
@@ -42,8 +49,21 @@
       {/snippet}
     </Field>
   {/each}
-  <Field label="Level on the gauge now" name="level" error={error('level')} help={bench.levels.known[bench.station.surface] === undefined ? 'never read: left empty, the level at this placing becomes its zero' : 'left empty, the last reading stands'}>
-    {#snippet children(attributes)}<input class="input w-full" name="level" autocomplete="off" bind:value={fields.level} {...attributes} />{/snippet}
+  <Field
+    label="Level on the gauge now"
+    name="level"
+    error={error('level')}
+    help={bench.levels.known[bench.station.surface] === undefined
+      ? 'never read: left empty, the level at this placing becomes its zero'
+      : 'left empty, the last reading stands'}
+  >
+    {#snippet children(attributes)}<input
+        class="input w-full"
+        name="level"
+        autocomplete="off"
+        bind:value={fields.level}
+        {...attributes}
+      />{/snippet}
   </Field>
 </section>
 
@@ -51,14 +71,25 @@
   <h2>The set</h2>
   <div class="grid grid-cols-[5rem_1fr] gap-3">
     <Field label="Number" name="number" error={error('number')}>
-      {#snippet children(attributes)}<input class="input w-full" name="number" inputmode="numeric" bind:value={fields.number} {...attributes} />{/snippet}
+      {#snippet children(attributes)}<input
+          class="input w-full"
+          name="number"
+          inputmode="numeric"
+          bind:value={fields.number}
+          {...attributes}
+        />{/snippet}
     </Field>
     <Field label="Name" name="name" error={error('name')}>
       {#snippet children(attributes)}<input class="input w-full" name="name" bind:value={fields.name} {...attributes} />{/snippet}
     </Field>
   </div>
   {#each type.positions as position (position.id)}
-    <Field label="{position.label}, by tag" name="d.{position.id}" error={error(`d.${position.id}`) ?? (position.optional ? undefined : error('d'))} help={position.optional ? 'may stay empty' : ''}>
+    <Field
+      label="{position.label}, by tag"
+      name="d.{position.id}"
+      error={error(`d.${position.id}`) ?? (position.optional ? undefined : error('d'))}
+      help={position.optional ? 'may stay empty' : ''}
+    >
       {#snippet children(attributes)}
         <select class="select w-full" name="d.{position.id}" bind:value={fields[`d.${position.id}`]} {...attributes}>
           <option value="">none</option>
@@ -74,7 +105,12 @@
       </select>
     {/snippet}
   </Field>
-  <Field label="Anchored to what, where" name="anchor" error={error('anchor')} help="which log, which side: it is how the trap is found again">
+  <Field
+    label="Anchored to what, where"
+    name="anchor"
+    error={error('anchor')}
+    help="which log, which side: it is how the trap is found again"
+  >
     {#snippet children(attributes)}<input class="input w-full" name="anchor" bind:value={fields.anchor} {...attributes} />{/snippet}
   </Field>
   <Field label="State" name="state" error={error('state')}>
@@ -86,16 +122,33 @@
   </Field>
   <div class:only-script={fields.state !== 'prepared'}>
     <Field label="To be set on" name="opens" error={error('opens')} help="for a prepared set: no check is owed before">
-      {#snippet children(attributes)}<input class="input w-full" type="date" name="opens" bind:value={fields.opens} {...attributes} />{/snippet}
+      {#snippet children(attributes)}<input
+          class="input w-full"
+          type="date"
+          name="opens"
+          bind:value={fields.opens}
+          {...attributes}
+        />{/snippet}
     </Field>
   </div>
   <div class:only-script={fields.state !== 'planned'}>
     <Field label="Left unset because" name="leftBecause" error={error('leftBecause')}>
-      {#snippet children(attributes)}<input class="input w-full" name="leftBecause" bind:value={fields.leftBecause} {...attributes} />{/snippet}
+      {#snippet children(attributes)}<input
+          class="input w-full"
+          name="leftBecause"
+          bind:value={fields.leftBecause}
+          {...attributes}
+        />{/snippet}
     </Field>
   </div>
   <Field label="At" name="at" error={error('at')} help="local time of the line">
-    {#snippet children(attributes)}<input class="input w-full" type="datetime-local" name="at" bind:value={fields.at} {...attributes} />{/snippet}
+    {#snippet children(attributes)}<input
+        class="input w-full"
+        type="datetime-local"
+        name="at"
+        bind:value={fields.at}
+        {...attributes}
+      />{/snippet}
   </Field>
   <Field label="Note" name="note" error={error('note')}>
     {#snippet children(attributes)}<input class="input w-full" name="note" bind:value={fields.note} {...attributes} />{/snippet}

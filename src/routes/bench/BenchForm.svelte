@@ -63,8 +63,12 @@
   /** the level it is measured from: typed now, as it was when it was set, or the last reading */
   const levelNow = $derived(parsed(fields.level ?? '') ?? bench.levels.known[bench.station.surface] ?? null);
   const then = $derived({ ...bench.levels.known, ...(levelNow === null ? {} : { [bench.station.surface]: levelNow }) });
-  const unchanged = $derived(bench.held !== null && Object.keys(bench.fields).every((name) => !/^[nc]\./.test(name) || fields[name] === bench.fields[name]));
-  const from = $derived(unchanged && bench.held ? { pond: bench.held.pond, tail: bench.held.tail } : { pond: then.pond ?? null, tail: then.tail ?? null });
+  const unchanged = $derived(
+    bench.held !== null && Object.keys(bench.fields).every((name) => !/^[nc]\./.test(name) || fields[name] === bench.fields[name]),
+  );
+  const from = $derived(
+    unchanged && bench.held ? { pond: bench.held.pond, tail: bench.held.tail } : { pond: then.pond ?? null, tail: then.tail ?? null },
+  );
   const layout = $derived(layOutSetting(type, { numbers, choices, ...from }, placeOf(bench.station), devices, system));
   const known = $derived(levelNow === null ? { [bench.station.surface]: 0 } : then);
   const scene = $derived(sideView(layout, known, bench.station.surface, { width: 620, height: 430 }, system));
@@ -80,7 +84,14 @@
   };
 </script>
 
-<form method="POST" action={isNew ? undefined : '?/save'} class="page bench" use:enhance={() => ({ update }) => update({ reset: false })}>
+<form
+  method="POST"
+  action={isNew ? undefined : '?/save'}
+  class="page bench"
+  use:enhance={() =>
+    ({ update }) =>
+      update({ reset: false })}
+>
   <input type="hidden" name="entry" value={typed(kept, 'entry', bench.ids.entry)} />
   <input type="hidden" name="id" value={typed(kept, 'id', bench.ids.id)} />
   <div class="left">
@@ -97,7 +108,12 @@
     <h2 class="mt-4">In this order</h2>
     <ol class="order">
       {#each type.steps as step (step.do)}
-        <li class:last={step.lastReach}>{step.do}{#if step.lastReach} <b>Last moment at which the safety hooks, or the open jaws, can be reached.</b>{/if}{#if step.caution}<br /><span class="caution">{step.caution}</span>{/if}</li>
+        <li class:last={step.lastReach}>
+          {step.do}{#if step.lastReach}
+            <b>Last moment at which the safety hooks, or the open jaws, can be reached.</b>{/if}{#if step.caution}<br /><span
+              class="caution">{step.caution}</span
+            >{/if}
+        </li>
       {/each}
     </ol>
   </div>
@@ -105,7 +121,9 @@
     <Findings {states} findings={layout.findings} measured={levelNow !== null} {system} />
     <Arming groups={arming} {kept} state={fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live'} />
     <button class="btn btn-primary btn-lg w-full mt-3">{isNew ? 'Save the set' : 'Save the changes'}</button>
-    <p class="quiet small mt-2">Seasons, devices and places that are allowed are for your rulebook and your agency to say; Zaprud does not.</p>
+    <p class="quiet small mt-2">
+      Seasons, devices and places that are allowed are for your rulebook and your agency to say; Zaprud does not.
+    </p>
   </div>
 </form>
 

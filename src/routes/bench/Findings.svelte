@@ -17,7 +17,10 @@
   {#each states as state (state.device)}
     <article>
       <StateMark verdict={state.verdict} label={state.label} />
-      <div><h3>{states.length > 1 ? `${state.device}: ` : ''}{state.label}</h3><p>{state.sentence || (state.band ? `Works ${bandText(state.band, system)}.` : '')} <b>{state.remedy}</b></p></div>
+      <div>
+        <h3>{states.length > 1 ? `${state.device}: ` : ''}{state.label}</h3>
+        <p>{state.sentence || (state.band ? `Works ${bandText(state.band, system)}.` : '')} <b>{state.remedy}</b></p>
+      </div>
     </article>
   {:else}<p>Choose a trap, and its state is told here.</p>{/each}
   {#each findings as f (f.id)}

@@ -36,12 +36,24 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     kinds: KINDS.map((value) => ({ value, text: KIND_WORDS[value] })),
     sets: Object.entries(names.sets).map(([value, text]) => ({ value, text })),
     entries: entries.map((e) => ({
-      id: e.id, when: whenText(e.occurred_at, locals.now, zone), by: e.by_name ?? '', kind: KIND_WORDS[e.kind], withdrawn: e.withdrawn, corrects: e.corrects !== null, corrected: e.corrected_by !== null, reason: e.reason,
+      id: e.id,
+      when: whenText(e.occurred_at, locals.now, zone),
+      by: e.by_name ?? '',
+      kind: KIND_WORDS[e.kind],
+      withdrawn: e.withdrawn,
+      corrects: e.corrects !== null,
+      corrected: e.corrected_by !== null,
+      reason: e.reason,
       text: e.withdrawn ? `${KIND_WORDS[e.kind]} withdrawn` : entrySentence(e.kind as Kind, e.body as Body<Kind>, names.all, system),
     })),
     totals: totals && {
       sets: totals.sets.map((t) => ({ ...t, nightsSet: nights(t.hoursSet), low: nights(t.inBand.low), high: nights(t.inBand.high) })),
-      all: { ...totals.all, nightsSet: nights(totals.all.hoursSet), low: nights(totals.all.inBand.low), high: nights(totals.all.inBand.high) },
+      all: {
+        ...totals.all,
+        nightsSet: nights(totals.all.hoursSet),
+        low: nights(totals.all.inBand.low),
+        high: nights(totals.all.inBand.high),
+      },
     },
   };
 };

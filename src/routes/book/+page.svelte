@@ -21,9 +21,15 @@
     <TextField label="To" name="to" type="date" value={data.filter.to} />
     <button class="btn btn-primary mb-2">Show</button>
   </form>
-  <p class="quiet mb-2">{data.total} {data.total === 1 ? 'entry' : 'entries'}, newest first. Nothing in it is ever rewritten: a correction stands beside what it corrects.</p>
+  <p class="quiet mb-2">
+    {data.total}
+    {data.total === 1 ? 'entry' : 'entries'}, newest first. Nothing in it is ever rewritten: a correction stands beside what it corrects.
+  </p>
   <table class="plain-table">
-    <thead><tr><th scope="col">When</th><th scope="col">What</th><th scope="col">Entry</th><th scope="col">By</th><th scope="col"></th></tr></thead>
+    <thead
+      ><tr><th scope="col">When</th><th scope="col">What</th><th scope="col">Entry</th><th scope="col">By</th><th scope="col"></th></tr
+      ></thead
+    >
     <tbody>
       {#each data.entries as entry (entry.id)}
         <tr class:struck={entry.corrected}>
@@ -36,7 +42,13 @@
             {#if entry.reason}<span class="quiet">{entry.reason}</span>{/if}
           </td>
           <td class="whitespace-nowrap">{entry.by}</td>
-          <td class="whitespace-nowrap"><a class="link" href="/book/{entry.id}" aria-label="Open the entry of {entry.when}: {entry.text}">{entry.corrected || entry.withdrawn ? 'see' : 'correct'}</a></td>
+          <td class="whitespace-nowrap"
+            ><a class="link" href="/book/{entry.id}"
+              >{entry.corrected || entry.withdrawn ? 'see' : 'correct'}<span class="only-heard">
+                the entry of {entry.when}: {entry.text}</span
+              ></a
+            ></td
+          >
         </tr>
       {:else}<tr><td colspan="5">Nothing in the book fits that.</td></tr>{/each}
     </tbody>

@@ -15,7 +15,20 @@ export const load: PageServerLoad = async ({ locals }) => {
   return {
     waters: season.waters.map((water) => {
       const own = visits.filter((v) => waterOf[v.set] === water.id);
-      const caught = own.flatMap((v) => v.devices.flatMap((d) => (d.catch ? [{ id: d.catch.id, when: whenText(new Date(v.at), locals.now, season.line.zone), text: catchText(d.catch, system), species: d.catch.species }] : [])));
+      const caught = own.flatMap((v) =>
+        v.devices.flatMap((d) =>
+          d.catch
+            ? [
+                {
+                  id: d.catch.id,
+                  when: whenText(new Date(v.at), locals.now, season.line.zone),
+                  text: catchText(d.catch, system),
+                  species: d.catch.species,
+                },
+              ]
+            : [],
+        ),
+      );
       const learned = own.flatMap((v) => v.devices.map((d) => d.outcome)).filter((o) => ['miss', 'sprung empty', 'knocked'].includes(o));
       const lastCatch = own.find((v) => v.devices.some((d) => d.catch));
       const since = own.filter((v) => !lastCatch || v.at > lastCatch.at);
@@ -23,8 +36,14 @@ export const load: PageServerLoad = async ({ locals }) => {
         id: water.id,
         name: water.name,
         caught,
-        counts: [...new Set(caught.map((c) => c.species))].map((species) => `${caught.filter((c) => c.species === species).length} ${species}`).join(', '),
-        learned: { miss: learned.filter((o) => o === 'miss').length, sprung: learned.filter((o) => o === 'sprung empty').length, knocked: learned.filter((o) => o === 'knocked').length },
+        counts: [...new Set(caught.map((c) => c.species))]
+          .map((species) => `${caught.filter((c) => c.species === species).length} ${species}`)
+          .join(', '),
+        learned: {
+          miss: learned.filter((o) => o === 'miss').length,
+          sprung: learned.filter((o) => o === 'sprung empty').length,
+          knocked: learned.filter((o) => o === 'knocked').length,
+        },
         quiet: since.length,
       };
     }),

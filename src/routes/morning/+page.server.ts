@@ -25,13 +25,30 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const start = latestStart(deadlines);
   return {
     season: true as const,
-    headline: headline(changes, rows.map((r) => r.state?.verdict ?? 'unknown'), system),
+    headline: headline(
+      changes,
+      rows.map((r) => r.state?.verdict ?? 'unknown'),
+      system,
+    ),
     owed: owedText(deadlines, start, now, season.line.zone),
     waters: season.waters
-      .map((w) => ({ id: w.id, name: w.name, now: waterText(season, w.id, changes.find((c) => c.id === w.id)?.change ?? null, locals), rows: rows.filter((r) => r.water === w.id) }))
+      .map((w) => ({
+        id: w.id,
+        name: w.name,
+        now: waterText(season, w.id, changes.find((c) => c.id === w.id)?.change ?? null, locals),
+        rows: rows.filter((r) => r.water === w.id),
+      }))
       .filter((w) => w.rows.length > 0)
       .sort((a, b) => (a.rows[0]?.deadline ?? '').localeCompare(b.rows[0]?.deadline ?? '')),
-    prepared: season.views.filter((v) => v.state === 'prepared').map((v) => ({ id: v.id, number: v.number, name: v.name, opens: v.opens, today: v.opens !== null && v.opens <= localDate(now, season.line.zone) })),
+    prepared: season.views
+      .filter((v) => v.state === 'prepared')
+      .map((v) => ({
+        id: v.id,
+        number: v.number,
+        name: v.name,
+        opens: v.opens,
+        today: v.opens !== null && v.opens <= localDate(now, season.line.zone),
+      })),
     rule: ruleText(season.line.rule),
     saved: await savedEntry(url.searchParams.get('saved'), who.crew),
   };
@@ -45,9 +62,18 @@ function row(season: Season, view: SetView, { now, who }: App.Locals) {
   const then = set && settingAt(set, now)[view.station.surface];
   const deadline = view.deadline ?? now.toISOString();
   return {
-    id: view.id, number: view.number, name: view.name, water: view.station.water, type: view.typeName,
+    id: view.id,
+    number: view.number,
+    name: view.name,
+    water: view.station.water,
+    type: view.typeName,
     devices: view.devices.map(({ tag, class: kind, size }) => ({ tag, kind, size })),
-    state, spare: state ? spareText(state, who.person.system) : '', then: then ?? null, deadline, by: whenText(new Date(deadline), now, zone), overdue: new Date(deadline) < now,
+    state,
+    spare: state ? spareText(state, who.person.system) : '',
+    then: then ?? null,
+    deadline,
+    by: whenText(new Date(deadline), now, zone),
+    overdue: new Date(deadline) < now,
     todo: state ? instruction(state.remedy, state.verdict, view.type) : 'Look.',
     last: view.lastLook ? whenText(new Date(view.lastLook), now, zone) : '',
   };
@@ -88,4 +114,3 @@ async function savedEntry(id: string | null, crew: string) {
 }
 
 export const actions: Actions = { undo };
-

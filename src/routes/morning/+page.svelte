@@ -34,22 +34,39 @@
       <table class="plain-table rows">
         <caption class="only-heard">Sets by deadline, with their state at the last reading</caption>
         <thead>
-          <tr><th scope="col" class="nowrap">Owed by</th><th scope="col">Set</th><th scope="col" class="wide">Level in its band</th><th scope="col">What to do there</th><th scope="col" class="wide">Last look</th></tr>
+          <tr
+            ><th scope="col" class="nowrap">Owed by</th><th scope="col">Set</th><th scope="col" class="wide">Level in its band</th><th
+              scope="col">What to do there</th
+            ><th scope="col" class="wide">Last look</th></tr
+          >
         </thead>
         {#each data.waters as water (water.id)}
           <tbody>
-            <tr class="water"><th colspan="5" scope="colgroup"><a href="/waters/{water.id}">{water.name}</a> <span class="quiet">– {water.now}</span></th></tr>
+            <tr class="water"
+              ><th colspan="5" scope="colgroup"><a href="/waters/{water.id}">{water.name}</a> <span class="quiet">– {water.now}</span></th
+              ></tr
+            >
             {#each water.rows as row (row.id)}
               <tr>
-                <td class="mono by" class:overdue={row.overdue}>{row.by}{#if row.overdue}<br /><span class="late">overdue</span>{/if}</td>
+                <td class="mono by" class:overdue={row.overdue}
+                  >{row.by}{#if row.overdue}<br /><span class="late">overdue</span>{/if}</td
+                >
                 <td>
                   <a class="set" href="/check/{row.id}">
                     <DeviceSymbol kind={row.devices[0]?.kind ?? 'bodyGrip'} />
-                    <span><b>{row.number} {row.name}</b><br /><span class="quiet small">{row.devices.map((d) => `${sizeText(d.kind, d.size)} ${d.tag}`).join(', ')}</span></span>
+                    <span
+                      ><b>{row.number} {row.name}</b><br /><span class="quiet small"
+                        >{row.devices.map((d) => `${sizeText(d.kind, d.size)} ${d.tag}`).join(', ')}</span
+                      ></span
+                    >
                   </a>
                 </td>
                 <td class="wide">
-                  {#if row.state}<span class="gauge"><StateMark verdict={row.state.verdict} /><BandGauge state={row.state} then={row.then} /><span class="small"><b>{row.state.label}</b><br />{row.spare}</span></span>{/if}
+                  {#if row.state}<span class="gauge"
+                      ><StateMark verdict={row.state.verdict} /><BandGauge state={row.state} then={row.then} /><span class="small"
+                        ><b>{row.state.label}</b><br />{row.spare}</span
+                      ></span
+                    >{/if}
                 </td>
                 <td>
                   <span class="narrow"><StateMark verdict={row.state?.verdict ?? 'unknown'} /> {row.state?.label ?? ''}.</span>
@@ -66,11 +83,17 @@
       <h2 class="mt-5 mb-1">Prepared, owing nothing yet</h2>
       <ul>
         {#each data.prepared as p (p.id)}
-          <li class="prepared"><StateMark verdict="prepared" /> <a class="link" href="/bench/{p.id}">{p.number} {p.name}</a> to be set on {p.opens}{p.today ? ': today. Load it.' : ''}</li>
+          <li class="prepared">
+            <StateMark verdict="prepared" /> <a class="link" href="/bench/{p.id}">{p.number} {p.name}</a> to be set on {p.opens}{p.today
+              ? ': today. Load it.'
+              : ''}
+          </li>
         {/each}
       </ul>
     {/if}
-    <p class="quiet mt-4 small">Gauges share one scale: 14 in over and under the level now; short marks are the level when it was set. Checks: {data.rule} (your rulebook).</p>
+    <p class="quiet mt-4 small">
+      Gauges share one scale: 14 in over and under the level now; short marks are the level when it was set. Checks: {data.rule} (your rulebook).
+    </p>
   {/if}
 </div>
 

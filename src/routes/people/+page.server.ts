@@ -17,7 +17,11 @@ export const load: PageServerLoad = async ({ locals }) => {
     crew: await people(db(), locals.who.crew),
     me: {
       ...person,
-      body: BODY_WORDS.map((word) => ({ word, text: printLength(person.measures[word] ?? TYPICAL_BODY[word], person.system), own: word in person.measures })),
+      body: BODY_WORDS.map((word) => ({
+        word,
+        text: printLength(person.measures[word] ?? TYPICAL_BODY[word], person.system),
+        own: word in person.measures,
+      })),
       tools: tools.map(([word, metres]) => `${word} = ${printLength(metres, person.system)}`).join('\n'),
     },
     ids: { entry: newId(), id: newId() },
@@ -33,7 +37,12 @@ export const actions: Actions = {
 
   light: async ({ request, cookies }) => {
     const theme = String((await request.formData()).get('theme') ?? 'auto');
-    cookies.set('theme', ['firstlight', 'headlamp'].includes(theme) ? theme : 'auto', { path: '/', maxAge: YEAR, sameSite: 'lax', secure: false });
+    cookies.set('theme', ['firstlight', 'headlamp'].includes(theme) ? theme : 'auto', {
+      path: '/',
+      maxAge: YEAR,
+      sameSite: 'lax',
+      secure: false,
+    });
     redirect(303, '/people');
   },
 
@@ -45,7 +54,11 @@ export const actions: Actions = {
       const value = read.length(`body.${word}`);
       if (value !== undefined) measures[word] = value;
     }
-    for (const line of read.text('tools').split('\n').map((l) => l.trim()).filter(Boolean)) {
+    for (const line of read
+      .text('tools')
+      .split('\n')
+      .map((l) => l.trim())
+      .filter(Boolean)) {
       const [word = '', text = ''] = line.split('=').map((s) => s.trim());
       const length = parseLength(text, smallUnit(locals.who.person.system));
       if (word && length.ok) measures[word.toLowerCase()] = length.value;
@@ -53,7 +66,19 @@ export const actions: Actions = {
     }
     if (!read.ok()) return refused(read);
     const body = { id: locals.who.person.id, name: read.text('name'), system: system as 'us' | 'metric', measures };
-    const result = await attempt(read, () => record(db(), { id: read.text('entry'), crew: locals.who.crew, kind: 'person', occurredAt: locals.now, by: locals.who.person.id, body }), (path) => (path.startsWith('measures') ? 'tools' : path));
+    const result = await attempt(
+      read,
+      () =>
+        record(db(), {
+          id: read.text('entry'),
+          crew: locals.who.crew,
+          kind: 'person',
+          occurredAt: locals.now,
+          by: locals.who.person.id,
+          body,
+        }),
+      (path) => (path.startsWith('measures') ? 'tools' : path),
+    );
     if ('failure' in result) return result.failure;
     redirect(303, '/people');
   },
@@ -61,7 +86,19 @@ export const actions: Actions = {
   add: async ({ request, locals, cookies }) => {
     const read = reader(await request.formData(), locals.who);
     const body = { id: read.text('id'), name: read.text('newName'), system: locals.who.person.system, measures: {} };
-    const result = await attempt(read, () => record(db(), { id: read.text('entry'), crew: locals.who.crew, kind: 'person', occurredAt: locals.now, by: locals.who.person.id, body }), () => 'newName');
+    const result = await attempt(
+      read,
+      () =>
+        record(db(), {
+          id: read.text('entry'),
+          crew: locals.who.crew,
+          kind: 'person',
+          occurredAt: locals.now,
+          by: locals.who.person.id,
+          body,
+        }),
+      () => 'newName',
+    );
     if ('failure' in result) return result.failure;
     cookies.set('person', body.id, { path: '/', maxAge: YEAR, sameSite: 'lax', httpOnly: true, secure: false });
     redirect(303, '/people');

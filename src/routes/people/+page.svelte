@@ -24,7 +24,13 @@
     <section>
       <form method="POST" action="?/pick" class="flex flex-wrap gap-3 mt-3">
         {#each data.crew as person (person.id)}
-          <button class="btn btn-lg" class:btn-primary={person.id === data.me.id} name="person" value={person.id} aria-pressed={person.id === data.me.id}>{person.name}</button>
+          <button
+            class="btn btn-lg"
+            class:btn-primary={person.id === data.me.id}
+            name="person"
+            value={person.id}
+            aria-pressed={person.id === data.me.id}>{person.name}</button
+          >
         {/each}
       </form>
       <form method="POST" action="?/add" class="sheet mt-4" use:enhance>
@@ -37,19 +43,42 @@
         <button class="btn">Use this light</button>
       </form>
     </section>
-    <form method="POST" action="?/save" class="sheet" use:enhance={() => ({ update }) => update({ reset: false })}>
+    <form
+      method="POST"
+      action="?/save"
+      class="sheet"
+      use:enhance={() =>
+        ({ update }) =>
+          update({ reset: false })}
+    >
       <h2>{data.me.name}</h2>
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
       <TextField label="Name" name="name" value={typed(kept, 'name', data.me.name)} error={kept?.errors?.name} />
-      <SelectField label="Units" name="system" value={typed(kept, 'system', data.me.system)} options={[{ value: 'us', text: 'inches, feet, pounds' }, { value: 'metric', text: 'centimetres, metres, kilograms' }]} />
+      <SelectField
+        label="Units"
+        name="system"
+        value={typed(kept, 'system', data.me.system)}
+        options={[
+          { value: 'us', text: 'inches, feet, pounds' },
+          { value: 'metric', text: 'centimetres, metres, kilograms' },
+        ]}
+      />
       <h3 class="mt-3">Body gauge: the word you can type for a depth</h3>
       <div class="grid grid-cols-2 gap-x-4">
         {#each data.me.body as { word, text, own } (word)}
-          <TextField label={word.charAt(0).toUpperCase() + word.slice(1)} name="body.{word}" value={typed(kept, `body.${word}`, text)} error={kept?.errors?.[`body.${word}`]} origin={own ? 'measured' : 'practice'} />
+          <TextField
+            label={word.charAt(0).toUpperCase() + word.slice(1)}
+            name="body.{word}"
+            value={typed(kept, `body.${word}`, text)}
+            error={kept?.errors?.[`body.${word}`]}
+            origin={own ? 'measured' : 'practice'}
+          />
         {/each}
       </div>
       <Field label="Tools, one a line" name="tools" error={kept?.errors?.tools} help="axe handle = 28 in">
-        {#snippet children(attributes)}<textarea class="textarea w-full" rows="3" name="tools" {...attributes}>{typed(kept, 'tools', data.me.tools)}</textarea>{/snippet}
+        {#snippet children(attributes)}<textarea class="textarea w-full" rows="3" name="tools" {...attributes}
+            >{typed(kept, 'tools', data.me.tools)}</textarea
+          >{/snippet}
       </Field>
       <button class="btn btn-primary">Save</button>
     </form>

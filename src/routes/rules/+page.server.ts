@@ -11,7 +11,12 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals }) => {
   const line = await currentLine(db(), locals.who.crew);
   const rule = line?.rule as CheckRule | undefined;
-  return { season: line ? { name: line.name, season: line.season, rulebook: line.rulebook, zone: line.zone } : null, rule, words: rule ? ruleText(rule) : '', entry: newId() };
+  return {
+    season: line ? { name: line.name, season: line.season, rulebook: line.rulebook, zone: line.zone } : null,
+    rule,
+    words: rule ? ruleText(rule) : '',
+    entry: newId(),
+  };
 };
 
 export const actions: Actions = {
@@ -21,7 +26,16 @@ export const actions: Actions = {
     if (!line) return refused(read, 'No line was begun yet.');
     const rule = readRule(read);
     if (!rule) return refused(read);
-    const result = await attempt(read, () => record(db(), { id: read.text('entry'), crew: locals.who.crew, kind: 'line', occurredAt: locals.now, by: locals.who.person.id, body: { ...line, rule, rulebook: read.text('rulebook') } }));
+    const result = await attempt(read, () =>
+      record(db(), {
+        id: read.text('entry'),
+        crew: locals.who.crew,
+        kind: 'line',
+        occurredAt: locals.now,
+        by: locals.who.person.id,
+        body: { ...line, rule, rulebook: read.text('rulebook') },
+      }),
+    );
     if ('failure' in result) return result.failure;
     redirect(303, '/rules');
   },

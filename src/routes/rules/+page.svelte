@@ -13,18 +13,34 @@
 
 <div class="page">
   <h1>Rules</h1>
-  <p class="quiet max-w-3xl">The rules are yours: copy them from your agency’s own book, and ask there when in doubt. Zaprud reckons deadlines from what stands here and never says that anything is legal. What is not written here, it does not know.</p>
+  <p class="quiet max-w-3xl">
+    The rules are yours: copy them from your agency’s own book, and ask there when in doubt. Zaprud reckons deadlines from what stands here
+    and never says that anything is legal. What is not written here, it does not know.
+  </p>
   {#if !data.season}
     <p class="sheet mt-3">No line was begun yet. <a class="link" href="/begin">Begin one</a>, with its check interval.</p>
   {:else}
-    <p class="mt-4 text-lg"><b>{data.season.name}, season {data.season.season}</b>: every set is checked {data.words}; times in {data.season.zone}.</p>
+    <p class="mt-4 text-lg">
+      <b>{data.season.name}, season {data.season.season}</b>: every set is checked {data.words}; times in {data.season.zone}.
+    </p>
     <p>{data.season.rulebook || 'The rulebook says nothing else.'}</p>
-    <form method="POST" class="sheet mt-4 max-w-xl" use:enhance={() => ({ update }) => update({ reset: false })}>
+    <form
+      method="POST"
+      class="sheet mt-4 max-w-xl"
+      use:enhance={() =>
+        ({ update }) =>
+          update({ reset: false })}
+    >
       <h2>Change the check interval</h2>
       <Problem text={kept?.problem} />
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />
       <RuleFields {kept} rule={data.rule} />
-      <TextField label="Rulebook, in your words" name="rulebook" value={typed(kept, 'rulebook', data.season.rulebook)} error={kept?.errors?.rulebook} />
+      <TextField
+        label="Rulebook, in your words"
+        name="rulebook"
+        value={typed(kept, 'rulebook', data.season.rulebook)}
+        error={kept?.errors?.rulebook}
+      />
       <button class="btn btn-primary">Save the rule</button>
     </form>
   {/if}

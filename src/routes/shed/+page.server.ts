@@ -12,8 +12,16 @@ export const load: PageServerLoad = async ({ locals }) => {
   const shed = await devices(db(), locals.who.crew);
   const entries = await latestEntries(db(), locals.who.crew, 'device');
   return {
-    groups: DEVICE_CLASSES.map((kind) => ({ kind, devices: shed.flatMap((d) => (d.class === kind ? [{ ...d, text: sizeText(d.class, d.size), entry: entries[d.id] ?? '' }] : [])) })),
-    sizes: Object.entries(SIZES).flatMap(([kind, sizes]) => sizes.map((size) => ({ value: `${kind}:${size}`, text: sizeText(kind as DeviceClass, size) + (kind === 'bodyGrip' ? ' body-grip' : kind === 'foothold' ? ' foothold' : '') }))),
+    groups: DEVICE_CLASSES.map((kind) => ({
+      kind,
+      devices: shed.flatMap((d) => (d.class === kind ? [{ ...d, text: sizeText(d.class, d.size), entry: entries[d.id] ?? '' }] : [])),
+    })),
+    sizes: Object.entries(SIZES).flatMap(([kind, sizes]) =>
+      sizes.map((size) => ({
+        value: `${kind}:${size}`,
+        text: sizeText(kind as DeviceClass, size) + (kind === 'bodyGrip' ? ' body-grip' : kind === 'foothold' ? ' foothold' : ''),
+      })),
+    ),
     ids: { entry: newId(), id: newId() },
   };
 };
@@ -24,7 +32,11 @@ export const actions: Actions = {
     const [kind, size = ''] = read.text('size').split(':');
     const result = await attempt(read, () =>
       record(db(), {
-        id: read.text('entry'), crew: locals.who.crew, kind: 'device', occurredAt: locals.now, by: locals.who.person.id,
+        id: read.text('entry'),
+        crew: locals.who.crew,
+        kind: 'device',
+        occurredAt: locals.now,
+        by: locals.who.person.id,
         body: { id: read.text('id'), tag: read.text('tag'), class: kind as DeviceClass, size, condition: 'good', note: read.text('note') },
       }),
     );

@@ -17,7 +17,10 @@
 
 <div class="page">
   <h1>Shed</h1>
-  <p class="quiet">{all.length} devices by tag: {out} stand in sets, {all.filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken').length} are free.</p>
+  <p class="quiet">
+    {all.length} devices by tag: {out} stand in sets, {all.filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken')
+      .length} are free.
+  </p>
   {#if all.length === 0}<p class="sheet mt-3">Nothing yet. Add the first trap below by its tag; then it can stand in a set.</p>{/if}
   <div class="groups">
     {#each data.groups.filter((g) => g.devices.length > 0) as group (group.kind)}
@@ -30,7 +33,9 @@
               <tr>
                 <td class="whitespace-nowrap"><a class="link font-bold" href="/book/{d.entry}">{d.tag}</a></td>
                 <td class="whitespace-nowrap">{d.text.replace(' snare', '')}</td>
-                <td>{#if d.set}<a class="link" href="/bench/{d.set.id}">{d.set.number} {d.set.name}</a>{:else}in the shed{/if}</td>
+                <td
+                  >{#if d.set}<a class="link" href="/bench/{d.set.id}">{d.set.number} {d.set.name}</a>{:else}in the shed{/if}</td
+                >
                 <td>{d.condition}{d.note ? `, ${d.note}` : ''}</td>
               </tr>
             {/each}
@@ -39,7 +44,13 @@
       </section>
     {/each}
   </div>
-  <form method="POST" class="sheet mt-6 max-w-md" use:enhance={() => ({ update }) => update({ reset: false })}>
+  <form
+    method="POST"
+    class="sheet mt-6 max-w-md"
+    use:enhance={() =>
+      ({ update }) =>
+        update({ reset: false })}
+  >
     <h2>Add a device</h2>
     <Problem text={kept?.problem} />
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />

@@ -17,19 +17,26 @@ export const load: PageServerLoad = async ({ locals }) => {
     ids: { entry: newId(), water: newId(), gaugeEntry: newId(), gauge: newId() },
     sites: places.map((site) => ({
       ...site,
-      waters: (season?.waters ?? []).filter((w) => w.site === site.id).map((water) => {
-        const levels = season?.levels[water.id];
-        const views = (season?.views ?? []).filter((v) => v.station.water === water.id);
-        const verdicts = views.filter((v) => v.state === 'live').map((v) => stateOf(v, levels ?? { known: {}, age: {}, atMost: {} }, system)?.verdict ?? 'unknown');
-        const level = levels?.known.pond;
-        return {
-          id: water.id, name: water.name, kind: water.kind, note: water.note,
-          stations: (season?.stations ?? []).filter((s) => s.water === water.id).length,
-          live: verdicts.length,
-          out: verdicts.filter((v) => !['fine', 'nearEdge', 'unknown'].includes(v)).length,
-          level: level === undefined ? 'never read' : `${printLevel(level, system)}, read ${spanText(levels?.age.pond ?? 0)} ago`,
-        };
-      }),
+      waters: (season?.waters ?? [])
+        .filter((w) => w.site === site.id)
+        .map((water) => {
+          const levels = season?.levels[water.id];
+          const views = (season?.views ?? []).filter((v) => v.station.water === water.id);
+          const verdicts = views
+            .filter((v) => v.state === 'live')
+            .map((v) => stateOf(v, levels ?? { known: {}, age: {}, atMost: {} }, system)?.verdict ?? 'unknown');
+          const level = levels?.known.pond;
+          return {
+            id: water.id,
+            name: water.name,
+            kind: water.kind,
+            note: water.note,
+            stations: (season?.stations ?? []).filter((s) => s.water === water.id).length,
+            live: verdicts.length,
+            out: verdicts.filter((v) => !['fine', 'nearEdge', 'unknown'].includes(v)).length,
+            level: level === undefined ? 'never read' : `${printLevel(level, system)}, read ${spanText(levels?.age.pond ?? 0)} ago`,
+          };
+        }),
     })),
   };
 };
@@ -44,8 +51,25 @@ export const actions: Actions = {
     const result = await attempt(read, () =>
       record(
         db(),
-        { ...common, id: read.text('entry'), kind: 'water', body: { id, site: read.text('site'), name: read.text('name'), kind: read.text('kind') as 'pond', profile: [], note: read.text('note') } },
-        { ...common, id: read.text('gaugeEntry'), kind: 'gauge', body: { id: read.text('gauge'), water: id, name: 'gauge', surface: 'pond', zero: 0 } },
+        {
+          ...common,
+          id: read.text('entry'),
+          kind: 'water',
+          body: {
+            id,
+            site: read.text('site'),
+            name: read.text('name'),
+            kind: read.text('kind') as 'pond',
+            profile: [],
+            note: read.text('note'),
+          },
+        },
+        {
+          ...common,
+          id: read.text('gaugeEntry'),
+          kind: 'gauge',
+          body: { id: read.text('gauge'), water: id, name: 'gauge', surface: 'pond', zero: 0 },
+        },
       ),
     );
     if ('failure' in result) return result.failure;

@@ -11,13 +11,53 @@ import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType 
 const FITTINGS = inches(5);
 
 const numbers: Record<string, NumberSpec> = {
-  loop: { label: 'Loop', help: 'inside diameter', unit: 'length', default: inches(10), min: inches(4), max: inches(16), origin: 'practice' },
-  share: { label: 'Loop under water', help: 'share of its height, as set', unit: 'share', default: 2 / 3, min: 0, max: 1, origin: 'practice' },
-  lowestUnder: { label: 'Lowest point under', help: 'instead of the share, as seen: 0 is at the surface', unit: 'length', min: -0.5, max: 1, origin: 'measured', withLevel: 1 },
+  loop: {
+    label: 'Loop',
+    help: 'inside diameter',
+    unit: 'length',
+    default: inches(10),
+    min: inches(4),
+    max: inches(16),
+    origin: 'practice',
+  },
+  share: {
+    label: 'Loop under water',
+    help: 'share of its height, as set',
+    unit: 'share',
+    default: 2 / 3,
+    min: 0,
+    max: 1,
+    origin: 'practice',
+  },
+  lowestUnder: {
+    label: 'Lowest point under',
+    help: 'instead of the share, as seen: 0 is at the surface',
+    unit: 'length',
+    min: -0.5,
+    max: 1,
+    origin: 'measured',
+    withLevel: 1,
+  },
   depth: { label: 'Depth of the channel', help: 'water over the bed', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
   pushIn: { label: 'Support pushed in', help: 'into the bed', unit: 'length', default: inches(10), min: 0, max: 1, origin: 'practice' },
-  ceiling: { label: 'Ceiling over the water', help: 'only for a roofed passage', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: -1 },
-  tail: { label: 'Tail and extension', help: 'lock to anchor', unit: 'length', default: inches(84), min: inches(12), max: 6, origin: 'practice' },
+  ceiling: {
+    label: 'Ceiling over the water',
+    help: 'only for a roofed passage',
+    unit: 'length',
+    min: 0,
+    max: 3,
+    origin: 'measured',
+    withLevel: -1,
+  },
+  tail: {
+    label: 'Tail and extension',
+    help: 'lock to anchor',
+    unit: 'length',
+    default: inches(84),
+    min: inches(12),
+    max: 6,
+    origin: 'practice',
+  },
 };
 
 /** A loop in a ditch pinch, stump hollow or root, partly under water. */
@@ -65,13 +105,26 @@ const isRoofed = (laying: Laying): boolean => laying.choices.passage === 'roofed
 function needs(laying: Laying): Need[] {
   const from = laying.place.surface;
   const share: Need = {
-    id: 'share', device: 'snare', of: { part: 'loop', share: true }, from,
-    min: 0.4, target: 2 / 3, broken: { min: 'outOfWater', max: 'tooDeep' }, called: 'lowest point of the loop', origin: 'practice',
+    id: 'share',
+    device: 'snare',
+    of: { part: 'loop', share: true },
+    from,
+    min: 0.4,
+    target: 2 / 3,
+    broken: { min: 'outOfWater', max: 'tooDeep' },
+    called: 'lowest point of the loop',
+    origin: 'practice',
   };
   if (!isRoofed(laying)) return [{ ...share, max: 0.9 }];
   const roof: Need = {
-    id: 'roof', device: 'snare', of: { part: 'ceiling', spot: 'bottom' }, from,
-    min: 0, broken: { min: 'tooDeep' }, called: 'ceiling of the passage', origin: 'practice',
+    id: 'roof',
+    device: 'snare',
+    of: { part: 'ceiling', spot: 'bottom' },
+    from,
+    min: 0,
+    broken: { min: 'tooDeep' },
+    called: 'ceiling of the passage',
+    origin: 'practice',
   };
   return [share, roof];
 }
@@ -83,12 +136,59 @@ function loopParts(laying: Laying): Part[] {
   const pushIn = numberOf(laying, { numbers }, 'pushIn');
   const tall = bottom + loop + inches(4) - floor + pushIn;
   const roof: Part[] = isRoofed(laying)
-    ? [{ id: 'ceiling', kind: 'ceiling', bearer: 'bank', x: 0, y: 0, z: fixed(levelThen(laying) + (laying.numbers.ceiling ?? 0)), height: inches(6), wide: 0.8, across: 0.8 }]
+    ? [
+        {
+          id: 'ceiling',
+          kind: 'ceiling',
+          bearer: 'bank',
+          x: 0,
+          y: 0,
+          z: fixed(levelThen(laying) + (laying.numbers.ceiling ?? 0)),
+          height: inches(6),
+          wide: 0.8,
+          across: 0.8,
+        },
+      ]
     : [];
   return [
-    { id: 'loop', kind: 'loop', device: 'snare', bearer: 'bed', x: 0, y: 0, z: fixed(bottom), height: loop, wide: 0.02, across: loop, tiedTo: 'anchor', stock: `${laying.devices.snare?.size ?? ''} snare`.trim() },
-    { id: 'support', kind: 'support', bearer: 'bed', x: 0.04, y: loop / 2 + inches(1), z: fixed(floor - pushIn), height: tall, wide: inches(0.5), across: inches(0.5), stock: `support ${printLength(tall, laying.system)}` },
-    { id: 'guide', kind: 'stick', bearer: 'bed', x: 0, y: -(loop / 2 + inches(2)), z: fixed(floor - inches(8)), height: tall - pushIn + inches(8), wide: inches(0.75), across: inches(0.75), stock: 'thin guide stick' },
+    {
+      id: 'loop',
+      kind: 'loop',
+      device: 'snare',
+      bearer: 'bed',
+      x: 0,
+      y: 0,
+      z: fixed(bottom),
+      height: loop,
+      wide: 0.02,
+      across: loop,
+      tiedTo: 'anchor',
+      stock: `${laying.devices.snare?.size ?? ''} snare`.trim(),
+    },
+    {
+      id: 'support',
+      kind: 'support',
+      bearer: 'bed',
+      x: 0.04,
+      y: loop / 2 + inches(1),
+      z: fixed(floor - pushIn),
+      height: tall,
+      wide: inches(0.5),
+      across: inches(0.5),
+      stock: `support ${printLength(tall, laying.system)}`,
+    },
+    {
+      id: 'guide',
+      kind: 'stick',
+      bearer: 'bed',
+      x: 0,
+      y: -(loop / 2 + inches(2)),
+      z: fixed(floor - inches(8)),
+      height: tall - pushIn + inches(8),
+      wide: inches(0.75),
+      across: inches(0.75),
+      stock: 'thin guide stick',
+    },
     ...roof,
   ];
 }
@@ -109,12 +209,28 @@ function cable(laying: Laying): Finding {
   const tail = numberOf(laying, { numbers }, 'tail');
   const print = (m: number) => printLength(m, laying.system);
   const around = Math.PI * loop + FITTINGS;
-  return { id: 'cable', verdict: 'holds', about: 'Cable to cut', figure: print(around + tail), origin: 'computed', sentence: `${print(around)} for the loop with lock, swivel and ferrules (5 in, practice), ${print(tail)} of tail and extension.` };
+  return {
+    id: 'cable',
+    verdict: 'holds',
+    about: 'Cable to cut',
+    figure: print(around + tail),
+    origin: 'computed',
+    sentence: `${print(around)} for the loop with lock, swivel and ferrules (5 in, practice), ${print(tail)} of tail and extension.`,
+  };
 }
 
 function tooLarge(laying: Laying): Finding[] {
   const bed = bedOf(laying);
   if (bed === null || lowest(laying) >= bed - 0.005) return [];
   const print = (m: number) => printLength(m, laying.system);
-  return [{ id: 'loopInBed', verdict: 'fails', about: 'Loop and bed', figure: print(bed - lowest(laying)), origin: 'computed', sentence: `The loop would reach ${print(bed - lowest(laying))} into the bed: hang it higher or take a smaller loop.` }];
+  return [
+    {
+      id: 'loopInBed',
+      verdict: 'fails',
+      about: 'Loop and bed',
+      figure: print(bed - lowest(laying)),
+      origin: 'computed',
+      sentence: `The loop would reach ${print(bed - lowest(laying))} into the bed: hang it higher or take a smaller loop.`,
+    },
+  ];
 }

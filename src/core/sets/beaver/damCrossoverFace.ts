@@ -6,9 +6,34 @@ import type { Part } from '../../water/part';
 import { levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
-  overTail: { label: 'Jaws over the tailwater', help: 'bottom of the jaws over the water below the dam; negative when it stands in it', unit: 'length', default: inches(4), min: -1, max: 2.5, origin: 'practice', withLevel: -1 },
-  crestOver: { label: 'Crest over the jaws', help: 'how far the gap in the crest lies above the top of the jaws', unit: 'length', default: inches(10), min: 0, max: 3, origin: 'practice' },
-  reach: { label: 'Arm can reach', help: 'under the tailwater', unit: 'length', default: inches(36), min: inches(12), max: 2, origin: 'practice' },
+  overTail: {
+    label: 'Jaws over the tailwater',
+    help: 'bottom of the jaws over the water below the dam; negative when it stands in it',
+    unit: 'length',
+    default: inches(4),
+    min: -1,
+    max: 2.5,
+    origin: 'practice',
+    withLevel: -1,
+  },
+  crestOver: {
+    label: 'Crest over the jaws',
+    help: 'how far the gap in the crest lies above the top of the jaws',
+    unit: 'length',
+    default: inches(10),
+    min: 0,
+    max: 3,
+    origin: 'practice',
+  },
+  reach: {
+    label: 'Arm can reach',
+    help: 'under the tailwater',
+    unit: 'length',
+    default: inches(36),
+    min: inches(12),
+    max: 2,
+    origin: 'practice',
+  },
 };
 
 /** A body-grip on the lower face of a dam; the tailwater judges it and no pond gauge. */
@@ -36,15 +61,35 @@ export const damCrossoverFace: SetType = {
       ground: faceGround(laying, device.size),
       needs: [
         {
-          id: 'reach', device: 'trap', of: { part: 'jaws', spot: 'top' }, from: 'tail',
-          min: -numberOf(laying, { numbers }, 'reach'), broken: { min: 'cannotReach' }, called: 'top of the jaws', origin: 'practice',
+          id: 'reach',
+          device: 'trap',
+          of: { part: 'jaws', spot: 'top' },
+          from: 'tail',
+          min: -numberOf(laying, { numbers }, 'reach'),
+          broken: { min: 'cannotReach' },
+          called: 'top of the jaws',
+          origin: 'practice',
         },
       ],
       free: [{ device: 'trap', say: { down: 'Hang it', up: 'Hang it' }, floor: null }],
       findings: [
         crest < inches(2)
-          ? { id: 'skyline', verdict: 'warns', about: 'Against the sky', figure: print(crest), origin: 'practice', sentence: 'Its top stands at the crest and is outlined against the sky: take it lower on the face.' }
-          : { id: 'skyline', verdict: 'holds', about: 'Against the sky', figure: print(crest), origin: 'practice', sentence: 'It stands below the crest, not outlined against the sky. The pond can fall or rise: only the tailwater judges it.' },
+          ? {
+              id: 'skyline',
+              verdict: 'warns',
+              about: 'Against the sky',
+              figure: print(crest),
+              origin: 'practice',
+              sentence: 'Its top stands at the crest and is outlined against the sky: take it lower on the face.',
+            }
+          : {
+              id: 'skyline',
+              verdict: 'holds',
+              about: 'Against the sky',
+              figure: print(crest),
+              origin: 'practice',
+              sentence: 'It stands below the crest, not outlined against the sky. The pond can fall or rise: only the tailwater judges it.',
+            },
       ],
     };
   },
@@ -62,16 +107,70 @@ function faceGround(laying: Laying, size: string): [number, number][] {
   const jaws = faceParts(laying, size)[0]?.z.k ?? 0;
   const tail = laying.then.tail ?? levelThen(laying);
   const crest = jaws + (BODY_GRIPS[size]?.opening ?? inches(10)) + numberOf(laying, { numbers }, 'crestOver');
-  return [[-1, crest - 0.06], [-0.55, crest], [-0.35, crest], [-0.05, jaws], [0.2, Math.min(jaws - 0.05, tail)], [0.5, tail - 0.3], [1, tail - 0.35]];
+  return [
+    [-1, crest - 0.06],
+    [-0.55, crest],
+    [-0.35, crest],
+    [-0.05, jaws],
+    [0.2, Math.min(jaws - 0.05, tail)],
+    [0.5, tail - 0.3],
+    [1, tail - 0.35],
+  ];
 }
 
 function faceParts(laying: Laying, size: string): Part[] {
   const frame = BODY_GRIPS[size]?.opening ?? inches(10);
   const bottom = (laying.then.tail ?? levelThen(laying)) + numberOf(laying, { numbers }, 'overTail');
   return [
-    { id: 'jaws', kind: 'jaws', device: 'trap', bearer: 'bank', x: 0, y: 0, z: fixed(bottom), height: frame, wide: 0.02, across: frame, tiedTo: 'dam log', stock: `body-grip ${size}` },
-    { id: 'over', kind: 'log', bearer: 'bank', x: 0, y: 0, z: fixed(bottom + frame + inches(1)), height: inches(2), wide: inches(2), across: inches(26), stock: 'stick over the top' },
-    { id: 'left', kind: 'stick', bearer: 'bank', x: 0, y: -(frame / 2 + inches(2)), z: fixed(bottom - inches(6)), height: frame + inches(10), wide: inches(1), across: inches(1), stock: 'side stick' },
-    { id: 'right', kind: 'stick', bearer: 'bank', x: 0, y: frame / 2 + inches(2), z: fixed(bottom - inches(6)), height: frame + inches(10), wide: inches(1), across: inches(1), stock: 'side stick' },
+    {
+      id: 'jaws',
+      kind: 'jaws',
+      device: 'trap',
+      bearer: 'bank',
+      x: 0,
+      y: 0,
+      z: fixed(bottom),
+      height: frame,
+      wide: 0.02,
+      across: frame,
+      tiedTo: 'dam log',
+      stock: `body-grip ${size}`,
+    },
+    {
+      id: 'over',
+      kind: 'log',
+      bearer: 'bank',
+      x: 0,
+      y: 0,
+      z: fixed(bottom + frame + inches(1)),
+      height: inches(2),
+      wide: inches(2),
+      across: inches(26),
+      stock: 'stick over the top',
+    },
+    {
+      id: 'left',
+      kind: 'stick',
+      bearer: 'bank',
+      x: 0,
+      y: -(frame / 2 + inches(2)),
+      z: fixed(bottom - inches(6)),
+      height: frame + inches(10),
+      wide: inches(1),
+      across: inches(1),
+      stock: 'side stick',
+    },
+    {
+      id: 'right',
+      kind: 'stick',
+      bearer: 'bank',
+      x: 0,
+      y: frame / 2 + inches(2),
+      z: fixed(bottom - inches(6)),
+      height: frame + inches(10),
+      wide: inches(1),
+      across: inches(1),
+      stock: 'side stick',
+    },
   ];
 }

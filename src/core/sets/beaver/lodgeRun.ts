@@ -12,14 +12,78 @@ import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType 
 const STICK = inches(1.25);
 
 const numbers: Record<string, NumberSpec> = {
-  depth: { label: 'Depth of the run', help: 'water over the hard bottom, where the trap stands', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
-  topUnder: { label: 'Top of the jaws under', help: 'as seen at the surface; negative when it stands proud', unit: 'length', min: -0.6, max: 2.5, origin: 'measured', withLevel: 1 },
-  innerTopUnder: { label: 'Inner trap: top under', help: 'only for a second trap, as seen', unit: 'length', min: -0.6, max: 2.5, origin: 'measured', withLevel: 1 },
-  frameOverBed: { label: 'Frame over the bed', help: 'height of the stand', unit: 'length', default: inches(1), min: 0, max: inches(8), origin: 'practice' },
-  widthSurface: { label: 'Run at the surface', help: 'from edge to edge', unit: 'length', default: inches(30), min: inches(8), max: 4, origin: 'practice' },
-  widthBed: { label: 'Run at the bed', help: 'the hard groove', unit: 'length', default: inches(16), min: inches(6), max: 4, origin: 'practice' },
-  spacing: { label: 'Between the traps', help: 'two in line', unit: 'length', default: inches(48), min: inches(24), max: 4, origin: 'practice' },
-  reach: { label: 'Arm can reach', help: 'under the surface, with waders', unit: 'length', default: inches(36), min: inches(12), max: 2, origin: 'practice' },
+  depth: {
+    label: 'Depth of the run',
+    help: 'water over the hard bottom, where the trap stands',
+    unit: 'length',
+    min: 0,
+    max: 3,
+    origin: 'measured',
+    withLevel: 1,
+  },
+  topUnder: {
+    label: 'Top of the jaws under',
+    help: 'as seen at the surface; negative when it stands proud',
+    unit: 'length',
+    min: -0.6,
+    max: 2.5,
+    origin: 'measured',
+    withLevel: 1,
+  },
+  innerTopUnder: {
+    label: 'Inner trap: top under',
+    help: 'only for a second trap, as seen',
+    unit: 'length',
+    min: -0.6,
+    max: 2.5,
+    origin: 'measured',
+    withLevel: 1,
+  },
+  frameOverBed: {
+    label: 'Frame over the bed',
+    help: 'height of the stand',
+    unit: 'length',
+    default: inches(1),
+    min: 0,
+    max: inches(8),
+    origin: 'practice',
+  },
+  widthSurface: {
+    label: 'Run at the surface',
+    help: 'from edge to edge',
+    unit: 'length',
+    default: inches(30),
+    min: inches(8),
+    max: 4,
+    origin: 'practice',
+  },
+  widthBed: {
+    label: 'Run at the bed',
+    help: 'the hard groove',
+    unit: 'length',
+    default: inches(16),
+    min: inches(6),
+    max: 4,
+    origin: 'practice',
+  },
+  spacing: {
+    label: 'Between the traps',
+    help: 'two in line',
+    unit: 'length',
+    default: inches(48),
+    min: inches(24),
+    max: 4,
+    origin: 'practice',
+  },
+  reach: {
+    label: 'Arm can reach',
+    help: 'under the surface, with waders',
+    unit: 'length',
+    default: inches(36),
+    min: inches(12),
+    max: 2,
+    origin: 'practice',
+  },
 };
 
 /** 330 on the hard bottom of an entrance run. Water above it is no fault: in a run they travel along the bed. */
@@ -38,7 +102,11 @@ export const lodgeRun: SetType = {
   seen: 'topUnder',
   choices: {
     notch: { label: 'Notch', options: { firm: 'firm', middle: 'middle', light: 'light' }, default: 'middle' },
-    trigger: { label: 'Trigger', options: { straightV: 'straight V, inside the jaws', spread: 'spread', bottom: 'bottom mounted, bent wide' }, default: 'straightV' },
+    trigger: {
+      label: 'Trigger',
+      options: { straightV: 'straight V, inside the jaws', spread: 'spread', bottom: 'bottom mounted, bent wide' },
+      default: 'straightV',
+    },
   },
   layOut: (laying) => {
     const bed = bedOf(laying);
@@ -57,15 +125,27 @@ export const lodgeRun: SetType = {
     { do: 'Wire the trap to its stand; tie the cable to its anchor.' },
     { do: 'Compress the springs with the setter, hooks on, set the dog.', caution: 'A 330 breaks hands: setter and rope within reach.' },
     { do: 'Stand it on the bottom in the deepest part.' },
-    { do: 'Take both safety hooks off before it goes under.', lastReach: true, caution: 'From here hands hold springs and frame only, never inside the jaws.' },
+    {
+      do: 'Take both safety hooks off before it goes under.',
+      lastReach: true,
+      caution: 'From here hands hold springs and frame only, never inside the jaws.',
+    },
     { do: 'Fence both sides; feel with a stick that nothing stands in the swing.', caution: 'Use a stick, not a hand.' },
   ],
 };
 
 function cover(device: string, laying: Laying): Need {
   return {
-    id: `${device}-cover`, device, of: { part: `${device}-jaws`, spot: 'top' }, from: laying.place.surface,
-    min: -numberOf(laying, { numbers }, 'reach'), max: 0, target: inches(-2), broken: { min: 'cannotReach', max: 'outOfWater' }, called: 'top of the jaws', origin: 'practice',
+    id: `${device}-cover`,
+    device,
+    of: { part: `${device}-jaws`, spot: 'top' },
+    from: laying.place.surface,
+    min: -numberOf(laying, { numbers }, 'reach'),
+    max: 0,
+    target: inches(-2),
+    broken: { min: 'cannotReach', max: 'outOfWater' },
+    called: 'top of the jaws',
+    origin: 'practice',
   };
 }
 
@@ -79,7 +159,8 @@ function jawsBottom(laying: Laying, id: string): number {
 }
 
 /** The bed under a trap; without a measured one the foot of its stand. */
-const floorOf = (laying: Laying, id: string): number => bedOf(laying) ?? jawsBottom(laying, id) - numberOf(laying, { numbers }, 'frameOverBed');
+const floorOf = (laying: Laying, id: string): number =>
+  bedOf(laying) ?? jawsBottom(laying, id) - numberOf(laying, { numbers }, 'frameOverBed');
 
 function trapParts(laying: Laying, id: string, x: number): Part[] {
   const size = laying.devices[id]?.size ?? '330';
@@ -92,12 +173,44 @@ function trapParts(laying: Laying, id: string, x: number): Part[] {
   const { sticks } = fence(side, BUILDS.beaverKit.smallestGap, STICK);
   const tall = Math.max(level - floor, frame) + inches(14);
   return [
-    { id: `${id}-jaws`, kind: 'jaws', device: id, bearer: 'bed', x, y: 0, z: fixed(bottom), height: frame, wide: 0.02, across: frame, tiedTo: 'anchor', stock: `body-grip ${size}` },
-    { id: `${id}-stand`, kind: 'stand', bearer: 'bed', x, y: 0, z: fixed(floor), height: Math.max(bottom - floor, 0.02), wide: inches(10), across: inches(10), stock: 'stand' },
+    {
+      id: `${id}-jaws`,
+      kind: 'jaws',
+      device: id,
+      bearer: 'bed',
+      x,
+      y: 0,
+      z: fixed(bottom),
+      height: frame,
+      wide: 0.02,
+      across: frame,
+      tiedTo: 'anchor',
+      stock: `body-grip ${size}`,
+    },
+    {
+      id: `${id}-stand`,
+      kind: 'stand',
+      bearer: 'bed',
+      x,
+      y: 0,
+      z: fixed(floor),
+      height: Math.max(bottom - floor, 0.02),
+      wide: inches(10),
+      across: inches(10),
+      stock: 'stand',
+    },
     ...[-1, 1].flatMap((hand) =>
       Array.from({ length: Math.max(sticks, 1) }, (_, n): Part => ({
-        id: `${id}-fence${hand}-${n}`, kind: 'stick', bearer: 'bed', x, y: hand * (frame / 2 + ((n + 1) * side) / (Math.max(sticks, 1) + 1)),
-        z: fixed(floor - inches(8)), height: tall, wide: STICK, across: STICK, stock: `stick ${printLength(tall, laying.system)}`,
+        id: `${id}-fence${hand}-${n}`,
+        kind: 'stick',
+        bearer: 'bed',
+        x,
+        y: hand * (frame / 2 + ((n + 1) * side) / (Math.max(sticks, 1) + 1)),
+        z: fixed(floor - inches(8)),
+        height: tall,
+        wide: STICK,
+        across: STICK,
+        stock: `stick ${printLength(tall, laying.system)}`,
       })),
     ),
   ];
@@ -106,7 +219,13 @@ function trapParts(laying: Laying, id: string, x: number): Part[] {
 function groundOf(laying: Laying, spacing: number): [number, number][] {
   const floor = floorOf(laying, 'outer');
   const level = levelThen(laying);
-  return [[-0.9, level + 0.12], [-0.62, Math.max(level - 0.1, floor)], [-0.4, floor], [spacing + 0.5, floor], [spacing + 0.9, floor - 0.04]];
+  return [
+    [-0.9, level + 0.12],
+    [-0.62, Math.max(level - 0.1, floor)],
+    [-0.4, floor],
+    [spacing + 0.5, floor],
+    [spacing + 0.9, floor - 0.04],
+  ];
 }
 
 function fenceFinding(laying: Laying): Finding {
@@ -119,7 +238,14 @@ function fenceFinding(laying: Laying): Finding {
   const print = (m: number) => printLength(m, laying.system);
   const about = 'Gaps beside the trap';
   if (width < frame) {
-    return { id: 'opening', verdict: 'fails', about, figure: print(frame - width), origin, sentence: `The run is ${print(width)} wide at the bed, the frame ${print(frame)}: its corners would be buried. Take a smaller trap or a wider place.` };
+    return {
+      id: 'opening',
+      verdict: 'fails',
+      about,
+      figure: print(frame - width),
+      origin,
+      sentence: `The run is ${print(width)} wide at the bed, the frame ${print(frame)}: its corners would be buried. Take a smaller trap or a wider place.`,
+    };
   }
   const sentence = `${print(side)} stays open on each side; ${sticks === 0 ? 'no stick is needed' : `${sticks} ${sticks === 1 ? 'stick' : 'sticks'} a side leave ${print(clear)}`}. A kit uses ${print(BUILDS.beaverKit.smallestGap)}, an adult ${print(BUILDS.beaverAdult.smallestGap)}.`;
   return { id: 'fence', verdict: 'holds', about, figure: `${sticks} + ${sticks}`, origin, sentence };
@@ -131,10 +257,21 @@ function depthFindings(laying: Laying): Finding[] {
   const print = (m: number) => printLength(m, laying.system);
   if (depth !== undefined && topUnder !== undefined && topUnder + frame > depth + inches(1)) {
     const sentence = `With its top ${print(topUnder)} under and ${print(frame)} of frame it would reach ${print(topUnder + frame)} down, but the run is ${print(depth)} deep. Measure one of the two again.`;
-    return [{ id: 'tooTall', verdict: 'fails', about: 'Frame in the run', figure: print(topUnder + frame - depth), origin: 'computed', sentence }];
+    return [
+      { id: 'tooTall', verdict: 'fails', about: 'Frame in the run', figure: print(topUnder + frame - depth), origin: 'computed', sentence },
+    ];
   }
   if (depth === undefined && laying.place.bed === null) {
-    return [{ id: 'bedUnknown', verdict: 'unknown', about: 'The bed', figure: '?', origin: 'computed', sentence: 'The bed was not measured: how much lower the trap could go is not known.' }];
+    return [
+      {
+        id: 'bedUnknown',
+        verdict: 'unknown',
+        about: 'The bed',
+        figure: '?',
+        origin: 'computed',
+        sentence: 'The bed was not measured: how much lower the trap could go is not known.',
+      },
+    ];
   }
   return [];
 }

@@ -7,10 +7,26 @@ import type { Part } from '../../water/part';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
-  panOver: { label: 'Pan over the water', help: 'as the raft floats', unit: 'length', default: inches(0.5), min: inches(-1), max: inches(4), origin: 'practice' },
+  panOver: {
+    label: 'Pan over the water',
+    help: 'as the raft floats',
+    unit: 'length',
+    default: inches(0.5),
+    min: inches(-1),
+    max: inches(4),
+    origin: 'practice',
+  },
   draft: { label: 'Raft under water', help: 'its draft', unit: 'length', default: inches(2), min: 0, max: inches(12), origin: 'practice' },
   depth: { label: 'Depth under the raft', help: 'water over the bed', unit: 'length', min: 0, max: 6, origin: 'measured', withLevel: 1 },
-  lineRise: { label: 'Slack of the line', help: 'how far the water may rise before the line is taut', unit: 'length', default: inches(24), min: 0, max: 6, origin: 'practice' },
+  lineRise: {
+    label: 'Slack of the line',
+    help: 'how far the water may rise before the line is taut',
+    unit: 'length',
+    default: inches(24),
+    min: 0,
+    max: 6,
+    origin: 'practice',
+  },
 };
 
 /** A raft that follows the level until it grounds or its line goes taut. */
@@ -35,8 +51,16 @@ export const float: SetType = {
       parts: [...positions.map((id) => panPart(laying, id)), ...raftParts(laying)],
       ground: [-0.9, 1.1].map((x): [number, number] => [x, bedOf(laying) ?? levelThen(laying) - inches(30)]),
       needs: positions.map((device) => ({
-        id: `${device}-afloat`, device, of: { part: `${device}-pan`, spot: 'top' as const }, from: laying.place.surface,
-        min: inches(-0.5), max: inches(2), target: inches(0.5), broken: { min: 'heldUnder' as const, max: 'aground' as const }, called: 'pan', origin: 'practice' as const,
+        id: `${device}-afloat`,
+        device,
+        of: { part: `${device}-pan`, spot: 'top' as const },
+        from: laying.place.surface,
+        min: inches(-0.5),
+        max: inches(2),
+        target: inches(0.5),
+        broken: { min: 'heldUnder' as const, max: 'aground' as const },
+        called: 'pan',
+        origin: 'practice' as const,
       })),
       free: [],
       findings: [...ground(laying), roof(laying)],
@@ -45,7 +69,11 @@ export const float: SetType = {
   steps: [
     { do: 'Load the raft ashore until the pans stand at their height; bait in the middle.' },
     { do: 'Tie the line to a stake, long enough for the highest water.' },
-    { do: 'Set the traps and bed them in wet leaves; chain each so that the catch reaches water.', lastReach: true, caution: 'Hold the raft by its edge from here.' },
+    {
+      do: 'Set the traps and bed them in wet leaves; chain each so that the catch reaches water.',
+      lastReach: true,
+      caution: 'Hold the raft by its edge from here.',
+    },
     { do: 'Push it off and look from the bank: does it float level?' },
   ],
 };
@@ -63,8 +91,19 @@ function panPart(laying: Laying, id: string): Part {
   const draft = numberOf(laying, { numbers }, 'draft');
   const over = numberOf(laying, { numbers }, 'panOver') - pan;
   return {
-    id: `${id}-pan`, kind: 'pan', device: id, bearer: 'float', x: id === 'left' ? -inches(9) : inches(9), y: 0, z: follows(laying.place.surface, over),
-    height: pan, wide: spread, across: spread, limits: limitsOver(laying, draft + over), tiedTo: 'raft', stock: `foothold No. ${laying.devices[id]?.size ?? ''}`,
+    id: `${id}-pan`,
+    kind: 'pan',
+    device: id,
+    bearer: 'float',
+    x: id === 'left' ? -inches(9) : inches(9),
+    y: 0,
+    z: follows(laying.place.surface, over),
+    height: pan,
+    wide: spread,
+    across: spread,
+    limits: limitsOver(laying, draft + over),
+    tiedTo: 'raft',
+    stock: `foothold No. ${laying.devices[id]?.size ?? ''}`,
   };
 }
 
@@ -72,8 +111,32 @@ function raftParts(laying: Laying): Part[] {
   const draft = numberOf(laying, { numbers }, 'draft');
   const bed = bedOf(laying) ?? levelThen(laying) - inches(30);
   return [
-    { id: 'raft', kind: 'raft', bearer: 'float', x: 0, y: 0, z: follows(laying.place.surface, -draft), height: draft + inches(1), wide: inches(36), across: inches(14), limits: limitsOver(laying, 0), stock: 'raft' },
-    { id: 'anchor', kind: 'stake', bearer: 'bed', x: inches(30), y: 0, z: fixed(bed - inches(18)), height: inches(24), wide: inches(1), across: inches(1), tiedTo: 'raft', stock: `line, ${printLength(numberOf(laying, { numbers }, 'lineRise'), laying.system)} of slack` },
+    {
+      id: 'raft',
+      kind: 'raft',
+      bearer: 'float',
+      x: 0,
+      y: 0,
+      z: follows(laying.place.surface, -draft),
+      height: draft + inches(1),
+      wide: inches(36),
+      across: inches(14),
+      limits: limitsOver(laying, 0),
+      stock: 'raft',
+    },
+    {
+      id: 'anchor',
+      kind: 'stake',
+      bearer: 'bed',
+      x: inches(30),
+      y: 0,
+      z: fixed(bed - inches(18)),
+      height: inches(24),
+      wide: inches(1),
+      across: inches(1),
+      tiedTo: 'raft',
+      stock: `line, ${printLength(numberOf(laying, { numbers }, 'lineRise'), laying.system)} of slack`,
+    },
   ];
 }
 
@@ -81,14 +144,57 @@ function ground(laying: Laying): Finding[] {
   const bed = bedOf(laying);
   const print = (m: number) => printLength(m, laying.system);
   const slack = print(numberOf(laying, { numbers }, 'lineRise'));
-  if (bed === null) return [{ id: 'ground', verdict: 'unknown', about: 'Grounding', figure: '?', origin: 'computed', sentence: `The depth under the raft was not measured: when it grounds is not known. The line lets it rise ${slack}.` }];
+  if (bed === null)
+    return [
+      {
+        id: 'ground',
+        verdict: 'unknown',
+        about: 'Grounding',
+        figure: '?',
+        origin: 'computed',
+        sentence: `The depth under the raft was not measured: when it grounds is not known. The line lets it rise ${slack}.`,
+      },
+    ];
   const room = levelThen(laying) - numberOf(laying, { numbers }, 'draft') - bed;
-  if (room < 0) return [{ id: 'ground', verdict: 'fails', about: 'Grounding', figure: print(-room), origin: 'computed', sentence: `The raft draws ${print(-room)} more than the water here is deep: take it further out.` }];
-  return [{ id: 'ground', verdict: 'holds', about: 'Grounding', figure: print(room), origin: 'computed', sentence: `It floats until the water falls ${print(room)}, and its line lets it rise ${slack}.` }];
+  if (room < 0)
+    return [
+      {
+        id: 'ground',
+        verdict: 'fails',
+        about: 'Grounding',
+        figure: print(-room),
+        origin: 'computed',
+        sentence: `The raft draws ${print(-room)} more than the water here is deep: take it further out.`,
+      },
+    ];
+  return [
+    {
+      id: 'ground',
+      verdict: 'holds',
+      about: 'Grounding',
+      figure: print(room),
+      origin: 'computed',
+      sentence: `It floats until the water falls ${print(room)}, and its line lets it rise ${slack}.`,
+    },
+  ];
 }
 
 function roof(laying: Laying): Finding {
   return laying.choices.roof === 'no'
-    ? { id: 'roof', verdict: 'warns', about: 'Birds', figure: 'open', origin: 'practice', sentence: 'Without a roof a bird can stand on it: cover the traps.' }
-    : { id: 'roof', verdict: 'holds', about: 'Birds', figure: 'roofed', origin: 'practice', sentence: 'Roofed: a bird does not land on it.' };
+    ? {
+        id: 'roof',
+        verdict: 'warns',
+        about: 'Birds',
+        figure: 'open',
+        origin: 'practice',
+        sentence: 'Without a roof a bird can stand on it: cover the traps.',
+      }
+    : {
+        id: 'roof',
+        verdict: 'holds',
+        about: 'Birds',
+        figure: 'roofed',
+        origin: 'practice',
+        sentence: 'Roofed: a bird does not land on it.',
+      };
 }

@@ -10,11 +10,23 @@ import type { Owner } from './upsert';
 type Put = { [K in Kind]: (trx: Knex, body: Body<K>, owner: Owner) => Promise<unknown> };
 
 const PUT: Put = {
-  crew: putCrew, person: putPerson, site: putSite, water: putWater, gauge: putGauge, station: putStation,
-  reading: putReading, line: putLine, device: putDevice, set: putSet, check: putCheck,
+  crew: putCrew,
+  person: putPerson,
+  site: putSite,
+  water: putWater,
+  gauge: putGauge,
+  station: putStation,
+  reading: putReading,
+  line: putLine,
+  device: putDevice,
+  set: putSet,
+  check: putCheck,
 };
 
-const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = { reading: removeReading, check: removeCheck };
+const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
+  reading: removeReading,
+  check: removeCheck,
+};
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */
 export async function apply<K extends Kind>(trx: Knex, kind: K, subject: string, truth: Body<K> | null, owner: Owner): Promise<void> {

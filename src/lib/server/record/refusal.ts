@@ -14,7 +14,10 @@ export class Refusal extends Error {
 const CONSTRAINTS: Record<string, [field: string, sentence: string]> = {
   device_in_one_set: ['devices', 'That trap already stands in another set at that time. Take another tag, or pull it there first.'],
   position_holds_one: ['devices', 'That place in the set already holds a trap at that time.'],
-  check_within_life: ['at', 'That time does not fit: a device is checked after it was placed and not after it was pulled. Change the time, or correct the placing first.'],
+  check_within_life: [
+    'at',
+    'That time does not fit: a device is checked after it was placed and not after it was pulled. Change the time, or correct the placing first.',
+  ],
   pulled_after_placed: ['at', 'A trap cannot be pulled before it was placed.'],
   tag_once: ['tag', 'Another device carries that tag already.'],
   set_number_once: ['number', 'Another set of this line has that number.'],
@@ -47,7 +50,9 @@ export function refusalOf(error: unknown): Refusal | null {
   const { constraint, code } = (error ?? {}) as { constraint?: string; code?: string };
   if (!constraint) return code === '22P02' ? new Refusal({ id: 'That is not an id of this record.' }, 'unknown') : null;
   const known = CONSTRAINTS[constraint];
-  return known ? new Refusal({ [known[0]]: known[1] }, 'conflict') : new Refusal({ form: `The record does not take this (${constraint.replaceAll('_', ' ')}).` }, 'conflict');
+  return known
+    ? new Refusal({ [known[0]]: known[1] }, 'conflict')
+    : new Refusal({ form: `The record does not take this (${constraint.replaceAll('_', ' ')}).` }, 'conflict');
 }
 
 /** A refusal out of a schema's issues, one sentence a field: the path joined with dots. */

@@ -5,7 +5,23 @@ import { apply } from './apply';
 import { fold } from './write';
 
 /** The tables of current truth, children before parents. */
-export const TRUTH = ['catch', 'check_device', 'check_visit', 'reading', 'stay', 'setting', 'trap_set', 'device', 'line', 'station', 'gauge', 'water', 'site', 'person', 'crew'] as const;
+export const TRUTH = [
+  'catch',
+  'check_device',
+  'check_visit',
+  'reading',
+  'stay',
+  'setting',
+  'trap_set',
+  'device',
+  'line',
+  'station',
+  'gauge',
+  'water',
+  'site',
+  'person',
+  'crew',
+] as const;
 
 /** Empties the tables of current truth and writes them anew from the entries alone, in the order they came. */
 export async function replay(db: Knex): Promise<number> {

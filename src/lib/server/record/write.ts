@@ -29,7 +29,10 @@ export interface Withdrawal {
 
 export type Written = 'written' | 'again';
 
-const hashOf = (body: unknown): string => createHash('sha256').update(JSON.stringify(sorted(body))).digest('hex');
+const hashOf = (body: unknown): string =>
+  createHash('sha256')
+    .update(JSON.stringify(sorted(body)))
+    .digest('hex');
 
 /**
  * Writes entries and the truth they leave behind, all or none.
@@ -58,8 +61,16 @@ async function write(trx: Knex, entry: NewEntry): Promise<Written> {
   const body = parsed.data as Body<Kind>;
   if (entry.corrects) await assertCorrectable(trx, entry.crew, entry.corrects, entry.kind, body.id);
   const inserted = await insert(trx, {
-    id: entry.id, crew_id: entry.crew, kind: entry.kind, subject: body.id, occurred_at: entry.occurredAt, by: entry.by,
-    corrects: entry.corrects ?? null, reason: entry.reason ?? '', withdrawn: false, body,
+    id: entry.id,
+    crew_id: entry.crew,
+    kind: entry.kind,
+    subject: body.id,
+    occurred_at: entry.occurredAt,
+    by: entry.by,
+    corrects: entry.corrects ?? null,
+    reason: entry.reason ?? '',
+    withdrawn: false,
+    body,
   });
   if (!inserted) return 'again';
   const truth = entry.corrects ? await truthOf(trx, entry.crew, entry.kind, body.id) : body;
@@ -72,9 +83,19 @@ async function write(trx: Knex, entry: NewEntry): Promise<Written> {
 async function withdraw(trx: Knex, { id, crew, withdraws, by, reason }: Withdrawal): Promise<Written> {
   const target: Entry | undefined = await trx('entry').where({ id: withdraws, crew_id: crew }).first();
   if (!target) throw new Refusal({ corrects: 'There is no such entry to withdraw.' }, 'unknown');
-  if (!WITHDRAWABLE.includes(target.kind)) throw new Refusal({ corrects: `A ${KIND_WORDS[target.kind].toLowerCase()} is corrected, not withdrawn.` });
+  if (!WITHDRAWABLE.includes(target.kind))
+    throw new Refusal({ corrects: `A ${KIND_WORDS[target.kind].toLowerCase()} is corrected, not withdrawn.` });
   const inserted = await insert(trx, {
-    id, crew_id: crew, kind: target.kind, subject: target.subject, occurred_at: target.occurred_at, by, corrects: withdraws, reason, withdrawn: true, body: { id: target.subject },
+    id,
+    crew_id: crew,
+    kind: target.kind,
+    subject: target.subject,
+    occurred_at: target.occurred_at,
+    by,
+    corrects: withdraws,
+    reason,
+    withdrawn: true,
+    body: { id: target.subject },
   });
   if (!inserted) return 'again';
   await apply(trx, target.kind, target.subject, null, { crew, entry: id });
@@ -83,18 +104,26 @@ async function withdraw(trx: Knex, { id, crew, withdraws, by, reason }: Withdraw
 
 async function insert(trx: Knex, row: Omit<Entry, 'seq' | 'recorded_at' | 'body_hash' | 'body'> & { body: unknown }): Promise<boolean> {
   const body_hash = hashOf([row.kind, row.corrects, row.withdrawn, row.body]);
-  const done = await trx('entry').insert({ ...row, body: JSON.stringify(row.body), body_hash, recorded_at: now() }).onConflict('id').ignore().returning('id');
+  const done = await trx('entry')
+    .insert({ ...row, body: JSON.stringify(row.body), body_hash, recorded_at: now() })
+    .onConflict('id')
+    .ignore()
+    .returning('id');
   if (done.length > 0) return true;
   const there: Entry | undefined = await trx('entry').where({ id: row.id }).first();
   if (there?.crew_id !== row.crew_id) throw new Refusal({ id: 'This entry belongs to another crew.' }, 'foreign');
   if (there.body_hash === body_hash) return false;
-  throw new Refusal({ form: 'This was sent before with other values, and the first is in the book. Open it there and correct it.' }, 'differs');
+  throw new Refusal(
+    { form: 'This was sent before with other values, and the first is in the book. Open it there and correct it.' },
+    'differs',
+  );
 }
 
 async function assertCorrectable(trx: Knex, crew: string, corrects: string, kind: Kind, subject: string): Promise<void> {
   const target: Entry | undefined = await trx('entry').where({ id: corrects, crew_id: crew }).first();
   if (!target) throw new Refusal({ corrects: 'There is no such entry to correct.' }, 'unknown');
-  if (target.kind !== kind || target.subject !== subject) throw new Refusal({ corrects: 'A correction speaks of the same thing as the entry it corrects.' });
+  if (target.kind !== kind || target.subject !== subject)
+    throw new Refusal({ corrects: 'A correction speaks of the same thing as the entry it corrects.' });
   if (target.withdrawn) throw new Refusal({ corrects: 'This entry was withdrawn. Enter it anew.' });
 }
 

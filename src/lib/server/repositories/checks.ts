@@ -7,13 +7,33 @@ import { upsert, type Owner } from '../record/upsert';
 export async function putCheck(trx: Knex, body: Check, { crew, entry }: Owner): Promise<void> {
   const { set, devices, changeNote, ...visit } = body;
   await upsert(trx, 'check_visit', { ...visit, set_id: set, change_note: changeNote, entry_id: entry }, crew);
-  await trx('check_device').where({ visit_id: visit.id }).whereNotIn('id', devices.map((d) => d.id)).delete();
-  const stays = await trx('stay').select('id', trx.raw('live_from::text'), trx.raw('live_to::text')).whereIn('id', devices.map((d) => d.stay)).andWhere({ crew_id: crew });
+  await trx('check_device')
+    .where({ visit_id: visit.id })
+    .whereNotIn(
+      'id',
+      devices.map((d) => d.id),
+    )
+    .delete();
+  const stays = await trx('stay')
+    .select('id', trx.raw('live_from::text'), trx.raw('live_to::text'))
+    .whereIn(
+      'id',
+      devices.map((d) => d.stay),
+    )
+    .andWhere({ crew_id: crew });
   for (const { stay, catch: caught, ...device } of devices) {
     const life = stays.find((s) => s.id === stay);
     if (!life) throw new Refusal({ devices: 'That device does not stand in this set.' }, 'unknown');
-    await upsert(trx, 'check_device', { ...device, visit_id: visit.id, set_id: set, at: visit.at, stay_id: stay, live_from: life.live_from, live_to: life.live_to }, crew);
-    await trx('catch').where({ check_id: device.id }).whereNot({ id: caught?.id ?? device.id }).delete();
+    await upsert(
+      trx,
+      'check_device',
+      { ...device, visit_id: visit.id, set_id: set, at: visit.at, stay_id: stay, live_from: life.live_from, live_to: life.live_to },
+      crew,
+    );
+    await trx('catch')
+      .where({ check_id: device.id })
+      .whereNot({ id: caught?.id ?? device.id })
+      .delete();
     if (caught) await upsert(trx, 'catch', { ...caught, check_id: device.id }, crew);
   }
 }
@@ -61,20 +81,52 @@ interface Row {
 }
 
 const COLUMNS = [
-  'v.id as visit_id', 'v.set_id', 'v.at', 'v.by', 'v.change', 'v.change_note', 'v.asked', 'v.note as visit_note',
-  'c.id as device_check', 'c.stay_id', 'c.outcome', 'c.cause', 'c.flags', 'c.searched',
-  'k.id as catch_id', 'k.species', 'k.sex', 'k.age', 'k.weight', 'k.estimated', 'k.strikes', 'k.alive', 'k.bites', 'k.fate',
+  'v.id as visit_id',
+  'v.set_id',
+  'v.at',
+  'v.by',
+  'v.change',
+  'v.change_note',
+  'v.asked',
+  'v.note as visit_note',
+  'c.id as device_check',
+  'c.stay_id',
+  'c.outcome',
+  'c.cause',
+  'c.flags',
+  'c.searched',
+  'k.id as catch_id',
+  'k.species',
+  'k.sex',
+  'k.age',
+  'k.weight',
+  'k.estimated',
+  'k.strikes',
+  'k.alive',
+  'k.bites',
+  'k.fate',
 ];
 
 function deviceOf(row: Row): CheckedDevice {
   const { species, sex, age, weight, estimated, strikes, alive, bites, fate } = row;
   const caught = row.catch_id ? { id: row.catch_id, species, sex, age, weight, estimated, strikes, alive, bites, fate } : null;
-  return { id: row.device_check, stay: row.stay_id, outcome: row.outcome, cause: row.cause, flags: row.flags, searched: row.searched, catch: caught };
+  return {
+    id: row.device_check,
+    stay: row.stay_id,
+    outcome: row.outcome,
+    cause: row.cause,
+    flags: row.flags,
+    searched: row.searched,
+    catch: caught,
+  };
 }
 
 /** Visits, newest first: of one set, or of the crew. */
 export async function checks(db: Knex, crew: string, filter: { set?: string; limit?: number }): Promise<Check[]> {
-  const visits = db('check_visit').select('id').where({ crew_id: crew, ...(filter.set ? { set_id: filter.set } : {}) }).orderBy('at', 'desc');
+  const visits = db('check_visit')
+    .select('id')
+    .where({ crew_id: crew, ...(filter.set ? { set_id: filter.set } : {}) })
+    .orderBy('at', 'desc');
   if (filter.limit) visits.limit(filter.limit);
   const rows: Row[] = await db('check_visit as v')
     .select(COLUMNS)
@@ -85,7 +137,15 @@ export async function checks(db: Knex, crew: string, filter: { set?: string; lim
   const found = new Map<string, Check>();
   for (const row of rows) {
     const visit = found.get(row.visit_id) ?? {
-      id: row.visit_id, set: row.set_id, at: row.at.toISOString(), by: row.by, change: row.change, changeNote: row.change_note, asked: row.asked, note: row.visit_note, devices: [],
+      id: row.visit_id,
+      set: row.set_id,
+      at: row.at.toISOString(),
+      by: row.by,
+      change: row.change,
+      changeNote: row.change_note,
+      asked: row.asked,
+      note: row.visit_note,
+      devices: [],
     };
     visit.devices.push(deviceOf(row));
     found.set(row.visit_id, visit);

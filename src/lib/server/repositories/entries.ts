@@ -23,7 +23,8 @@ export interface LoggedEntry extends Entry {
 }
 
 const LOGGED = ['e.*', 'c.id as corrected_by', 'p.name as by_name'];
-const logged = (db: Knex) => db('entry as e').select(LOGGED).leftJoin('entry as c', 'c.corrects', 'e.id').leftJoin('person as p', 'p.id', 'e.by');
+const logged = (db: Knex) =>
+  db('entry as e').select(LOGGED).leftJoin('entry as c', 'c.corrects', 'e.id').leftJoin('person as p', 'p.id', 'e.by');
 
 export interface LogFilter {
   kinds?: Kind[];
@@ -48,16 +49,27 @@ export async function log(db: Knex, crew: string, filter: LogFilter): Promise<{ 
     return query;
   };
   const [entries, count] = await Promise.all([
-    narrow(logged(db)).orderBy([{ column: 'e.occurred_at', order: 'desc' }, { column: 'e.seq', order: 'desc' }]).limit(PAGE).offset(((filter.page ?? 1) - 1) * PAGE),
+    narrow(logged(db))
+      .orderBy([
+        { column: 'e.occurred_at', order: 'desc' },
+        { column: 'e.seq', order: 'desc' },
+      ])
+      .limit(PAGE)
+      .offset(((filter.page ?? 1) - 1) * PAGE),
     narrow(db('entry as e').count('* as n')).first(),
   ]);
   return { entries, total: Number((count as { n?: number } | undefined)?.n ?? 0) };
 }
 
-export const entryOf = (db: Knex, crew: string, id: string): Promise<LoggedEntry | undefined> => logged(db).where({ 'e.id': id, 'e.crew_id': crew }).first();
+export const entryOf = (db: Knex, crew: string, id: string): Promise<LoggedEntry | undefined> =>
+  logged(db).where({ 'e.id': id, 'e.crew_id': crew }).first();
 
 /** The newest entry about each subject of a kind, by subject. */
 export async function latestEntries(db: Knex, crew: string, kind: Kind): Promise<Record<string, string>> {
-  const rows: { id: string; subject: string }[] = await db('entry').distinctOn('subject').select('id', 'subject').where({ crew_id: crew, kind }).orderBy(['subject', { column: 'seq', order: 'desc' }]);
+  const rows: { id: string; subject: string }[] = await db('entry')
+    .distinctOn('subject')
+    .select('id', 'subject')
+    .where({ crew_id: crew, kind })
+    .orderBy(['subject', { column: 'seq', order: 'desc' }]);
   return Object.fromEntries(rows.map(({ id, subject }) => [subject, id]));
 }

@@ -17,5 +17,8 @@ export async function devices(db: Knex, crew: string): Promise<DeviceWhere[]> {
     .leftJoin('trap_set as s', 's.id', 'y.set_id')
     .where('d.crew_id', crew)
     .orderBy('d.tag');
-  return rows.map(({ set_id, set_number, set_name, ...device }) => ({ ...device, set: set_id ? { id: set_id, number: set_number, name: set_name } : null }));
+  return rows.map(({ set_id, set_number, set_name, ...device }) => ({
+    ...device,
+    set: set_id ? { id: set_id, number: set_number, name: set_name } : null,
+  }));
 }

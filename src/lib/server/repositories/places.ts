@@ -11,11 +11,18 @@ export async function putCrew(trx: Knex, { id, name }: Crew, { entry }: Owner): 
 export const putPerson = (trx: Knex, person: Person, { crew, entry }: Owner) => upsert(trx, 'person', { ...person, entry_id: entry }, crew);
 export const putSite = (trx: Knex, site: Site, { crew, entry }: Owner) => upsert(trx, 'site', { ...site, entry_id: entry }, crew);
 
-export const putWater = (trx: Knex, { site, ...water }: WaterBody, { crew, entry }: Owner) => upsert(trx, 'water', { ...water, site_id: site, entry_id: entry }, crew);
-export const putGauge = (trx: Knex, { water, ...gauge }: Gauge, { crew, entry }: Owner) => upsert(trx, 'gauge', { ...gauge, water_id: water, entry_id: entry }, crew);
+export const putWater = (trx: Knex, { site, ...water }: WaterBody, { crew, entry }: Owner) =>
+  upsert(trx, 'water', { ...water, site_id: site, entry_id: entry }, crew);
+export const putGauge = (trx: Knex, { water, ...gauge }: Gauge, { crew, entry }: Owner) =>
+  upsert(trx, 'gauge', { ...gauge, water_id: water, entry_id: entry }, crew);
 
 export function putStation(trx: Knex, { water, bed, ...station }: Station, { crew, entry }: Owner) {
-  return upsert(trx, 'station', { ...station, water_id: water, bed_depth: bed?.depth ?? null, bed_level: bed?.level ?? null, bed_at: bed?.at ?? null, entry_id: entry }, crew);
+  return upsert(
+    trx,
+    'station',
+    { ...station, water_id: water, bed_depth: bed?.depth ?? null, bed_level: bed?.level ?? null, bed_at: bed?.at ?? null, entry_id: entry },
+    crew,
+  );
 }
 
 interface StationRow extends Omit<Station, 'water' | 'bed'> {
@@ -25,10 +32,26 @@ interface StationRow extends Omit<Station, 'water' | 'bed'> {
   bed_at: Date | null;
 }
 
-const STATION = ['id', 'water_id', 'number', 'name', 'kind', 'surface', 'along', 'lat', 'lon', 'bed_depth', 'bed_level', 'bed_at', 'crest', 'note'];
+const STATION = [
+  'id',
+  'water_id',
+  'number',
+  'name',
+  'kind',
+  'surface',
+  'along',
+  'lat',
+  'lon',
+  'bed_depth',
+  'bed_level',
+  'bed_at',
+  'crest',
+  'note',
+];
 
 function stationOf({ water_id, bed_depth, bed_level, bed_at, ...row }: StationRow): Station {
-  const bed = bed_depth === null || bed_level === null || bed_at === null ? null : { depth: bed_depth, level: bed_level, at: iso(bed_at) ?? '' };
+  const bed =
+    bed_depth === null || bed_level === null || bed_at === null ? null : { depth: bed_depth, level: bed_level, at: iso(bed_at) ?? '' };
   return { ...row, water: water_id, bed };
 }
 
@@ -42,24 +65,33 @@ export async function stations(db: Knex, crew: string, water?: string): Promise<
 }
 
 export async function waters(db: Knex, crew: string): Promise<WaterBody[]> {
-  const rows: (Omit<WaterBody, 'site'> & { site_id: string })[] = await db('water').select('id', 'site_id', 'name', 'kind', 'profile', 'note').where({ crew_id: crew }).orderBy('name');
+  const rows: (Omit<WaterBody, 'site'> & { site_id: string })[] = await db('water')
+    .select('id', 'site_id', 'name', 'kind', 'profile', 'note')
+    .where({ crew_id: crew })
+    .orderBy('name');
   return rows.map(({ site_id, ...water }) => ({ ...water, site: site_id }));
 }
 
 export async function gauges(db: Knex, crew: string): Promise<Gauge[]> {
-  const rows: (Omit<Gauge, 'water'> & { water_id: string })[] = await db('gauge').select('id', 'water_id', 'name', 'surface', 'zero').where({ crew_id: crew }).orderBy('surface');
+  const rows: (Omit<Gauge, 'water'> & { water_id: string })[] = await db('gauge')
+    .select('id', 'water_id', 'name', 'surface', 'zero')
+    .where({ crew_id: crew })
+    .orderBy('surface');
   return rows.map(({ water_id, ...gauge }) => ({ ...gauge, water: water_id }));
 }
 
 export const sites = (db: Knex, crew: string): Promise<Site[]> =>
   db('site').select('id', 'name', 'lat', 'lon', 'owner', 'access', 'endangered').where({ crew_id: crew }).orderBy('name');
 
-export const people = (db: Knex, crew: string): Promise<Person[]> => db('person').select('id', 'name', 'system', 'measures').where({ crew_id: crew }).orderBy('name');
+export const people = (db: Knex, crew: string): Promise<Person[]> =>
+  db('person').select('id', 'name', 'system', 'measures').where({ crew_id: crew }).orderBy('name');
 
 /** The person of that id with the crew, or else the first person of the record. */
 export async function whoIs(db: Knex, person: string | undefined): Promise<{ crew: string; person: Person } | null> {
   const query = () =>
-    db('person').select('crew_id', 'id', 'name', 'system', 'measures').orderByRaw('(select min(seq) from entry where entry.subject = person.id)');
+    db('person')
+      .select('crew_id', 'id', 'name', 'system', 'measures')
+      .orderByRaw('(select min(seq) from entry where entry.subject = person.id)');
   const chosen = person ? await query().where({ id: person }).first() : undefined;
   const row = chosen ?? (await query().first());
   if (!row) return null;

@@ -23,18 +23,19 @@ function byGauge(rows: Row[]): ReadingsByGauge {
   return found;
 }
 
-/** The last exact reading of every gauge, and all readings from `since` to `until`, in the order of time. */
+/** The last exact reading of every gauge, and all readings from `since` to `until`, in the order of time; of two in one minute the one entered later comes last. */
 export async function recentReadings(db: Knex, crew: string, since: Date, until: Date): Promise<ReadingsByGauge> {
   const { rows } = await db.raw<{ rows: Row[] }>(
     `select g.id as gauge_id, r.at, r.level, r.bound
      from gauge g
      cross join lateral (
-       (select at, level, bound from reading where gauge_id = g.id and at <= :until and bound = 'exact' order by at desc limit 1)
+       (select at, level, bound, entry_id from reading where gauge_id = g.id and at <= :until and bound = 'exact' order by at desc limit 1)
        union
-       (select at, level, bound from reading where gauge_id = g.id and at between :since and :until)
+       (select at, level, bound, entry_id from reading where gauge_id = g.id and at between :since and :until)
      ) r
+     join entry e on e.id = r.entry_id
      where g.crew_id = :crew
-     order by g.id, r.at`,
+     order by g.id, r.at, e.seq`,
     { since, until, crew },
   );
   return byGauge(rows);
@@ -42,5 +43,11 @@ export async function recentReadings(db: Knex, crew: string, since: Date, until:
 
 /** Every reading of the crew's gauges, for exposure. */
 export async function allReadings(db: Knex, crew: string): Promise<ReadingsByGauge> {
-  return byGauge((await db('reading').select('gauge_id', 'at', 'level', 'bound').where({ crew_id: crew }).orderBy('at')) as Row[]);
+  return byGauge(
+    (await db('reading as r')
+      .select('r.gauge_id', 'r.at', 'r.level', 'r.bound')
+      .join('entry as e', 'e.id', 'r.entry_id')
+      .where('r.crew_id', crew)
+      .orderBy(['r.at', 'e.seq'])) as Row[],
+  );
 }

@@ -8,8 +8,20 @@ export const putLine = (trx: Knex, line: Line, { crew, entry }: Owner) => upsert
 export async function putSet(trx: Knex, body: TrapSet, { crew, entry }: Owner): Promise<void> {
   const { line, station, settings, stays, leftBecause, ...set } = body;
   await upsert(trx, 'trap_set', { ...set, line_id: line, station_id: station, left_because: leftBecause, entry_id: entry }, crew);
-  await trx('setting').where({ set_id: set.id }).whereNotIn('id', settings.map((s) => s.id)).delete();
-  await trx('stay').where({ set_id: set.id }).whereNotIn('id', stays.map((s) => s.id)).delete();
+  await trx('setting')
+    .where({ set_id: set.id })
+    .whereNotIn(
+      'id',
+      settings.map((s) => s.id),
+    )
+    .delete();
+  await trx('stay')
+    .where({ set_id: set.id })
+    .whereNotIn(
+      'id',
+      stays.map((s) => s.id),
+    )
+    .delete();
   for (const setting of settings) await upsert(trx, 'setting', { ...setting, set_id: set.id }, crew);
   for (const { device, from, to, ...stay } of stays) {
     await upsert(trx, 'stay', { ...stay, set_id: set.id, device_id: device, live_from: from, live_to: to ?? 'infinity' }, crew);
@@ -18,7 +30,11 @@ export async function putSet(trx: Knex, body: TrapSet, { crew, entry }: Owner): 
 
 /** The season that is under way: the newest line of the crew. */
 export const currentLine = (db: Knex, crew: string): Promise<Line | undefined> =>
-  db('line').select('id', 'name', 'season', 'zone', 'lat', 'lon', 'rule', 'rulebook').where({ crew_id: crew }).orderBy('season', 'desc').first();
+  db('line')
+    .select('id', 'name', 'season', 'zone', 'lat', 'lon', 'rule', 'rulebook')
+    .where({ crew_id: crew })
+    .orderBy('season', 'desc')
+    .first();
 
 interface SetRow extends Omit<TrapSet, 'line' | 'station' | 'settings' | 'stays' | 'leftBecause'> {
   line_id: string;
@@ -35,10 +51,29 @@ interface StayRow {
   live_to: Date | null;
 }
 
-const SET = ['id', 'line_id', 'number', 'name', 'type', 'species', 'station_id', 'state', 'opens', 'armed', 'anchor', 'by', 'left_because', 'note'];
+const SET = [
+  'id',
+  'line_id',
+  'number',
+  'name',
+  'type',
+  'species',
+  'station_id',
+  'state',
+  'opens',
+  'armed',
+  'anchor',
+  'by',
+  'left_because',
+  'note',
+];
 
 /** Sets with their settings and stays in the order of their numbers. */
-export async function sets(db: Knex, crew: string, filter: { line?: string; ids?: string[]; states?: TrapSet['state'][]; water?: string }): Promise<TrapSet[]> {
+export async function sets(
+  db: Knex,
+  crew: string,
+  filter: { line?: string; ids?: string[]; states?: TrapSet['state'][]; water?: string },
+): Promise<TrapSet[]> {
   const query = db<SetRow>('trap_set').select(SET).where('crew_id', crew).orderBy('number');
   if (filter.line) query.where('line_id', filter.line);
   if (filter.ids) query.whereIn('id', filter.ids);
@@ -47,8 +82,14 @@ export async function sets(db: Knex, crew: string, filter: { line?: string; ids?
   const rows = (await query) as unknown as SetRow[];
   const ids = rows.map((row) => row.id);
   const [settings, stays] = await Promise.all([
-    db<SettingRow>('setting').select('id', 'set_id', 'at', 'numbers', 'choices', 'pond', 'tail').whereIn('set_id', ids).orderBy('at') as unknown as Promise<SettingRow[]>,
-    db<StayRow>('stay').select('id', 'set_id', 'position', 'device_id', 'live_from', 'live_to').whereIn('set_id', ids).orderBy(['live_from', 'position']) as unknown as Promise<StayRow[]>,
+    db<SettingRow>('setting')
+      .select('id', 'set_id', 'at', 'numbers', 'choices', 'pond', 'tail')
+      .whereIn('set_id', ids)
+      .orderBy('at') as unknown as Promise<SettingRow[]>,
+    db<StayRow>('stay')
+      .select('id', 'set_id', 'position', 'device_id', 'live_from', 'live_to')
+      .whereIn('set_id', ids)
+      .orderBy(['live_from', 'position']) as unknown as Promise<StayRow[]>,
   ]);
   return rows.map(({ line_id, station_id, left_because, ...set }) => ({
     ...set,
@@ -61,7 +102,11 @@ export async function sets(db: Knex, crew: string, filter: { line?: string; ids?
 }
 
 const stayOf = ({ id, position, device_id, live_from, live_to }: StayRow): Stay => ({
-  id, position, device: device_id, from: live_from.toISOString(), to: live_to && live_to.toISOString(),
+  id,
+  position,
+  device: device_id,
+  from: live_from.toISOString(),
+  to: live_to && live_to.toISOString(),
 });
 
 /** One set, or undefined when the crew has no such set. */
@@ -75,6 +120,9 @@ export async function nextSetNumber(db: Knex, line: string): Promise<number> {
 
 /** `12 east lodge run` by id, for every set of the crew in the order of numbers. */
 export async function setNames(db: Knex, crew: string): Promise<Record<string, string>> {
-  const rows: { id: string; number: number; name: string }[] = await db('trap_set').select('id', 'number', 'name').where({ crew_id: crew }).orderBy('number');
+  const rows: { id: string; number: number; name: string }[] = await db('trap_set')
+    .select('id', 'number', 'name')
+    .where({ crew_id: crew })
+    .orderBy('number');
   return Object.fromEntries(rows.map(({ id, number, name }) => [id, `${number} ${name}`]));
 }

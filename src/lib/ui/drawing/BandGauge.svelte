@@ -10,7 +10,16 @@
 <svg width="96" {height} viewBox="0 0 96 {height}" aria-hidden="true">
   <rect x="0" y={gauge.now} width="96" height={height - gauge.now} fill="var(--water)" />
   {#if gauge.box}
-    <rect x="33" y={gauge.box.top} width="30" height={Math.max(gauge.box.bottom - gauge.box.top, 2)} fill="none" stroke="var(--ink)" stroke-width="1.6" stroke-dasharray={gauge.box.openTop && gauge.box.openBottom ? '3 3' : undefined} />
+    <rect
+      x="33"
+      y={gauge.box.top}
+      width="30"
+      height={Math.max(gauge.box.bottom - gauge.box.top, 2)}
+      fill="none"
+      stroke="var(--ink)"
+      stroke-width="1.6"
+      stroke-dasharray={gauge.box.openTop && gauge.box.openBottom ? '3 3' : undefined}
+    />
     {#if gauge.box.openTop}<path d="M43 5l5-4 5 4" fill="none" stroke="var(--ink)" stroke-width="1.6" />{/if}
     {#if gauge.box.openBottom}<path d="M43 {height - 5}l5 4 5-4" fill="none" stroke="var(--ink)" stroke-width="1.6" />{/if}
   {/if}

@@ -21,7 +21,12 @@ async function find(locals: App.Locals, id: string) {
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
   const { season, set, station, type } = await find(locals, params.set);
-  return { bench: benchData(season, station, type, set, set.number, locals), state: set.state, set: { id: set.id, number: set.number, name: set.name }, saved: url.searchParams.has('saved') };
+  return {
+    bench: benchData(season, station, type, set, set.number, locals),
+    state: set.state,
+    set: { id: set.id, number: set.number, name: set.name },
+    saved: url.searchParams.has('saved'),
+  };
 };
 
 export const actions: Actions = {
@@ -44,7 +49,15 @@ export const actions: Actions = {
     const stays = set.stays.map((stay) => (stay.to === null ? { ...stay, to: at.toISOString() } : stay));
     const result = await attempt(
       read,
-      () => record(db(), { id: read.text('pullEntry'), crew: locals.who.crew, kind: 'set', occurredAt: at, by: locals.who.person.id, body: { ...set, state: 'pulled', stays } }),
+      () =>
+        record(db(), {
+          id: read.text('pullEntry'),
+          crew: locals.who.crew,
+          kind: 'set',
+          occurredAt: at,
+          by: locals.who.person.id,
+          body: { ...set, state: 'pulled', stays },
+        }),
       () => 'pulledAt',
     );
     if ('failure' in result) return result.failure;

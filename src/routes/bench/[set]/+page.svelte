@@ -10,18 +10,37 @@
 
 <svelte:head><title>{data.set.number} {data.set.name} · Bench · Zaprud</title></svelte:head>
 
-{#if data.saved}<p class="page pb-0" role="status"><b>Saved to the book.</b> {data.state === 'live' ? 'It is live and owes its checks.' : ''}</p>{/if}
+{#if data.saved}<p class="page pb-0" role="status">
+    <b>Saved to the book.</b>
+    {data.state === 'live' ? 'It is live and owes its checks.' : ''}
+  </p>{/if}
 {#key data.bench.ids.entry}
   <BenchForm bench={data.bench} {kept} system={data.who?.person.system ?? 'us'} title="{data.set.number} {data.set.name}" />
 {/key}
 <div class="page pt-0 flex gap-4 flex-wrap items-start">
-  <p><a class="link" href="/check/{data.set.id}">Check this set</a> – <a class="link" href="/book?set={data.set.id}">What the book says of it</a></p>
+  <p>
+    <a class="link" href="/check/{data.set.id}">Check this set</a> –
+    <a class="link" href="/book?set={data.set.id}">What the book says of it</a>
+  </p>
   {#if data.state === 'live'}
     <details class="sheet" open={kept?.errors?.pulledAt !== undefined}>
       <summary class="font-bold cursor-pointer">Pull this set</summary>
-      <form method="POST" action="?/pull" class="mt-2" use:enhance={() => ({ update }) => update({ reset: false })}>
+      <form
+        method="POST"
+        action="?/pull"
+        class="mt-2"
+        use:enhance={() =>
+          ({ update }) =>
+            update({ reset: false })}
+      >
         <input type="hidden" name="pullEntry" value={typed(kept, 'pullEntry', data.formId)} />
-        <TextField label="Pulled at" name="pulledAt" type="datetime-local" value={typed(kept, 'pulledAt', data.bench.fields.at)} error={kept?.errors?.pulledAt} />
+        <TextField
+          label="Pulled at"
+          name="pulledAt"
+          type="datetime-local"
+          value={typed(kept, 'pulledAt', data.bench.fields.at)}
+          error={kept?.errors?.pulledAt}
+        />
         <button class="btn">Pull it: its traps are free again</button>
       </form>
     </details>

@@ -13,7 +13,8 @@ async function placeOf(locals: App.Locals, url: URL) {
   const season = await loadSeason(locals);
   const station = season?.stations.find((s) => s.id === url.searchParams.get('station'));
   if (!season || !station) error(404, 'There is no such station in this record.');
-  const fitting = findType(url.searchParams.get('type') ?? '') ?? findType(station.kind === 'castor mound' ? 'castor-foothold' : 'lodge-run');
+  const fitting =
+    findType(url.searchParams.get('type') ?? '') ?? findType(station.kind === 'castor mound' ? 'castor-foothold' : 'lodge-run');
   if (!fitting) error(404, 'There is no such type of set.');
   return { season, station, type: fitting };
 }

@@ -8,5 +8,11 @@
 <svelte:head><title>Place a set · Zaprud</title></svelte:head>
 
 {#key data.bench.type + data.bench.station.id}
-  <BenchForm bench={data.bench} kept={form as Kept | null} system={data.who?.person.system ?? 'us'} title="{data.bench.fields.number} {data.bench.station.name}" isNew />
+  <BenchForm
+    bench={data.bench}
+    kept={form as Kept | null}
+    system={data.who?.person.system ?? 'us'}
+    title="{data.bench.fields.number} {data.bench.station.name}"
+    isNew
+  />
 {/key}

@@ -15,7 +15,10 @@ import type { Actions, PageServerLoad } from './$types';
 const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 async function find(locals: App.Locals, id: string) {
-  const [entry, line] = await Promise.all([ID.test(id) ? entryOf(db(), locals.who.crew, id) : undefined, currentLine(db(), locals.who.crew)]);
+  const [entry, line] = await Promise.all([
+    ID.test(id) ? entryOf(db(), locals.who.crew, id) : undefined,
+    currentLine(db(), locals.who.crew),
+  ]);
   if (!entry) error(404, 'There is no such entry in this book.');
   const zone = line?.zone ?? 'UTC';
   return { entry, zone, fields: entry.withdrawn ? [] : fieldsOf(entry.kind, entry.body, locals.who.person.system, zone) };
@@ -28,12 +31,29 @@ export const load: PageServerLoad = async ({ locals, params }) => {
   const [names, around] = await Promise.all([namesOf(locals.who.crew), log(db(), locals.who.crew, { subject: entry.subject })]);
   const { system } = locals.who.person;
   return {
-    entry: { id: entry.id, kind: KIND_WORDS[entry.kind], withdrawn: entry.withdrawn, correctedBy: entry.corrected_by, corrects: entry.corrects, recorded: instantText(entry.recorded_at, zone), by: entry.by_name ?? '', reason: entry.reason },
+    entry: {
+      id: entry.id,
+      kind: KIND_WORDS[entry.kind],
+      withdrawn: entry.withdrawn,
+      correctedBy: entry.corrected_by,
+      corrects: entry.corrects,
+      recorded: instantText(entry.recorded_at, zone),
+      by: entry.by_name ?? '',
+      reason: entry.reason,
+    },
     sentence: entry.withdrawn ? 'Withdrawn' : entrySentence(entry.kind, entry.body as Body<Kind>, names.all, system),
     open: !entry.withdrawn && entry.corrected_by === null,
     canWithdraw: WITHDRAWABLE.includes(entry.kind),
     fields: fields.map((f) => ({ ...f, name: nameOf(f) })),
-    around: around.entries.map((e) => ({ id: e.id, at: instantText(e.recorded_at, zone), by: e.by_name ?? '', corrects: e.corrects, withdrawn: e.withdrawn, reason: e.reason, text: e.withdrawn ? 'withdrawn' : entrySentence(e.kind, e.body as Body<Kind>, names.all, system) })),
+    around: around.entries.map((e) => ({
+      id: e.id,
+      at: instantText(e.recorded_at, zone),
+      by: e.by_name ?? '',
+      corrects: e.corrects,
+      withdrawn: e.withdrawn,
+      reason: e.reason,
+      text: e.withdrawn ? 'withdrawn' : entrySentence(e.kind, e.body as Body<Kind>, names.all, system),
+    })),
     newEntry: newId(),
   };
 };
@@ -72,13 +92,32 @@ export const actions: Actions = {
       const value = leaf(read, field, zone);
       if (value === undefined) continue;
       const isList = Array.isArray(field.path.reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], entry.body));
-      body = withLeaf(body, field.path, isList ? String(value).split(',').map((s) => s.trim()).filter(Boolean) : value);
+      body = withLeaf(
+        body,
+        field.path,
+        isList
+          ? String(value)
+              .split(',')
+              .map((s) => s.trim())
+              .filter(Boolean)
+          : value,
+      );
     }
     if (!read.ok()) return refused(read);
     const occurred = 'at' in body && typeof body.at === 'string' ? new Date(body.at) : entry.occurred_at;
     const result = await attempt(
       read,
-      () => record(db(), { id: read.text('entry'), crew: locals.who.crew, kind: entry.kind, occurredAt: occurred, by: locals.who.person.id, body, corrects: entry.id, reason: read.text('reason') }),
+      () =>
+        record(db(), {
+          id: read.text('entry'),
+          crew: locals.who.crew,
+          kind: entry.kind,
+          occurredAt: occurred,
+          by: locals.who.person.id,
+          body,
+          corrects: entry.id,
+          reason: read.text('reason'),
+        }),
       (path) => `f.${path}`,
     );
     if ('failure' in result) return result.failure;
@@ -88,7 +127,15 @@ export const actions: Actions = {
   withdraw: async ({ request, locals, params }) => {
     const { entry } = await find(locals, params.entry);
     const read = reader(await request.formData(), locals.who);
-    const result = await attempt(read, () => record(db(), { id: read.text('entry'), crew: locals.who.crew, withdraws: entry.id, by: locals.who.person.id, reason: read.text('reason') }));
+    const result = await attempt(read, () =>
+      record(db(), {
+        id: read.text('entry'),
+        crew: locals.who.crew,
+        withdraws: entry.id,
+        by: locals.who.person.id,
+        reason: read.text('reason'),
+      }),
+    );
     if ('failure' in result) return result.failure;
     redirect(303, `/book/${read.text('entry')}`);
   },

@@ -8,20 +8,40 @@
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
   /** sentences that belong to no field shown here */
-  const loose = $derived(Object.entries(kept?.errors ?? {}).filter(([name]) => !data.fields.some((f) => f.name === name)).map(([, sentence]) => sentence));
+  const loose = $derived(
+    Object.entries(kept?.errors ?? {})
+      .filter(([name]) => !data.fields.some((f) => f.name === name))
+      .map(([, sentence]) => sentence),
+  );
 </script>
 
 <svelte:head><title>{data.entry.kind} · Book · Zaprud</title></svelte:head>
 
 <div class="page two">
   <section>
-    <p class="quiet"><a class="link" href="/book">Book</a> – {data.entry.kind}, recorded {data.entry.recorded} by {data.entry.by || 'the record itself'}</p>
+    <p class="quiet">
+      <a class="link" href="/book">Book</a> – {data.entry.kind}, recorded {data.entry.recorded} by {data.entry.by || 'the record itself'}
+    </p>
     <h1>{data.sentence}</h1>
-    {#if data.entry.correctedBy}<p class="mt-2">Corrected later: <a class="link" href="/book/{data.entry.correctedBy}">see the newer entry</a>.</p>{/if}
-    {#if data.entry.corrects}<p class="mt-2">{data.entry.withdrawn ? 'It withdraws' : 'It corrects'} <a class="link" href="/book/{data.entry.corrects}">an older entry</a>{data.entry.reason ? `: ${data.entry.reason}` : ''}.</p>{/if}
+    {#if data.entry.correctedBy}<p class="mt-2">
+        Corrected later: <a class="link" href="/book/{data.entry.correctedBy}">see the newer entry</a>.
+      </p>{/if}
+    {#if data.entry.corrects}<p class="mt-2">
+        {data.entry.withdrawn ? 'It withdraws' : 'It corrects'} <a class="link" href="/book/{data.entry.corrects}">an older entry</a>{data
+          .entry.reason
+          ? `: ${data.entry.reason}`
+          : ''}.
+      </p>{/if}
 
     {#if data.open}
-      <form method="POST" action="?/correct" class="mt-4" use:enhance={() => ({ update }) => update({ reset: false })}>
+      <form
+        method="POST"
+        action="?/correct"
+        class="mt-4"
+        use:enhance={() =>
+          ({ update }) =>
+            update({ reset: false })}
+      >
         <h2 class="mb-2">Correct it</h2>
         <Problem text={kept?.problem} />
         {#each loose as sentence (sentence)}<p class="font-bold text-error">{sentence}</p>{/each}
@@ -29,11 +49,31 @@
         <div class="fields">
           {#each data.fields as field (field.name)}
             {#if field.options.length > 0}
-              <SelectField label={field.label} name={field.name} value={typed(kept, field.name, field.text)} options={field.options.map((o) => ({ value: o, text: o }))} error={kept?.errors?.[field.name]} />
+              <SelectField
+                label={field.label}
+                name={field.name}
+                value={typed(kept, field.name, field.text)}
+                options={field.options.map((o) => ({ value: o, text: o }))}
+                error={kept?.errors?.[field.name]}
+              />
             {:else if field.kind === 'yes'}
-              <SelectField label={field.label} name={field.name} value={typed(kept, field.name, field.text)} options={[{ value: 'yes', text: 'yes' }, { value: 'no', text: 'no' }]} error={kept?.errors?.[field.name]} />
+              <SelectField
+                label={field.label}
+                name={field.name}
+                value={typed(kept, field.name, field.text)}
+                options={[
+                  { value: 'yes', text: 'yes' },
+                  { value: 'no', text: 'no' },
+                ]}
+                error={kept?.errors?.[field.name]}
+              />
             {:else}
-              <TextField label={field.label} name={field.name} value={typed(kept, field.name, field.text)} error={kept?.errors?.[field.name]} />
+              <TextField
+                label={field.label}
+                name={field.name}
+                value={typed(kept, field.name, field.text)}
+                error={kept?.errors?.[field.name]}
+              />
             {/if}
           {/each}
         </div>
@@ -49,7 +89,10 @@
     <h2>All that was ever entered about it</h2>
     <ol class="history">
       {#each data.around as e (e.id)}
-        <li class:here={e.id === data.entry.id}><a class="link" href="/book/{e.id}">{e.at}</a> {e.by}<br />{e.text}{#if e.reason}<br /><span class="quiet">{e.reason}</span>{/if}</li>
+        <li class:here={e.id === data.entry.id}>
+          <a class="link" href="/book/{e.id}">{e.at}</a>
+          {e.by}<br />{e.text}{#if e.reason}<br /><span class="quiet">{e.reason}</span>{/if}
+        </li>
       {/each}
     </ol>
   </section>

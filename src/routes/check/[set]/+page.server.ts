@@ -50,7 +50,11 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     asks: asksNow(past),
     asking: await askingOf(url.searchParams.get('ask'), who.crew),
     advice: url.searchParams.get('advice') ?? '',
-    past: past.map((c) => ({ at: whenText(new Date(c.at), now, season.line.zone), found: c.devices.map((d) => d.outcome).join(', '), change: c.change })),
+    past: past.map((c) => ({
+      at: whenText(new Date(c.at), now, season.line.zone),
+      found: c.devices.map((d) => d.outcome).join(', '),
+      change: c.change,
+    })),
     arming: armingCheck(setTypeOf(set.type), devices, held.choices),
     people: await people(db(), who.crew).then((all) => all.map(({ id, name }) => ({ id, name }))),
     order: orderOf(season, set.id),
@@ -106,7 +110,11 @@ export const actions: Actions = {
     const result = await attempt(read, () => record(db(), ...entries), fieldOf);
     if ('failure' in result) return result.failure;
     const visit = entries[0]?.body as Check;
-    if (visit.asked) redirect(303, `/check/${params.set}?saved=${read.text('entry')}&advice=${encodeURIComponent(oneChange(visit.asked, place.set.type))}`);
+    if (visit.asked)
+      redirect(
+        303,
+        `/check/${params.set}?saved=${read.text('entry')}&advice=${encodeURIComponent(oneChange(visit.asked, place.set.type))}`,
+      );
     redirect(303, `/morning?saved=${read.text('entry')}`);
   },
 
@@ -115,11 +123,21 @@ export const actions: Actions = {
     const place = await find(locals, params.set);
     const read = reader(await request.formData(), locals.who);
     const target = await entryOf(db(), locals.who.crew, read.text('corrects'));
-    if (!target || target.kind !== 'check' || target.body.set !== place.set.id) return refused(read, 'There is no such check to answer for.', 404);
+    if (!target || target.kind !== 'check' || target.body.set !== place.set.id)
+      return refused(read, 'There is no such check to answer for.', 404);
     const asked = { seenOnCamera: read.text('seenOnCamera'), inUse: read.text('inUse'), usedBefore: read.text('usedBefore') };
     const body = { ...(target.body as Check), asked: asked as Check['asked'] };
     const result = await attempt(read, () =>
-      record(db(), { id: read.text('entry'), crew: locals.who.crew, kind: 'check', occurredAt: target.occurred_at, by: locals.who.person.id, body, corrects: target.id, reason: 'answers to the second untouched' }),
+      record(db(), {
+        id: read.text('entry'),
+        crew: locals.who.crew,
+        kind: 'check',
+        occurredAt: target.occurred_at,
+        by: locals.who.person.id,
+        body,
+        corrects: target.id,
+        reason: 'answers to the second untouched',
+      }),
     );
     if ('failure' in result) return result.failure;
     redirect(303, `/check/${params.set}?advice=${encodeURIComponent(oneChange(asked, place.set.type))}&saved=${read.text('entry')}`);

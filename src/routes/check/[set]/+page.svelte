@@ -33,7 +33,8 @@
     </p>
     <h1>{view.number} {view.name}</h1>
     <p class="quiet">
-      {view.devices.map((d) => `${sizeText(d.class, d.size)} ${d.tag}`).join(', ') || `${view.state}: nothing of it is live`}{#if data.owedBy}<span>, owed by <b>{data.owedBy}</b></span>{/if}
+      {view.devices.map((d) => `${sizeText(d.class, d.size)} ${d.tag}`).join(', ') ||
+        `${view.state}: nothing of it is live`}{#if data.owedBy}<span>, owed by <b>{data.owedBy}</b></span>{/if}
     </p>
     {#if view.anchor}<p class="quiet">tie: {view.anchor}</p>{/if}
   </div>
@@ -41,8 +42,16 @@
   {#if data.asking}
     <AskForm {kept} entry={data.ids.entry} corrects={data.asking.entry} />
   {:else if data.advice}
-    <div class="page"><h2>One change</h2><p class="big">{data.advice}</p><p class="quiet">Common practice, no published source. Yours to judge.</p>
-      <p class="mt-4 flex gap-3 flex-wrap"><a class="btn btn-primary btn-lg" href={data.order.next ? `/check/${data.order.next}` : '/morning'}>Go on</a><a class="btn btn-lg" href="/bench/{view.id}">Change it at the bench</a></p>
+    <div class="page">
+      <h2>One change</h2>
+      <p class="big">{data.advice}</p>
+      <p class="quiet">Common practice, no published source. Yours to judge.</p>
+      <p class="mt-4 flex gap-3 flex-wrap">
+        <a class="btn btn-primary btn-lg" href={data.order.next ? `/check/${data.order.next}` : '/morning'}>Go on</a><a
+          class="btn btn-lg"
+          href="/bench/{view.id}">Change it at the bench</a
+        >
+      </p>
     </div>
   {:else if view.devices.length === 0}
     <p class="page">No trap stands in it: a check is owed only by a live set. <a class="link" href="/bench/{view.id}">To the bench</a></p>
@@ -51,13 +60,31 @@
   {:else}
     <SideView {scene} title="{view.typeName} at {view.station.name}" />
     <div class="say">
-      <p><StateMark verdict={data.state?.verdict ?? 'unknown'} /> <b class:bad={data.state && !['fine', 'nearEdge', 'unknown'].includes(data.state.verdict)}>{capital(data.state?.label ?? 'unknown')}.</b> {data.state?.sentence ?? ''}</p>
+      <p>
+        <StateMark verdict={data.state?.verdict ?? 'unknown'} />
+        <b class:bad={data.state && !['fine', 'nearEdge', 'unknown'].includes(data.state.verdict)}
+          >{capital(data.state?.label ?? 'unknown')}.</b
+        >
+        {data.state?.sentence ?? ''}
+      </p>
       <p><b>{todo}</b></p>
       <Problem text={kept?.problem} />
       {#each Object.values(kept?.errors ?? {}) as sentence (sentence)}<p class="bad">{sentence}</p>{/each}
-      {#if data.past.length > 0}<p class="quiet small">Before: {data.past.slice(0, 3).map((p) => `${p.at} ${p.found}`).join('; ')}</p>{/if}
+      {#if data.past.length > 0}<p class="quiet small">
+          Before: {data.past
+            .slice(0, 3)
+            .map((p) => `${p.at} ${p.found}`)
+            .join('; ')}
+        </p>{/if}
     </div>
-    <form method="POST" action="?/quick" class="answers" use:enhance={() => ({ update }) => update({ reset: false })}>
+    <form
+      method="POST"
+      action="?/quick"
+      class="answers"
+      use:enhance={() =>
+        ({ update }) =>
+          update({ reset: false })}
+    >
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
       <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
       <a class="answer" href={link('catch')}>Catch</a>
@@ -67,12 +94,16 @@
       {#if remade}
         <button class="answer" name="outcome" value={data.likely}>{capital(data.likely)}, left so</button>
         <button class="answer" name="outcome" value="untouched">Untouched</button>
-        <a class="answer first" href="{link(data.likely)}&remade=1">{capital(data.likely)}: set it {data.lower.replace('−', '')} {data.lower.startsWith('−') ? 'higher' : 'lower'}</a>
+        <a class="answer first" href="{link(data.likely)}&remade=1"
+          >{capital(data.likely)}: set it {data.lower.replace('−', '')} {data.lower.startsWith('−') ? 'higher' : 'lower'}</a
+        >
       {:else if data.likely !== 'untouched'}
         <button class="answer wide" name="outcome" value="untouched">Untouched</button>
         <button class="answer first" name="outcome" value={data.likely}>{capital(data.likely)}</button>
       {:else}
-        <button class="answer first" name="outcome" value="untouched">{view.devices.length > 1 ? `All ${view.devices.length} untouched` : 'Untouched'}</button>
+        <button class="answer first" name="outcome" value="untouched"
+          >{view.devices.length > 1 ? `All ${view.devices.length} untouched` : 'Untouched'}</button
+        >
       {/if}
     </form>
   {/if}

@@ -11,7 +11,14 @@
   const options = ANSWERS.filter((a) => a !== 'not asked').map((a) => ({ value: a, text: a }));
 </script>
 
-<form method="POST" action="?/ask" class="page w-full" use:enhance={() => ({ update }) => update({ reset: false })}>
+<form
+  method="POST"
+  action="?/ask"
+  class="page w-full"
+  use:enhance={() =>
+    ({ update }) =>
+      update({ reset: false })}
+>
   <Problem text={kept?.problem} />
   <h2>Untouched twice in a row</h2>
   <p class="quiet mb-3">The check is saved. Three questions, then one change.</p>
@@ -19,7 +26,13 @@
   <input type="hidden" name="corrects" value={corrects} />
   <SelectField label="Seen on camera?" name="seenOnCamera" value={typed(kept, 'seenOnCamera', 'do not know')} {options} />
   <SelectField label="Place in use?" name="inUse" value={typed(kept, 'inUse', 'do not know')} {options} />
-  <TextField label="What was used here before?" name="usedBefore" value={typed(kept, 'usedBefore')} error={kept?.errors?.['asked.usedBefore']} help="by you or by others: body-grips, footholds, snares" />
+  <TextField
+    label="What was used here before?"
+    name="usedBefore"
+    value={typed(kept, 'usedBefore')}
+    error={kept?.errors?.['asked.usedBefore']}
+    help="by you or by others: body-grips, footholds, snares"
+  />
   <button class="btn btn-primary btn-lg w-full">What would change it?</button>
   <p class="mt-3"><a class="link" href="/morning?saved={corrects}">Not now: back to the morning</a></p>
 </form>

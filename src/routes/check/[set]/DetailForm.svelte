@@ -14,21 +14,41 @@
   let { data, kept, system, outcome }: { data: PageData; kept: Kept | null; system: System; outcome: string } = $props();
 
   const many = $derived(data.view.devices.length > 1);
-  const firstChange = (): string => typed(kept, 'change', page.url.searchParams.has('remade') || ['catch', 'sprung empty', 'knocked', 'plugged'].includes(outcome) ? 'remade' : 'as it was');
+  const firstChange = (): string =>
+    typed(
+      kept,
+      'change',
+      page.url.searchParams.has('remade') || ['catch', 'sprung empty', 'knocked', 'plugged'].includes(outcome) ? 'remade' : 'as it was',
+    );
   let change = $state(firstChange());
   const remade = $derived(change === 'remade' || change === 'moved');
   const asksTwice = $derived(data.asks && outcome === 'untouched');
   const answers = ANSWERS.filter((a) => a !== 'not asked').map((a) => ({ value: a, text: a }));
-  const unit = $derived(system === 'us' ? 'in' : 'cm');
+  const unit = $derived(system === 'us' ? 'inches' : 'centimetres');
 </script>
 
-<form method="POST" action="?/save" class="detail" use:enhance={() => ({ update }) => update({ reset: false })}>
+<form
+  method="POST"
+  action="?/save"
+  class="detail"
+  use:enhance={() =>
+    ({ update }) =>
+      update({ reset: false })}
+>
   <Problem text={kept?.problem} />
   <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
   <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
   {#if kept?.errors?.devices}<p class="bad">{kept.errors.devices}</p>{/if}
   {#each data.view.devices as device, i (device.stay)}
-    <DeviceCheck {device} {kept} {system} first={i === 0 || !many ? outcome : ''} {many} onSlide={data.onSlide} species={data.view.species} />
+    <DeviceCheck
+      {device}
+      {kept}
+      {system}
+      first={i === 0 || !many ? outcome : ''}
+      {many}
+      onSlide={data.onSlide}
+      species={data.view.species}
+    />
   {/each}
 
   {#if asksTwice}
@@ -42,27 +62,70 @@
 
   <fieldset class="sheet">
     <h2>Then</h2>
-    <SelectField label="The set was left" name="change" value={change} onchange={(e) => (change = e.currentTarget.value)} options={CHANGES.map((c) => ({ value: c, text: c }))} error={kept?.errors?.change} />
-    <TextField label="Set lower by" name="lower" value={typed(kept, 'lower', page.url.searchParams.has('remade') ? data.lower : '')} error={kept?.errors?.lower} help="only for a remake, in {unit}; negative when higher" />
-    <TextField label="Changed how" name="changeNote" value={typed(kept, 'changeNote')} error={kept?.errors?.changeNote} help="what was put back for people’s eyes, fence, scent" />
+    <SelectField
+      label="The set was left"
+      name="change"
+      value={change}
+      onchange={(e) => (change = e.currentTarget.value)}
+      options={CHANGES.map((c) => ({ value: c, text: c }))}
+      error={kept?.errors?.change}
+    />
+    <TextField
+      label="Set lower by"
+      name="lower"
+      value={typed(kept, 'lower', page.url.searchParams.has('remade') ? data.lower : '')}
+      error={kept?.errors?.lower}
+      help="only for a remake, in {unit}; negative when higher"
+    />
+    <TextField
+      label="Changed how"
+      name="changeNote"
+      value={typed(kept, 'changeNote')}
+      error={kept?.errors?.changeNote}
+      help="what was put back for people’s eyes, fence, scent"
+    />
     {#if remade}
-      <p class="quiet mt-2">A remake: old sticks out, anchor still firm, trigger looked at, old bed cleared, bank slicked, fresh scent over old. Then arm it again.</p>
+      <p class="quiet mt-2">
+        A remake: old sticks out, anchor still firm, trigger looked at, old bed cleared, bank slicked, fresh scent over old. Then arm it
+        again.
+      </p>
       <Arming groups={data.arming} {kept} state="live" />
     {:else}
-      <noscript><p>If you remade it, answer the arming check:</p><Arming groups={data.arming} {kept} state="live" /></noscript>
+      <noscript
+        ><p>If you remade it, answer the arming check:</p>
+        <Arming groups={data.arming} {kept} state="live" /></noscript
+      >
       {#if kept?.errors?.arm}<p class="bad">{kept.errors.arm}</p>{/if}
     {/if}
   </fieldset>
 
   <fieldset class="sheet">
     <h2>The water</h2>
-    <TextField label="Seen at the set" name="seen" value={typed(kept, 'seen')} error={kept?.errors?.seen} help="“pan 4 in dry”, “3 in under”, or only “dry”: it counts as a reading" />
-    <TextField label="Level on the gauge" name="level" value={typed(kept, 'level')} error={kept?.errors?.level} help="if you read it, in {unit}" />
+    <TextField
+      label="Seen at the set"
+      name="seen"
+      value={typed(kept, 'seen')}
+      error={kept?.errors?.seen}
+      help="“pan 4 in dry”, “3 in under”, or only “dry”: it counts as a reading"
+    />
+    <TextField
+      label="Level on the gauge"
+      name="level"
+      value={typed(kept, 'level')}
+      error={kept?.errors?.level}
+      help="if you read it, in {unit}"
+    />
   </fieldset>
 
   <fieldset class="sheet">
     <TextField label="Checked at" name="at" type="datetime-local" value={typed(kept, 'at', data.nowField)} error={kept?.errors?.at} />
-    <SelectField label="Checked by" name="by" value={typed(kept, 'by', data.who?.person.id ?? '')} options={data.people.map((p) => ({ value: p.id, text: p.name }))} error={kept?.errors?.by} />
+    <SelectField
+      label="Checked by"
+      name="by"
+      value={typed(kept, 'by', data.who?.person.id ?? '')}
+      options={data.people.map((p) => ({ value: p.id, text: p.name }))}
+      error={kept?.errors?.by}
+    />
     <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
   </fieldset>
   <div class="save"><button class="btn btn-primary btn-lg w-full">Save the check</button></div>

@@ -25,50 +25,103 @@
   const error = (field: string): string | undefined => kept?.errors?.[name(field)];
   const firstOutcome = (): string => typed(kept, name('outcome'), first === 'other' ? 'plugged' : first);
   let outcome = $state(firstOutcome());
-  const outcomes = $derived([...(many ? [{ value: '', text: 'not looked at' }] : []), ...OUTCOMES.map((o) => ({ value: o, text: `${o}: ${OUTCOME_HELP[o]}` }))]);
+  const outcomes = $derived([
+    ...(many ? [{ value: '', text: 'not looked at' }] : []),
+    ...OUTCOMES.map((o) => ({ value: o, text: `${o}: ${OUTCOME_HELP[o]}` })),
+  ]);
   const plain = (list: readonly string[]) => list.map((value) => ({ value, text: value }));
 </script>
 
 <fieldset class="sheet">
   <h2>{many ? `${device.label}: ` : ''}{sizeText(device.class, device.size)} {device.tag}</h2>
-  <SelectField label="Outcome{many ? `, ${device.label.toLowerCase()}` : ''}" name={name('outcome')} value={outcome} options={outcomes} onchange={(e) => (outcome = e.currentTarget.value)} error={error('outcome')} />
+  <SelectField
+    label="Outcome{many ? `, ${device.label.toLowerCase()}` : ''}"
+    name={name('outcome')}
+    value={outcome}
+    options={outcomes}
+    onchange={(e) => (outcome = e.currentTarget.value)}
+    error={error('outcome')}
+  />
 
   {#if outcome === 'sprung empty'}
-    <SelectField label="Sprung by what?" name={name('cause')} value={typed(kept, name('cause'), 'do not know')} options={plain(CAUSES.filter((c) => c !== 'not asked'))} error={error('cause')} />
+    <SelectField
+      label="Sprung by what?"
+      name={name('cause')}
+      value={typed(kept, name('cause'), 'do not know')}
+      options={plain(CAUSES.filter((c) => c !== 'not asked'))}
+      error={error('cause')}
+    />
   {/if}
   {#if outcome === 'missing'}
     <p class="caution">Missing is mostly a catch. Look {WHERE_MISSING.join('; ')}.</p>
     {#if onSlide}
-      <label class="tick"><input type="checkbox" class="checkbox" name={name('deepDrawn')} value="yes" checked={ticked(kept, name('deepDrawn'), 'yes')} /> <span>Deep end drawn, nothing hangs there</span></label>
+      <label class="tick"
+        ><input type="checkbox" class="checkbox" name={name('deepDrawn')} value="yes" checked={ticked(kept, name('deepDrawn'), 'yes')} />
+        <span>Deep end drawn, nothing hangs there</span></label
+      >
       <p class={error('deepDrawn') ? 'caution' : 'quiet'}>{SLIDE_FIRST}</p>
     {/if}
   {/if}
   {#if outcome === 'missing' || outcome === 'not reached'}
-    <TextField label={outcome === 'missing' ? 'Where was it looked for?' : 'Why was it not reached?'} name={name('searched')} value={typed(kept, name('searched'))} error={error('searched')} />
+    <TextField
+      label={outcome === 'missing' ? 'Where was it looked for?' : 'Why was it not reached?'}
+      name={name('searched')}
+      value={typed(kept, name('searched'))}
+      error={error('searched')}
+    />
   {/if}
   {#if outcome === 'catch'}
     <div class="grid grid-cols-2 gap-x-3">
-      <SelectField label="Species" name={name('species')} value={typed(kept, name('species'), species)} options={plain(SPECIES)} error={error('species')} />
+      <SelectField
+        label="Species"
+        name={name('species')}
+        value={typed(kept, name('species'), species)}
+        options={plain(SPECIES)}
+        error={error('species')}
+      />
       <SelectField label="Alive on arrival?" name={name('alive')} value={typed(kept, name('alive'), 'no')} options={plain(['no', 'yes'])} />
       <SelectField label="Sex" name={name('sex')} value={typed(kept, name('sex'), 'unknown')} options={plain(SEXES)} />
       <SelectField label="Age" name={name('age')} value={typed(kept, name('age'), 'adult')} options={plain(AGE_CLASSES)} />
-      <TextField label="Weight" name={name('weight')} value={typed(kept, name('weight'))} error={error('weight')} help={system === 'us' ? '44 lb, 2 lb 6 oz' : '20 kg, 650 g'} inputmode="text" />
-      <label class="tick self-center"><input type="checkbox" class="checkbox" name={name('estimated')} value="yes" checked={ticked(kept, name('estimated'), 'yes')} /> <span>estimated</span></label>
+      <TextField
+        label="Weight"
+        name={name('weight')}
+        value={typed(kept, name('weight'))}
+        error={error('weight')}
+        help={system === 'us' ? '44 lb, 2 lb 6 oz' : '20 kg, 650 g'}
+        inputmode="text"
+      />
+      <label class="tick self-center"
+        ><input type="checkbox" class="checkbox" name={name('estimated')} value="yes" checked={ticked(kept, name('estimated'), 'yes')} />
+        <span>estimated</span></label
+      >
     </div>
     <fieldset>
       <legend class="font-semibold">Strike places</legend>
-      <div class="ticks">{#each STRIKES as s (s)}<label class="tick"><input type="checkbox" class="checkbox" name={name('strikes')} value={s} checked={ticked(kept, name('strikes'), s)} /> <span>{s}</span></label>{/each}</div>
+      <div class="ticks">
+        {#each STRIKES as s (s)}<label class="tick"
+            ><input type="checkbox" class="checkbox" name={name('strikes')} value={s} checked={ticked(kept, name('strikes'), s)} />
+            <span>{s}</span></label
+          >{/each}
+      </div>
     </fieldset>
     <div class="grid grid-cols-2 gap-x-3">
       <SelectField label="Bite marks" name={name('bites')} value={typed(kept, name('bites'), 'not looked')} options={plain(BITES)} />
       <SelectField label="Fate" name={name('fate')} value={typed(kept, name('fate'), 'kept')} options={plain(FATES)} />
     </div>
-    <p class="quiet">Gloves for carcasses. A live animal: approach, take the tether, dispatch only by means lawful where you are, then log. A closed species is released or reported as your agency says.</p>
+    <p class="quiet">
+      Gloves for carcasses. A live animal: approach, take the tether, dispatch only by means lawful where you are, then log. A closed
+      species is released or reported as your agency says.
+    </p>
   {/if}
   {#if outcome !== '' && outcome !== 'untouched'}
     <fieldset>
       <legend class="font-semibold">And</legend>
-      <div class="ticks">{#each FLAGS as f (f)}<label class="tick"><input type="checkbox" class="checkbox" name={name('flags')} value={f} checked={ticked(kept, name('flags'), f)} /> <span>{f}</span></label>{/each}</div>
+      <div class="ticks">
+        {#each FLAGS as f (f)}<label class="tick"
+            ><input type="checkbox" class="checkbox" name={name('flags')} value={f} checked={ticked(kept, name('flags'), f)} />
+            <span>{f}</span></label
+          >{/each}
+      </div>
     </fieldset>
   {/if}
 </fieldset>

@@ -62,8 +62,21 @@ export const actions: Actions = {
     if (!read.ok() || level === undefined || !gauge || !at) return refused(read);
     const result = await attempt(read, () =>
       record(db(), {
-        id: read.text('entry'), crew: locals.who.crew, kind: 'reading', occurredAt: at, by: locals.who.person.id,
-        body: { id: read.text('id'), gauge: gauge.id, at: at.toISOString(), level: level + gauge.zero, bound: 'exact', source: 'gauge', set: null, note: '' },
+        id: read.text('entry'),
+        crew: locals.who.crew,
+        kind: 'reading',
+        occurredAt: at,
+        by: locals.who.person.id,
+        body: {
+          id: read.text('id'),
+          gauge: gauge.id,
+          at: at.toISOString(),
+          level: level + gauge.zero,
+          bound: 'exact',
+          source: 'gauge',
+          set: null,
+          note: '',
+        },
       }),
     );
     if ('failure' in result) return result.failure;
@@ -81,17 +94,36 @@ export const actions: Actions = {
     const level = season?.levels[params.water]?.known[surface];
     if (along === undefined) read.refuse('along', 'Say how far along the shore it lies, for example 120 ft.');
     if (number === undefined) read.refuse('number', 'A station has a number.');
-    if (depth !== undefined && level === undefined) read.refuse('depth', 'A depth is measured from a level: save a reading of the gauge first.');
+    if (depth !== undefined && level === undefined)
+      read.refuse('depth', 'A depth is measured from a level: save a reading of the gauge first.');
     if (!read.ok() || along === undefined || number === undefined) return refused(read);
     const at = wholeMinute(locals.now);
-    const result = await attempt(read, () =>
-      record(db(), {
-        id: read.text('entry'), crew: locals.who.crew, kind: 'station', occurredAt: at, by: locals.who.person.id,
-        body: {
-          id: read.text('id'), water: params.water, number, name: read.text('name'), kind: read.text('kind') as StationKind, surface, along, lat: null, lon: null,
-          bed: depth === undefined || level === undefined ? null : { depth, level, at: at.toISOString() }, crest: crest === undefined ? null : crest, note: read.text('note'),
-        },
-      }), (path) => (path.startsWith('bed') ? 'depth' : path));
+    const result = await attempt(
+      read,
+      () =>
+        record(db(), {
+          id: read.text('entry'),
+          crew: locals.who.crew,
+          kind: 'station',
+          occurredAt: at,
+          by: locals.who.person.id,
+          body: {
+            id: read.text('id'),
+            water: params.water,
+            number,
+            name: read.text('name'),
+            kind: read.text('kind') as StationKind,
+            surface,
+            along,
+            lat: null,
+            lon: null,
+            bed: depth === undefined || level === undefined ? null : { depth, level, at: at.toISOString() },
+            crest: crest === undefined ? null : crest,
+            note: read.text('note'),
+          },
+        }),
+      (path) => (path.startsWith('bed') ? 'depth' : path),
+    );
     if ('failure' in result) return result.failure;
     redirect(303, `/waters/${params.water}`);
   },

@@ -16,17 +16,35 @@
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
   const system = $derived(data.who?.person.system ?? 'us');
-  const zero = $derived({ pond: data.gauges.find((g) => g.surface === 'pond')?.zero ?? 0, tail: data.gauges.find((g) => g.surface === 'tail')?.zero ?? 0 });
+  const zero = $derived({
+    pond: data.gauges.find((g) => g.surface === 'pond')?.zero ?? 0,
+    tail: data.gauges.find((g) => g.surface === 'tail')?.zero ?? 0,
+  });
   let whatIf = $derived(data.whatIf);
   const levels: Water = $derived(
-    whatIf === null ? data.levels : { known: { ...data.levels.known, pond: whatIf }, age: { ...data.levels.age, pond: 0 }, atMost: { ...data.levels.atMost, pond: false } },
+    whatIf === null
+      ? data.levels
+      : {
+          known: { ...data.levels.known, pond: whatIf },
+          age: { ...data.levels.age, pond: 0 },
+          atMost: { ...data.levels.atMost, pond: false },
+        },
   );
   const print = (level: number | undefined): string => (level === undefined ? '' : printLevel(level - zero.pond, system));
   let field = $derived(typed(kept, 'level', data.asked || print(levels.known.pond)));
   let wide = $state(1280);
   const narrow = $derived(wide < 700);
   const scene = $derived(
-    sectionScene({ water: data.water, stations: data.stations, views: data.views, levels, yesterday: data.yesterday, zero, size: { width: narrow ? 900 : 1280, height: narrow ? 560 : 500 }, system }),
+    sectionScene({
+      water: data.water,
+      stations: data.stations,
+      views: data.views,
+      levels,
+      yesterday: data.yesterday,
+      zero,
+      size: { width: narrow ? 900 : 1280, height: narrow ? 560 : 500 },
+      system,
+    }),
   );
   const rows = $derived(
     data.views.map((view) => {
@@ -40,6 +58,10 @@
     field = print(level);
     replaceState(`?level=${encodeURIComponent(print(level))}`, page.state);
   }
+  function backToNow(): void {
+    whatIf = null;
+    field = print(data.levels.known.pond);
+  }
   const steps = [-1, 1];
 </script>
 
@@ -48,31 +70,62 @@
 
 <div class="bar">
   <h1>{data.water.name}</h1>
-  <p class="quiet small">unrolled from the inlet, left, to the {data.gauges.some((g) => g.surface === 'tail') ? 'tailwater' : 'outlet'}, right. Heights and places to scale, widths are not. Gauge {data.read.pond ?? 'never read'}.</p>
-  <form method="POST" action="?/whatIf" class="level" use:enhance={() => ({ update }) => update({ reset: false })}>
+  <p class="quiet small">
+    unrolled from the inlet, left, to the {data.gauges.some((g) => g.surface === 'tail') ? 'tailwater' : 'outlet'}, right. Heights and
+    places to scale, widths are not. Gauge {data.read.pond ?? 'never read'}.
+  </p>
+  <form
+    method="POST"
+    action="?/whatIf"
+    class="level"
+    use:enhance={() =>
+      ({ update }) =>
+        update({ reset: false })}
+  >
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
     <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
     <label for="level">Level</label>
-    <input id="level" name="level" class="input w-32 text-lg" bind:value={field} aria-describedby={kept?.errors?.level || data.askedProblem ? 'level-error' : undefined} aria-invalid={kept?.errors?.level ? 'true' : undefined} autocomplete="off" />
+    <input
+      id="level"
+      name="level"
+      class="input w-32 text-lg"
+      bind:value={field}
+      aria-describedby={kept?.errors?.level || data.askedProblem ? 'level-error' : undefined}
+      aria-invalid={kept?.errors?.level ? 'true' : undefined}
+      autocomplete="off"
+    />
     {#if narrow}
-      {#each steps as step (step)}<button type="button" class="btn" onclick={() => setLevel((levels.known.pond ?? 0) + step * 0.0254)}>{step < 0 ? '−1 in' : '+1 in'}</button>{/each}
+      {#each steps as step (step)}<button type="button" class="btn" onclick={() => setLevel((levels.known.pond ?? 0) + step * 0.0254)}
+          >{step < 0 ? '−1 in' : '+1 in'}</button
+        >{/each}
     {/if}
     <button class="btn">What if</button>
-    {#if whatIf !== null}<a class="btn btn-ghost" href="/waters/{data.water.id}">Back to now</a>{/if}
+    {#if whatIf !== null}<a class="btn btn-ghost" href="/waters/{data.water.id}" onclick={backToNow}>Back to now</a>{/if}
     <button class="btn btn-primary" formaction="?/reading">Save reading</button>
   </form>
 </div>
 <div class="px-5">
   <Problem text={kept?.problem} />
-  {#if kept?.errors?.level || data.askedProblem}<p class="font-bold text-error" id="level-error">{kept?.errors?.level ?? data.askedProblem}</p>{/if}
+  {#if kept?.errors?.level || data.askedProblem}<p class="font-bold text-error" id="level-error">
+      {kept?.errors?.level ?? data.askedProblem}
+    </p>{/if}
 </div>
 
 <Section {scene} level={levels.known.pond ?? null} isWhatIf={whatIf !== null} valueText={print(levels.known.pond)} onlevel={setLevel} />
 
 <div class="page">
   <SetSentences {rows} {system} />
-  <StationTable stations={data.stations} {rows} {levels} {system} {zero} />
-  <StationForm {kept} ids={data.stationIds} kinds={data.kinds} next={data.nextNumber} {system} hasTail={data.gauges.some((g) => g.surface === 'tail')} nowField={data.nowField} readingIds={data.ids} />
+  <StationTable stations={data.stations} {rows} {levels} {system} zero={zero.pond} />
+  <StationForm
+    {kept}
+    ids={data.stationIds}
+    kinds={data.kinds}
+    next={data.nextNumber}
+    {system}
+    hasTail={data.gauges.some((g) => g.surface === 'tail')}
+    nowField={data.nowField}
+    readingIds={data.ids}
+  />
 </div>
 
 <style>

@@ -18,8 +18,14 @@
 <div class="sentences" aria-live="polite" data-system={system}>
   {#each trouble as { view, worst } (view.id)}
     <article>
-      <h3><StateMark verdict={worst?.verdict ?? 'unknown'} /> <span><a href="/bench/{view.id}">{view.number} {view.name}</a>: {worst?.label}</span></h3>
-      <p>{worst?.sentence} {#if worst?.remedy}<b>{worst.remedy}</b>{/if}</p>
+      <h3>
+        <StateMark verdict={worst?.verdict ?? 'unknown'} />
+        <span><a href="/bench/{view.id}">{view.number} {view.name}</a>: {worst?.label}</span>
+      </h3>
+      <p>
+        {worst?.sentence}
+        {#if worst?.remedy}<b>{worst.remedy}</b>{/if}
+      </p>
     </article>
   {/each}
   {#if fine.length > 0}
@@ -31,7 +37,9 @@
   {#if waiting.length > 0}
     <article>
       <h3><StateMark verdict="prepared" /> Owing nothing yet</h3>
-      <p>{waiting.map((r) => `${r.view.number} ${r.view.name}, ${r.view.state}${r.view.opens ? ` for ${r.view.opens}` : ''}`).join('; ')}.</p>
+      <p>
+        {waiting.map((r) => `${r.view.number} ${r.view.name}, ${r.view.state}${r.view.opens ? ` for ${r.view.opens}` : ''}`).join('; ')}.
+      </p>
     </article>
   {/if}
   {#if rows.length === 0}<p>No set stands here. <a class="link" href="/bench">Place one at the bench</a>.</p>{/if}

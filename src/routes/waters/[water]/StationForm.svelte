@@ -21,7 +21,7 @@
     { value: 'pond', text: 'the pond or stream' },
     { value: 'tail', text: 'the tailwater, below the dam' },
   ];
-  const small = $derived(system === 'us' ? 'in' : 'cm');
+  const small = $derived(system === 'us' ? 'inches' : 'centimetres');
   const wasStation = $derived(kept?.values?.along !== undefined);
   const wasReading = $derived(kept?.values?.at !== undefined && !wasStation);
 </script>
@@ -29,10 +29,23 @@
 <div class="two">
   <details class="sheet" open={wasReading}>
     <summary class="font-bold cursor-pointer">Enter a reading of another time or surface</summary>
-    <form method="POST" action="?/reading" class="mt-3" use:enhance={() => ({ update }) => update({ reset: false })}>
+    <form
+      method="POST"
+      action="?/reading"
+      class="mt-3"
+      use:enhance={() =>
+        ({ update }) =>
+          update({ reset: false })}
+    >
       <input type="hidden" name="entry" value={readingIds.entry} />
       <input type="hidden" name="id" value={readingIds.id} />
-      <TextField label="Level on the gauge" name="level" value={wasReading ? typed(kept, 'level') : ''} error={wasReading ? kept?.errors?.level : undefined} help="for example {system === 'us' ? '31 3/4 in' : '80 cm'}" />
+      <TextField
+        label="Level on the gauge"
+        name="level"
+        value={wasReading ? typed(kept, 'level') : ''}
+        error={wasReading ? kept?.errors?.level : undefined}
+        help="for example {system === 'us' ? '31 3/4 in' : '80 cm'}"
+      />
       <TextField label="Read at" name="at" type="datetime-local" value={typed(kept, 'at', nowField)} error={kept?.errors?.at} />
       {#if hasTail}<SelectField label="Surface" name="surface" value={typed(kept, 'surface')} options={SURFACES} />{/if}
       <button class="btn btn-primary">Save this reading</button>
@@ -40,18 +53,55 @@
   </details>
   <details class="sheet" open={wasStation}>
     <summary class="font-bold cursor-pointer">Add a station</summary>
-    <form method="POST" action="?/station" class="mt-3" use:enhance={() => ({ update }) => update({ reset: false })}>
+    <form
+      method="POST"
+      action="?/station"
+      class="mt-3"
+      use:enhance={() =>
+        ({ update }) =>
+          update({ reset: false })}
+    >
       <input type="hidden" name="entry" value={wasStation ? typed(kept, 'entry', ids.entry) : ids.entry} />
       <input type="hidden" name="id" value={wasStation ? typed(kept, 'id', ids.id) : ids.id} />
       <div class="grid grid-cols-[5rem_1fr] gap-3">
-        <TextField label="Number" name="number" inputmode="numeric" value={typed(kept, 'number', String(next))} error={kept?.errors?.number} />
+        <TextField
+          label="Number"
+          name="number"
+          inputmode="numeric"
+          value={typed(kept, 'number', String(next))}
+          error={kept?.errors?.number}
+        />
         <TextField label="Name" name="name" value={typed(kept, 'name')} error={kept?.errors?.name} />
       </div>
-      <SelectField label="Kind" name="kind" value={typed(kept, 'kind', 'run')} options={kinds.map((k) => ({ value: k, text: k }))} error={kept?.errors?.kind} />
+      <SelectField
+        label="Kind"
+        name="kind"
+        value={typed(kept, 'kind', 'run')}
+        options={kinds.map((k) => ({ value: k, text: k }))}
+        error={kept?.errors?.kind}
+      />
       {#if hasTail}<SelectField label="It hangs on" name="surface" value={typed(kept, 'surface')} options={SURFACES} />{/if}
-      <TextField label="Along the shore from the inlet" name="along" value={typed(kept, 'along')} error={kept?.errors?.along} help="in {system === 'us' ? 'feet' : 'metres'}" />
-      <TextField label="Depth there now" name="depth" value={typed(kept, 'depth')} error={kept?.errors?.depth} help="in {small}, or a body word: knee. May stay empty" />
-      <TextField label="Crest or top over the gauge’s zero" name="crest" value={typed(kept, 'crest')} error={kept?.errors?.crest} help="dam or lodge only, in {small}" />
+      <TextField
+        label="Along the shore from the inlet"
+        name="along"
+        value={typed(kept, 'along')}
+        error={kept?.errors?.along}
+        help="in {system === 'us' ? 'feet' : 'metres'}"
+      />
+      <TextField
+        label="Depth there now"
+        name="depth"
+        value={typed(kept, 'depth')}
+        error={kept?.errors?.depth}
+        help="in {small}, or a body word: knee. May stay empty"
+      />
+      <TextField
+        label="Crest or top over the gauge’s zero"
+        name="crest"
+        value={typed(kept, 'crest')}
+        error={kept?.errors?.crest}
+        help="dam or lodge only, in {small}"
+      />
       <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
       <button class="btn btn-primary">Add the station</button>
     </form>

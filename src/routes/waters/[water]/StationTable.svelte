@@ -11,7 +11,8 @@
     rows: { view: SetView; states: DeviceState[] }[];
     levels: Water;
     system: System;
-    zero: { pond: number; tail: number };
+    /** elevation of the pond gauge's zero, m */
+    zero: number;
   }
   let { stations, rows, levels, system, zero }: Props = $props();
 
@@ -24,19 +25,44 @@
 </script>
 
 <details class="mt-5" open={stations.length > 0 && stations.length <= 6}>
-  <summary class="font-bold cursor-pointer">The same as a table: {stations.length} {stations.length === 1 ? 'station' : 'stations'}</summary>
+  <summary class="font-bold cursor-pointer">The same as a table: {stations.length} {stations.length === 1 ? 'station' : 'stations'}</summary
+  >
   <table class="plain-table mt-2">
-    <thead><tr><th scope="col">Station</th><th scope="col">Along</th><th scope="col">Water there</th><th scope="col">Set</th><th scope="col">Works at a level</th><th scope="col">State</th></tr></thead>
+    <thead
+      ><tr
+        ><th scope="col">Station</th><th scope="col">Along</th><th scope="col">Water there</th><th scope="col">Set</th><th scope="col"
+          >Works at a level</th
+        ><th scope="col">State</th></tr
+      ></thead
+    >
     <tbody>
       {#each stations as station (station.id)}
         {@const own = rows.filter((r) => r.view.station.id === station.id)}
         <tr>
-          <td><b>{station.number} {station.name}</b> <span class="quiet">{station.kind}{station.surface === 'tail' ? ', on the tailwater' : ''}</span></td>
+          <td
+            ><b>{station.number} {station.name}</b>
+            <span class="quiet">{station.kind}{station.surface === 'tail' ? ', on the tailwater' : ''}</span></td
+          >
           <td>{printWay(station.along, system)}</td>
-          <td>{depth(station)}{#if station.crest !== null}<br /><span class="quiet">top at {printLevel(station.crest - zero.pond, system)}</span>{/if}</td>
-          <td>{#each own as r (r.view.id)}<a class="link" href="/bench/{r.view.id}">{r.view.number} {r.view.typeName}</a><br />{:else}<a class="link" href="/bench/new?station={station.id}">place a set</a>{/each}</td>
-          <td>{#each own as r (r.view.id)}{#each r.states as s (s.device)}{s.band ? bandText(s.band, system) : 'at any level'}<br />{/each}{/each}</td>
-          <td>{#each own as r (r.view.id)}{r.view.state === 'live' ? '' : `${r.view.state}; would be `}{r.states.map((s) => s.label).join(', ')}<br />{/each}</td>
+          <td
+            >{depth(station)}{#if station.crest !== null}<br /><span class="quiet">top at {printLevel(station.crest - zero, system)}</span
+              >{/if}</td
+          >
+          <td
+            >{#each own as r (r.view.id)}<a class="link" href="/bench/{r.view.id}">{r.view.number} {r.view.typeName}</a><br />{:else}<a
+                class="link"
+                href="/bench/new?station={station.id}">place a set</a
+              >{/each}</td
+          >
+          <td
+            >{#each own as r (r.view.id)}{#each r.states as s (s.device)}{s.band ? bandText(s.band, system) : 'at any level'}<br
+                />{/each}{/each}</td
+          >
+          <td
+            >{#each own as r (r.view.id)}{r.view.state === 'live' ? '' : `${r.view.state}; would be `}{r.states
+                .map((s) => s.label)
+                .join(', ')}<br />{/each}</td
+          >
         </tr>
       {/each}
     </tbody>

@@ -1,0 +1,127 @@
+import { LETTER_WIDTHS } from '#core/scene/letterWidths';
+import { textWidth } from '#core/scene/labels';
+import { expect, open, serious, test } from './fixture';
+
+test.use({ story: 'access' });
+
+const ROOMS = ['/morning', '/waters', '/bench', '/colonies', '/book', '/shed', '/rules', '/people'];
+
+test('in every room axe finds nothing serious and nothing scrolls sideways, light and dark', async ({ page, program, context }) => {
+  await open(page, `${program.base}/waters`);
+  const water = await page.getByRole('link', { name: 'Header Pond' }).getAttribute('href');
+  await open(page, `${program.base}/morning`);
+  const check = await page.getByRole('link', { name: /27 patrol channel/ }).getAttribute('href');
+  await open(page, `${program.base}/bench`);
+  const bench = await page.getByRole('link', { name: '27 patrol channel' }).getAttribute('href');
+  await open(page, `${program.base}/book`);
+  const entry = await page
+    .getByRole('link', { name: /the entry of/ })
+    .first()
+    .getAttribute('href');
+  for (const theme of ['firstlight', 'headlamp']) {
+    await context.addCookies([{ name: 'theme', value: theme, url: program.base }]);
+    for (const path of [...ROOMS, water, check, `${check}?outcome=catch`, bench, entry, '/nowhere']) {
+      await open(page, program.base + path);
+      await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+      expect(await serious(page), `${path} in ${theme}`).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${path} sideways`).toBeLessThanOrEqual(
+        0,
+      );
+    }
+  }
+});
+
+test('the letter widths that place labels are those Chromium draws, within 5 %', async ({ page, program }) => {
+  await open(page, `${program.base}/morning`);
+  const words = [
+    '33 crossover, lower face',
+    '27 patrol channel',
+    'yesterday 41¾ in',
+    ...Object.keys(LETTER_WIDTHS).filter((l) => /\w/.test(l)),
+  ];
+  const drawn = await page.evaluate(async (all) => {
+    await document.fonts.load('600 20px "Overpass Variable"');
+    const context = document.createElement('canvas').getContext('2d');
+    if (!context) return [];
+    context.font = '600 20px "Overpass Variable"';
+    return all.map((word) => context.measureText(word).width);
+  }, words);
+  words.forEach((word, i) => expect(Math.abs(textWidth(word, 20) / (drawn[i] ?? 0) - 1), word).toBeLessThan(0.05));
+});
+
+test('the keyboard alone: skip to the room, open a water, move the level, and its address keeps it', async ({ page, program }) => {
+  await open(page, `${program.base}/waters`);
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'Go to the room' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('main').getByRole('link').first()).toBeFocused();
+  await page.getByRole('link', { name: 'Header Pond' }).focus();
+  await page.keyboard.press('Enter');
+  const level = page.getByRole('slider', { name: /Level of the water/ });
+  await level.focus();
+  const before = await level.getAttribute('aria-valuetext');
+  for (let i = 0; i < 8; i += 1) await page.keyboard.press('ArrowUp');
+  await expect(level).not.toHaveAttribute('aria-valuetext', before ?? '');
+  await page.keyboard.press('PageUp');
+  await page.keyboard.press('PageUp');
+  await page.keyboard.press('PageUp');
+  await expect(page.getByRole('heading', { name: /patrol channel/ })).toHaveCount(0);
+  expect(page.url()).toContain('level=');
+  await page.reload();
+  await expect(page.getByLabel('Level', { exact: true })).toHaveValue(/^4\d/);
+  await expect(page.getByText('what if 4')).toBeVisible();
+});
+
+test('the level is dragged with the mouse and every set answers', async ({ page, program }) => {
+  await open(page, `${program.base}/waters`);
+  await page.getByRole('link', { name: 'Header Pond' }).click();
+  const handle = page.getByRole('slider');
+  const box = await handle.boundingBox();
+  if (!box) throw new Error('no handle');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 20, box.y - 60, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByRole('heading', { name: /patrol channel: dry/ })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Back to now' })).toBeVisible();
+  await page.getByRole('link', { name: 'Back to now' }).click();
+  await expect(page.getByRole('heading', { name: /patrol channel: dry/ })).toBeVisible();
+});
+
+test('without script a level is asked as a what-if, a reading saved, and a set checked', async ({ browser, program }) => {
+  const context = await browser.newContext({ javaScriptEnabled: false });
+  const page = await context.newPage();
+  await page.goto(`${program.base}/waters`);
+  await page.getByRole('link', { name: 'Header Pond' }).click();
+  await page.getByLabel('Level', { exact: true }).fill('45 in');
+  await page.getByRole('button', { name: 'What if' }).click();
+  await expect(page.getByRole('heading', { name: /patrol channel: dry/ })).toHaveCount(0);
+  await page.getByLabel('Level', { exact: true }).fill('nonsense');
+  await page.getByRole('button', { name: 'What if' }).click();
+  await expect(page.getByText(/“nonsense” is not a length/)).toBeVisible();
+  await page.getByLabel('Level', { exact: true }).fill('33 in');
+  await page.getByRole('button', { name: 'Save reading' }).click();
+  await expect(page.getByText(/Gauge read [01] min ago/)).toBeVisible();
+  await page.goto(`${program.base}/morning`);
+  await page.getByRole('link', { name: /45 ditch pinch/ }).click();
+  await page.getByRole('button', { name: 'Untouched' }).click();
+  await expect(page.getByText(/Saved to the book|The check is saved/)).toBeVisible();
+  await context.close();
+});
+
+test('a section with twelve stations and more shows every set by name, none over another', async ({ page, program }) => {
+  await open(page, `${program.base}/waters`);
+  await page.getByRole('link', { name: 'Header Pond' }).click();
+  await expect(page.getByRole('slider')).toBeVisible();
+  const labels = await page.locator('svg a text').all();
+  expect(labels.length).toBeGreaterThanOrEqual(12);
+  const boxes = await Promise.all(labels.map((l) => l.boundingBox()));
+  boxes.forEach((a, i) =>
+    boxes.forEach((b, j) => {
+      if (!a || !b || i >= j) return;
+      const apart = a.x + a.width <= b.x || b.x + b.width <= a.x || a.y + a.height <= b.y || b.y + b.height <= a.y;
+      expect(apart, `labels ${i} and ${j}`).toBe(true);
+    }),
+  );
+});

@@ -1,0 +1,57 @@
+import { expect, open, serious, test } from './fixture';
+
+test.use({ story: 'empty' });
+
+test('an empty record says what to do first, and leads to the first live set of a landowner', async ({ page, program }) => {
+  await open(page, `${program.base}/`);
+  await expect(page).toHaveURL(/\/begin$/);
+  expect(await serious(page)).toEqual([]);
+  await page.getByLabel('Crew').fill('Marl Meadow');
+  await page.getByLabel('Your name').fill('Odo Fenn');
+  await page.getByLabel('Units').selectOption('metric');
+  await page.getByLabel('Name of the line').fill('Home water');
+  await page.getByLabel('Time zone').fill('America/Chicago');
+  await page.getByLabel('Latitude').fill('forty');
+  await page.getByLabel('Longitude').fill('-90,5');
+  await page.getByLabel('Site').fill('Marl Meadow');
+  await page.getByLabel('Name of the water').fill('Mill Pond');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('“forty” is not a number.')).toBeVisible();
+  await page.getByLabel('Latitude').fill('45.5');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Mill Pond' })).toBeVisible();
+
+  await page.getByText('Add a station').click();
+  const form = page.getByRole('group').filter({ hasText: 'Add a station' });
+  await form.getByLabel('Name', { exact: true }).fill('mill run');
+  await form.getByLabel('Along the shore from the inlet').fill('12 m');
+  await form.getByRole('button', { name: 'Add the station' }).click();
+  await expect(page.getByRole('row', { name: /1 mill run/ })).toBeVisible();
+
+  await open(page, `${program.base}/shed`);
+  await expect(page.getByText('Nothing yet.')).toBeVisible();
+  await page.getByLabel('Tag', { exact: true }).fill('M-1');
+  await page.getByLabel('Size').selectOption({ label: '330 body-grip' });
+  await page.getByRole('button', { name: 'Add it to the shed' }).click();
+  await expect(page.getByRole('link', { name: 'M-1' })).toBeVisible();
+
+  await open(page, `${program.base}/bench`);
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.getByLabel('Top of the jaws under').fill('8 cm');
+  await page.getByLabel('Outer trap, by tag').selectOption({ label: 'M-1, 330' });
+  await page.getByLabel('Anchored to what, where').fill('ash root');
+  for (const question of await page.getByRole('checkbox').all()) await question.check();
+  await page.getByRole('button', { name: 'Save the set' }).click();
+  await expect(page.getByText('Saved to the book.')).toBeVisible();
+
+  // the water was never read: the set is its gauge, and the level at the placing is zero
+  await open(page, `${program.base}/morning`);
+  await expect(page.getByRole('row', { name: /1 mill run/ })).toContainText('fine');
+  await page.getByRole('link', { name: /1 mill run/ }).click();
+  await page.getByRole('link', { name: 'Something else' }).click();
+  await page.getByLabel('Outcome').selectOption('out of water');
+  await page.getByLabel('Seen at the set').fill('top 5 cm dry');
+  await page.getByRole('button', { name: 'Save the check' }).click();
+  await expect(page.getByRole('row', { name: /1 mill run/ })).toContainText('dry');
+  await expect(page.getByRole('row', { name: /1 mill run/ })).toContainText('5 cm out');
+});
