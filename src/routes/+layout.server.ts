@@ -7,7 +7,7 @@ import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals, cookies }) => {
   if (!locals.who) return { who: null, theme: cookies.get('theme') ?? 'auto', sunIsDown: false, line: null, day: null, formId: newId() };
-  const [season, crew] = await Promise.all([loadSeason(locals, ['live']), people(db(), locals.who.crew)]);
+  const [season, crew] = await Promise.all([loadSeason(locals), people(db(), locals.who.crew)]);
   const day = season && stripOf(season, locals.now);
   locals.sunIsDown = day?.strip.lights.find(({ start, end }) => day.strip.now >= start && day.strip.now < end)?.light === 'night';
   return {

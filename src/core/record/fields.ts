@@ -64,7 +64,7 @@ function walk(schema: Schema, value: unknown, path: (string | number)[], context
   }
   if (inner instanceof z.ZodArray) {
     const items = (value as unknown[] | undefined) ?? [];
-    if (items.every((item) => typeof item === 'object'))
+    if (bare(inner.element as Schema).inner instanceof z.ZodObject)
       return items.flatMap((item, i) =>
         walk(inner.element as Schema, item, [...path, i], context, items.length > 1 ? `${i + 1}. ` : trail),
       );

@@ -2,8 +2,7 @@ import type { Station, WaterBody } from '../record/kinds';
 import { stateOf, type SetView } from '../sets/standing';
 import { INCH, feet, type System } from '../units/factors';
 import { printLevel, printWay } from '../units/length';
-import { bandNear, levelBands } from '../water/band';
-import { axisOf } from '../water/layout';
+import type { Interval } from '../water/band';
 import { bottomAt, type PartKind } from '../water/part';
 import type { DeviceState, Water } from '../water/state';
 import { fitted, placeLabels, type PlacedLabel } from './labels';
@@ -48,7 +47,8 @@ export interface SectionInput {
   yesterday: number | null;
   /** elevation of each gauge's own zero in the water's datum, m: levels are printed from it */
   zero: { pond: number; tail: number };
-  size: { width: number; height: number };
+  /** with `columns` the sets stand at an equal pitch and the width follows: for a narrow screen */
+  size: { width: number; height: number; columns?: boolean };
   system: System;
 }
 
@@ -58,16 +58,23 @@ const FOOT = 24;
 const RIGHT = 58;
 /** left margin, kept free for the words of the waterline and its handle */
 const LEFT = 104;
+/** Distance of two sets on a narrow screen. */
+const PITCH = 92;
 /** On the shore, not in the line of the bed: these get a ledge of their own. */
 const ON_THE_SHORE: readonly Station['kind'][] = ['castor mound', 'slide', 'point', 'latrine', 'muskrat place', 'log crossing'];
 
 /** Lays out the section of one water: bed, surfaces, stations in order, every set at its depth with its level band. */
 export function sectionScene(input: SectionInput): SectionScene {
-  const { water, stations, views, levels, size, system, zero } = input;
+  const { water, stations, views, levels, system, zero } = input;
   const ground = bedLine(water, stations);
   const far = Math.max(...ground.map(([along]) => along), ...stations.map((s) => s.along), feet(60));
-  const xOf = (along: number): number => LEFT + (along / far) * (size.width - RIGHT - LEFT - 40);
-  const marks = labelled(views, xOf, size.width - RIGHT);
+  const places = [...new Set(views.map((v) => v.station.along))].sort((a, b) => a - b);
+  const width = input.size.columns ? LEFT + Math.max(places.length, 3) * PITCH + 30 : input.size.width;
+  const size = { width, height: input.size.height };
+  const right = input.size.columns ? 0 : RIGHT;
+  const xOf = (along: number): number =>
+    input.size.columns ? columnOf(places, far, along) : LEFT + (along / far) * (width - RIGHT - LEFT - 40);
+  const marks = labelled(views, xOf, width - right);
   const rows = Math.max(1, ...marks.map((m) => m.label.row + 1));
   const top = 12 + rows * ROW;
   const [low, high] = range(ground, stations, views, levels);
@@ -112,7 +119,7 @@ export function sectionScene(input: SectionInput): SectionScene {
         x: xOf(s.along),
         top: yOf(s.crest ?? high),
         base: yOf(bedAt(ground, s.along)),
-        half: Math.min(84, 0.07 * size.width),
+        half: input.size.columns ? 40 : 84,
         name: s.name,
       })),
     before:
@@ -138,6 +145,19 @@ export function sectionScene(input: SectionInput): SectionScene {
     })),
     ways: wayTicks(far, system).map((along) => ({ x: xOf(along), text: printWay(along, system) })),
   };
+}
+
+/** Where a place of the shore lies when the sets stand at an equal pitch; between two sets the way is stretched evenly. */
+function columnOf(places: number[], far: number, along: number): number {
+  const stops: [number, number][] = [
+    [0, LEFT - PITCH / 2],
+    ...places.map((p, i): [number, number] => [p, LEFT + (i + 0.5) * PITCH]),
+    [far + 1, LEFT + (places.length + 0.5) * PITCH],
+  ];
+  const after = stops.findIndex(([p]) => p >= along);
+  const [a, b] = [stops[Math.max(after - 1, 0)], stops[Math.max(after, 1)]];
+  if (!a || !b) return LEFT;
+  return a[1] + ((along - a[0]) / (b[0] - a[0] || 1)) * (b[1] - a[1]);
 }
 
 function labelled(views: SetView[], xOf: (along: number) => number, to: number): { label: PlacedLabel; full: string }[] {
@@ -228,31 +248,14 @@ function sectionSet(
     shape: view.state,
     devices,
     ledge: ledgeOf(view.station, yOf),
-    band: bandOf(view, state, x + ((drawn.length - 1) / 2) * apart, yOf, levels, top, bottom),
+    band: bandOf(state?.band ?? null, x + ((drawn.length - 1) / 2) * apart, yOf, top, bottom),
   };
 }
 
 const ledgeOf = (station: Station, yOf: (z: number) => number): number | null =>
   station.bed && ON_THE_SHORE.includes(station.kind) ? yOf(station.bed.level - station.bed.depth) : null;
 
-function bandOf(
-  view: SetView,
-  state: DeviceState | null,
-  x: number,
-  yOf: (z: number) => number,
-  levels: Water,
-  top: number,
-  bottom: number,
-): SectionSet['band'] {
-  if (!state) return null;
-  const axis = axisOf(view.layout, state.device);
-  const bands = levelBands(
-    view.layout.needs.filter((n) => n.device === state.device),
-    view.layout.parts,
-    axis,
-    levels.known,
-  );
-  const band = bands && bandNear(bands, levels.known[axis] ?? 0);
+function bandOf(band: Interval | null, x: number, yOf: (z: number) => number, top: number, bottom: number): SectionSet['band'] {
   if (!band) return null;
   const upper = yOf(band.max);
   const lower = yOf(band.min);

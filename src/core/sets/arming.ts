@@ -1,4 +1,4 @@
-import { CLASS_WORDS, needsSetter } from '../devices/sizes';
+import { CLASS_WORDS, needsSetter, type DeviceClass } from '../devices/sizes';
 import type { FilledPosition, SetType } from './setType';
 
 /** A question that must be answered before a set is live, at placing and at every remake. */
@@ -44,18 +44,24 @@ export function armingCheck(type: SetType, devices: Record<string, FilledPositio
   return type.positions.flatMap(({ id, label }) => {
     const device = devices[id];
     if (!device) return [];
-    const setter =
-      device.class === 'bodyGrip' && needsSetter(device.size) ? ' A setter and a rope within reach: this size breaks hands.' : '';
-    return [
-      {
-        position: id,
-        label: `${label}, ${CLASS_WORDS[device.class]}`,
-        caution: `Keep hands outside the jaws from here.${setter}`,
-        asks: armingOf(id, device, choices),
-      },
-    ];
+    const word = CLASS_WORDS[device.class];
+    const named = label.toLowerCase() === word ? label : `${label}, ${word}`;
+    return [{ position: id, label: named, caution: cautionOf(device), asks: armingOf(id, device, choices) }];
   });
 }
+
+function cautionOf({ class: kind, size }: FilledPosition): string {
+  if (kind === 'snare') return 'From here only the support is touched; the loop closes on a finger too.';
+  const setter = kind === 'bodyGrip' && needsSetter(size) ? ' A setter and a rope within reach: this size breaks hands.' : '';
+  return `Keep hands outside the jaws from here.${setter}`;
+}
+
+/** What the step of last reach means for a device, said beside that step. */
+export const LAST_REACH: Record<DeviceClass, string> = {
+  bodyGrip: 'Last moment at which the safety hooks can be reached.',
+  foothold: 'Last moment at which the jaws may be touched.',
+  snare: 'From here only the support is touched.',
+};
 
 /** The ids that are still unanswered; a set with any is not live. */
 export function unanswered(

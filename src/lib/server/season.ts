@@ -27,15 +27,24 @@ export interface Season {
 const DAYS = 86_400_000;
 export const index = <T extends { id: string }>(list: T[]): Record<string, T> => Object.fromEntries(list.map((item) => [item.id, item]));
 
+/** Layout and page of one request ask for the same season: it is loaded once. */
+const loaded = new WeakMap<App.Locals, Map<string, Promise<Season | null>>>();
+
 /**
- * Loads the season that is under way: everything but pulled sets, with the readings of the last four days.
+ * The season that is under way with its sets in the states asked for, and the readings of the last four days.
  *
  * @returns null when no line was begun
  */
-export async function loadSeason(
-  { who, now }: App.Locals,
-  states: TrapSet['state'][] = ['planned', 'prepared', 'live'],
-): Promise<Season | null> {
+export function loadSeason(locals: App.Locals, states: TrapSet['state'][] = ['planned', 'prepared', 'live']): Promise<Season | null> {
+  const own = loaded.get(locals) ?? new Map<string, Promise<Season | null>>();
+  loaded.set(locals, own);
+  const key = states.join();
+  const season = own.get(key) ?? load(locals, states);
+  own.set(key, season);
+  return season;
+}
+
+async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promise<Season | null> {
   const line = await currentLine(db(), who.crew);
   if (!line) return null;
   const [all, places, water, boards, shed, readings, looks] = await Promise.all([

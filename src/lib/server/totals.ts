@@ -29,7 +29,10 @@ export async function seasonTotals(
 ): Promise<{ sets: SetTotal[]; all: Omit<SetTotal, 'id' | 'number' | 'name'> } | null> {
   const season = await loadSeason(locals, ['live', 'pulled']);
   if (!season) return null;
-  const [visits, readings] = await Promise.all([checks(db(), locals.who.crew, {}), allReadings(db(), locals.who.crew)]);
+  const [visits, readings] = await Promise.all([
+    checks(db(), locals.who.crew, { line: season.line.id }),
+    allReadings(db(), locals.who.crew),
+  ]);
   const stations = index<Station>(season.stations);
   const shed = index<Device>(season.shed);
   const bySet = new Map<string, Check[]>();

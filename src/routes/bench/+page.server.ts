@@ -23,7 +23,7 @@ export const load: PageServerLoad = async ({ locals }) => {
         verdict: state?.verdict ?? (v.state === 'live' ? ('unknown' as const) : v.state),
         label: state?.label ?? v.state,
         water: names[v.station.water] ?? '',
-        tags: v.devices.map((d) => d.tag).join(', '),
+        devices: v.devices.map((d) => d.tag),
       };
     }),
   };

@@ -46,7 +46,10 @@
               <td><a class="link font-bold" href="/bench/{set.id}">{set.number} {set.name}</a></td>
               <td>{set.type}</td>
               <td>{set.water}</td>
-              <td>{set.tags}</td>
+              <td
+                >{#each set.devices as d (d)}<span class="whitespace-nowrap">{d}</span>
+                {/each}</td
+              >
               <td class="whitespace-nowrap"
                 ><span class="inline-flex gap-2 items-center"><StateMark verdict={set.verdict} /> {set.label}</span></td
               >

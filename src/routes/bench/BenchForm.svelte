@@ -2,7 +2,7 @@
   import { enhance } from '$app/forms';
   import { cutAndCarry } from '#core/gear/carry';
   import { sideView } from '#core/scene/sideView';
-  import { armingCheck } from '#core/sets/arming';
+  import { armingCheck, LAST_REACH } from '#core/sets/arming';
   import { setTypeOf } from '#core/sets/catalogue';
   import { layOutSetting, placeOf, statesOf, usualDevices } from '#core/sets/standing';
   import type { FilledPosition } from '#core/sets/setType';
@@ -110,8 +110,8 @@
       {#each type.steps as step (step.do)}
         <li class:last={step.lastReach}>
           {step.do}{#if step.lastReach}
-            <b>Last moment at which the safety hooks, or the open jaws, can be reached.</b>{/if}{#if step.caution}<br /><span
-              class="caution">{step.caution}</span
+            <b>{type.devices[0] ? LAST_REACH[type.devices[0]] : ''}</b>{/if}{#if step.caution}<br /><span class="caution"
+              >{step.caution}</span
             >{/if}
         </li>
       {/each}

@@ -7,8 +7,9 @@ import { index, loadSeason } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-  const [season, visits] = await Promise.all([loadSeason(locals, ['live', 'pulled']), checks(db(), locals.who.crew, {})]);
+  const season = await loadSeason(locals, ['live', 'pulled']);
   if (!season) return { waters: [] };
+  const visits = await checks(db(), locals.who.crew, { line: season.line.id });
   const stations = index<Station>(season.stations);
   const waterOf = Object.fromEntries(season.sets.map((s) => [s.id, stations[s.station]?.water ?? '']));
   const { system } = locals.who.person;

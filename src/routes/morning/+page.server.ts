@@ -75,7 +75,6 @@ function row(season: Season, view: SetView, { now, who }: App.Locals) {
     by: whenText(new Date(deadline), now, zone),
     overdue: new Date(deadline) < now,
     todo: state ? instruction(state.remedy, state.verdict, view.type) : 'Look.',
-    last: view.lastLook ? whenText(new Date(view.lastLook), now, zone) : '',
   };
 }
 

@@ -37,13 +37,13 @@
           <tr
             ><th scope="col" class="nowrap">Owed by</th><th scope="col">Set</th><th scope="col" class="wide">Level in its band</th><th
               scope="col">What to do there</th
-            ><th scope="col" class="wide">Last look</th></tr
+            ></tr
           >
         </thead>
         {#each data.waters as water (water.id)}
           <tbody>
             <tr class="water"
-              ><th colspan="5" scope="colgroup"><a href="/waters/{water.id}">{water.name}</a> <span class="quiet">– {water.now}</span></th
+              ><th colspan="4" scope="colgroup"><a href="/waters/{water.id}">{water.name}</a> <span class="quiet">– {water.now}</span></th
               ></tr
             >
             {#each water.rows as row (row.id)}
@@ -72,7 +72,6 @@
                   <span class="narrow"><StateMark verdict={row.state?.verdict ?? 'unknown'} /> {row.state?.label ?? ''}.</span>
                   <b>{row.todo}</b> <span class="quiet">{row.state?.sentence ?? ''}</span>
                 </td>
-                <td class="wide mono small">{row.last}</td>
               </tr>
             {/each}
           </tbody>
@@ -179,9 +178,25 @@
       min-width: 0;
       min-height: 56px;
     }
-    .rows td,
-    .rows th {
-      padding: 6px 4px;
+    .rows thead {
+      display: none;
+    }
+    .rows tr {
+      display: grid;
+      grid-template-columns: 5.2rem 1fr;
+      border-bottom: 1px solid var(--rule);
+    }
+    .rows .water {
+      display: block;
+    }
+    .rows td {
+      border: 0;
+      padding: 4px 6px;
+      align-self: center;
+    }
+    .rows td:last-child {
+      grid-column: 1 / -1;
+      padding-bottom: 10px;
     }
     .set :global(svg) {
       display: none;

@@ -199,7 +199,10 @@ function area(laying: Laying): Finding {
   const share = under / loop;
   const wet = Math.round(wetAreaShare(loop, under) * 100);
   const figure = `${Math.round(Math.min(Math.max(share, 0), 1) * 100)} %`;
-  const sentence = `${figure} of its height is under, that is ${wet} % of its area. Wanted are 40 to 90 % of the height.`;
+  const wanted = isRoofed(laying)
+    ? 'In a roofed passage 40 % or more is wanted; its ceiling is the upper limit.'
+    : 'Wanted are 40 to 90 % of the height.';
+  const sentence = `As set, ${figure} of its height is under, that is ${wet} % of its area. ${wanted}`;
   const fits = share >= 0.4 - 1e-9 && (isRoofed(laying) || share <= 0.9 + 1e-9);
   return { id: 'share', verdict: fits ? 'holds' : 'fails', about: 'Loop under water', figure, origin: 'practice', sentence };
 }

@@ -121,12 +121,13 @@ function deviceOf(row: Row): CheckedDevice {
   };
 }
 
-/** Visits, newest first: of one set, or of the crew. */
-export async function checks(db: Knex, crew: string, filter: { set?: string; limit?: number }): Promise<Check[]> {
+/** Visits, newest first: of one set, of one line, or of the crew. */
+export async function checks(db: Knex, crew: string, filter: { set?: string; line?: string; limit?: number }): Promise<Check[]> {
   const visits = db('check_visit')
     .select('id')
     .where({ crew_id: crew, ...(filter.set ? { set_id: filter.set } : {}) })
     .orderBy('at', 'desc');
+  if (filter.line) visits.whereIn('set_id', db('trap_set').select('id').where({ line_id: filter.line }));
   if (filter.limit) visits.limit(filter.limit);
   const rows: Row[] = await db('check_visit as v')
     .select(COLUMNS)

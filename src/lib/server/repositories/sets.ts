@@ -28,12 +28,12 @@ export async function putSet(trx: Knex, body: TrapSet, { crew, entry }: Owner): 
   }
 }
 
-/** The season that is under way: the newest line of the crew. */
+/** The season that is under way: the line of the crew that was begun last. */
 export const currentLine = (db: Knex, crew: string): Promise<Line | undefined> =>
   db('line')
     .select('id', 'name', 'season', 'zone', 'lat', 'lon', 'rule', 'rulebook')
     .where({ crew_id: crew })
-    .orderBy('season', 'desc')
+    .orderByRaw('(select min(seq) from entry where entry.subject = line.id) desc nulls last')
     .first();
 
 interface SetRow extends Omit<TrapSet, 'line' | 'station' | 'settings' | 'stays' | 'leftBecause'> {

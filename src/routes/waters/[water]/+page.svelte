@@ -42,7 +42,7 @@
       levels,
       yesterday: data.yesterday,
       zero,
-      size: { width: narrow ? 900 : 1280, height: narrow ? 560 : 500 },
+      size: { width: 1280, height: narrow ? 430 : 500, columns: narrow },
       system,
     }),
   );
@@ -111,7 +111,14 @@
     </p>{/if}
 </div>
 
-<Section {scene} level={levels.known.pond ?? null} isWhatIf={whatIf !== null} valueText={print(levels.known.pond)} onlevel={setLevel} />
+<Section
+  {scene}
+  level={levels.known.pond ?? null}
+  isWhatIf={whatIf !== null}
+  valueText={print(levels.known.pond)}
+  onlevel={setLevel}
+  columns={narrow}
+/>
 
 <div class="page">
   <SetSentences {rows} {system} />

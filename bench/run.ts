@@ -1,0 +1,176 @@
+import { chromium } from '@playwright/test';
+import { sectionScene } from '#core/scene/section';
+import { CATALOGUE } from '#core/sets/catalogue';
+import { layOutSetting, statesOf, usualDevices, type SetView } from '#core/sets/standing';
+import type { Station } from '#core/record/kinds';
+import { connect } from '#server/database';
+import { NOW, startProgram } from '../tests/support/server';
+import { tenfold } from './tenfold';
+
+/** Prints the budgets as ratios and sizes; asserts nothing. Build first. */
+const median = (list: number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;
+const say = (what: string, is: string, budget = ''): void => console.log(`${what.padEnd(58)} ${is.padStart(22)}   ${budget}`);
+
+function moveLevel(): void {
+  const id = '00000000-0000-7000-8000-000000000000';
+  const views = Array.from({ length: 500 }, (_, n): SetView => {
+    const type = CATALOGUE[n % CATALOGUE.length];
+    if (!type) throw new Error('an empty catalogue');
+    const station: Station = {
+      id,
+      water: id,
+      number: 1,
+      name: 'run',
+      kind: 'run',
+      surface: 'pond',
+      along: n,
+      lat: null,
+      lon: null,
+      bed: { depth: 0.8, level: 1, at: NOW },
+      crest: null,
+      note: '',
+    };
+    const layout = layOutSetting(
+      type,
+      { numbers: {}, choices: {}, pond: 1, tail: 0.2 },
+      { kind: 'run', surface: 'pond', bed: 0.2 },
+      usualDevices(type),
+      'us',
+    );
+    return {
+      id: `${id}${n}`,
+      number: n,
+      name: `set ${n}`,
+      type: type.id,
+      typeName: type.name,
+      species: 'beaver',
+      state: 'live',
+      opens: null,
+      anchor: '',
+      station,
+      layout,
+      devices: [],
+      deadline: null,
+      lastLook: null,
+    };
+  });
+  const stations = views.map((v) => v.station);
+  const times = { states: [] as number[], scene: [] as number[] };
+  for (let i = 0; i < 60; i += 1) {
+    const levels = { known: { pond: 1 - i * 0.005, tail: 0.2 }, age: { pond: 0, tail: 0 }, atMost: {} };
+    const start = performance.now();
+    for (const view of views) statesOf(view, levels, 'us');
+    const middle = performance.now();
+    sectionScene({
+      water: { profile: [], kind: 'pond' },
+      stations,
+      views,
+      levels,
+      yesterday: 1,
+      zero: { pond: 0, tail: 0 },
+      size: { width: 1280, height: 500 },
+      system: 'us',
+    });
+    times.states.push(middle - start);
+    times.scene.push(performance.now() - middle);
+  }
+  say('moving the level for 500 sets, states', `${(median(times.states) / 16).toFixed(2)} of a frame`, 'budget 1 frame (16 ms)');
+  say(
+    'the same, section laid out anew as well',
+    `${(median(times.scene.map((t, i) => t + (times.states[i] ?? 0))) / 16).toFixed(2)} of a frame`,
+  );
+}
+
+async function firstLoad(base: string): Promise<void> {
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  const page = await browser.newPage();
+  const client = await page.context().newCDPSession(page);
+  await client.send('Network.enable');
+  const scripts = new Set<string>();
+  let bytes = 0;
+  client.on('Network.responseReceived', ({ requestId, response }) => {
+    if (response.url.endsWith('.js')) scripts.add(requestId);
+  });
+  client.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (scripts.has(requestId)) bytes += encodedDataLength;
+  });
+  await page.goto(`${base}/morning`);
+  await page.waitForLoadState('networkidle');
+  await browser.close();
+  say('JavaScript of the first load of Morning, compressed', `${(bytes / 1000).toFixed(0)} kB`, 'budget 150 kB');
+}
+
+/** Median server time of a page in ms, after a warm-up. */
+async function pageTime(address: string): Promise<number> {
+  const times: number[] = [];
+  for (let i = 0; i < 45; i += 1) {
+    const start = performance.now();
+    await (await fetch(address)).text();
+    if (i >= 15) times.push(performance.now() - start);
+  }
+  return median(times);
+}
+
+/** Median time of the page's own SQL alone, one statement after the other, as PostgreSQL's log of statements gave them. */
+async function sqlTime(
+  url: string,
+  load: () => Promise<unknown>,
+  statements: { sql: string; bindings: readonly unknown[] }[],
+): Promise<number> {
+  await load();
+  const db = connect(url);
+  const times: number[] = [];
+  for (let i = 0; i < 30; i += 1) {
+    const start = performance.now();
+    for (const { sql, bindings } of statements) await db.raw(sql.replace(/\$\d+/g, '?'), [...bindings] as string[]);
+    if (i >= 10) times.push(performance.now() - start);
+  }
+  await db.destroy();
+  return median(times);
+}
+
+moveLevel();
+const program = await startProgram({ demo: true });
+process.env.DATABASE_URL = program.url;
+await firstLoad(program.base);
+const { db } = await import('#server/database');
+const { loadSeason } = await import('#server/season');
+const { people, whoIs } = await import('#server/repositories/places');
+const { whoOf } = await import('#server/who');
+const water = (await db()('water').where({ name: 'Header Pond' }).first('id')).id as string;
+
+for (const size of ['the demo', 'ten times the demo']) {
+  if (size !== 'the demo') await tenfold(db());
+  const statements: { sql: string; bindings: readonly unknown[] }[] = [];
+  const listen = ({ sql, bindings }: { sql: string; bindings: readonly unknown[] }): void => void statements.push({ sql, bindings });
+  const load = async (): Promise<void> => {
+    db().on('query', listen);
+    const found = await whoIs(db(), undefined);
+    if (found) {
+      await people(db(), found.crew);
+      await loadSeason({ who: whoOf(found.crew, found.person), now: new Date(NOW) });
+    }
+    db().removeListener('query', listen);
+  };
+  const sql = await sqlTime(program.url, load, statements);
+  for (const [name, path] of [
+    ['Morning', '/morning'],
+    ['a water', `/waters/${water}`],
+  ] as const) {
+    const time = await pageTime(program.base + path);
+    say(
+      `server time of ${name}, ${size}`,
+      `${(time / sql).toFixed(1)} × its bare SQL`,
+      `median ${time.toFixed(0)} ms, its SQL ${sql.toFixed(0)} ms`,
+    );
+  }
+  if (size !== 'the demo') {
+    const time = await pageTime(`${program.base}/book`);
+    say(`server time of the Book, ${size}`, `${(time / sql).toFixed(1)} × Morning's SQL`, `median ${time.toFixed(0)} ms`);
+  }
+}
+await db().destroy();
+await program.end();

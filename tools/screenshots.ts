@@ -1,0 +1,56 @@
+import { chromium } from '@playwright/test';
+import { startProgram } from '../tests/support/server';
+
+/** Takes the pictures of docs/screenshots from the demo, at the hour that the tests are told from. Build first. */
+const program = await startProgram({ demo: true });
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+const desk = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
+const page = await desk.newPage();
+
+const go = async (path: string): Promise<void> => {
+  await page.goto(program.base + path);
+  await page.waitForLoadState('networkidle');
+};
+const href = async (path: string, name: RegExp | string): Promise<string> => {
+  await go(path);
+  return (await page.getByRole('link', { name }).first().getAttribute('href')) ?? '';
+};
+
+const water = await href('/waters', 'Header Pond');
+const dry = await href('/morning', /27 patrol channel/);
+const bench = await href('/bench', '22 stump hollow');
+const entry = await href('/book?kind=check', /the entry of/);
+const views: [string, string][] = [
+  ['morning', '/morning'],
+  ['waters', '/waters'],
+  ['section', water],
+  ['bench', bench],
+  ['bench-list', '/bench'],
+  ['colonies', '/colonies'],
+  ['book', '/book'],
+  ['entry', entry],
+  ['shed', '/shed'],
+  ['rules', '/rules'],
+  ['people', '/people'],
+];
+for (const [name, path] of views) {
+  await go(path);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+}
+const hand = await phone.newPage();
+for (const [name, path] of [
+  ['check-phone', dry],
+  ['catch-phone', `${dry}?outcome=catch`],
+  ['morning-phone', '/morning'],
+  ['section-phone', water],
+] as const) {
+  await hand.goto(program.base + path);
+  await hand.waitForLoadState('networkidle');
+  await hand.screenshot({ path: `docs/screenshots/${name}.png` });
+}
+await browser.close();
+await program.end();
