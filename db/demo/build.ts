@@ -7,7 +7,7 @@ import { simulatePond, simulateStream, simulateWeather, type SimulatedGauge } fr
 import { addDays, instantOf, localDate, wholeMinute } from '#core/time/localTime';
 import { feet, inches } from '#core/units/factors';
 import { idMaker } from './ids';
-import { GAUGES, PEOPLE, SETS, SHED, SITES, STATIONS, WATERS } from './scenario';
+import { GAUGES, PEOPLE, SETS, SHED, SIGNS, SITES, STATIONS, WATERS } from './scenario';
 import { visitOf } from './visits';
 
 export const ZONE = 'America/Chicago';
@@ -108,6 +108,25 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   }
 
   addReadings(levels, now, at, idOf, make, add, entries);
+
+  for (const [station, kind, species, freshness, daysBack, note] of SIGNS) {
+    const when = at(daysBack, '10:40');
+    add(
+      'sign',
+      {
+        id: make(when),
+        station: idOf(`station ${station}`),
+        at: when.toISOString(),
+        kind,
+        species,
+        freshness,
+        count: null,
+        direction: '',
+        note,
+      },
+      when,
+    );
+  }
 
   const random = seeded(seed + 1);
   for (const plan of SETS) {

@@ -521,3 +521,34 @@ export const SHED: { tag: string; class: 'bodyGrip' | 'foothold' | 'snare'; size
   ...['61', '62', '63', '64', '65', '66'].map((n) => ({ tag: `K-${n}`, class: 'foothold' as const, size: '1½' })),
   ...['51', '52', '53', '54', '55', '56'].map((n) => ({ tag: `K-${n}`, class: 'snare' as const, size: '7×7 3/32' })),
 ];
+
+/** Sign as the crew noted it: station, kind, species, how old it looked, days back, note. One lodge looks live and is not. */
+export const SIGNS: [
+  station: string,
+  kind: string,
+  species: 'beaver' | 'muskrat' | 'otter',
+  freshness: 'hours' | 'days' | 'weeks' | 'old',
+  daysBack: number,
+  note: string,
+][] = [
+  ['inlet', 'cuttings', 'beaver', 'days', 19, 'willow tips'],
+  ['inlet', 'wetSlide', 'beaver', 'hours', 2, ''],
+  ['stump', 'tracksMud', 'beaver', 'hours', 1, 'one large, one small'],
+  ['eastrun', 'seen', 'beaver', 'hours', 6, 'at dusk, two'],
+  ['eastrun', 'peeledSticks', 'beaver', 'hours', 1, ''],
+  ['lodge', 'mendedLeak', 'beaver', 'hours', 1, 'fresh mud on the north side'],
+  ['westrun', 'drySticks', 'beaver', 'old', 4, 'run full of loose sticks'],
+  ['westrun', 'peeledSticks', 'beaver', 'weeks', 12, ''],
+  ['mound', 'mound', 'beaver', 'hours', 3, 'two sizes of foot'],
+  ['feedbed', 'droppings', 'muskrat', 'hours', 1, ''],
+  ['icerack', 'greenPile', 'beaver', 'days', 3, 'green inside when snapped'],
+  ['oldden', 'weeds', 'beaver', 'old', 5, 'grown over at the mouth'],
+  ['oldden', 'tracksMud', 'muskrat', 'weeks', 14, ''],
+  ['patrol', 'mendedLeak', 'beaver', 'hours', 2, ''],
+  ['shoulder', 'tracksMud', 'beaver', 'hours', 2, ''],
+  ['face', 'wetSlide', 'beaver', 'hours', 3, 'gap bare of poles'],
+  ['raceden', 'latrine', 'otter', 'days', 4, 'fish scale; closed season'],
+  ['headgate', 'mound', 'beaver', 'days', 8, ''],
+  ['postfloat', 'cuttings', 'muskrat', 'hours', 1, ''],
+  ['reeds', 'cuttings', 'muskrat', 'weeks', 9, ''],
+];

@@ -169,13 +169,15 @@ describe('a correction of an older entry', () => {
 });
 
 describe('the fields of an entry', () => {
-  it('show every leaf but ids, in the person’s units and the line’s zone', () => {
+  it('show every leaf but own ids, in the person’s units and the line’s zone', () => {
     const fields = fieldsOf('set', set, 'us', 'America/Chicago');
     const by = Object.fromEntries(fields.map((f) => [f.path.join('.'), f]));
     assert.equal(by['settings.0.numbers.depth']?.text, '33 in');
     assert.equal(by['settings.0.at']?.text, '2026-11-25 07:31');
     assert.deepEqual(by.state?.options, ['planned', 'prepared', 'live', 'pulled']);
-    assert.ok(!fields.some((f) => /(^|\.)(id|line|station|device)$/.test(f.path.join('.'))));
+    assert.ok(!fields.some((f) => /(^|\.)(id|line|stay)$/.test(f.path.join('.'))));
+    assert.equal(by.station?.text, id(8));
+    assert.equal(by['stays.0.device']?.kind, 'link');
   });
   it('of a check reach down to the weight of its catch', () => {
     const fields = fieldsOf('check', check({}, { outcome: 'catch', catch: beaver }), 'us', 'UTC');

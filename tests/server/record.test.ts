@@ -7,7 +7,7 @@ import { demoState, loadDemo } from '../../db/demo/load';
 import { migrate, wipe } from '../../db/migrate';
 import { connect } from '#server/database';
 import { checks, lastLooks } from '#server/repositories/checks';
-import { entryOf, log } from '#server/repositories/entries';
+import { entryOf, log, type Entry } from '#server/repositories/entries';
 import { devices } from '#server/repositories/gear';
 import { stations, waters, whoIs } from '#server/repositories/places';
 import { allReadings, recentReadings } from '#server/repositories/readings';
@@ -15,7 +15,8 @@ import { currentLine, setOf, sets } from '#server/repositories/sets';
 import { Refusal } from '#server/record/refusal';
 import { replay, TRUTH } from '#server/record/replay';
 import { record, type NewEntry } from '#server/record/write';
-import type { Check, Kind, ReadingBody, TrapSet } from '#core/record/kinds';
+import { fieldsOf, withLeaf } from '#core/record/fields';
+import { KINDS, type Check, type Kind, type ReadingBody, type TrapSet } from '#core/record/kinds';
 import { inches } from '#core/units/factors';
 import { startCluster, type Cluster } from '../support/cluster';
 
@@ -206,6 +207,21 @@ describe('the book', () => {
     assert.equal(now?.state, 'pulled');
     assert.ok(now?.stays.every((s) => s.to !== null));
   });
+  it('an entry of every kind can be corrected, by a field that its form shows', async () => {
+    for (const kind of KINDS) {
+      const newest: Entry = await db('entry')
+        .where({ crew_id: crew, kind, corrects: null })
+        .whereNotExists(db('entry as c').whereRaw('c.corrects = entry.id'))
+        .orderBy('seq', 'desc')
+        .first();
+      const field = fieldsOf(kind, newest.body, 'us', 'America/Chicago').find(
+        (f) => f.kind === 'text' && typeof f.path.at(-1) === 'string',
+      );
+      assert.ok(field, kind);
+      const body = withLeaf(newest.body, field.path, field.path.at(-1) === 'season' ? '3' : 'corrected') as NewEntry['body'];
+      assert.equal(await record(db, entry(kind, body, { corrects: newest.id, occurredAt: newest.occurred_at })), 'written', kind);
+    }
+  });
   it('a withdrawn check is gone from the truth and stays in the book; a device cannot be withdrawn', async () => {
     const visit = untouched(await bySetNumber(15), '2026-11-25T11:10:00.000Z');
     const saved = entry('check', visit);
@@ -355,7 +371,7 @@ describe('what the rooms read', () => {
   it('the person that was picked, else the first of the record', async () => {
     const first = await whoIs(db, undefined);
     assert.equal(first?.person.name, 'Wren Ostby');
-    const second = await db('person').where({ name: 'Corin Vale' }).first();
+    const second = await db('person').where({ system: 'metric' }).first();
     assert.equal((await whoIs(db, second.id))?.person.system, 'metric');
     assert.equal((await whoIs(db, v7()))?.person.name, 'Wren Ostby');
   });

@@ -13,5 +13,8 @@ export function wetAreaShare(diameter: number, immersion: number): number {
   const radius = diameter / 2;
   const depth = Math.min(Math.max(immersion, 0), diameter);
   const centre = radius - depth;
-  return (radius ** 2 * Math.acos(centre / radius) - centre * Math.sqrt(2 * radius * depth - depth ** 2)) / (Math.PI * radius ** 2);
+  const half = Math.sqrt(depth * (diameter - depth));
+  const share = (radius ** 2 * Math.atan2(half, centre) - centre * half) / (Math.PI * radius ** 2);
+  // near the ends two nearly equal terms are taken from each other: what is left may miss 0 or 1 by a rounding
+  return Math.min(Math.max(share, 0), 1);
 }

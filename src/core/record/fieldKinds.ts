@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** How a field is shown and typed; everything is stored in SI. */
-export type FieldKind = 'text' | 'length' | 'level' | 'weight' | 'instant' | 'date' | 'number' | 'yes' | 'choice' | 'link' | 'person';
+export type FieldKind = 'text' | 'length' | 'level' | 'weight' | 'instant' | 'date' | 'number' | 'yes' | 'choice' | 'link';
 
 export interface FieldMeta {
   label: string;

@@ -7,6 +7,9 @@ import { printWeight } from '../units/weight';
 import type { FieldKind } from './fieldKinds';
 import { SCHEMAS, type Kind } from './kinds';
 
+/** Links that a correction may set anew: what was done, where and with what. The id of a thing itself never changes. */
+const OPEN_LINKS: readonly string[] = ['station', 'device', 'by', 'gauge', 'water', 'site', 'set'];
+
 /** One leaf of a record as a form shows it: where it lies in the body, how it is typed, and its text. */
 export interface RecordField {
   path: (string | number)[];
@@ -34,7 +37,7 @@ function bare(schema: Schema): { inner: Schema; label: string; kind: FieldKind |
 }
 
 /**
- * Every leaf of a body that a person may correct, in the order of its schema; ids are left out, they never change.
+ * Every leaf of a body that a person may correct, in the order of its schema. A thing's own id is left out; a link carries the id it points to.
  *
  * @param zone the line's time zone, in which instants are typed
  */
@@ -51,7 +54,7 @@ interface Context {
 function walk(schema: Schema, value: unknown, path: (string | number)[], context: Context, trail = ''): RecordField[] {
   const { inner, label, kind, optional } = bare(schema);
   const said = label || words(String(path.at(-1) ?? ''));
-  if (kind === 'link' || kind === 'person') return [];
+  if (kind === 'link' && !OPEN_LINKS.includes(String(path.at(-1)))) return [];
   if (inner instanceof z.ZodDiscriminatedUnion) {
     const own = (inner.options as unknown as z.ZodObject[]).find((option) => option.safeParse(value).success);
     return own ? walk(own, value, path, context, trail) : [];

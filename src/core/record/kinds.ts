@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { checkSchema } from './checks';
 import { deviceSchema } from './gear';
 import { crewSchema, gaugeSchema, personSchema, readingSchema, siteSchema, stationSchema, waterSchema } from './places';
+import { signSchema } from './scouting';
 import { lineSchema, setSchema } from './season';
 
 /** What an entry can be about. One schema serves form, API, import, database row and demo. */
@@ -17,6 +18,7 @@ export const SCHEMAS = {
   device: deviceSchema,
   set: setSchema,
   check: checkSchema,
+  sign: signSchema,
 } as const;
 
 export type Kind = keyof typeof SCHEMAS;
@@ -34,6 +36,7 @@ export type Line = Body<'line'>;
 export type Device = Body<'device'>;
 export type TrapSet = Body<'set'>;
 export type Check = Body<'check'>;
+export type Sign = Body<'sign'>;
 export type Setting = TrapSet['settings'][number];
 export type Stay = TrapSet['stays'][number];
 export type CheckedDevice = Check['devices'][number];
@@ -52,7 +55,8 @@ export const KIND_WORDS: Record<Kind, string> = {
   device: 'Device',
   set: 'Set',
   check: 'Check',
+  sign: 'Sign',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */
-export const WITHDRAWABLE: readonly Kind[] = ['reading', 'check'];
+export const WITHDRAWABLE: readonly Kind[] = ['reading', 'check', 'sign'];

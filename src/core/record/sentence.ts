@@ -2,6 +2,7 @@ import type { System } from '../units/factors';
 import { printLevel } from '../units/length';
 import { printWeight } from '../units/weight';
 import { setTypeOf } from '../sets/catalogue';
+import { signKind } from '../sign/kinds';
 import type { Body, Catch, CheckedDevice, Kind } from './kinds';
 
 /** Names of the things that entries point to, by id. */
@@ -25,6 +26,8 @@ const SAY: Say = {
     `Set ${number} ${name}, ${setTypeOf(type).name.toLowerCase()}: ${state}${opens ? ` for ${opens}` : ''}`,
   check: ({ set, devices, change, changeNote }, names, system) =>
     `${names[set] ?? 'Set'}: ${devices.map((d) => outcomeText(d, system)).join('; ')}${change === 'as it was' ? '' : `, ${change}`}${changeNote ? ` (${changeNote})` : ''}`,
+  sign: ({ station, kind, species, freshness, count, note }, names) =>
+    `${names[station] ?? 'Station'}: ${count ? `${count} × ` : ''}${signKind(kind).label}, ${species}, ${freshness === 'old' ? 'old' : `${freshness} old`}${note ? `, ${note}` : ''}`,
 };
 
 function outcomeText({ outcome, cause, flags, catch: caught, searched }: CheckedDevice, system: System): string {

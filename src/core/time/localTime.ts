@@ -20,7 +20,7 @@ export function readLocalTime(text: string, zone: string, which?: 'first' | 'sec
   }
   const both = time.getPossibleOffsets();
   if (both.length > 1 && !which) {
-    return { ok: false, sentence: `The clocks show ${match[2]} twice on ${match[1]}. Give a time before or after that hour.` };
+    return { ok: false, sentence: `The clocks show ${match[2]} twice on ${match[1]}. Say which of the two is meant.` };
   }
   const chosen = which === 'second' ? both.at(-1) : both[0];
   return { ok: true, at: (chosen ?? time).toJSDate() };

@@ -79,10 +79,10 @@ export function deviceState(layout: Layout, device: string, water: Water, system
     const verdict = height === null ? null : verdictAt(need, layout.parts, height);
     if (height !== null && verdict) return brokenState({ ...state, verdict }, need, height, layout, water, system);
   }
-  return goodState(state, band, level, system);
+  return goodState(state, band, level, age, system);
 }
 
-function goodState(state: DeviceState, band: Interval, level: number, system: System): DeviceState {
+function goodState(state: DeviceState, band: Interval, level: number, age: number, system: System): DeviceState {
   const down = level - band.min;
   const up = band.max - level;
   const left = Math.min(down, up);
@@ -92,11 +92,14 @@ function goodState(state: DeviceState, band: Interval, level: number, system: Sy
       ...state,
       verdict: 'nearEdge',
       label: 'near the edge',
-      sentence: `${printLength(left, system)} left before a ${way} ends it. It works ${bandText(band, system)}.`,
+      sentence: `${printLength(left, system)} left before a ${way} ends it. It works ${bandText(band, system)}${agedText(age)}.`,
     };
   }
-  return { ...state, verdict: 'fine', label: 'fine', sentence: `Works ${bandText(band, system)}.` };
+  return { ...state, verdict: 'fine', label: 'fine', sentence: `Works ${bandText(band, system)}${agedText(age)}.` };
 }
+
+/** A reading of over an hour says its age. */
+const agedText = (age: number): string => (age < 3_600_000 ? '' : `; the level was read ${spanText(age)} ago`);
 
 /** `14 in to spare`, `6¾ in out`: how far the level is from the nearest end of the band. */
 export function spareText({ spare }: Pick<DeviceState, 'spare'>, system: System): string {
@@ -118,7 +121,7 @@ function brokenState(state: DeviceState, need: Need, height: number, layout: Lay
   const band = state.band ?? { min: -Infinity, max: Infinity };
   const label = labelOf(state.verdict, height);
   const fact = factOf(state.verdict, need, height, system);
-  const wants = `It works ${bandText(band, system)}, now ${water.atMost[state.axis] ? 'at most ' : ''}${printLevel(state.level ?? 0, system)}.`;
+  const wants = `It works ${bandText(band, system)}, now ${water.atMost[state.axis] ? 'at most ' : ''}${printLevel(state.level ?? 0, system)}${agedText(water.age[state.axis] ?? 0)}.`;
   const { remedy, moveBy } = remedyOf(need, height, layout, water, state.axis, system);
   return { ...state, label, sentence: `${fact} ${wants}`, remedy, moveBy };
 }

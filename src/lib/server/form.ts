@@ -41,7 +41,8 @@ export function reader(data: FormData, { person, words }: Who) {
       return Number.isFinite(value) ? value : undefined;
     },
     instant: (name: string, zone: string): Date | undefined => {
-      const read = readLocalTime(text(name), zone);
+      const which = text(`${name}.which`);
+      const read = readLocalTime(text(name), zone, which === 'first' || which === 'second' ? which : undefined);
       if (read.ok) return read.at;
       errors[name] = read.sentence;
       return undefined;

@@ -2,6 +2,7 @@
   import type { SetType } from '#core/sets/setType';
   import type { System } from '#core/units/factors';
   import type { BenchData } from '$lib/server/benchData';
+  import TimeField from '$lib/ui/TimeField.svelte';
   import Field from '$lib/ui/Field.svelte';
   import type { Kept } from '$lib/ui/kept';
 
@@ -141,15 +142,7 @@
         />{/snippet}
     </Field>
   </div>
-  <Field label="At" name="at" error={error('at')} help="local time of the line">
-    {#snippet children(attributes)}<input
-        class="input w-full"
-        type="datetime-local"
-        name="at"
-        bind:value={fields.at}
-        {...attributes}
-      />{/snippet}
-  </Field>
+  <TimeField label="At" name="at" value={fields.at ?? ''} error={error('at')} />
   <Field label="Note" name="note" error={error('note')}>
     {#snippet children(attributes)}<input class="input w-full" name="note" bind:value={fields.note} {...attributes} />{/snippet}
   </Field>

@@ -5,6 +5,7 @@ import { putDevice } from '../repositories/gear';
 import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../repositories/places';
 import { putReading, removeReading } from '../repositories/readings';
 import { putLine, putSet } from '../repositories/sets';
+import { putSign, removeSign } from '../repositories/sign';
 import type { Owner } from './upsert';
 
 type Put = { [K in Kind]: (trx: Knex, body: Body<K>, owner: Owner) => Promise<unknown> };
@@ -21,11 +22,13 @@ const PUT: Put = {
   device: putDevice,
   set: putSet,
   check: putCheck,
+  sign: putSign,
 };
 
 const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
   reading: removeReading,
   check: removeCheck,
+  sign: removeSign,
 };
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */

@@ -10,6 +10,7 @@ export const TRUTH = [
   'check_device',
   'check_visit',
   'reading',
+  'sign',
   'stay',
   'setting',
   'trap_set',

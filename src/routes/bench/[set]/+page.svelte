@@ -1,6 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import TextField from '$lib/ui/TextField.svelte';
+  import TimeField from '$lib/ui/TimeField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import BenchForm from '../BenchForm.svelte';
 
@@ -34,13 +34,7 @@
             update({ reset: false })}
       >
         <input type="hidden" name="pullEntry" value={typed(kept, 'pullEntry', data.formId)} />
-        <TextField
-          label="Pulled at"
-          name="pulledAt"
-          type="datetime-local"
-          value={typed(kept, 'pulledAt', data.bench.fields.at)}
-          error={kept?.errors?.pulledAt}
-        />
+        <TimeField label="Pulled at" name="pulledAt" value={typed(kept, 'pulledAt', data.bench.fields.at)} error={kept?.errors?.pulledAt} />
         <button class="btn">Pull it: its traps are free again</button>
       </form>
     </details>

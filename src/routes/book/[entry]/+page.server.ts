@@ -44,7 +44,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     sentence: entry.withdrawn ? 'Withdrawn' : entrySentence(entry.kind, entry.body as Body<Kind>, names.all, system),
     open: !entry.withdrawn && entry.corrected_by === null,
     canWithdraw: WITHDRAWABLE.includes(entry.kind),
-    fields: fields.map((f) => ({ ...f, name: nameOf(f) })),
+    fields: fields.map((f) => ({ ...f, name: nameOf(f), links: f.kind === 'link' ? (names.links[String(f.path.at(-1))] ?? []) : [] })),
     around: around.entries.map((e) => ({
       id: e.id,
       at: instantText(e.recorded_at, zone),

@@ -48,7 +48,15 @@
         <input type="hidden" name="entry" value={typed(kept, 'entry', data.newEntry)} />
         <div class="fields">
           {#each data.fields as field (field.name)}
-            {#if field.options.length > 0}
+            {#if field.links.length > 0}
+              <SelectField
+                label={field.label}
+                name={field.name}
+                value={typed(kept, field.name, field.text)}
+                options={field.optional ? [{ value: '', text: 'none' }, ...field.links] : field.links}
+                error={kept?.errors?.[field.name]}
+              />
+            {:else if field.options.length > 0}
               <SelectField
                 label={field.label}
                 name={field.name}

@@ -5,6 +5,7 @@
   import type { System } from '#core/units/factors';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
+  import TimeField from '$lib/ui/TimeField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import Arming from '../../bench/Arming.svelte';
@@ -118,7 +119,7 @@
   </fieldset>
 
   <fieldset class="sheet">
-    <TextField label="Checked at" name="at" type="datetime-local" value={typed(kept, 'at', data.nowField)} error={kept?.errors?.at} />
+    <TimeField label="Checked at" name="at" value={typed(kept, 'at', data.nowField)} error={kept?.errors?.at} />
     <SelectField
       label="Checked by"
       name="by"

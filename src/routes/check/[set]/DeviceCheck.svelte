@@ -113,7 +113,7 @@
       species is released or reported as your agency says.
     </p>
   {/if}
-  {#if outcome !== '' && outcome !== 'untouched'}
+  {#if outcome !== ''}
     <fieldset>
       <legend class="font-semibold">And</legend>
       <div class="ticks">

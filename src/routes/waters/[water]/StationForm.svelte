@@ -2,6 +2,7 @@
   import { enhance } from '$app/forms';
   import type { System } from '#core/units/factors';
   import SelectField from '$lib/ui/SelectField.svelte';
+  import TimeField from '$lib/ui/TimeField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
 
@@ -46,7 +47,7 @@
         error={wasReading ? kept?.errors?.level : undefined}
         help="for example {system === 'us' ? '31 3/4 in' : '80 cm'}"
       />
-      <TextField label="Read at" name="at" type="datetime-local" value={typed(kept, 'at', nowField)} error={kept?.errors?.at} />
+      <TimeField label="Read at" name="at" value={typed(kept, 'at', nowField)} error={kept?.errors?.at} />
       {#if hasTail}<SelectField label="Surface" name="surface" value={typed(kept, 'surface')} options={SURFACES} />{/if}
       <button class="btn btn-primary">Save this reading</button>
     </form>

@@ -40,7 +40,7 @@
         {@const own = rows.filter((r) => r.view.station.id === station.id)}
         <tr>
           <td
-            ><b>{station.number} {station.name}</b>
+            ><a class="link font-bold" href="/waters/{station.water}/{station.id}">{station.number} {station.name}</a>
             <span class="quiet">{station.kind}{station.surface === 'tail' ? ', on the tailwater' : ''}</span></td
           >
           <td>{printWay(station.along, system)}</td>
