@@ -21,6 +21,9 @@ const href = async (path: string, name: RegExp | string): Promise<string> => {
 };
 
 const water = await href('/waters', 'Header Pond');
+await go(water);
+await page.getByText('The same as a table').click();
+const station = (await page.getByRole('row').getByRole('link', { name: '15 west lodge run' }).first().getAttribute('href')) ?? '';
 const dry = await href('/morning', /27 patrol channel/);
 const bench = await href('/bench', '22 stump hollow');
 const entry = await href('/book?kind=check', /the entry of/);
@@ -28,6 +31,7 @@ const views: [string, string][] = [
   ['morning', '/morning'],
   ['waters', '/waters'],
   ['section', water],
+  ['station', station],
   ['bench', bench],
   ['bench-list', '/bench'],
   ['colonies', '/colonies'],

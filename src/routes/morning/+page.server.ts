@@ -74,7 +74,7 @@ function row(season: Season, view: SetView, { now, who }: App.Locals) {
     deadline,
     by: whenText(new Date(deadline), now, zone),
     overdue: new Date(deadline) < now,
-    todo: state ? instruction(state.remedy, state.verdict, view.type) : 'Look.',
+    orders: state ? instruction(state.remedy, state.verdict, view.type) : 'Look.',
   };
 }
 

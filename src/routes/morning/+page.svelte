@@ -70,7 +70,7 @@
                 </td>
                 <td>
                   <span class="narrow"><StateMark verdict={row.state?.verdict ?? 'unknown'} /> {row.state?.label ?? ''}.</span>
-                  <b>{row.todo}</b> <span class="quiet">{row.state?.sentence ?? ''}</span>
+                  <b>{row.orders}</b> <span class="quiet">{row.state?.sentence ?? ''}</span>
                 </td>
               </tr>
             {/each}

@@ -16,7 +16,7 @@
   const view = $derived(data.view);
   const scene = $derived(sideView(view.layout, data.water.known, view.station.surface, { width: 390, height: 190 }, system));
   const detail = $derived(data.outcome !== null || (kept?.problem !== undefined && kept.values?.change !== undefined));
-  const todo = $derived(data.state ? instruction(data.state.remedy, data.state.verdict, view.type) : '');
+  const orders = $derived(data.state ? instruction(data.state.remedy, data.state.verdict, view.type) : '');
   const link = (outcome: string): string => `/check/${view.id}?outcome=${encodeURIComponent(outcome)}`;
   const remade = $derived(data.lower !== '' && data.likely !== 'untouched');
   const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -67,7 +67,7 @@
         >
         {data.state?.sentence ?? ''}
       </p>
-      <p><b>{todo}</b></p>
+      <p><b>{orders}</b></p>
       <Problem text={kept?.problem} />
       {#each Object.values(kept?.errors ?? {}) as sentence (sentence)}<p class="bad">{sentence}</p>{/each}
       {#if data.past.length > 0}<p class="quiet small">
