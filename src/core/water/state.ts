@@ -104,7 +104,7 @@ const agedText = (age: number): string => (age < 3_600_000 ? '' : `; the level w
 /** `14 in to spare`, `6¾ in out`: how far the level is from the nearest end of the band. */
 export function spareText({ spare }: Pick<DeviceState, 'spare'>, system: System): string {
   if (spare === null) return '';
-  return spare < 0 ? `${printLength(-spare, system)} out` : `${printLength(spare, system)} to spare`;
+  return spare < 0 ? `${printLevel(-spare, system)} out` : `${printLevel(spare, system)} to spare`;
 }
 
 /** `from 27¾ in up`, `down to …`, `between … and …`. */
