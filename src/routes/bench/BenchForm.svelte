@@ -109,8 +109,8 @@
     <ol class="order">
       {#each type.steps as step (step.do)}
         <li class:last={step.lastReach}>
-          {step.do}{#if step.lastReach}{' '}
-            <b>{type.devices[0] ? LAST_REACH[type.devices[0]] : ''}</b>{/if}{#if step.caution}<br /><span class="caution"
+          {step.do}{#if step.lastReach}
+            <b class="ml-1">{type.devices[0] ? LAST_REACH[type.devices[0]] : ''}</b>{/if}{#if step.caution}<br /><span class="caution"
               >{step.caution}</span
             >{/if}
         </li>
