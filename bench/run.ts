@@ -28,6 +28,9 @@ function moveLevel(): void {
       lon: null,
       bed: { depth: 0.8, level: 1, at: NOW },
       crest: null,
+      parent: null,
+      measures: [],
+      across: null,
       note: '',
     };
     const layout = layOutSetting(

@@ -7,6 +7,8 @@ import { simulatePond, simulateStream, simulateWeather, type SimulatedGauge } fr
 import { addDays, instantOf, localDate, wholeMinute } from '#core/time/localTime';
 import { feet, inches } from '#core/units/factors';
 import { idMaker } from './ids';
+import { demoGround, positionAlong } from './ground';
+import { addLastSeason, addScouting, inMetres, MEASURED, type DemoContext } from './scouting';
 import { GAUGES, PEOPLE, SETS, SHED, SIGNS, SITES, STATIONS, WATERS } from './scenario';
 import { visitOf } from './visits';
 
@@ -41,6 +43,8 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   const at = (daysBack: number, clock: string): Date => instantOf(addDays(today, -daysBack), clock, ZONE);
   const entries: DemoEntry[] = [];
   const start = at(DAYS, '08:00');
+  /** places are known for longer than this season */
+  const founded = at(400, '08:00');
   const wren = idOf('wren');
   const add = <K extends Kind>(kind: K, body: Body<K>, occurredAt: Date = start, by: string | null = wren): string => {
     const id = make(occurredAt);
@@ -48,34 +52,38 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
     return id;
   };
 
-  add('crew', { id: idOf('crew'), name: 'Kettle Row' }, start, null);
+  add('crew', { id: idOf('crew'), name: 'Kettle Row', halfLives: {} }, founded, null);
   for (const { key, name, system, measures } of PEOPLE) {
     add(
       'person',
-      { id: idOf(key), name, system, measures: Object.fromEntries(Object.entries(measures).map(([word, n]) => [word, inches(n)])) },
-      start,
+      {
+        id: idOf(key),
+        name,
+        system,
+        minutes: {},
+        measures: Object.fromEntries(Object.entries(measures).map(([word, n]) => [word, inches(n)])),
+      },
+      founded,
       null,
     );
   }
-  add('line', {
-    id: idOf('line'),
+  const line = {
     name: 'Kettle Row',
-    season: '3',
     zone: ZONE,
     ...PLACE,
-    rule: { kind: 'elapsed', hours: 24 },
+    rule: { kind: 'elapsed' as const, hours: 24 },
     rulebook: 'Invented district: every set looked at within 24 hours, otter closed',
-  });
-  for (const { key, ...site } of SITES) add('site', { id: idOf(key), ...site });
+  };
+  add('line', { ...line, id: idOf('line'), season: '3' });
+  for (const { key, ...site } of SITES) add('site', { id: idOf(key), ...site }, founded);
   for (const { key, site, profile, ...water } of WATERS) {
-    add('water', {
-      id: idOf(key),
-      site: idOf(site),
-      ...water,
-      profile: profile.map(([along, bed]) => ({ along: feet(along), bed: inches(bed) })),
-    });
+    const safe = 'safe' in water && water.safe ? { level: inches(water.safe.level), what: water.safe.what } : null;
+    const bed = profile.map(([along, z]) => ({ along: feet(along), bed: inches(z) }));
+    add('water', { id: idOf(key), site: idOf(site), ...water, safe, profile: bed }, founded);
   }
-  for (const { key, water, ...gauge } of GAUGES) add('gauge', { id: idOf(key), water: idOf(water), zero: 0, ...gauge });
+  for (const { key, water, ...gauge } of GAUGES) add('gauge', { id: idOf(key), water: idOf(water), zero: 0, ...gauge }, founded);
+  for (const { key, site, water, ...ground } of demoGround())
+    add('ground', { id: idOf(`ground ${key}`), site: idOf(site), water: water && idOf(water), properties: {}, ...ground }, founded);
 
   const levels = simulateLevels(seed);
   const levelOf = (water: string, surface: 'pond' | 'tail', day: number, half: 'morning' | 'evening'): number => {
@@ -83,7 +91,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
     return series?.[DAYS - day] ?? 0;
   };
   const stations = new Map<string, Station>();
-  for (const { key, water, depth, along, crest, note = '', surface = 'pond', ...rest } of STATIONS) {
+  for (const { key, water, depth, along, crest, note = '', surface = 'pond', parent, ...rest } of STATIONS) {
     const level = levelOf(water, surface, DAYS, 'morning');
     const body: Station = {
       id: idOf(`station ${key}`),
@@ -91,21 +99,37 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       ...rest,
       surface,
       along: feet(along),
-      lat: null,
-      lon: null,
+      lon: positionAlong(water, feet(along))[0],
+      lat: positionAlong(water, feet(along))[1],
+      parent: parent ? idOf(`station ${parent}`) : null,
+      measures: Object.entries(MEASURED[key] ?? {}).map(([what, value]) => ({
+        what: what as keyof (typeof MEASURED)[string],
+        value: inMetres(what, value),
+        level,
+        at: founded.toISOString(),
+      })),
+      across: null,
       note,
       crest: crest === undefined ? null : inches(crest),
-      bed: depth === undefined ? null : { depth: inches(depth), level, at: start.toISOString() },
+      bed: depth === undefined ? null : { depth: inches(depth), level, at: founded.toISOString() },
     };
     stations.set(key, body);
-    add('station', body);
+    add('station', body, founded);
   }
   const shed: Record<string, Device> = {};
   for (const { tag, size, note = '', ...device } of SHED) {
     const body: Device = { id: idOf(tag), tag, size, condition: 'good', note, ...device };
     shed[body.id] = body;
-    add('device', body);
+    add('device', body, founded);
   }
+  const context: DemoContext = { now, zone: ZONE, place: PLACE, at, idOf, make, add };
+  const answers = (type: string, tag: string): string[] => {
+    const of = setTypeOf(type);
+    const position = of.positions[0]?.id ?? '';
+    const choices = Object.fromEntries(Object.entries(of.choices).map(([key, choice]) => [key, choice.default]));
+    return armingCheck(of, { [position]: shed[idOf(tag)] as Device }, choices).flatMap((group) => group.asks.map((ask) => ask.id));
+  };
+  addLastSeason(context, stations, answers, line);
 
   addReadings(levels, now, at, idOf, make, add, entries);
 
@@ -123,10 +147,15 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
         count: null,
         direction: '',
         note,
+        photo: null,
+        lat: null,
+        lon: null,
       },
       when,
     );
   }
+
+  addScouting(context);
 
   const random = seeded(seed + 1);
   for (const plan of SETS) {
@@ -218,6 +247,11 @@ function simulateLevels(seed: number): Record<string, SimulatedGauge> {
     'header-tail': simulateStream(seed + 3, weather, inches(9.5), inches(1.2)),
     'race-pond': simulateStream(seed + 4, weather, inches(18.5), inches(6.5)),
     'ditch-pond': simulateStream(seed + 5, weather, inches(22), inches(3)),
+    'upper-pond': simulatePond(seed + 6, weather, inches(24), inches(0.5)),
+    'spill-pond': simulateStream(seed + 7, weather, inches(8.5), inches(6)),
+    'moss-pond': simulatePond(seed + 8, weather, inches(18), 0),
+    'ponds-pond': simulatePond(seed + 9, weather, inches(20), inches(0.25)),
+    'outfall-pond': simulateStream(seed + 10, weather, inches(9), inches(4)),
   };
 }
 
@@ -248,6 +282,8 @@ function addReadings(
           level,
           bound: 'exact',
           source: 'simulated',
+          since: null,
+          clarity: key.endsWith('race-pond') || key.startsWith('outfall') ? 'clear' : 'not looked',
           set: null,
           note: '',
         };

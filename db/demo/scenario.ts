@@ -10,15 +10,20 @@ export const PEOPLE = [
 
 // prettier-ignore
 export const SITES = [
-  { key: 'kettle', name: 'Kettle Row cranberry works', lat: 45.512, lon: -90.487, owner: 'Growers’ association of Kettle Row; written leave for the season, dogs on the dikes at noon', access: 'Truck to the pump house, then on foot along the dike', endangered: 'Pump base stands dry below 46 in on the pond gauge' },
-  { key: 'sallow', name: 'Sallow Spring hatchery', lat: 45.498, lon: -90.466, owner: 'Hatchery of Sallow Spring; gate key at the feed shed', access: 'Truck to the head gate', endangered: 'Intake screen, blocked twice last year' },
+  { key: 'kettle', name: 'Kettle Row cranberry works', lat: 45.512, lon: -90.487, owner: 'Growers’ association of Kettle Row; written leave for the season, dogs on the dikes at noon', access: 'Truck to the pump house, then on foot along the dike', endangered: 'Pump base stands dry below 46 in on the pond gauge', users: 'Growers’ dogs on the dikes at noon; children skate on the upper reservoir' },
+  { key: 'sallow', name: 'Sallow Spring hatchery', lat: 45.498, lon: -90.466, owner: 'Hatchery of Sallow Spring; gate key at the feed shed', access: 'Truck to the head gate', endangered: 'Intake screen, blocked twice last year', users: 'Hatchery hands at feeding, seven and four o’clock' },
 ];
 
 // prettier-ignore
 export const WATERS = [
-  { key: 'header', site: 'kettle', name: 'Header Pond', kind: 'pond' as const, note: 'Reservoir behind an old beaver dam at the inlet of the beds', profile: [[0, 27], [28, 21], [70, 2], [92, -12], [140, 4], [190, -3], [232, -9], [262, 3], [300, 20], [332, 26], [356, 47], [372, 30], [392, 4], [404, -2], [470, -5]] as [number, number][] },
+  { key: 'header', site: 'kettle', name: 'Header Pond', kind: 'pond' as const, note: 'Reservoir behind an old beaver dam at the inlet of the beds', safe: { level: 30, what: 'Pump base' }, profile: [[0, 27], [28, 21], [70, 2], [92, -12], [140, 4], [190, -3], [232, -9], [262, 3], [300, 20], [332, 26], [356, 47], [372, 30], [392, 4], [404, -2], [470, -5]] as [number, number][] },
   { key: 'race', site: 'sallow', name: 'Hatchery Race', kind: 'stream' as const, note: 'Spring stream beside the ponds, walled at the head gate', profile: [[0, 3], [120, 0], [260, -3], [400, -6], [540, -9]] as [number, number][] },
   { key: 'ditch', site: 'kettle', name: 'Lower Bog Ditch', kind: 'ditch' as const, note: 'Drain below the beds, slow and weedy', profile: [[0, 2], [150, -2], [300, -4], [420, -5]] as [number, number][] },
+  { key: 'upper', site: 'kettle', name: 'Upper Reservoir', kind: 'pond' as const, note: 'Fed from springs; a long old dam at its foot', profile: [[0, 10], [90, -6], [180, -20], [260, -24], [340, -10], [430, 6], [480, 20], [518, 4]] as [number, number][] },
+  { key: 'spill', site: 'kettle', name: 'Spill Creek', kind: 'stream' as const, note: 'Takes the spill of Header Pond down to the lane', profile: [[0, 0], [140, -4], [300, -9], [500, -14], [690, -20], [880, -24]] as [number, number][] },
+  { key: 'moss', site: 'kettle', name: 'Moss Slough', kind: 'pond' as const, note: 'Shallow, soft all round', profile: [[0, 8], [110, -12], [200, -26], [290, -14], [390, 6]] as [number, number][] },
+  { key: 'ponds', site: 'sallow', name: 'Settling Ponds', kind: 'pond' as const, note: 'Two basins, banks mown', profile: [[0, 2], [120, -20], [260, -22], [370, 0]] as [number, number][] },
+  { key: 'outfall', site: 'sallow', name: 'Sallow Outfall', kind: 'stream' as const, note: 'Below the race, roots and undercuts', profile: [[0, -2], [180, -6], [380, -11], [570, -15]] as [number, number][] },
 ];
 
 // prettier-ignore
@@ -27,6 +32,11 @@ export const GAUGES = [
   { key: 'header-tail', water: 'header', surface: 'tail' as const, name: 'stake below the dam' },
   { key: 'race-pond', water: 'race', surface: 'pond' as const, name: 'board at the head gate' },
   { key: 'ditch-pond', water: 'ditch', surface: 'pond' as const, name: 'notched post' },
+  { key: 'upper-pond', water: 'upper', surface: 'pond' as const, name: 'board at the spillway' },
+  { key: 'spill-pond', water: 'spill', surface: 'pond' as const, name: 'mark on the bridge wall' },
+  { key: 'moss-pond', water: 'moss', surface: 'pond' as const, name: 'stake in the reeds' },
+  { key: 'ponds-pond', water: 'ponds', surface: 'pond' as const, name: 'board at the sluice' },
+  { key: 'outfall-pond', water: 'outfall', surface: 'pond' as const, name: 'nail in the root' },
 ];
 
 interface DemoStation {
@@ -41,6 +51,8 @@ interface DemoStation {
   depth?: number;
   crest?: number;
   note?: string;
+  /** key of the station it belongs to */
+  parent?: string;
 }
 
 // prettier-ignore
@@ -66,6 +78,31 @@ export const STATIONS: DemoStation[] = [
   { key: 'postfloat', water: 'ditch', number: 51, name: 'notched post', kind: 'muskrat place', along: 60, depth: 24 },
   { key: 'reeds', water: 'ditch', number: 52, name: 'reed corner', kind: 'muskrat place', along: 190, depth: 20 },
   { key: 'culvert', water: 'ditch', number: 54, name: 'lane culvert', kind: 'culvert', along: 330, depth: 18, note: 'Nobody enters the culvert' },
+  { key: 'upinlet', water: 'upper', number: 60, name: 'spring inlet', kind: 'point', along: 40, depth: 12 },
+  { key: 'uplodge', water: 'upper', number: 61, name: 'big lodge', kind: 'lodge', along: 180, depth: 46, crest: 58, note: 'High and steep, mud on it from last autumn' },
+  { key: 'uprun', water: 'upper', number: 62, name: 'big lodge run', kind: 'run', along: 215, depth: 44, parent: 'uplodge' },
+  { key: 'uppile', water: 'upper', number: 63, name: 'old feed pile', kind: 'feed bed', along: 290, depth: 38 },
+  { key: 'upslide', water: 'upper', number: 64, name: 'birch slide', kind: 'slide', along: 390, depth: 14 },
+  { key: 'updam', water: 'upper', number: 65, name: 'long dam', kind: 'dam', along: 470, crest: 30, note: 'Two hundred paces' },
+  { key: 'upgap', water: 'upper', number: 66, name: 'long dam, middle gap', kind: 'crossover', along: 486, parent: 'updam' },
+  { key: 'spillbend', water: 'spill', number: 70, name: 'first bend', kind: 'undercut', along: 130, depth: 7 },
+  { key: 'spillroot', water: 'spill', number: 71, name: 'spruce root', kind: 'undercut', along: 270, depth: 5 },
+  { key: 'spilllog', water: 'spill', number: 72, name: 'fallen ash', kind: 'log crossing', along: 400, note: 'Fixed to both banks' },
+  { key: 'lanebridge', water: 'spill', number: 73, name: 'lane bridge', kind: 'bridge', along: 520, depth: 9, note: 'Right of way of the lane; crouch at its edge to see the walls' },
+  { key: 'bridgeleft', water: 'spill', number: 74, name: 'lane bridge, left wall', kind: 'bridge', along: 526, depth: 6, parent: 'lanebridge' },
+  { key: 'bridgeright', water: 'spill', number: 76, name: 'lane bridge, right bank', kind: 'bridge', along: 530, depth: 4, parent: 'lanebridge' },
+  { key: 'spillend', water: 'spill', number: 75, name: 'below the lane', kind: 'point', along: 860, depth: 10 },
+  { key: 'mosslodge', water: 'moss', number: 80, name: 'low lodge', kind: 'lodge', along: 150, depth: 30, crest: 34, note: 'Grown over, low, hardly seen from the dike' },
+  { key: 'mossrun', water: 'moss', number: 81, name: 'low lodge run', kind: 'run', along: 178, depth: 31, parent: 'mosslodge' },
+  { key: 'mosspile', water: 'moss', number: 82, name: 'sunk pile', kind: 'feed bed', along: 215, depth: 36 },
+  { key: 'mosshut', water: 'moss', number: 83, name: 'rush hut', kind: 'muskrat place', along: 320, depth: 22 },
+  { key: 'pondpipe', water: 'ponds', number: 90, name: 'drain pipe', kind: 'culvert', along: 20, depth: 10 },
+  { key: 'pondbank', water: 'ponds', number: 91, name: 'north bank holes', kind: 'muskrat place', along: 150, depth: 20 },
+  { key: 'pondcorner', water: 'ponds', number: 92, name: 'sluice corner', kind: 'point', along: 350, depth: 15 },
+  { key: 'outroot', water: 'outfall', number: 95, name: 'alder undercut', kind: 'undercut', along: 110, depth: 6 },
+  { key: 'outlog', water: 'outfall', number: 96, name: 'plank over', kind: 'log crossing', along: 260 },
+  { key: 'outden', water: 'outfall', number: 97, name: 'bank hole', kind: 'bank den', along: 400, depth: 18 },
+  { key: 'outlatrine', water: 'outfall', number: 98, name: 'gravel bar', kind: 'latrine', along: 520, depth: 6, note: 'Fish scale; closed season, left alone' },
 ];
 
 interface DemoSet {
@@ -124,7 +161,7 @@ export const SHED: { tag: string; class: 'bodyGrip' | 'foothold' | 'snare'; size
 
 /** Sign as the crew noted it: station, kind, species, how old it looked, days back, note. One lodge looks live and is not. */
 // prettier-ignore
-export const SIGNS: [station: string, kind: string, species: 'beaver' | 'muskrat' | 'otter', freshness: 'hours' | 'days' | 'weeks' | 'old', daysBack: number, note: string][] = [
+export const SIGNS: [station: string, kind: string, species: 'beaver' | 'muskrat' | 'otter' | 'mink', freshness: 'hours' | 'days' | 'weeks' | 'old', daysBack: number, note: string][] = [
   ['inlet', 'cuttings', 'beaver', 'days', 19, 'willow tips'],
   ['inlet', 'wetSlide', 'beaver', 'hours', 2, ''],
   ['stump', 'tracksMud', 'beaver', 'hours', 1, 'one large, one small'],
@@ -145,4 +182,29 @@ export const SIGNS: [station: string, kind: string, species: 'beaver' | 'muskrat
   ['headgate', 'mound', 'beaver', 'days', 8, ''],
   ['postfloat', 'cuttings', 'muskrat', 'hours', 1, ''],
   ['reeds', 'cuttings', 'muskrat', 'weeks', 9, ''],
+  ['uplodge', 'mendedLeak', 'beaver', 'old', 12, 'mud on the south face, dry'],
+  ['uplodge', 'weeds', 'beaver', 'weeks', 5, 'thistle and grass on the top'],
+  ['uplodge', 'drySticks', 'beaver', 'old', 5, 'snapped dry inside'],
+  ['uprun', 'drySticks', 'beaver', 'old', 5, 'full of loose sticks'],
+  ['uppile', 'drySticks', 'beaver', 'old', 5, ''],
+  ['updam', 'unmended', 'beaver', 'days', 4, 'two leaks run on'],
+  ['upgap', 'polesAcross', 'beaver', 'weeks', 5, ''],
+  ['upslide', 'tracksMud', 'otter', 'days', 6, 'no beaver among them'],
+  ['mosslodge', 'weeds', 'beaver', 'old', 6, 'looks dead from the dike'],
+  ['mosslodge', 'frostedVent', 'beaver', 'hours', 1, 'vent open and rimed at seven'],
+  ['mosslodge', 'greenPile', 'beaver', 'days', 2, 'green inside when snapped'],
+  ['mossrun', 'peeledSticks', 'beaver', 'hours', 1, 'floating, wet'],
+  ['mosspile', 'greenPile', 'beaver', 'days', 2, 'sunk, only tips show'],
+  ['mosshut', 'cuttings', 'muskrat', 'days', 3, ''],
+  ['spillbend', 'tracksMud', 'mink', 'hours', 2, 'along the outside'],
+  ['spillroot', 'tracksMud', 'mink', 'hours', 1, 'in and out under the roots'],
+  ['spillroot', 'droppings', 'mink', 'days', 3, ''],
+  ['spilllog', 'tracksSnow', 'mink', 'hours', 1, 'over the middle of the trunk'],
+  ['bridgeleft', 'tracksMud', 'mink', 'hours', 2, 'on the ledge'],
+  ['bridgeright', 'tracksMud', 'mink', 'weeks', 15, ''],
+  ['pondbank', 'cuttings', 'muskrat', 'hours', 1, 'on every log'],
+  ['pondbank', 'droppings', 'muskrat', 'hours', 2, ''],
+  ['pondpipe', 'tracksMud', 'mink', 'days', 6, ''],
+  ['outroot', 'tracksMud', 'mink', 'days', 4, ''],
+  ['outlatrine', 'latrine', 'otter', 'days', 7, 'fish scale; closed season'],
 ];

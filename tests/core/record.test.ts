@@ -216,6 +216,8 @@ describe('an entry in words', () => {
       level: inches(31.75),
       bound: 'atMost' as const,
       source: 'set' as const,
+      since: null,
+      clarity: 'not looked' as const,
       set: null,
       note: '',
     };

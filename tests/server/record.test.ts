@@ -16,7 +16,7 @@ import { Refusal } from '#server/record/refusal';
 import { replay, TRUTH } from '#server/record/replay';
 import { record, type NewEntry } from '#server/record/write';
 import { fieldsOf, withLeaf } from '#core/record/fields';
-import { KINDS, type Check, type Kind, type ReadingBody, type TrapSet } from '#core/record/kinds';
+import { KINDS, type Check, type Kind, type Draft, type TrapSet } from '#core/record/kinds';
 import { inches } from '#core/units/factors';
 import { startCluster, type Cluster } from '../support/cluster';
 
@@ -61,7 +61,7 @@ const bySetNumber = async (n: number): Promise<TrapSet> => {
   return found;
 };
 const gaugeId = async (): Promise<string> => (await db('gauge').where({ surface: 'pond', crew_id: crew }).first('id')).id as string;
-const reading = (gauge: string, level: number, over: Partial<ReadingBody> = {}): ReadingBody => ({
+const reading = (gauge: string, level: number, over: Partial<Draft<'reading'>> = {}): Draft<'reading'> => ({
   id: v7(),
   gauge,
   at: '2026-11-25T11:20:00.000Z',

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
-/** How a field is shown and typed; everything is stored in SI. */
-export type FieldKind = 'text' | 'length' | 'level' | 'weight' | 'instant' | 'date' | 'number' | 'yes' | 'choice' | 'link';
+/** How a field is shown and typed; everything is stored in SI. What is `drawn` or comes from a file is not typed in a form. */
+export type FieldKind = 'text' | 'length' | 'level' | 'weight' | 'instant' | 'date' | 'number' | 'yes' | 'choice' | 'link' | 'drawn';
 
 export interface FieldMeta {
   label: string;
@@ -56,6 +56,13 @@ export const choice = <const T extends readonly [string, ...string[]]>(label: st
   z.enum(options, { error: `${label} is one of: ${options.join(', ')}.` }).meta(said(label, 'choice'));
 
 export const yes = (label: string) => z.boolean().meta(said(label, 'yes'));
+
+/** Marks a part of a body that no form lists: a shape on the map, the events of a camera. */
+export const drawn = <T extends z.ZodType>(schema: T, label: string): T => schema.meta(said(label, 'drawn')) as T;
+
+/** Where a thing lies, degrees WGS84. */
+export const latitude = () => count('Latitude', -90, 90);
+export const longitude = () => count('Longitude', -180, 180);
 
 export const count = (label: string, min: number, max: number) =>
   z

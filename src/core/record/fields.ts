@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { setTypeOf } from '../sets/catalogue';
+import { measureOf } from '../stations/measures';
 import { instantText } from '../time/localTime';
 import type { System } from '../units/factors';
 import { printLength, printLevel } from '../units/length';
@@ -8,7 +9,7 @@ import type { FieldKind } from './fieldKinds';
 import { SCHEMAS, type Kind } from './kinds';
 
 /** Links that a correction may set anew: what was done, where and with what. The id of a thing itself never changes. */
-const OPEN_LINKS: readonly string[] = ['station', 'device', 'by', 'gauge', 'water', 'site', 'set'];
+const OPEN_LINKS: readonly string[] = ['station', 'device', 'by', 'gauge', 'water', 'site', 'set', 'parent'];
 
 /** One leaf of a record as a form shows it: where it lies in the body, how it is typed, and its text. */
 export interface RecordField {
@@ -54,6 +55,7 @@ interface Context {
 function walk(schema: Schema, value: unknown, path: (string | number)[], context: Context, trail = ''): RecordField[] {
   const { inner, label, kind, optional } = bare(schema);
   const said = label || words(String(path.at(-1) ?? ''));
+  if (kind === 'drawn') return [];
   if (kind === 'link' && !OPEN_LINKS.includes(String(path.at(-1)))) return [];
   if (inner instanceof z.ZodDiscriminatedUnion) {
     const own = (inner.options as unknown as z.ZodObject[]).find((option) => option.safeParse(value).success);
@@ -80,7 +82,9 @@ function walk(schema: Schema, value: unknown, path: (string | number)[], context
   if (inner instanceof z.ZodLiteral) return [];
   const options = inner instanceof z.ZodEnum ? (inner.options as string[]) : [];
   const shown =
-    kind ?? (typeof value === 'number' ? 'number' : typeof value === 'boolean' ? 'yes' : options.length > 0 ? 'choice' : 'text');
+    measureKind(path, context) ??
+    kind ??
+    (typeof value === 'number' ? 'number' : typeof value === 'boolean' ? 'yes' : options.length > 0 ? 'choice' : 'text');
   return [
     {
       path,
@@ -91,6 +95,13 @@ function walk(schema: Schema, value: unknown, path: (string | number)[], context
       optional: optional || (inner instanceof z.ZodString && shown === 'text'),
     },
   ];
+}
+
+/** The value of a measure is a length when its kind says so. */
+function measureKind(path: (string | number)[], { body }: Context): FieldKind | null {
+  if (path[0] !== 'measures' || path[2] !== 'value') return null;
+  const what = (body.measures as { what: string }[] | undefined)?.[Number(path[1])]?.what ?? '';
+  return measureOf(what)?.unit === 'length' ? 'length' : 'number';
 }
 
 /** Numbers of a set are lengths or shares by its type; own measures of a person are lengths. */

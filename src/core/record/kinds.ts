@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { checkSchema } from './checks';
 import { deviceSchema } from './gear';
-import { crewSchema, gaugeSchema, personSchema, readingSchema, siteSchema, stationSchema, waterSchema } from './places';
-import { signSchema } from './scouting';
+import { crewSchema, gaugeSchema, personSchema, readingSchema, siteSchema, stationLevelSchema, stationSchema, waterSchema } from './places';
+import { cameraSchema, earlierSchema, groundSchema, intentSchema, signSchema, surveySchema } from './scouting';
 import { lineSchema, setSchema } from './season';
 
 /** What an entry can be about. One schema serves form, API, import, database row and demo. */
@@ -19,11 +19,19 @@ export const SCHEMAS = {
   set: setSchema,
   check: checkSchema,
   sign: signSchema,
+  stationLevel: stationLevelSchema,
+  ground: groundSchema,
+  earlier: earlierSchema,
+  survey: surveySchema,
+  camera: cameraSchema,
+  intent: intentSchema,
 } as const;
 
 export type Kind = keyof typeof SCHEMAS;
 export const KINDS = Object.keys(SCHEMAS) as Kind[];
 export type Body<K extends Kind> = z.infer<(typeof SCHEMAS)[K]>;
+/** A body as it is handed in: what has a default may be left out. */
+export type Draft<K extends Kind> = z.input<(typeof SCHEMAS)[K]>;
 
 export type Crew = Body<'crew'>;
 export type Person = Body<'person'>;
@@ -37,6 +45,12 @@ export type Device = Body<'device'>;
 export type TrapSet = Body<'set'>;
 export type Check = Body<'check'>;
 export type Sign = Body<'sign'>;
+export type StationLevel = Body<'stationLevel'>;
+export type Ground = Body<'ground'>;
+export type Earlier = Body<'earlier'>;
+export type Survey = Body<'survey'>;
+export type CameraRoll = Body<'camera'>;
+export type Intent = Body<'intent'>;
 export type Setting = TrapSet['settings'][number];
 export type Stay = TrapSet['stays'][number];
 export type CheckedDevice = Check['devices'][number];
@@ -56,7 +70,23 @@ export const KIND_WORDS: Record<Kind, string> = {
   set: 'Set',
   check: 'Check',
   sign: 'Sign',
+  stationLevel: 'Depth at a station',
+  ground: 'Ground on the map',
+  earlier: 'Earlier trapping',
+  survey: 'Guided reading',
+  camera: 'Camera',
+  intent: 'Plan',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */
-export const WITHDRAWABLE: readonly Kind[] = ['reading', 'check', 'sign'];
+export const WITHDRAWABLE: readonly Kind[] = [
+  'reading',
+  'check',
+  'sign',
+  'stationLevel',
+  'ground',
+  'earlier',
+  'survey',
+  'camera',
+  'intent',
+];

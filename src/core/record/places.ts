@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { STATION_KINDS } from '../sets/setType';
-import { choice, count, id, instant, length, name, note } from './fieldKinds';
+import { choice, count, id, instant, latitude, length, longitude, name, note } from './fieldKinds';
+import { MEASURE_IDS } from '../stations/measures';
+import { SIGN_KINDS } from '../sign/kinds';
+import { WORK_MINUTES } from '../planning/minutes';
 
 const LEVEL_RANGE = 'A level lies between −10 and 30 m (−32 and 98 ft) on its gauge.';
 const DEPTH_RANGE = 'A depth lies between 0 and 15 m (49 ft).';
@@ -8,7 +11,22 @@ const DEPTH_RANGE = 'A depth lies between 0 and 15 m (49 ft).';
 export const levelField = (label: string) => length(label, -10, 30, LEVEL_RANGE, 'level');
 const depthField = (label: string) => length(label, 0, 15, DEPTH_RANGE);
 
-export const crewSchema = z.strictObject({ id: id(), name: name('Name of the crew') });
+const ownNumbers = (known: readonly string[], max: number, say: string) =>
+  z
+    .record(z.string(), z.number({ error: say }).min(0.05, { error: say }).max(max, { error: say }))
+    .refine((own) => Object.keys(own).every((key) => known.includes(key)), { error: say })
+    .default({});
+
+export const crewSchema = z.strictObject({
+  id: id(),
+  name: name('Name of the crew'),
+  /** the crew's own half-lives of sign, days, by kind */
+  halfLives: ownNumbers(
+    SIGN_KINDS.map((k) => k.id),
+    365,
+    'A half-life is between 0.05 and 365 days.',
+  ),
+});
 
 export const personSchema = z.strictObject({
   id: id(),
@@ -18,16 +36,19 @@ export const personSchema = z.strictObject({
   measures: z
     .record(z.string().trim().min(1).max(30), length('Own measure', 0.01, 5, 'An own measure is between 1 cm and 5 m.'))
     .default({}),
+  /** the person's own minutes of work, by task */
+  minutes: ownNumbers(Object.keys(WORK_MINUTES), 240, 'A piece of work takes between 0.05 and 240 minutes.'),
 });
 
 export const siteSchema = z.strictObject({
   id: id(),
   name: name('Name of the site'),
-  lat: count('Latitude', -90, 90),
-  lon: count('Longitude', -180, 180),
+  lat: latitude(),
+  lon: longitude(),
   owner: note('Owner and permission'),
   access: note('Access'),
   endangered: note('What is endangered'),
+  users: note('Who else uses the ground'),
 });
 
 export const waterSchema = z.strictObject({
@@ -40,6 +61,11 @@ export const waterSchema = z.strictObject({
     .array(z.strictObject({ along: z.number().min(0).max(100_000), bed: z.number().min(-15).max(30) }))
     .max(500)
     .default([]),
+  /** what the water endangers, and the level at which it is safe, m in the water's datum */
+  safe: z
+    .strictObject({ level: levelField('Safe level'), what: name('What is endangered', 120) })
+    .nullable()
+    .default(null),
   note: note('Note'),
 });
 
@@ -60,8 +86,10 @@ export const stationSchema = z.strictObject({
   kind: choice('Kind of station', STATION_KINDS),
   surface: choice('Surface', ['pond', 'tail']),
   along: length('Along the shore', 0, 100_000, 'The way along the shore is between 0 and 100 km.'),
-  lat: count('Latitude', -90, 90).nullable().default(null),
-  lon: count('Longitude', -180, 180).nullable().default(null),
+  lat: latitude().nullable().default(null),
+  lon: longitude().nullable().default(null),
+  /** the station it belongs to: the run from which this one forks, the dam of a crossover */
+  parent: id('Belongs to').nullable().default(null),
   /** depth measured, and the level on the water's datum when it was */
   bed: z
     .strictObject({ depth: depthField('Depth measured'), level: levelField('Level when measured'), at: instant('Measured at') })
@@ -69,8 +97,34 @@ export const stationSchema = z.strictObject({
     .default(null),
   /** elevation of a crest or a lodge top in the water's datum, m */
   crest: levelField('Crest or top').nullable().default(null),
+  /** what its kind asks for, SI, each with the level at the time */
+  measures: z
+    .array(
+      z.strictObject({
+        what: choice('Measure', MEASURE_IDS),
+        value: z.number({ error: 'A measure is a number.' }).min(-30).max(2000),
+        level: levelField('Level at the time').nullable(),
+        at: instant('Measured at'),
+      }),
+    )
+    .max(60)
+    .default([]),
+  /** the bed across the place: distance from the edge and depth, m, at a level */
+  across: z
+    .strictObject({
+      points: z
+        .array(z.strictObject({ distance: length('Distance', 0, 200, 'A distance lies between 0 and 200 m.'), depth: depthField('Depth') }))
+        .min(2, { error: 'A bed profile has two points at least.' })
+        .max(60),
+      level: levelField('Level when measured').nullable(),
+      at: instant('Measured at'),
+    })
+    .nullable()
+    .default(null),
   note: note('Note'),
 });
+
+export const CLARITIES = ['not looked', 'clear', 'stained', 'muddy'] as const;
 
 export const readingSchema = z.strictObject({
   id: id(),
@@ -78,9 +132,23 @@ export const readingSchema = z.strictObject({
   at: instant('Read at'),
   /** elevation in the water's datum, m */
   level: levelField('Level'),
-  bound: choice('Meaning', ['exact', 'atMost']),
-  source: choice('Source', ['gauge', 'set', 'simulated']),
+  /** a crest is inferred: the water once stood that high, some time between `since` and `at` */
+  bound: choice('Meaning', ['exact', 'atMost', 'crest']),
+  source: choice('Source', ['gauge', 'set', 'simulated', 'debris']),
+  since: instant('Not before').nullable().default(null),
+  clarity: choice('Water clarity', CLARITIES).default('not looked'),
   /** the set that served as a gauge */
   set: id('Set').nullable().default(null),
+  note: note('Note'),
+});
+
+/** A depth read at a station itself: on a stream it teaches how this place follows the gauge. */
+export const stationLevelSchema = z.strictObject({
+  id: id(),
+  station: id('Station'),
+  at: instant('Read at'),
+  depth: depthField('Depth at the place'),
+  /** what the gauge stood at then, m in the water's datum */
+  level: levelField('Level of the gauge then'),
   note: note('Note'),
 });

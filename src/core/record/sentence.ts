@@ -1,5 +1,5 @@
 import type { System } from '../units/factors';
-import { printLevel } from '../units/length';
+import { printLength, printLevel } from '../units/length';
 import { printWeight } from '../units/weight';
 import { setTypeOf } from '../sets/catalogue';
 import { signKind } from '../sign/kinds';
@@ -18,17 +18,35 @@ const SAY: Say = {
   gauge: ({ name, surface, water }, names) =>
     `Gauge ${name} on the ${surface === 'tail' ? 'tailwater' : 'pond'} of ${names[water] ?? 'a water'}`,
   station: ({ number, name, kind, water }, names) => `Station ${number} ${name}, ${kind} at ${names[water] ?? 'a water'}`,
-  reading: ({ gauge, level, bound, source, note }, names, system) =>
-    `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : ''}${note ? `, ${note}` : ''}`,
+  reading: ({ gauge, level, bound, source, note, clarity }, names, system) =>
+    `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : bound === 'crest' ? ' (a crest, read from debris)' : ''}${clarity === undefined || clarity === 'not looked' ? '' : `, ${clarity}`}${note ? `, ${note}` : ''}`,
   line: ({ name, season }) => `Line ${name}, season ${season}`,
   device: ({ tag, size, condition }) => `Tag ${tag}, ${size}, ${condition}`,
   set: ({ number, name, type, state, opens }) =>
     `Set ${number} ${name}, ${setTypeOf(type).name.toLowerCase()}: ${state}${opens ? ` for ${opens}` : ''}`,
   check: ({ set, devices, change, changeNote }, names, system) =>
     `${names[set] ?? 'Set'}: ${devices.map((d) => outcomeText(d, system)).join('; ')}${change === 'as it was' ? '' : `, ${change}`}${changeNote ? ` (${changeNote})` : ''}`,
-  sign: ({ station, kind, species, freshness, count, note }, names) =>
-    `${names[station] ?? 'Station'}: ${count ? `${count} × ` : ''}${signKind(kind).label}, ${species}, ${freshness === 'old' ? 'old' : `${freshness} old`}${note ? `, ${note}` : ''}`,
+  sign: ({ station, kind, species, freshness, count, note, photo }, names) =>
+    `${names[station] ?? 'Station'}: ${count ? `${count} × ` : ''}${signKind(kind).label}, ${species}, ${freshness === 'old' ? 'old' : `${freshness} old`}${note ? `, ${note}` : ''}${photo ? ', with a photo' : ''}`,
+  stationLevel: ({ station, depth, level }, names, system) =>
+    `${names[station] ?? 'Station'}: ${printLength(depth, system)} deep with the gauge at ${printLevel(level, system)}`,
+  ground: ({ name, kind }) => `${kind} ${name}`,
+  earlier: ({ water, who, season, used, species, caught }, names) =>
+    `${names[water] ?? 'Water'}: ${who}, ${season}, ${used}${caught === null ? '' : `, ${caught} ${species}`}`,
+  survey: ({ water, station, found }, names) => `${names[station ?? ''] ?? names[water] ?? 'Water'}: ${surveyText(found)}`,
+  camera: ({ station, camera, events, source }, names) =>
+    `${camera} at ${names[station] ?? 'a station'}: ${events.length} ${events.length === 1 ? 'event' : 'events'}${source === 'simulated' ? ' (simulated)' : ''}`,
+  intent: ({ station, doing, type, opens, because }, names) =>
+    `${names[station] ?? 'Station'}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${opens ? ` for ${opens}` : ''}${because ? `: ${because}` : ''}`,
 };
+
+const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
+
+function surveyText(found: Body<'survey'>['found']): string {
+  if (found.kind === 'crossing') return `dam crossing read, ${many(found.gaps.length, 'gap')}`;
+  if (found.kind === 'lodge') return `winter lodge read, ${many(found.holes.length, 'hole')}`;
+  return `brook walked, ${many(found.marks.length, 'mark')}`;
+}
 
 function outcomeText({ outcome, cause, flags, catch: caught, searched }: CheckedDevice, system: System): string {
   const said = caught

@@ -17,6 +17,7 @@ export const STATION_KINDS = [
   'feed bed',
   'point',
   'culvert',
+  'bridge',
   'undercut',
   'log crossing',
   'latrine',

@@ -2,7 +2,7 @@ import { notArmedSentence, unanswered } from '#core/sets/arming';
 import { CLASS_WORDS } from '#core/devices/sizes';
 import { settingAt } from '#core/sets/standing';
 import type { FilledPosition, SetType } from '#core/sets/setType';
-import type { Device, ReadingBody, Setting, Station, Stay, TrapSet } from '#core/record/kinds';
+import type { Device, Draft, Setting, Station, Stay, TrapSet } from '#core/record/kinds';
 import { wholeMinute } from '#core/time/localTime';
 import { levelNow } from '#core/water/series';
 import type { Reader } from './form';
@@ -12,7 +12,7 @@ import { index, type Season } from './season';
 export interface BenchWrite {
   set: TrapSet;
   /** readings taken at placing, or the zero of a water that was never read */
-  readings: ReadingBody[];
+  readings: Draft<'reading'>[];
   at: Date;
 }
 
@@ -168,8 +168,8 @@ function levelsAt(
   read: Reader,
   { season, station }: Place,
   at: Date,
-): { pond: number | null; tail: number | null; entries: ReadingBody[] } {
-  const entries: ReadingBody[] = [];
+): { pond: number | null; tail: number | null; entries: Draft<'reading'>[] } {
+  const entries: Draft<'reading'>[] = [];
   const of = (surface: 'pond' | 'tail'): number | null => {
     const gauge = season.gauges.find((g) => g.water === station.water && g.surface === surface);
     if (!gauge) return null;

@@ -6,7 +6,7 @@ import { restated } from '#core/sets/restate';
 import type { SetView } from '#core/sets/standing';
 import { settingAt } from '#core/sets/standing';
 import type { FilledPosition } from '#core/sets/setType';
-import type { Catch, Check, CheckedDevice, ReadingBody, TrapSet } from '#core/record/kinds';
+import type { Catch, Check, CheckedDevice, Draft, TrapSet } from '#core/record/kinds';
 import { wholeMinute } from '#core/time/localTime';
 import { smallUnit } from '#core/units/length';
 import type { Reader } from './form';
@@ -100,15 +100,15 @@ function askedOf(read: Reader): Check['asked'] {
   return { seenOnCamera: read.text('seenOnCamera') as 'yes', inUse: read.text('inUse') as 'yes', usedBefore: read.text('usedBefore') };
 }
 
-function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Date, form: string): ReadingBody[] {
-  const found: ReadingBody[] = [];
+function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Date, form: string): Draft<'reading'>[] {
+  const found: Draft<'reading'>[] = [];
   const gaugeOf = (surface: 'pond' | 'tail') => season.gauges.find((g) => g.water === view.station.water && g.surface === surface);
   const add = (
     name: string,
     surface: 'pond' | 'tail',
     level: number,
-    bound: ReadingBody['bound'],
-    source: ReadingBody['source'],
+    bound: Draft<'reading'>['bound'],
+    source: Draft<'reading'>['source'],
     note: string,
   ): void => {
     const gauge = gaugeOf(surface);

@@ -65,7 +65,13 @@ export const actions: Actions = {
       else read.refuse('tools', `“${line.slice(0, 40)}” is not a tool and its length. Write it like: axe handle = 28 in`);
     }
     if (!read.ok()) return refused(read);
-    const body = { id: locals.who.person.id, name: read.text('name'), system: system as 'us' | 'metric', measures };
+    const body = {
+      id: locals.who.person.id,
+      name: read.text('name'),
+      system: system as 'us' | 'metric',
+      measures,
+      minutes: locals.who.person.minutes,
+    };
     const result = await attempt(
       read,
       () =>

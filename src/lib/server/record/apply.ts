@@ -5,6 +5,7 @@ import { putDevice } from '../repositories/gear';
 import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../repositories/places';
 import { putReading, removeReading } from '../repositories/readings';
 import { putLine, putSet } from '../repositories/sets';
+import { putCamera, putEarlier, putGround, putIntent, putStationLevel, putSurvey, remover } from '../repositories/scouting';
 import { putSign, removeSign } from '../repositories/sign';
 import type { Owner } from './upsert';
 
@@ -23,12 +24,24 @@ const PUT: Put = {
   set: putSet,
   check: putCheck,
   sign: putSign,
+  stationLevel: putStationLevel,
+  ground: putGround,
+  earlier: putEarlier,
+  survey: putSurvey,
+  camera: putCamera,
+  intent: putIntent,
 };
 
 const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
   reading: removeReading,
   check: removeCheck,
   sign: removeSign,
+  stationLevel: remover('station_level'),
+  ground: remover('ground'),
+  earlier: remover('earlier'),
+  survey: remover('survey'),
+  camera: remover('camera'),
+  intent: remover('intent'),
 };
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */

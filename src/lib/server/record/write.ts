@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
 import { carry, sorted } from '#core/record/carry';
-import { KIND_WORDS, SCHEMAS, WITHDRAWABLE, type Body, type Kind } from '#core/record/kinds';
+import { KIND_WORDS, SCHEMAS, WITHDRAWABLE, type Body, type Draft, type Kind } from '#core/record/kinds';
 import { now } from '../clock';
 import type { Entry } from '../repositories/entries';
 import { apply } from './apply';
@@ -14,7 +14,7 @@ export interface NewEntry<K extends Kind = Kind> {
   kind: K;
   occurredAt: Date;
   by: string | null;
-  body: K extends Kind ? Body<K> : never;
+  body: K extends Kind ? Draft<K> : never;
   corrects?: string;
   reason?: string;
 }

@@ -4,8 +4,11 @@ import { upsert, type Owner } from '../record/upsert';
 
 const iso = (at: Date | null): string | null => at && at.toISOString();
 
-export async function putCrew(trx: Knex, { id, name }: Crew, { entry }: Owner): Promise<void> {
-  await trx('crew').insert({ id, name, entry_id: entry }).onConflict('id').merge();
+export async function putCrew(trx: Knex, { id, name, halfLives }: Crew, { entry }: Owner): Promise<void> {
+  await trx('crew')
+    .insert({ id, name, half_lives: JSON.stringify(halfLives ?? {}), entry_id: entry })
+    .onConflict('id')
+    .merge();
 }
 
 export const putPerson = (trx: Knex, person: Person, { crew, entry }: Owner) => upsert(trx, 'person', { ...person, entry_id: entry }, crew);
@@ -16,17 +19,26 @@ export const putWater = (trx: Knex, { site, ...water }: WaterBody, { crew, entry
 export const putGauge = (trx: Knex, { water, ...gauge }: Gauge, { crew, entry }: Owner) =>
   upsert(trx, 'gauge', { ...gauge, water_id: water, entry_id: entry }, crew);
 
-export function putStation(trx: Knex, { water, bed, ...station }: Station, { crew, entry }: Owner) {
+export function putStation(trx: Knex, { water, bed, parent, ...station }: Station, { crew, entry }: Owner) {
   return upsert(
     trx,
     'station',
-    { ...station, water_id: water, bed_depth: bed?.depth ?? null, bed_level: bed?.level ?? null, bed_at: bed?.at ?? null, entry_id: entry },
+    {
+      ...station,
+      water_id: water,
+      parent_id: parent,
+      bed_depth: bed?.depth ?? null,
+      bed_level: bed?.level ?? null,
+      bed_at: bed?.at ?? null,
+      entry_id: entry,
+    },
     crew,
   );
 }
 
-interface StationRow extends Omit<Station, 'water' | 'bed'> {
+interface StationRow extends Omit<Station, 'water' | 'bed' | 'parent'> {
   water_id: string;
+  parent_id: string | null;
   bed_depth: number | null;
   bed_level: number | null;
   bed_at: Date | null;
@@ -46,13 +58,16 @@ const STATION = [
   'bed_level',
   'bed_at',
   'crest',
+  'parent_id',
+  'measures',
+  'across',
   'note',
 ];
 
-function stationOf({ water_id, bed_depth, bed_level, bed_at, ...row }: StationRow): Station {
+function stationOf({ water_id, parent_id, bed_depth, bed_level, bed_at, ...row }: StationRow): Station {
   const bed =
     bed_depth === null || bed_level === null || bed_at === null ? null : { depth: bed_depth, level: bed_level, at: iso(bed_at) ?? '' };
-  return { ...row, water: water_id, bed };
+  return { ...row, water: water_id, parent: parent_id, bed };
 }
 
 /** The crew's stations along their waters; of one water when `water` is given. */
@@ -66,7 +81,7 @@ export async function stations(db: Knex, crew: string, water?: string): Promise<
 
 export async function waters(db: Knex, crew: string): Promise<WaterBody[]> {
   const rows: (Omit<WaterBody, 'site'> & { site_id: string })[] = await db('water')
-    .select('id', 'site_id', 'name', 'kind', 'profile', 'note')
+    .select('id', 'site_id', 'name', 'kind', 'profile', 'safe', 'note')
     .where({ crew_id: crew })
     .orderBy('name');
   return rows.map(({ site_id, ...water }) => ({ ...water, site: site_id }));
@@ -81,16 +96,25 @@ export async function gauges(db: Knex, crew: string): Promise<Gauge[]> {
 }
 
 export const sites = (db: Knex, crew: string): Promise<Site[]> =>
-  db('site').select('id', 'name', 'lat', 'lon', 'owner', 'access', 'endangered').where({ crew_id: crew }).orderBy('name');
+  db('site').select('id', 'name', 'lat', 'lon', 'owner', 'access', 'endangered', 'users').where({ crew_id: crew }).orderBy('name');
 
 export const people = (db: Knex, crew: string): Promise<Person[]> =>
-  db('person').select('id', 'name', 'system', 'measures').where({ crew_id: crew }).orderBy('name');
+  db('person').select('id', 'name', 'system', 'measures', 'minutes').where({ crew_id: crew }).orderBy('name');
+
+/** The crew with its own half-lives of sign. */
+export async function crewOf(db: Knex, crew: string): Promise<Crew | undefined> {
+  const row: (Omit<Crew, 'halfLives'> & { half_lives: Crew['halfLives'] }) | undefined = await db('crew')
+    .select('id', 'name', 'half_lives')
+    .where({ id: crew })
+    .first();
+  return row && { id: row.id, name: row.name, halfLives: row.half_lives };
+}
 
 /** The person of that id with the crew, or else the first person of the record. */
 export async function whoIs(db: Knex, person: string | undefined): Promise<{ crew: string; person: Person } | null> {
   const query = () =>
     db('person')
-      .select('crew_id', 'id', 'name', 'system', 'measures')
+      .select('crew_id', 'id', 'name', 'system', 'measures', 'minutes')
       .orderByRaw('(select min(seq) from entry where entry.subject = person.id)');
   const chosen = person ? await query().where({ id: person }).first() : undefined;
   const row = chosen ?? (await query().first());

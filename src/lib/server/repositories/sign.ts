@@ -2,12 +2,12 @@ import type { Knex } from 'knex';
 import type { Sign } from '#core/record/kinds';
 import { upsert, type Owner } from '../record/upsert';
 
-export const putSign = (trx: Knex, { station, ...sign }: Sign, { crew, entry }: Owner) =>
-  upsert(trx, 'sign', { ...sign, station_id: station, entry_id: entry }, crew);
+export const putSign = (trx: Knex, { station, photo, ...sign }: Sign, { crew, entry }: Owner) =>
+  upsert(trx, 'sign', { ...sign, station_id: station, photo_id: photo, entry_id: entry }, crew);
 
 export const removeSign = (trx: Knex, id: string, { crew }: Owner) => trx('sign').where({ id, crew_id: crew }).delete();
 
-type Row = Omit<Sign, 'station' | 'at'> & { station_id: string; at: Date; entry_id: string };
+type Row = Omit<Sign, 'station' | 'at' | 'photo'> & { station_id: string; photo_id: string | null; at: Date; entry_id: string };
 
 export interface NotedSign extends Sign {
   entry: string;
@@ -16,12 +16,18 @@ export interface NotedSign extends Sign {
 /** Sign of the crew's stations since a time, newest first; of one water when `water` is given. */
 export async function signs(db: Knex, crew: string, filter: { water?: string; station?: string; since?: Date }): Promise<NotedSign[]> {
   const query = db('sign')
-    .select('id', 'station_id', 'at', 'kind', 'species', 'freshness', 'count', 'direction', 'note', 'entry_id')
+    .select('id', 'station_id', 'at', 'kind', 'species', 'freshness', 'count', 'direction', 'note', 'photo_id', 'lat', 'lon', 'entry_id')
     .where('crew_id', crew)
     .orderBy('at', 'desc');
   if (filter.station) query.where('station_id', filter.station);
   if (filter.water) query.whereIn('station_id', db('station').select('id').where({ water_id: filter.water }));
   if (filter.since) query.where('at', '>=', filter.since);
   const rows: Row[] = await query;
-  return rows.map(({ station_id, at, entry_id, ...sign }) => ({ ...sign, station: station_id, at: at.toISOString(), entry: entry_id }));
+  return rows.map(({ station_id, photo_id, at, entry_id, ...sign }) => ({
+    ...sign,
+    station: station_id,
+    photo: photo_id,
+    at: at.toISOString(),
+    entry: entry_id,
+  }));
 }

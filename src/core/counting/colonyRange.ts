@@ -1,0 +1,75 @@
+import type { System } from '../units/factors';
+import { feet } from '../units/factors';
+import { printWay } from '../units/length';
+
+/** What a first range for a colony rests on; metres, null where not measured. */
+export interface ColonyEvidence {
+  /** the camera's floor */
+  floor: number;
+  /** small ones were seen */
+  young: boolean;
+  lodgeAcross: number | null;
+  damLength: number | null;
+  pileExtent: number | null;
+}
+
+export interface ColonyRange {
+  low: number;
+  high: number;
+  reasons: string[];
+  /** more than one family may live here */
+  second: string | null;
+}
+
+/** Usual colony, a small lodge and its pair, a dam too long for its lodge, a small and a large pile. [practice] */
+const USUAL = { low: 4, high: 8 };
+const PAIR = { low: 2, high: 4 };
+const SMALL_LODGE = feet(10);
+const DAM_PER_LODGE = 12;
+const SMALL_PILE = feet(7);
+const LARGE_PILE = feet(20);
+
+/**
+ * A first range for a beaver colony from lodge, dam, pile and camera. It is where counting begins, not where it ends.
+ *
+ * @source common practice: four to eight is usual; a camera count is a floor
+ */
+export function colonyRange({ floor, young, lodgeAcross, damLength, pileExtent }: ColonyEvidence, system: System): ColonyRange {
+  const reasons: string[] = [];
+  const small = lodgeAcross !== null && lodgeAcross < SMALL_LODGE;
+  let { low, high } = small ? PAIR : USUAL;
+  reasons.push(
+    small
+      ? `a lodge of ${printWay(lodgeAcross, system)} across is a young pair’s: two to four (practice)`
+      : lodgeAcross === null
+        ? 'four to eight is usual (practice); the lodge was not measured'
+        : `a lodge of ${printWay(lodgeAcross, system)} across: four to eight is usual (practice)`,
+  );
+  if (pileExtent !== null && pileExtent >= LARGE_PILE) {
+    low += 1;
+    high += 1;
+    reasons.push(`a pile of ${printWay(pileExtent, system)} feeds more: one up (practice)`);
+  } else if (pileExtent !== null && pileExtent < SMALL_PILE) {
+    low = Math.max(1, low - 1);
+    high = Math.max(low, high - 2);
+    reasons.push(`a pile of ${printWay(pileExtent, system)} feeds few: fewer (practice)`);
+  }
+  if (young) {
+    low = Math.max(low, 3);
+    reasons.push('small ones were seen: a pair with young, three at least');
+  }
+  if (floor > 0) {
+    reasons.push(`the camera showed ${floor}: no fewer`);
+    low = Math.max(low, floor);
+    high = Math.max(high, floor);
+  }
+  const tooLong = damLength !== null && lodgeAcross !== null && damLength > DAM_PER_LODGE * lodgeAcross;
+  return {
+    low,
+    high,
+    reasons,
+    second: tooLong
+      ? `A dam of ${printWay(damLength, system)} is too large for a family with a lodge of ${printWay(lodgeAcross, system)}: look for a second lodge (practice: over ${DAM_PER_LODGE} times its width).`
+      : null,
+  };
+}

@@ -1,0 +1,127 @@
+import type { Suggestion } from './suggest';
+
+/** A place that could be set. */
+export interface Candidate {
+  id: string;
+  name: string;
+  water: string;
+  /** 0 to 1; null when no sign was ever noted */
+  activity: number | null;
+  /** animals and in-band nights at places of its kind so far */
+  caught: number;
+  nights: number;
+  suggestion: Suggestion | null;
+  /** what stands in the way whatever it is worth: no leave, out of reach */
+  barred: string | null;
+  /** a set or a plan stands there already */
+  taken: string | null;
+}
+
+export interface PlanInput {
+  wanted: number;
+  /** animals that can be skinned and carried in a day */
+  handled: number;
+  people: number;
+  traps: number;
+  /** minutes of light left for placing; Infinity when the day is open */
+  minutes: number;
+  /** minutes of one set by one person */
+  each: number;
+  /** nights until the next free days are over */
+  nights: number;
+  /** the crew's own catch per in-band night, all places */
+  mean: number;
+}
+
+export interface Ranked {
+  id: string;
+  /** animals per night expected, drawn towards the crew's mean */
+  perNight: number;
+  /** animals per hour of work */
+  value: number;
+  take: boolean;
+  why: string;
+}
+
+/** A place without sign counts as half in use; figures of a kind are drawn towards the crew's mean by this many nights. [practice] */
+const UNSEEN = 0.5;
+const DRAWN = 20;
+/** Under this activity a place is left: look again first. [practice] */
+const IDLE = 0.15;
+
+/** Catch per in-band night of a kind, drawn towards the crew's mean where nights are few. */
+export const drawnRate = (caught: number, nights: number, mean: number): number => (caught + DRAWN * mean) / (nights + DRAWN);
+
+/**
+ * The places in the order of what a minute of work brings tonight (activity times catch per in-band night, per minute), each taken or left with its reason.
+ * It stops at the traps, the light, what can be handled in a day, and what is wanted.
+ */
+export function planOf(candidates: readonly Candidate[], input: PlanInput): Ranked[] {
+  const ranked = candidates
+    .map((place) => {
+      const perNight = (place.activity ?? UNSEEN) * drawnRate(place.caught, place.nights, input.mean);
+      return { place, perNight, value: (perNight * 60) / input.each };
+    })
+    .sort((a, b) => b.value - a.value || a.place.name.localeCompare(b.place.name));
+  const fit = fitting(input.minutes, input.people, input.each);
+  let taken = 0;
+  let daily = 0;
+  return ranked.map(({ place, perNight, value }): Ranked => {
+    const left = reasonLeft(place, { taken, daily, perNight, fit, input });
+    if (!left) {
+      taken += 1;
+      daily += perNight;
+    }
+    return { id: place.id, perNight, value, take: !left, why: left ?? taking(place, perNight) };
+  });
+}
+
+interface SoFar {
+  taken: number;
+  daily: number;
+  perNight: number;
+  fit: number;
+  input: PlanInput;
+}
+
+const two = (n: number): string => (n < 0.095 ? n.toFixed(2) : n.toFixed(1));
+
+function reasonLeft(place: Candidate, { taken, daily, perNight, fit, input }: SoFar): string | null {
+  if (place.taken) return place.taken;
+  if (place.barred) return place.barred;
+  if (!place.suggestion) return 'The table has no set for this animal at such a place.';
+  if (place.activity !== null && place.activity < IDLE)
+    return `Not in use as far as its sign tells (${Math.round(place.activity * 10)} of 10): look again first.`;
+  if (taken >= input.traps) return `No trap left: ${input.traps} are taken by better places.`;
+  if (taken >= fit)
+    return `No light left: ${fit} sets fit before dark with ${input.people === 1 ? 'one person' : `${input.people} people`}.`;
+  if (daily * input.nights >= input.wanted)
+    return `Enough is set for the ${input.wanted} wanted: about ${two(daily * input.nights)} in ${input.nights} nights. Rest it.`;
+  if (taken > 0 && daily + perNight > input.handled) return `More than ${input.handled} a day could come: that is what you can handle.`;
+  return null;
+}
+
+const taking = (place: Candidate, perNight: number): string =>
+  `${place.suggestion?.type ?? ''}: ${place.suggestion?.why ?? ''}. ${place.activity === null ? 'No sign noted yet' : `In use ${Math.round(place.activity * 10)} of 10`}, about ${two(perNight)} a night.`;
+
+/** How many sets fit into the minutes left, by the user's own minutes; two people work side by side. */
+export const fitting = (minutes: number, people: number, each: number): number =>
+  Number.isFinite(minutes) ? Math.max(0, Math.floor((minutes * people) / each + 1e-9)) : Number.MAX_SAFE_INTEGER;
+
+/** The answer to "I have 40 minutes and 8 traps here". `names` are the places in the plan's order, taken ones only. */
+export function withinSentence(minutes: number, traps: number, people: number, each: number, names: readonly string[]): string {
+  const fit = fitting(minutes, people, each);
+  const n = Math.min(fit, traps, names.length);
+  const limit =
+    n === 0
+      ? ''
+      : n === names.length && n < Math.min(fit, traps)
+        ? ' No more places here are worth a trap tonight.'
+        : fit <= traps
+          ? ' Time is what ends it.'
+          : ' Traps are what ends it.';
+  if (fit === 0) return `In ${minutes} minutes no set fits: one takes ${each}.`;
+  if (n === 0)
+    return traps === 0 ? 'Without a trap nothing can be set.' : 'No place here is worth a trap tonight: scout, or go on to the next water.';
+  return `In ${minutes} minutes with ${traps} traps: set ${n === 1 ? 'one' : n}, in this order: ${names.slice(0, n).join(', ')}. That takes about ${Math.ceil((n * each) / people)} minutes.${limit}`;
+}

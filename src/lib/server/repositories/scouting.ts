@@ -1,0 +1,123 @@
+import type { Knex } from 'knex';
+import type { CameraRoll, Earlier, Ground, Intent, StationLevel, Survey } from '#core/record/kinds';
+import { upsert, type Owner } from '../record/upsert';
+
+export const putStationLevel = (trx: Knex, { station, ...own }: StationLevel, { crew, entry }: Owner) =>
+  upsert(trx, 'station_level', { ...own, station_id: station, entry_id: entry }, crew);
+export const putGround = (trx: Knex, { site, water, ...own }: Ground, { crew, entry }: Owner) =>
+  upsert(trx, 'ground', { ...own, site_id: site, water_id: water, entry_id: entry }, crew);
+export const putEarlier = (trx: Knex, { water, station, ...own }: Earlier, { crew, entry }: Owner) =>
+  upsert(trx, 'earlier', { ...own, water_id: water, station_id: station, entry_id: entry }, crew);
+export const putSurvey = (trx: Knex, { water, station, ...own }: Survey, { crew, entry }: Owner) =>
+  upsert(trx, 'survey', { ...own, water_id: water, station_id: station, entry_id: entry }, crew);
+export const putIntent = (trx: Knex, { line, station, ...own }: Intent, { crew, entry }: Owner) =>
+  upsert(trx, 'intent', { ...own, line_id: line, station_id: station, entry_id: entry }, crew);
+
+/** Writes a camera's stretch with its events; what the body no longer lists is taken out. */
+export async function putCamera(trx: Knex, { station, from, to, events, ...own }: CameraRoll, { crew, entry }: Owner): Promise<void> {
+  await upsert(trx, 'camera', { ...own, station_id: station, watched_from: from, watched_to: to, entry_id: entry }, crew);
+  await trx('camera_event').where({ camera_id: own.id }).delete();
+  const rows = events.map((event, nth) => ({ ...event, camera_id: own.id, nth }));
+  for (let i = 0; i < rows.length; i += 500) await trx('camera_event').insert(rows.slice(i, i + 500));
+}
+
+/** Takes a thing of that table out of the truth. */
+export const remover =
+  (table: 'station_level' | 'ground' | 'earlier' | 'survey' | 'camera' | 'intent') =>
+  (trx: Knex, id: string, { crew }: Owner) =>
+    trx(table).where({ id, crew_id: crew }).delete();
+
+type Row<T, Links extends string> = Omit<T, Links> & { entry_id: string };
+export type Written<T> = T & { entry: string };
+
+/** Own depths of stations, oldest first; of one when `station` is given. */
+export async function stationLevels(db: Knex, crew: string, station?: string): Promise<Written<StationLevel>[]> {
+  const rows: (Row<StationLevel, 'station' | 'at'> & { station_id: string; at: Date })[] = await db('station_level')
+    .select('id', 'station_id', 'at', 'depth', 'level', 'note', 'entry_id')
+    .where({ crew_id: crew, ...(station ? { station_id: station } : {}) })
+    .orderBy('at');
+  return rows.map(({ station_id, at, entry_id, ...own }) => ({ ...own, station: station_id, at: at.toISOString(), entry: entry_id }));
+}
+
+/** The user's ground on the map. */
+export async function grounds(db: Knex, crew: string): Promise<Written<Ground>[]> {
+  const rows: (Row<Ground, 'site' | 'water'> & { site_id: string; water_id: string | null })[] = await db('ground')
+    .select('id', 'site_id', 'water_id', 'kind', 'name', 'shape', 'properties', 'note', 'entry_id')
+    .where({ crew_id: crew })
+    .orderBy(['kind', 'name']);
+  return rows.map(({ site_id, water_id, entry_id, ...own }) => ({ ...own, site: site_id, water: water_id, entry: entry_id }));
+}
+
+/** What others did, by water. */
+export async function earlierTrapping(db: Knex, crew: string, water: string): Promise<Written<Earlier>[]> {
+  const rows: (Row<Earlier, 'water' | 'station'> & { water_id: string; station_id: string | null })[] = await db('earlier')
+    .select('id', 'water_id', 'station_id', 'who', 'season', 'used', 'species', 'caught', 'nights', 'note', 'entry_id')
+    .where({ crew_id: crew, water_id: water })
+    .orderBy('season', 'desc');
+  return rows.map(({ water_id, station_id, entry_id, ...own }) => ({ ...own, water: water_id, station: station_id, entry: entry_id }));
+}
+
+/** Guided readings of a water, newest first; or the one of that id. */
+export async function surveys(db: Knex, crew: string, filter: { water: string; id?: string }): Promise<Written<Survey>[]> {
+  const rows: (Row<Survey, 'water' | 'station' | 'at'> & { water_id: string; station_id: string | null; at: Date })[] = await db('survey')
+    .select('id', 'water_id', 'station_id', 'at', 'found', 'note', 'entry_id')
+    .where({ crew_id: crew, water_id: filter.water, ...(filter.id ? { id: filter.id } : {}) })
+    .orderBy('at', 'desc');
+  return rows.map(({ water_id, station_id, at, entry_id, ...own }) => ({
+    ...own,
+    water: water_id,
+    station: station_id,
+    at: at.toISOString(),
+    entry: entry_id,
+  }));
+}
+
+export interface Watched extends Omit<CameraRoll, 'events'> {
+  entry: string;
+  events: { at: Date; species: CameraRoll['events'][number]['species']; count: number; size: CameraRoll['events'][number]['size'] }[];
+}
+
+/** Stretches of watching that end after a time, with their events in the order of time. */
+export async function cameraRolls(db: Knex, crew: string, filter: { water?: string; since?: Date }): Promise<Watched[]> {
+  const query = db('camera')
+    .select('id', 'station_id', 'camera', 'watched_from', 'watched_to', 'source', 'note', 'entry_id')
+    .where('crew_id', crew)
+    .orderBy('watched_from');
+  if (filter.water) query.whereIn('station_id', db('station').select('id').where({ water_id: filter.water }));
+  if (filter.since) query.where('watched_to', '>=', filter.since);
+  const rows: (Omit<CameraRoll, 'station' | 'from' | 'to' | 'events'> & {
+    station_id: string;
+    watched_from: Date;
+    watched_to: Date;
+    entry_id: string;
+  })[] = await query;
+  const events: (Watched['events'][number] & { camera_id: string })[] = await db('camera_event')
+    .select('camera_id', 'at', 'species', 'count', 'size')
+    .whereIn(
+      'camera_id',
+      rows.map((r) => r.id),
+    )
+    .orderBy('at');
+  const of = new Map<string, Watched['events']>();
+  for (const { camera_id, ...event } of events) {
+    const own = of.get(camera_id);
+    if (own) own.push(event);
+    else of.set(camera_id, [event]);
+  }
+  return rows.map(({ station_id, watched_from, watched_to, entry_id, ...own }) => ({
+    ...own,
+    station: station_id,
+    from: watched_from.toISOString(),
+    to: watched_to.toISOString(),
+    entry: entry_id,
+    events: of.get(own.id) ?? [],
+  }));
+}
+
+/** What is intended at places of a line. */
+export async function intents(db: Knex, crew: string, line: string): Promise<Written<Intent>[]> {
+  const rows: (Row<Intent, 'line' | 'station'> & { line_id: string; station_id: string })[] = await db('intent')
+    .select('id', 'line_id', 'station_id', 'doing', 'type', 'opens', 'because', 'entry_id')
+    .where({ crew_id: crew, line_id: line });
+  return rows.map(({ line_id, station_id, entry_id, ...own }) => ({ ...own, line: line_id, station: station_id, entry: entry_id }));
+}
