@@ -19,12 +19,18 @@ export function upwindSide(line: readonly Position[], wind: Wind): { side: 'left
   return { side, toward: compass(bearing + (side === 'right' ? 90 : -90)) };
 }
 
-/** The wind over a water, in words, with the bank that is to be set. @source common practice: scent is laid on the upwind bank */
-export function windSentence(water: string, line: readonly Position[], wind: Wind): string {
-  const said = `Wind from the ${compass(wind.from)}, ${Math.round(wind.speed * 10) / 10} m/s (simulated)`;
-  if (wind.speed < 0.5) return `${said}: nearly still, it carries no scent over ${water}.`;
+/** The wind, in words. */
+export const windText = ({ from, speed }: Wind): string =>
+  speed < 0.5
+    ? 'Nearly still (simulated): it carries no scent over the water.'
+    : `Wind from the ${compass(from)}, ${speed.toFixed(1)} m/s (simulated). Scent belongs on the upwind bank: it blows over the water.`;
+
+/** Which bank of a water is to be set, in words. A shore is a ring, a stream line is looked along as it flows. @source common practice */
+export function upwindText(kind: 'shore' | 'stream line', line: readonly Position[], wind: Wind): string {
+  if (wind.speed < 0.5) return 'no bank lies upwind, it is nearly still';
+  if (kind === 'shore') return `upwind: the ${compass(wind.from)} shore`;
   const bank = upwindSide(line, wind);
   return bank
-    ? `${said}: the ${bank.side} bank of ${water}, its ${bank.toward} side, lies upwind. Scent laid there blows over the water.`
-    : `${said}, along ${water}: neither bank lies upwind, scent drifts with the line.`;
+    ? `upwind: the ${bank.side} bank going down, its ${bank.toward} side`
+    : 'neither bank lies upwind: the wind runs with the water';
 }

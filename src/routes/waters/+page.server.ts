@@ -1,3 +1,9 @@
+import { redirect } from '@sveltejs/kit';
+import { parsePoints, shapeOf, FORMS, type Form } from '#core/ground/points';
+import { outsideSentence } from '#core/ground/permission';
+import { upwindText, windText } from '#core/ground/wind';
+import { GROUND_KINDS, type GroundKind } from '#core/record/scouting';
+import { simulateFix, simulateWind } from '#core/sim/outside';
 import { spanText } from '#core/time/localTime';
 import { stateOf } from '#core/sets/standing';
 import { printLevel } from '#core/units/length';
@@ -6,15 +12,25 @@ import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { sites } from '$lib/server/repositories/places';
-import { loadSeason } from '$lib/server/season';
-import { redirect } from '@sveltejs/kit';
+import { grounds } from '$lib/server/repositories/scouting';
+import { loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals }) => {
-  const [season, places] = await Promise.all([loadSeason(locals), sites(db(), locals.who.crew)]);
+const NEVER = { known: {}, age: {}, atMost: {} };
+
+export const load: PageServerLoad = async ({ locals, url }) => {
+  const [season, places, ground] = await Promise.all([loadSeason(locals), sites(db(), locals.who.crew), grounds(db(), locals.who.crew)]);
   const { system } = locals.who.person;
+  const wind = simulateWind(11, locals.now);
+  const shown = places.find((s) => s.id === url.searchParams.get('site')) ?? places[0];
   return {
-    ids: { entry: newId(), water: newId(), gaugeEntry: newId(), gauge: newId() },
+    ids: { entry: newId(), water: newId(), gaugeEntry: newId(), gauge: newId(), ground: newId(), groundEntry: newId() },
+    shown: shown?.id ?? null,
+    wind: { ...wind, text: windText(wind) },
+    fix: shown ? simulateFix(Math.floor(locals.now.getTime() / 60_000), [shown.lon, shown.lat]) : null,
+    kinds: GROUND_KINDS,
+    ground: ground.map(({ id, site, water, kind, name, shape, note, entry }) => ({ id, site, water, kind, name, shape, note, entry })),
+    stations: season ? stationsOnMap(season, ground, system) : [],
     sites: places.map((site) => ({
       ...site,
       waters: (season?.waters ?? [])
@@ -22,10 +38,9 @@ export const load: PageServerLoad = async ({ locals }) => {
         .map((water) => {
           const levels = season?.levels[water.id];
           const views = (season?.views ?? []).filter((v) => v.station.water === water.id);
-          const verdicts = views
-            .filter((v) => v.state === 'live')
-            .map((v) => stateOf(v, levels ?? { known: {}, age: {}, atMost: {} }, system)?.verdict ?? 'unknown');
+          const verdicts = views.filter((v) => v.state === 'live').map((v) => stateOf(v, levels ?? NEVER, system)?.verdict ?? 'unknown');
           const level = levels?.known.pond;
+          const line = ground.find((g) => g.water === water.id && (g.kind === 'shore' || g.kind === 'stream line'));
           return {
             id: water.id,
             name: water.name,
@@ -35,11 +50,37 @@ export const load: PageServerLoad = async ({ locals }) => {
             live: verdicts.length,
             out: verdicts.filter((v) => !['fine', 'nearEdge', 'unknown'].includes(v)).length,
             level: level === undefined ? 'never read' : `${printLevel(level, system)}, read ${spanText(levels?.age.pond ?? 0)} ago`,
+            upwind: line && line.shape.type !== 'Point' ? upwindText(line.kind as 'shore', lineOf(line.shape), wind) : '',
           };
         }),
     })),
   };
 };
+
+const lineOf = (shape: { type: 'LineString'; coordinates: [number, number][] } | { type: 'Polygon'; coordinates: [number, number][][] }) =>
+  shape.type === 'Polygon' ? (shape.coordinates[0] ?? []) : shape.coordinates;
+
+function stationsOnMap(season: Season, ground: Awaited<ReturnType<typeof grounds>>, system: 'us' | 'metric') {
+  const leave = ground.flatMap((g) =>
+    g.kind === 'boundary of permission' && g.shape.type === 'Polygon' ? [g.shape.coordinates[0] ?? []] : [],
+  );
+  return season.stations.map((s) => {
+    const view = season.views.find((v) => v.station.id === s.id);
+    const state = view?.state === 'live' ? stateOf(view, season.levels[s.water] ?? NEVER, system) : null;
+    return {
+      id: s.id,
+      water: s.water,
+      number: s.number,
+      name: s.name,
+      kind: s.kind,
+      lat: s.lat,
+      lon: s.lon,
+      mark: view ? (state?.verdict ?? (view.state === 'live' ? ('unknown' as const) : view.state)) : null,
+      label: view ? `${view.typeName}, ${state?.label ?? view.state}` : 'no set',
+      outside: s.lat === null || s.lon === null ? null : outsideSentence(`${s.number} ${s.name}`, [s.lon, s.lat], leave),
+    };
+  });
+}
 
 export const actions: Actions = {
   water: async ({ request, locals }) => {
@@ -55,14 +96,7 @@ export const actions: Actions = {
           ...common,
           id: read.text('entry'),
           kind: 'water',
-          body: {
-            id,
-            site: read.text('site'),
-            name: read.text('name'),
-            kind: read.text('kind') as 'pond',
-            profile: [],
-            note: read.text('note'),
-          },
+          body: { id, site: read.text('site'), name: read.text('name'), kind: read.text('kind') as 'pond', note: read.text('note') },
         },
         {
           ...common,
@@ -74,5 +108,54 @@ export const actions: Actions = {
     );
     if ('failure' in result) return result.failure;
     redirect(303, `/waters/${id}`);
+  },
+
+  /** Saves a drawn or typed shape: a new piece of ground, an old one with its new shape, or a station's place. */
+  ground: async ({ request, locals }) => {
+    const read = reader(await request.formData(), locals.who);
+    const season = await loadSeason(locals);
+    const subject = read.text('subject');
+    const station = season?.stations.find((s) => s.id === subject);
+    const form = station ? 'point' : FORMS.includes(read.text('form') as Form) ? (read.text('form') as Form) : 'line';
+    const points = parsePoints(read.text('points'));
+    if (!points.ok) read.refuse('points', points.sentence);
+    const made = points.ok ? shapeOf(form, points.points) : null;
+    if (made && !made.ok) read.refuse('points', made.sentence);
+    if (!read.ok() || !made?.ok) return refused(read);
+    const common = { id: read.text('groundEntry'), crew: locals.who.crew, occurredAt: locals.now, by: locals.who.person.id };
+    const old = station ? undefined : (await grounds(db(), locals.who.crew)).find((g) => g.id === subject);
+    const kept = old && { id: old.id, site: old.site, water: old.water, properties: old.properties };
+    const fresh = { id: read.text('ground'), site: read.text('site'), water: read.text('water') || null, properties: {} };
+    const result = await attempt(
+      read,
+      () =>
+        record(
+          db(),
+          station && made.shape.type === 'Point'
+            ? { ...common, kind: 'station', body: { ...station, lon: made.shape.coordinates[0], lat: made.shape.coordinates[1] } }
+            : {
+                ...common,
+                kind: 'ground',
+                body: {
+                  ...(kept ?? fresh),
+                  kind: read.text('groundKind') as GroundKind,
+                  name: read.text('groundName'),
+                  shape: made.shape,
+                  note: read.text('groundNote'),
+                },
+              },
+        ),
+      (path) =>
+        path.startsWith('shape')
+          ? 'points'
+          : ['name', 'kind', 'note'].includes(path)
+            ? `ground${path[0]?.toUpperCase()}${path.slice(1)}`
+            : path,
+    );
+    if ('failure' in result) return result.failure;
+    redirect(
+      303,
+      `/waters?site=${station ? (season?.waters.find((w) => w.id === station.water)?.site ?? '') : (old?.site ?? read.text('site'))}&drawn=1`,
+    );
   },
 };

@@ -1,55 +1,140 @@
 <script lang="ts">
+  import { browser } from '$app/environment';
   import { enhance } from '$app/forms';
+  import { page } from '$app/state';
+  import { parsePoints, pointsOf, printPoints, type Form } from '#core/ground/points';
+  import type { Position } from '#core/ground/geodesic';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import type { Shown } from '$lib/ui/map/styles';
+  import GroundForm from './GroundForm.svelte';
+  import GroundTable from './GroundTable.svelte';
+  import WaterList from './WaterList.svelte';
+  import WindArrow from './WindArrow.svelte';
 
-  let { data, form } = $props();
-  const kept = $derived(form as Kept | null);
+  let { data, form: answer } = $props();
+  const kept = $derived(answer as Kept | null);
+  const system = $derived(data.who?.person.system ?? 'us');
+  const keptGround = $derived(kept?.values?.points !== undefined ? kept : null);
+  const keptWater = $derived(kept && !keptGround ? kept : null);
+
+  let subject = $derived(typed(keptGround, 'subject'));
+  let form = $derived<Form>(typed(keptGround, 'form', 'line') as Form);
+  let text = $derived(typed(keptGround, 'points'));
+  let drawing = $state(false);
+  let picked = $state<Shown | null>(null);
+  const points = $derived.by(() => {
+    const parsed = parsePoints(text);
+    return parsed.ok ? parsed.points : [];
+  });
+  const placed = $derived(data.stations.filter((s) => s.lat !== null && s.lon !== null));
+  const things = $derived([
+    ...data.ground.map((g) => ({ shown: { what: 'ground', id: g.id, text: g.name, kind: g.kind } satisfies Shown, shape: g.shape })),
+    ...placed.map((s) => ({
+      shown: {
+        what: 'station',
+        id: s.id,
+        text: `${s.number} ${s.name}`,
+        number: String(s.number),
+        mark: s.mark,
+        outside: s.outside !== null,
+      } satisfies Shown,
+      shape: { type: 'Point' as const, coordinates: [s.lon ?? 0, s.lat ?? 0] as [number, number] },
+    })),
+  ]);
+  const shownSite = $derived(data.sites.find((s) => s.id === data.shown));
+  const fit = $derived.by((): Position[] => {
+    const waters = new Set(shownSite?.waters.map((w) => w.id));
+    const of = placed.filter((s) => waters.has(s.water)).map((s): Position => [s.lon ?? 0, s.lat ?? 0]);
+    return of.length > 0 ? of : shownSite ? [[shownSite.lon, shownSite.lat]] : [];
+  });
+  const station = $derived(data.stations.find((s) => s.id === picked?.id));
+  const piece = $derived(data.ground.find((g) => g.id === picked?.id));
+
+  function take(id: string): void {
+    subject = id;
+    const ground = data.ground.find((g) => g.id === id);
+    const place = placed.find((s) => s.id === id);
+    if (ground) {
+      const drawn = pointsOf(ground.shape);
+      form = drawn.form;
+      text = printPoints(drawn.points);
+    } else if (place) {
+      form = 'point';
+      text = printPoints([[place.lon ?? 0, place.lat ?? 0]]);
+    } else text = '';
+  }
 </script>
 
 <svelte:head><title>Waters · Zaprud</title></svelte:head>
 
 <div class="page">
-  <h1>Waters</h1>
+  <div class="head">
+    <h1>Waters</h1>
+    <nav aria-label="Scouting">
+      <a class="btn" href="/waters/plan">The plan</a>
+      <a class="btn" href="/waters/exchange">Files in and out</a>
+      <a class="btn" href="/waters/sign">Half-lives of sign</a>
+    </nav>
+  </div>
   {#if data.sites.length === 0}
     <p class="sheet mt-3">No site yet. <a class="link" href="/begin">Begin with a site and its water</a>.</p>
-  {/if}
-  {#each data.sites as site (site.id)}
-    <section class="mt-4">
-      <h2>{site.name}</h2>
-      <p class="quiet">{[site.owner, site.access, site.endangered].filter(Boolean).join('. ')}</p>
-      {#if site.waters.length === 0}
-        <p class="mt-1">No water is recorded on this site: add one below.</p>
-      {:else}
-        <table class="plain-table mt-2">
-          <thead
-            ><tr
-              ><th scope="col">Water</th><th scope="col">Level</th><th scope="col">Stations</th><th scope="col">Live sets</th><th
-                scope="col">Note</th
-              ></tr
-            ></thead
-          >
-          <tbody>
-            {#each site.waters as water (water.id)}
-              <tr>
-                <td><a class="link font-bold" href="/waters/{water.id}">{water.name}</a> <span class="quiet">{water.kind}</span></td>
-                <td>{water.level}</td>
-                <td>{water.stations}</td>
-                <td
-                  >{water.live}{#if water.out > 0}, <b>{water.out} out of {water.out === 1 ? 'its' : 'their'} band</b>{/if}</td
-                >
-                <td>{water.note}</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
-      {/if}
-    </section>
-  {/each}
-  {#if data.sites.length > 0}
-    <details class="sheet mt-6" open={kept?.problem !== undefined}>
+  {:else}
+    {#if page.url.searchParams.has('drawn')}<p role="status"><b>Saved to the map and the book.</b></p>{/if}
+    <div class="ground">
+      <div>
+        <div class="frame">
+          {#if browser}
+            {#await import('$lib/ui/map/GroundMap.svelte') then { default: GroundMap }}
+              <GroundMap
+                {things}
+                {fit}
+                draft={{ form: data.stations.some((s) => s.id === subject) ? 'point' : form, points }}
+                {drawing}
+                {system}
+                ondraft={(drawn) => (text = printPoints(drawn))}
+                onpick={(shown) => (picked = shown)}
+              />
+            {/await}
+          {:else}<p class="p-4">The map needs script. The table below has every place as text.</p>{/if}
+          <WindArrow wind={data.wind} />
+        </div>
+        <p class="picked" aria-live="polite">
+          {#if station}<a class="link" href="/waters/{station.water}/{station.id}"><b>{station.number} {station.name}</b></a>, {station.kind}:
+            {station.label}.
+            {station.outside ?? ''}
+            <button class="link" type="button" onclick={() => take(station.id)}>Move it</button>
+          {:else if piece}<b>{piece.name}</b>, {piece.kind}. {piece.note}
+            <button class="link" type="button" onclick={() => take(piece.id)}>Change its shape</button>
+            <a class="link" href="/book/{piece.entry}">Correct or withdraw it</a>
+          {:else}<span class="quiet"
+              >Marks are the states of the sets; a small ring is a station without one. Choose one on the map. {data.wind.text}</span
+            >{/if}
+        </p>
+      </div>
+      <WaterList sites={data.sites} shown={data.shown} />
+    </div>
+    {#each data.stations.filter((s) => s.outside) as s (s.id)}<p class="problem mt-2">{s.outside}</p>{/each}
+    <GroundTable stations={data.stations} ground={data.ground} {system} />
+    <GroundForm
+      kept={keptGround}
+      ids={data.ids}
+      kinds={data.kinds}
+      site={data.shown ?? ''}
+      waters={(shownSite?.waters ?? []).map((w) => ({ value: w.id, text: w.name }))}
+      stations={data.stations.map((s) => ({ value: s.id, text: `${s.number} ${s.name}` }))}
+      grounds={data.ground.map((g) => ({ value: g.id, text: `${g.name}, ${g.kind}`, kind: g.kind, name: g.name, note: g.note }))}
+      bind:subject
+      bind:form
+      bind:text
+      bind:drawing
+      fix={data.fix}
+      {system}
+      onsubject={take}
+    />
+    <details class="sheet mt-4" open={keptWater?.problem !== undefined}>
       <summary class="font-bold cursor-pointer">Add a water</summary>
       <form
         method="POST"
@@ -59,30 +144,65 @@
             update({ reset: false })}
         class="mt-3 max-w-md"
       >
-        <Problem text={kept?.problem} />
-        {#each Object.entries(data.ids) as [name, value] (name)}<input type="hidden" {name} value={typed(kept, name, value)} />{/each}
-        <TextField label="Name of the water" name="name" value={typed(kept, 'name')} error={kept?.errors?.name} required />
+        <Problem text={keptWater?.problem} />
+        {#each Object.entries(data.ids) as [name, value] (name)}<input type="hidden" {name} value={typed(keptWater, name, value)} />{/each}
+        <TextField label="Name of the water" name="name" value={typed(keptWater, 'name')} error={keptWater?.errors?.name} required />
         <SelectField
           label="Site"
           name="site"
-          value={typed(kept, 'site')}
-          error={kept?.errors?.site}
+          value={typed(keptWater, 'site')}
+          error={keptWater?.errors?.site}
           options={data.sites.map((s) => ({ value: s.id, text: s.name }))}
         />
         <SelectField
-          label="Kind"
+          label="Kind of water"
           name="kind"
-          value={typed(kept, 'kind')}
-          error={kept?.errors?.kind}
-          options={[
-            { value: 'pond', text: 'pond' },
-            { value: 'stream', text: 'stream' },
-            { value: 'ditch', text: 'ditch' },
-          ]}
+          value={typed(keptWater, 'kind')}
+          error={keptWater?.errors?.kind}
+          options={['pond', 'stream', 'ditch'].map((k) => ({ value: k, text: k }))}
         />
-        <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
+        <TextField label="Note on it" name="note" value={typed(keptWater, 'note')} error={keptWater?.errors?.note} />
         <button class="btn btn-primary">Add the water and its gauge</button>
       </form>
     </details>
   {/if}
 </div>
+
+<style>
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 20px;
+    align-items: center;
+    justify-content: space-between;
+    margin-bottom: 10px;
+  }
+  .head nav {
+    display: flex;
+    gap: 8px;
+    flex-wrap: wrap;
+  }
+  .ground {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 390px;
+    gap: 20px;
+    align-items: start;
+  }
+  .frame {
+    position: relative;
+    height: 520px;
+    border: 1px solid var(--rule);
+  }
+  .picked {
+    margin: 6px 0 0;
+    min-height: 3.2em;
+  }
+  @media (max-width: 900px) {
+    .ground {
+      grid-template-columns: 1fr;
+    }
+    .frame {
+      height: 380px;
+    }
+  }
+</style>

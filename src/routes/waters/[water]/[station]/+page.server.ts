@@ -1,84 +1,167 @@
-import { error, redirect } from '@sveltejs/kit';
+import { redirect } from '@sveltejs/kit';
 import { SPECIES } from '#core/animals/species';
-import type { Sign } from '#core/record/kinds';
-import { useOf } from '#core/sign/activity';
+import type { Draft } from '#core/record/kinds';
 import { FRESHNESSES, signKind, SIGN_KINDS } from '#core/sign/kinds';
-import { toField, whenText, wholeMinute } from '#core/time/localTime';
+import { latest, MEASURES } from '#core/stations/measures';
+import { printMeasure } from '#core/stations/measureText';
+import { depthAt, relationOf, type DepthReading } from '#core/stations/relation';
+import { standingAt } from '#core/stations/standing';
+import { dayText, toField, whenText, wholeMinute } from '#core/time/localTime';
+import { TYPICAL_BODY } from '#core/units/bodyGauge';
+import { printLength, printLevel } from '#core/units/length';
+import { levelAt } from '#core/water/series';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
+import { photoFrom } from '$lib/server/photo';
 import { record } from '$lib/server/record/write';
-import { signs } from '$lib/server/repositories/sign';
-import { loadSeason } from '$lib/server/season';
+import { allReadings } from '$lib/server/repositories/readings';
+import { stationLevels } from '$lib/server/repositories/scouting';
+import { loadScouted, stationName, stationOf } from '$lib/server/scouting';
 import type { Actions, PageServerLoad } from './$types';
 
-async function find(locals: App.Locals, water: string, station: string) {
-  const season = await loadSeason(locals);
-  const place = season?.stations.find((s) => s.id === station && s.water === water);
-  if (!season || !place) error(404, 'There is no such station in this record.');
-  return { season, place };
-}
-
 export const load: PageServerLoad = async ({ locals, params }) => {
-  const { season, place } = await find(locals, params.water, params.station);
-  const found = await signs(db(), locals.who.crew, { station: place.id });
+  const { season, water, levels, stations, station, zero } = await stationOf(locals, params.water, params.station);
+  const [scouted, own] = await Promise.all([loadScouted(locals, water.id), stationLevels(db(), locals.who.crew, station.id)]);
   const { now } = locals;
+  const { system, measures } = locals.who.person;
+  const level = levels.known[station.surface];
+  const depths: DepthReading[] = [...(station.bed ? [station.bed] : []), ...own];
+  const relation = relationOf(depths);
+  const nearest = [...depths].sort((a, b) => Math.abs(a.level - (level ?? 0)) - Math.abs(b.level - (level ?? 0)))[0];
+  const depth = relation && nearest && level !== undefined ? depthAt(relation, level, nearest, system) : null;
+  const still = water.kind === 'pond' && station.bed && level !== undefined ? level - (station.bed.level - station.bed.depth) : null;
+  const here = still ?? depth?.depth ?? null;
+  const waders = measures.waders ?? measures.waist ?? TYPICAL_BODY.waist;
   return {
-    station: place,
-    water: season.waters.find((w) => w.id === place.water)?.name ?? '',
-    levels: season.levels[place.water] ?? { known: {}, age: {}, atMost: {} },
-    sets: season.views
-      .filter((v) => v.station.id === place.id)
-      .map((v) => ({ id: v.id, text: `${v.number} ${v.name}, ${v.typeName.toLowerCase()}, ${v.state}` })),
-    use: useOf(
-      found.map((s) => ({ ...s, at: new Date(s.at) })),
-      now,
+    station,
+    water: water.name,
+    isStream: water.kind !== 'pond',
+    depth:
+      still === null
+        ? (depth?.sentence ?? 'Its depth was not measured.')
+        : still > 0
+          ? `${printLength(still, system)} of water now.`
+          : `Dry by ${printLength(-still, system)} now.`,
+    standing: standingAt(
+      here,
+      latest(station.measures, 'sink')?.value ?? null,
+      { waders, knee: measures.knee ?? TYPICAL_BODY.knee, own: 'waders' in measures || 'waist' in measures },
+      system,
     ),
-    signs: found.map((s) => ({
-      id: s.id,
-      entry: s.entry,
-      when: whenText(new Date(s.at), now, season.line.zone),
-      label: signKind(s.kind).label,
-      tells: signKind(s.kind).tells,
-      halfLife: signKind(s.kind).halfLife,
-      species: s.species,
-      freshness: s.freshness,
-      count: s.count,
-      direction: s.direction,
-      note: s.note,
+    owns: own.map((o) => ({
+      id: o.id,
+      entry: o.entry,
+      when: whenText(new Date(o.at), now, season.line.zone),
+      depth: printLength(o.depth, system),
+      level: printLevel(o.level - zero, system),
     })),
+    measures: [...new Set(station.measures.map((m) => m.what))].flatMap((what) => {
+      const taken = latest(station.measures, what);
+      if (!taken) return [];
+      return [
+        {
+          label: MEASURES[what].label,
+          text: printMeasure(what, taken.value, system),
+          at: dayText(new Date(taken.at), season.line.zone),
+          level: taken.level === null ? '' : printLevel(taken.level - zero, system),
+        },
+      ];
+    }),
+    profile: station.across?.points.map((p) => `${printLength(p.distance, system)}: ${printLength(p.depth, system)}`) ?? [],
+    parent: stations.find((s) => s.id === station.parent) ?? null,
+    children: stations
+      .filter((s) => s.parent === station.id)
+      .map((s) => ({ id: s.id, text: stationName(s), set: season.views.some((v) => v.station.id === s.id && v.state === 'live') })),
+    sets: season.views
+      .filter((v) => v.station.id === station.id)
+      .map((v) => ({ id: v.id, text: `${v.number} ${v.name}, ${v.typeName.toLowerCase()}, ${v.state}` })),
+    use: scouted.use(station.id),
+    cameraNights: scouted.cameras.filter((c) => c.station === station.id).reduce((sum, c) => sum + c.events.length, 0),
+    signs: scouted.signs
+      .filter((s) => s.station === station.id)
+      .map(({ id, entry, at, kind, species, freshness, count, direction, note, photo, lat, lon }) => ({
+        id,
+        entry,
+        when: whenText(new Date(at), now, season.line.zone),
+        label: signKind(kind).label,
+        tells: signKind(kind).tells,
+        halfLife: scouted.halfLives[kind] ?? signKind(kind).halfLife,
+        species,
+        freshness,
+        count,
+        direction,
+        note,
+        photo,
+        where: lat === null || lon === null ? '' : `${lat.toFixed(5)}, ${lon.toFixed(5)}`,
+      })),
     kinds: SIGN_KINDS,
     species: SPECIES,
     freshnesses: FRESHNESSES,
     nowField: toField(now, season.line.zone),
     ids: { entry: newId(), id: newId() },
+    depthIds: { entry: newId(), id: newId() },
   };
 };
 
 export const actions: Actions = {
-  default: async ({ request, locals, params }) => {
-    const { season, place } = await find(locals, params.water, params.station);
-    const read = reader(await request.formData(), locals.who);
+  sign: async ({ request, locals, params }) => {
+    const { season, station } = await stationOf(locals, params.water, params.station);
+    const data = await request.formData();
+    const read = reader(data, locals.who);
     const at = read.text('at') === '' ? wholeMinute(locals.now) : read.instant('at', season.line.zone);
     const count = read.number('count');
+    const [lat, lon] = [read.number('lat'), read.number('lon')];
     if (read.text('kind') === '') read.refuse('kind', 'Tap the sign that was found.');
     if (at && at > locals.now) read.refuse('at', 'A sign cannot be found in the future.');
+    const photo = await photoFrom(read, data.get('photo'), locals.who.crew);
     if (!at || !read.ok()) return refused(read);
-    const body: Sign = {
+    const body: Draft<'sign'> = {
       id: read.text('id'),
-      station: place.id,
+      station: station.id,
       at: at.toISOString(),
       kind: read.text('kind'),
-      species: (read.text('species') || 'beaver') as Sign['species'],
-      freshness: (read.text('freshness') || 'hours') as Sign['freshness'],
+      species: (read.text('species') || 'beaver') as Draft<'sign'>['species'],
+      freshness: (read.text('freshness') || 'hours') as Draft<'sign'>['freshness'],
       count: count ?? null,
       direction: read.text('direction'),
       note: read.text('note'),
+      photo,
+      lat: photo && lat !== undefined ? lat : null,
+      lon: photo && lon !== undefined ? lon : null,
     };
     const result = await attempt(read, () =>
       record(db(), { id: read.text('entry'), crew: locals.who.crew, kind: 'sign', occurredAt: at, by: locals.who.person.id, body }),
     );
     if ('failure' in result) return result.failure;
     redirect(303, `/waters/${params.water}/${params.station}?noted=1`);
+  },
+
+  /** A depth read at the place: with the gauge's level then it teaches how the place follows the gauge. */
+  depth: async ({ request, locals, params }) => {
+    const { season, station, levels, zero } = await stationOf(locals, params.water, params.station);
+    const read = reader(await request.formData(), locals.who);
+    const at = read.text('depthAt') === '' ? wholeMinute(locals.now) : read.instant('depthAt', season.line.zone);
+    const depth = read.length('depth');
+    const typed = read.length('level');
+    const gauge = season.gauges.find((g) => g.water === station.water && g.surface === station.surface);
+    const readings = gauge && typed === undefined ? ((await allReadings(db(), locals.who.crew))[gauge.id] ?? []) : [];
+    const then = typed !== undefined ? typed + zero : at ? (levelAt(readings, at)?.level ?? levels.known[station.surface]) : undefined;
+    if (depth === undefined) read.refuse('depth', 'Type the depth at the place, for example knee.');
+    if (at && at > locals.now) read.refuse('depthAt', 'A depth cannot be read in the future.');
+    if (then === undefined) read.refuse('level', 'The gauge was never read: type what it shows, or save a reading first.');
+    if (!at || depth === undefined || then === undefined || !read.ok()) return refused(read);
+    const result = await attempt(read, () =>
+      record(db(), {
+        id: read.text('entry'),
+        crew: locals.who.crew,
+        kind: 'stationLevel',
+        occurredAt: at,
+        by: locals.who.person.id,
+        body: { id: read.text('id'), station: station.id, at: at.toISOString(), depth, level: then },
+      }),
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}/${params.station}?read=1`);
   },
 };

@@ -1,0 +1,83 @@
+import { error } from '@sveltejs/kit';
+import type { Station } from '#core/record/kinds';
+import { activity, useOf, type FoundSign } from '#core/sign/activity';
+import type { Finding } from '#core/water/finding';
+import { db } from './database';
+import { crewOf } from './repositories/places';
+import { cameraRolls, type Watched } from './repositories/scouting';
+import { signs, type NotedSign } from './repositories/sign';
+import { loadSeason } from './season';
+
+const DAY = 86_400_000;
+/** Sign older than this has no weight left in any table. */
+const OLDEST = 180 * DAY;
+
+export interface Scouted {
+  halfLives: Record<string, number>;
+  signs: NotedSign[];
+  cameras: Watched[];
+  /** what counts for a station's use, camera events among it; of one species when given */
+  found: (station: string, species?: string) => FoundSign[];
+  use: (station: string) => Finding;
+  /** 0 to 1; null when nothing was ever noted */
+  activity: (station: string, species?: string) => number | null;
+}
+
+/** All that was read of the crew's places: sign, cameras, and the half-lives by which they are weighed. */
+export async function loadScouted({ who, now }: App.Locals, water?: string): Promise<Scouted> {
+  const since = new Date(now.getTime() - OLDEST);
+  const of = water ? { water } : {};
+  const [crew, noted, cameras] = await Promise.all([
+    crewOf(db(), who.crew),
+    signs(db(), who.crew, { ...of, since }),
+    cameraRolls(db(), who.crew, { ...of, since }),
+  ]);
+  const halfLives = crew?.halfLives ?? {};
+  const found = (station: string, species?: string): FoundSign[] =>
+    [
+      ...noted
+        .filter((s) => s.station === station)
+        .map((s): FoundSign => ({ kind: s.kind, freshness: s.freshness, at: new Date(s.at), species: s.species })),
+      ...cameras
+        .filter((c) => c.station === station)
+        .flatMap((c) => c.events)
+        .map((e): FoundSign => ({ kind: 'camera', freshness: 'hours', at: e.at, species: e.species })),
+    ].filter((s) => !species || s.species === species);
+  return {
+    halfLives,
+    signs: noted,
+    cameras,
+    found,
+    use: (station) => useOf(found(station), now, halfLives),
+    activity: (station, species) => {
+      const own = found(station, species);
+      return own.length === 0 ? null : activity(own, now, halfLives);
+    },
+  };
+}
+
+/** The water of an address with its season, or the page that says there is none. */
+export async function waterOf(locals: App.Locals, id: string) {
+  const season = await loadSeason(locals);
+  const water = season?.waters.find((w) => w.id === id);
+  if (!season || !water) error(404, 'There is no such water in this record.');
+  const gauge = season.gauges.find((g) => g.water === id && g.surface === 'pond');
+  return {
+    season,
+    water,
+    gauge,
+    zero: gauge?.zero ?? 0,
+    levels: season.levels[id] ?? { known: {}, age: {}, atMost: {} },
+    stations: season.stations.filter((s) => s.water === id),
+  };
+}
+
+/** The station of an address with its water. */
+export async function stationOf(locals: App.Locals, water: string, id: string) {
+  const found = await waterOf(locals, water);
+  const station = found.stations.find((s) => s.id === id);
+  if (!station) error(404, 'There is no such station in this record.');
+  return { ...found, station };
+}
+
+export const stationName = ({ number, name }: Station): string => `${number} ${name}`;

@@ -1,0 +1,33 @@
+<script lang="ts">
+  import type { Finding } from '#core/water/finding';
+  import StateMark from './StateMark.svelte';
+
+  /** A finding in one line: its mark, its sentence, and where its figures come from. */
+  let { finding, note = '' }: { finding: Finding; note?: string } = $props();
+  const MARK = { holds: 'fine', warns: 'nearEdge', fails: 'outOfWater', unknown: 'unknown' } as const;
+</script>
+
+<article>
+  <StateMark verdict={MARK[finding.verdict]} />
+  <div>
+    <p>{finding.sentence}</p>
+    <p class="quiet">{finding.figure}{note ? `; ${note}` : ''} <span class="origin">{finding.origin}</span></p>
+  </div>
+</article>
+
+<style>
+  article {
+    display: grid;
+    grid-template-columns: 24px 1fr;
+    gap: 10px;
+    margin: 10px 0;
+    font-size: 1.08rem;
+  }
+  .quiet {
+    font-size: 0.9rem;
+  }
+  .origin {
+    border: 1px solid var(--rule);
+    padding: 0 5px;
+  }
+</style>
