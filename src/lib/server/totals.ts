@@ -2,7 +2,7 @@ import { SPECIES } from '#core/animals/species';
 import { exposureOf, nights, type Sprung, type Standing } from '#core/effort/exposure';
 import { rateWithLimits } from '#core/effort/rate';
 import { SPRUNG } from '#core/record/checks';
-import type { Check, Device, Station, TrapSet } from '#core/record/kinds';
+import type { Check, Device, Line, Station, TrapSet } from '#core/record/kinds';
 import { setTypeOf } from '#core/sets/catalogue';
 import { layOutSetting, placeOf } from '#core/sets/standing';
 import { bandNear, levelBands } from '#core/water/band';
@@ -10,12 +10,15 @@ import { axisOf } from '#core/water/layout';
 import { db } from './database';
 import { checks } from './repositories/checks';
 import { allReadings } from './repositories/readings';
+import { sets as setsOf } from './repositories/sets';
 import { index, loadSeason } from './season';
 
 export interface SetTotal {
   id: string;
   number: number;
   name: string;
+  station: string;
+  species: TrapSet['species'];
   hoursSet: number;
   inBand: { low: number; high: number };
   caught: Record<string, number>;
@@ -23,21 +26,21 @@ export interface SetTotal {
   rate: { rate: number; low: number; high: number } | null;
 }
 
-/** What the season adds up to: exposure and catch of every set, and of all. */
+/** What a season adds up to, the one under way unless another line is given: exposure and catch of every set, and of all. */
 export async function seasonTotals(
   locals: App.Locals,
-): Promise<{ sets: SetTotal[]; all: Omit<SetTotal, 'id' | 'number' | 'name'> } | null> {
+  of?: Line,
+): Promise<{ sets: SetTotal[]; all: Omit<SetTotal, 'id' | 'number' | 'name' | 'station' | 'species'> } | null> {
   const season = await loadSeason(locals, ['live', 'pulled']);
   if (!season) return null;
-  const [visits, readings] = await Promise.all([
-    checks(db(), locals.who.crew, { line: season.line.id }),
-    allReadings(db(), locals.who.crew),
-  ]);
+  const line = of?.id ?? season.line.id;
+  const other = line === season.line.id ? null : await setsOf(db(), locals.who.crew, { line, states: ['live', 'pulled'] });
+  const [visits, readings] = await Promise.all([checks(db(), locals.who.crew, { line }), allReadings(db(), locals.who.crew)]);
   const stations = index<Station>(season.stations);
   const shed = index<Device>(season.shed);
   const bySet = new Map<string, Check[]>();
   for (const visit of visits) bySet.set(visit.set, [...(bySet.get(visit.set) ?? []), visit]);
-  const sets = season.sets.map((set): SetTotal => {
+  const sets = (other ?? season.sets).map((set): SetTotal => {
     const station = stations[set.station];
     const own = (bySet.get(set.id) ?? []).sort((a, b) => a.at.localeCompare(b.at));
     const caught = countCatches(own);
@@ -49,6 +52,8 @@ export async function seasonTotals(
       id: set.id,
       number: set.number,
       name: set.name,
+      station: set.station,
+      species: set.species,
       hoursSet: sum(exposures.map((e) => e.hoursSet)),
       inBand,
       caught,

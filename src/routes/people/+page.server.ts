@@ -1,4 +1,5 @@
 import { redirect } from '@sveltejs/kit';
+import { WORK_MINUTES } from '#core/planning/minutes';
 import { BODY_WORDS, TYPICAL_BODY } from '#core/units/bodyGauge';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import { db } from '$lib/server/database';
@@ -21,6 +22,12 @@ export const load: PageServerLoad = async ({ locals }) => {
         word,
         text: printLength(person.measures[word] ?? TYPICAL_BODY[word], person.system),
         own: word in person.measures,
+      })),
+      work: Object.entries(WORK_MINUTES).map(([task, { label, minutes }]) => ({
+        task,
+        label,
+        minutes: person.minutes[task] ?? minutes,
+        own: task in person.minutes,
       })),
       tools: tools.map(([word, metres]) => `${word} = ${printLength(metres, person.system)}`).join('\n'),
     },
@@ -54,6 +61,11 @@ export const actions: Actions = {
       const value = read.length(`body.${word}`);
       if (value !== undefined) measures[word] = value;
     }
+    const minutes: Record<string, number> = {};
+    for (const [task, usual] of Object.entries(WORK_MINUTES)) {
+      const value = read.number(`min.${task}`);
+      if (value !== undefined && value !== usual.minutes) minutes[task] = value;
+    }
     for (const line of read
       .text('tools')
       .split('\n')
@@ -70,7 +82,7 @@ export const actions: Actions = {
       name: read.text('name'),
       system: system as 'us' | 'metric',
       measures,
-      minutes: locals.who.person.minutes,
+      minutes,
     };
     const result = await attempt(
       read,
@@ -83,7 +95,7 @@ export const actions: Actions = {
           by: locals.who.person.id,
           body,
         }),
-      (path) => (path.startsWith('measures') ? 'tools' : path),
+      (path) => (path.startsWith('measures') ? 'tools' : path.replace('minutes.', 'min.')),
     );
     if ('failure' in result) return result.failure;
     redirect(303, '/people');

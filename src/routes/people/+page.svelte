@@ -75,11 +75,29 @@
           />
         {/each}
       </div>
-      <Field label="Tools, one a line" name="tools" error={kept?.errors?.tools} help="axe handle = 28 in">
+      <Field
+        label="Tools, one a line"
+        name="tools"
+        error={kept?.errors?.tools}
+        help="axe handle = 28 in; waders = 46 in is the top of yours"
+      >
         {#snippet children(attributes)}<textarea class="textarea w-full" rows="3" name="tools" {...attributes}
             >{typed(kept, 'tools', data.me.tools)}</textarea
           >{/snippet}
       </Field>
+      <h3 class="mt-3">Minutes of your work: the plan reckons with them</h3>
+      <div class="grid grid-cols-2 gap-x-4">
+        {#each data.me.work as { task, label, minutes, own } (task)}
+          <TextField
+            {label}
+            name="min.{task}"
+            inputmode="decimal"
+            value={typed(kept, `min.${task}`, String(minutes))}
+            error={kept?.errors?.[`min.${task}`]}
+            origin={own ? 'yours' : 'practice'}
+          />
+        {/each}
+      </div>
       <button class="btn btn-primary">Save</button>
     </form>
   </div>

@@ -153,3 +153,18 @@ export async function checks(db: Knex, crew: string, filter: { set?: string; lin
   }
   return [...found.values()];
 }
+
+/** How many visits in a row, counted back from the last, found every device of a set untouched; by set of a line. */
+export async function untouchedInARow(db: Knex, crew: string, line: string): Promise<Record<string, number>> {
+  const { rows } = await db.raw<{ rows: { set_id: string; visits: number }[] }>(
+    `with look as (
+       select v.set_id, v.at, bool_and(d.outcome = 'untouched') as calm
+       from check_visit v join check_device d on d.visit_id = v.id join trap_set s on s.id = v.set_id
+       where v.crew_id = :crew and s.line_id = :line group by v.id, v.set_id, v.at
+     ), stir as (select set_id, max(at) filter (where not calm) as last from look group by set_id)
+     select look.set_id, count(*)::int as visits from look join stir using (set_id)
+     where look.calm and (stir.last is null or look.at > stir.last) group by look.set_id`,
+    { crew, line },
+  );
+  return Object.fromEntries(rows.map((row) => [row.set_id, row.visits]));
+}

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import type { ReadingBody } from '#core/record/kinds';
+import type { SeenReading } from '#core/water/seenText';
 import type { Reading } from '#core/water/series';
 import { upsert, type Owner } from '../record/upsert';
 
@@ -51,3 +52,12 @@ export async function allReadings(db: Knex, crew: string): Promise<ReadingsByGau
       .orderBy(['r.at', 'e.seq'])) as Row[],
   );
 }
+
+/** What was seen at a gauge besides its level: clarity and crests, of the last year. */
+export const seenAt = (db: Knex, crew: string, gauge: string): Promise<SeenReading[]> =>
+  db('reading')
+    .select('at', 'level', 'bound', 'clarity', 'since')
+    .where({ crew_id: crew, gauge_id: gauge })
+    .where((query) => query.where('bound', 'crest').orWhereNot('clarity', 'not looked'))
+    .orderBy('at', 'desc')
+    .limit(50);

@@ -28,13 +28,15 @@ export async function putSet(trx: Knex, body: TrapSet, { crew, entry }: Owner): 
   }
 }
 
-/** The season that is under way: the line of the crew that was begun last. */
-export const currentLine = (db: Knex, crew: string): Promise<Line | undefined> =>
+/** Every season of the crew, the newest first. */
+export const lines = (db: Knex, crew: string): Promise<Line[]> =>
   db('line')
     .select('id', 'name', 'season', 'zone', 'lat', 'lon', 'rule', 'rulebook')
     .where({ crew_id: crew })
-    .orderByRaw('(select min(seq) from entry where entry.subject = line.id) desc nulls last')
-    .first();
+    .orderByRaw('(select min(seq) from entry where entry.subject = line.id) desc nulls last');
+
+/** The season that is under way: the line of the crew that was begun last. */
+export const currentLine = async (db: Knex, crew: string): Promise<Line | undefined> => (await lines(db, crew))[0];
 
 interface SetRow extends Omit<TrapSet, 'line' | 'station' | 'settings' | 'stays' | 'leftBecause'> {
   line_id: string;

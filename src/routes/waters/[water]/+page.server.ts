@@ -3,11 +3,14 @@ import type { StationKind } from '#core/sets/setType';
 import { STATION_KINDS } from '#core/sets/setType';
 import { spanText, toField, wholeMinute } from '#core/time/localTime';
 import { parseLength, smallUnit } from '#core/units/length';
+import { clarityText, crestText } from '#core/water/seenText';
 import { levelAt } from '#core/water/series';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
+import { seenAt } from '$lib/server/repositories/readings';
+import { placeOn } from '$lib/server/placeOn';
 import { loadSeason } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -23,6 +26,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
   const parsed = asked ? parseLength(asked, smallUnit(system), locals.who.words) : null;
   const readings = pond ? (season.readings[pond.id] ?? []) : [];
   const numbers = season.stations.map((s) => s.number);
+  const seen = pond ? await seenAt(db(), locals.who.crew, pond.id) : [];
   return {
     water,
     gauges,
@@ -31,6 +35,8 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     levels,
     yesterday: levelAt(readings, new Date(locals.now.getTime() - (levels.age.pond ?? 0) - 12 * 3_600_000))?.level ?? null,
     read: Object.fromEntries(Object.entries(levels.age).map(([axis, age]) => [axis, `read ${spanText(age)} ago`])),
+    clarity: clarityText(seen, locals.now),
+    crest: crestText(seen, pond?.zero ?? 0, season.line.zone, system),
     asked: asked ?? '',
     askedProblem: parsed && !parsed.ok ? parsed.sentence : '',
     whatIf: parsed?.ok ? parsed.value + (pond?.zero ?? 0) : null,
@@ -56,6 +62,10 @@ export const actions: Actions = {
     if (!season) error(404, 'No line was begun yet.');
     const level = read.length('level');
     const at = read.text('at') === '' ? wholeMinute(locals.now) : read.instant('at', season.line.zone);
+    const isCrest = read.text('bound') === 'crest';
+    const since = isCrest ? (read.text('since') === '' ? undefined : read.instant('since', season.line.zone)) : null;
+    if (isCrest && read.text('since') === '')
+      read.refuse('since', 'A crest read from debris came at some time between two dates: say the earlier one.');
     if (level === undefined) read.refuse('level', 'Type the level on the gauge, for example 31 3/4 in.');
     if (!gauge) read.refuse('level', 'This water has no gauge on that surface.');
     if (at && at > locals.now) read.refuse('at', 'A reading cannot lie in the future.');
@@ -72,8 +82,10 @@ export const actions: Actions = {
           gauge: gauge.id,
           at: at.toISOString(),
           level: level + gauge.zero,
-          bound: 'exact',
-          source: 'gauge',
+          bound: isCrest ? 'crest' : 'exact',
+          source: isCrest ? 'debris' : 'gauge',
+          since: since ? since.toISOString() : null,
+          clarity: (read.text('clarity') || 'not looked') as 'clear',
           set: null,
           note: '',
         },
@@ -98,6 +110,7 @@ export const actions: Actions = {
       read.refuse('depth', 'A depth is measured from a level: save a reading of the gauge first.');
     if (!read.ok() || along === undefined || number === undefined) return refused(read);
     const at = wholeMinute(locals.now);
+    const place = await placeOn(locals, params.water, along);
     const result = await attempt(
       read,
       () =>
@@ -115,8 +128,8 @@ export const actions: Actions = {
             kind: read.text('kind') as StationKind,
             surface,
             along,
-            lat: null,
-            lon: null,
+            lat: place?.[1] ?? null,
+            lon: place?.[0] ?? null,
             bed: depth === undefined || level === undefined ? null : { depth, level, at: at.toISOString() },
             crest: crest === undefined ? null : crest,
             note: read.text('note'),

@@ -2,6 +2,7 @@
   import { enhance } from '$app/forms';
   import { replaceState } from '$app/navigation';
   import { page } from '$app/state';
+  import { stillToGo } from '#core/ledger/stillToGo';
   import { sectionScene } from '#core/scene/section';
   import { statesOf } from '#core/sets/standing';
   import { printLevel } from '#core/units/length';
@@ -12,6 +13,7 @@
   import SetSentences from './SetSentences.svelte';
   import StationForm from './StationForm.svelte';
   import StationTable from './StationTable.svelte';
+  import WaterNotes from './WaterNotes.svelte';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -32,6 +34,7 @@
   );
   const print = (level: number | undefined): string => (level === undefined ? '' : printLevel(level - zero.pond, system));
   let field = $derived(typed(kept, 'level', data.asked || print(levels.known.pond)));
+  const toGo = $derived(data.water.safe ? stillToGo(data.water.safe, levels.known.pond ?? null, zero.pond, system) : null);
   let wide = $state(1280);
   const narrow = $derived(wide < 700);
   const scene = $derived(
@@ -121,6 +124,7 @@
 />
 
 <div class="page">
+  <WaterNotes water={data.water.id} {toGo} clarity={data.clarity} crest={data.crest} />
   <SetSentences {rows} {system} />
   <StationTable stations={data.stations} {rows} {levels} {system} zero={zero.pond} />
   <StationForm

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import { CLARITIES } from '#core/record/places';
   import type { System } from '#core/units/factors';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
@@ -22,6 +23,11 @@
     { value: 'pond', text: 'the pond or stream' },
     { value: 'tail', text: 'the tailwater, below the dam' },
   ];
+  const BOUNDS = [
+    { value: 'exact', text: 'read on the gauge' },
+    { value: 'crest', text: 'a crest, from debris' },
+  ];
+  const CLARITY = CLARITIES.map((c) => ({ value: c, text: c }));
   const small = $derived(system === 'us' ? 'inches' : 'centimetres');
   const wasStation = $derived(kept?.values?.along !== undefined);
   const wasReading = $derived(kept?.values?.at !== undefined && !wasStation);
@@ -48,6 +54,11 @@
         help="for example {system === 'us' ? '31 3/4 in' : '80 cm'}"
       />
       <TimeField label="Read at" name="at" value={typed(kept, 'at', nowField)} error={kept?.errors?.at} />
+      <div class="grid grid-cols-2 gap-x-3">
+        <SelectField label="It is" name="bound" value={typed(kept, 'bound')} options={BOUNDS} />
+        <SelectField label="Water clarity" name="clarity" value={typed(kept, 'clarity')} options={CLARITY} />
+      </div>
+      <TimeField label="Not before (a crest only)" name="since" value={typed(kept, 'since')} error={kept?.errors?.since} />
       {#if hasTail}<SelectField label="Surface" name="surface" value={typed(kept, 'surface')} options={SURFACES} />{/if}
       <button class="btn btn-primary">Save this reading</button>
     </form>

@@ -1,0 +1,65 @@
+import type { Station } from '#core/record/kinds';
+import { cameraTonight, type CameraAdvice } from '#core/counting/cameraTonight';
+import { colonyRange, type ColonyRange } from '#core/counting/colonyRange';
+import { countOf, type Count } from '#core/counting/nights';
+import { latest } from '#core/stations/measures';
+import { db } from './database';
+import { untouchedInARow } from './repositories/checks';
+import { stationName, type Scouted } from './scouting';
+import type { Season } from './season';
+
+const DAY = 86_400_000;
+
+/** What the cameras of a water tell of a species. */
+export function waterCount(scouted: Scouted, species: string, zone: string): Count {
+  const events = scouted.cameras.flatMap((c) => c.events);
+  const watches = scouted.cameras.map((c) => ({ from: new Date(c.from), to: new Date(c.to) }));
+  return countOf(events, watches, species, zone);
+}
+
+/** A first range for the beavers of a water, from its largest lodge, longest dam and largest pile. */
+export function waterRange(stations: Station[], count: Count, system: 'us' | 'metric'): ColonyRange {
+  const most = (what: 'across' | 'crestLength' | 'extent'): number | null => {
+    const all = stations.flatMap((s) => latest(s.measures, what)?.value ?? []);
+    return all.length > 0 ? Math.max(...all) : null;
+  };
+  return colonyRange(
+    {
+      floor: count.floor,
+      young: (count.sizes.small ?? 0) > 0,
+      lodgeAcross: most('across'),
+      damLength: most('crestLength'),
+      pileExtent: most('extent'),
+    },
+    system,
+  );
+}
+
+/** Where the one camera should hang tonight: the places of a water, or of all, the best first. */
+export async function cameraPlaces(
+  { who, now }: App.Locals,
+  season: Season,
+  scouted: Scouted,
+  stations: Station[],
+): Promise<CameraAdvice[]> {
+  const calm = await untouchedInARow(db(), who.crew, season.line.id);
+  return cameraTonight(
+    stations.map((s) => {
+      const live = season.views.filter((v) => v.station.id === s.id && v.state === 'live');
+      const nights = new Set(
+        scouted.cameras
+          .filter((c) => c.station === s.id && now.getTime() - Date.parse(c.to) < 3 * DAY)
+          .map((c) => Math.min(3, Math.ceil((Date.parse(c.to) - Math.max(Date.parse(c.from), now.getTime() - 3 * DAY)) / DAY))),
+      );
+      return {
+        id: s.id,
+        name: stationName(s),
+        kind: s.kind,
+        activity: scouted.activity(s.id),
+        untouched: live.length > 0 ? Math.max(0, ...live.map((v) => calm[v.id] ?? 0)) : null,
+        mended: scouted.signs.some((g) => g.station === s.id && g.kind === 'mendedLeak' && now.getTime() - Date.parse(g.at) < 3 * DAY),
+        watched: Math.max(0, ...nights),
+      };
+    }),
+  );
+}

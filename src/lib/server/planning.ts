@@ -1,0 +1,207 @@
+import type { Station } from '#core/record/kinds';
+import { SPECIES, type Species } from '#core/animals/species';
+import { latest } from '#core/stations/measures';
+import { standingAt } from '#core/stations/standing';
+import { minutesOf } from '#core/planning/minutes';
+import { fitting, planOf, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
+import { suggestionsFor } from '#core/planning/suggest';
+import { outsideSentence } from '#core/ground/permission';
+import { addDays, clockText, instantOf, localDate } from '#core/time/localTime';
+import { sunOf } from '#core/time/sun';
+import { TYPICAL_BODY } from '#core/units/bodyGauge';
+import { db } from './database';
+import { grounds, intents } from './repositories/scouting';
+import { loadScouted, stationName } from './scouting';
+import { loadSeason, type Season } from './season';
+import { yieldsOf } from './yields';
+
+export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+
+export interface Asked {
+  species: Species;
+  wanted: number;
+  handled: number;
+  people: number;
+  traps: number;
+  days: string[];
+  minutes: number | null;
+  water: string | null;
+}
+
+/** What the plan is asked, out of the address; an absurd number falls back to its default. */
+export function askedOf(params: URLSearchParams, freeTraps: number): Asked {
+  const number = (name: string, otherwise: number, least = 0): number => {
+    const value = Number(params.get(name));
+    return params.get(name) && Number.isFinite(value) && value >= least && value <= 500 ? value : otherwise;
+  };
+  const species = params.get('species') as Species;
+  const days = params.getAll('day').filter((d) => (WEEKDAYS as readonly string[]).includes(d));
+  return {
+    species: SPECIES.includes(species) ? species : 'beaver',
+    wanted: number('wanted', 6, 1),
+    handled: number('handled', 3, 0.5),
+    people: Math.round(number('people', 1, 1)),
+    traps: Math.round(number('traps', freeTraps)),
+    days: days.length > 0 ? days : [...WEEKDAYS],
+    minutes: params.get('minutes') ? number('minutes', 40, 1) : null,
+    water: params.get('water'),
+  };
+}
+
+/** The next two free days from today on, local dates. */
+export function freeDays(today: string, days: readonly string[]): [string, string] {
+  const dates = Array.from({ length: 15 }, (_, i) => addDays(today, i)).filter((d) =>
+    days.includes(WEEKDAYS[(new Date(`${d}T12:00:00Z`).getUTCDay() + 6) % 7] ?? ''),
+  );
+  return [dates[0] ?? today, dates[1] ?? addDays(dates[0] ?? today, 7)];
+}
+
+export interface PlanRow extends Ranked {
+  number: number;
+  name: string;
+  water: string;
+  waterId: string;
+  kind: string;
+  use: string;
+  types: { type: string; built: string | null; why: string }[];
+}
+
+/** The plan: every place of the crew, or of one water, in the order of what it brings, taken or left with its reason. */
+export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
+  const season = await loadSeason(locals);
+  if (!season) return null;
+  const { zone } = season.line;
+  const [scouted, yields, ground, intended] = await Promise.all([
+    loadScouted(locals),
+    yieldsOf(locals),
+    grounds(db(), locals.who.crew),
+    intents(db(), locals.who.crew, season.line.id),
+  ]);
+  const free = season.shed.filter((d) => d.set === null && d.condition !== 'broken' && d.condition !== 'lost').length;
+  const asked = askedOf(params, free);
+  const today = localDate(locals.now, zone);
+  const [setting, back] = freeDays(today, asked.days);
+  const dark = sunOf(setting, zone, season.line);
+  const begin =
+    setting === today && dark.sunrise && locals.now > dark.sunrise ? locals.now : (dark.sunrise ?? instantOf(setting, '07:00', zone));
+  const sunset = dark.sunset ?? instantOf(setting, '17:00', zone);
+  const light = Math.max(0, Math.floor((sunset.getTime() - begin.getTime()) / 60_000));
+  const nights = Math.round((Date.parse(back) - Date.parse(setting)) / 86_400_000);
+  const own = yields.filter((y) => y.species === asked.species);
+  const sum = (list: typeof own, pick: 'caught' | 'nights'): number => list.reduce((n, y) => n + y[pick], 0);
+  const mean = sum(own, 'nights') > 0 ? sum(own, 'caught') / sum(own, 'nights') : 0.1;
+  const each = minutesOf(locals.who.person.minutes).place;
+  const input: PlanInput = {
+    wanted: asked.wanted,
+    handled: asked.handled,
+    people: asked.people,
+    traps: asked.traps,
+    minutes: asked.minutes ?? light,
+    each,
+    nights,
+    mean,
+  };
+
+  const month = Number(setting.slice(5, 7));
+  const kindOf = Object.fromEntries(season.stations.map((s) => [s.id, s.kind]));
+  const waterName = Object.fromEntries(season.waters.map((w) => [w.id, w.name]));
+  const leave = ground.flatMap((g) =>
+    g.kind === 'boundary of permission' && g.shape.type === 'Polygon' ? [g.shape.coordinates[0] ?? []] : [],
+  );
+  const here = season.stations.filter((s) => !asked.water || s.water === asked.water);
+  const candidates = here.map((s): Candidate => {
+    const alike = own.filter((y) => kindOf[y.station] === s.kind);
+    return {
+      id: s.id,
+      name: stationName(s),
+      water: waterName[s.water] ?? '',
+      activity: scouted.activity(s.id, asked.species) ?? (scouted.activity(s.id) === null ? null : 0),
+      caught: sum(alike, 'caught'),
+      nights: sum(alike, 'nights'),
+      suggestion: suggestionsFor(asked.species, s.kind, month)[0] ?? null,
+      barred: barredOf(locals, season, s, leave),
+      taken: takenOf(season, intended, s),
+    };
+  });
+  const ranked = planOf(candidates, input);
+  const byId = Object.fromEntries(here.map((s) => [s.id, s]));
+  const rows = ranked.map((r): PlanRow => {
+    const s = byId[r.id] as Station;
+    return {
+      ...r,
+      number: s.number,
+      name: stationName(s),
+      water: waterName[s.water] ?? '',
+      waterId: s.water,
+      kind: s.kind,
+      use: scouted.use(s.id).sentence,
+      types: suggestionsFor(asked.species, s.kind, month),
+    };
+  });
+  const take = rows.filter((r) => r.take);
+  return {
+    asked,
+    setting,
+    back,
+    nights,
+    light,
+    each,
+    until: clockText(sunset, zone),
+    fits: fitting(asked.minutes ?? light, asked.people, each),
+    free,
+    rows,
+    mean,
+    rule: season.line.rule,
+    within:
+      asked.minutes === null
+        ? null
+        : withinSentence(
+            asked.minutes,
+            asked.traps,
+            asked.people,
+            each,
+            take.map((r) => r.name),
+          ),
+    waters: season.waters.map((w) => ({ value: w.id, text: w.name })),
+    intended: [
+      ...intended.map((i) => ({
+        id: i.id,
+        station: byId[i.station]?.number ?? 0,
+        text: `${byId[i.station] ? stationName(byId[i.station] as Station) : ''}: ${i.doing === 'left' ? `left unset, ${i.because}` : `${i.type}, ${i.doing}${i.opens ? ` for ${i.opens}` : ''}`}`,
+        href: `/book/${i.entry}`,
+      })),
+      ...season.views
+        .filter((v) => (v.state === 'planned' || v.state === 'prepared') && byId[v.station.id])
+        .map((v) => ({
+          id: v.id,
+          station: v.station.number,
+          text: `${v.number} ${v.name}: ${v.typeName}, ${v.state}${v.opens ? ` for ${v.opens}` : ''}`,
+          href: `/bench/${v.id}`,
+        })),
+    ].filter((i) => i.text.trim() !== ''),
+    season,
+  };
+}
+
+function barredOf({ who }: App.Locals, season: Season, s: Station, leave: [number, number][][]): string | null {
+  const outside = s.lat === null || s.lon === null ? null : outsideSentence(stationName(s), [s.lon, s.lat], leave);
+  if (outside) return outside;
+  const level = season.levels[s.water]?.known[s.surface];
+  const depth = s.bed && level !== undefined ? level - (s.bed.level - s.bed.depth) : null;
+  const { measures } = who.person;
+  const stander = {
+    waders: measures.waders ?? measures.waist ?? TYPICAL_BODY.waist,
+    knee: measures.knee ?? TYPICAL_BODY.knee,
+    own: 'waist' in measures,
+  };
+  const standing = standingAt(depth, latest(s.measures, 'sink')?.value ?? null, stander, who.person.system);
+  return standing.verdict === 'fails' ? standing.sentence : null;
+}
+
+function takenOf(season: Season, intended: { station: string; doing: string; type: string; because: string }[], s: Station): string | null {
+  const view = season.views.find((v) => v.station.id === s.id);
+  if (view) return `${view.state === 'live' ? 'A live set stands there' : `In the plan, ${view.state}`}: ${view.number} ${view.name}.`;
+  const intent = intended.find((i) => i.station === s.id);
+  if (!intent) return null;
+  return intent.doing === 'left' ? `Left unset: ${intent.because}.` : `In the plan, ${intent.doing}: ${intent.type}.`;
+}

@@ -1,0 +1,34 @@
+import { redirect } from '@sveltejs/kit';
+import type { Draft } from '#core/record/kinds';
+import { wholeMinute } from '#core/time/localTime';
+import { db } from './database';
+import { attempt, refused, type Reader } from './form';
+import { record, type NewEntry } from './record/write';
+
+/** Saves a guided reading, with what else it writes, and shows it. The fault of a mark stands beside its row. */
+export async function saveSurvey(
+  read: Reader,
+  locals: App.Locals,
+  body: Omit<Draft<'survey'>, 'at'>,
+  also: (at: Date) => NewEntry[] = () => [],
+  list = 'gaps',
+) {
+  if (!read.ok()) return refused(read);
+  const at = wholeMinute(locals.now);
+  const survey: Draft<'survey'> = { ...body, at: at.toISOString() };
+  const result = await attempt(
+    read,
+    () =>
+      record(
+        db(),
+        { id: read.text('entry'), crew: locals.who.crew, kind: 'survey', occurredAt: at, by: locals.who.person.id, body: survey },
+        ...also(at),
+      ),
+    (path) => {
+      const mark = new RegExp(`^found\\.${list}\\.(\\d+)\\.(\\w+)$`).exec(path);
+      return mark ? `${mark[1]}.${mark[2]}` : path.startsWith(`found.${list}`) ? 'marks' : path.replace('found.', '');
+    },
+  );
+  if ('failure' in result) return result.failure;
+  redirect(303, `/waters/${body.water}/read/${body.id}`);
+}

@@ -1,0 +1,121 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+
+  interface Props {
+    points: { at: string; count: number; size: string; station: string }[];
+    suns: { date: string; sunset: string | null; sunrise: string | null }[];
+    zone: string;
+    label: string;
+  }
+  let { points, suns, zone, label }: Props = $props();
+  let host: HTMLDivElement;
+
+  /** Hours behind noon of the night's first day, so that a night stands in one piece. */
+  function place(at: string): { night: string; hours: number } {
+    const parts = new Intl.DateTimeFormat('en-CA', {
+      timeZone: zone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+    });
+    const of = (date: Date) => Object.fromEntries(parts.formatToParts(date).map((p) => [p.type, p.value]));
+    const noon = of(new Date(Date.parse(at) - 43_200_000));
+    const clock = of(new Date(at));
+    const hours = (Number(clock.hour) + Number(clock.minute) / 60 + 12) % 24;
+    return { night: `${noon.year}-${noon.month}-${noon.day}`, hours };
+  }
+  const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+
+  onMount(() => {
+    let gone = false;
+    let purge = (): void => undefined;
+    const draw = async (): Promise<void> => {
+      const { default: Plotly } = await import('plotly.js-basic-dist-min');
+      if (gone) return;
+      const [ink, mute, rule, paper, line, dusk] = ['--ink', '--mute', '--rule', '--paper', '--line', '--dusk'].map(colour);
+      const edge = (pick: 'sunset' | 'sunrise') =>
+        suns.flatMap((s) => {
+          const at = s[pick];
+          return at ? [{ x: s.date, y: place(at).hours }] : [];
+        });
+      const light = (pick: 'sunset' | 'sunrise') => ({
+        x: edge(pick).map((p) => p.x),
+        y: edge(pick).map((p) => p.y),
+        name: pick,
+        mode: 'lines' as const,
+        line: { color: dusk, width: 3, dash: pick === 'sunset' ? ('solid' as const) : ('dot' as const) },
+        hoverinfo: 'skip' as const,
+      });
+      const SYMBOL: Record<string, string> = { large: 'circle', middle: 'diamond', small: 'triangle-up', unknown: 'x' };
+      const sizes = [...new Set(points.map((p) => p.size))].map((size) => {
+        const own = points.filter((p) => p.size === size);
+        return {
+          x: own.map((p) => place(p.at).night),
+          y: own.map((p) => place(p.at).hours),
+          text: own.map((p) => `${p.count} ${size}, ${p.station}`),
+          name: size,
+          mode: 'markers' as const,
+          marker: {
+            symbol: SYMBOL[size] ?? 'x',
+            size: own.map((p) => 7 + 3 * p.count),
+            color: line,
+            opacity: 0.75,
+            line: { color: ink, width: 1 },
+          },
+          hovertemplate: '%{text}<extra></extra>',
+        };
+      });
+      const ticks = [4, 7, 10, 13, 16, 19, 22];
+      await Plotly.newPlot(
+        host,
+        [light('sunset'), light('sunrise'), ...sizes],
+        {
+          height: 330,
+          margin: { l: 56, r: 12, t: 8, b: 46 },
+          paper_bgcolor: paper,
+          plot_bgcolor: paper,
+          font: { family: '"Overpass Variable", sans-serif', size: 13, color: ink },
+          xaxis: {
+            title: { text: 'night of' },
+            gridcolor: rule,
+            linecolor: mute,
+            type: 'category',
+            categoryorder: 'category ascending',
+            categoryarray: suns.map((s) => s.date),
+          },
+          yaxis: {
+            range: [23, 2],
+            tickvals: ticks,
+            ticktext: ticks.map((t) => `${String((t + 12) % 24).padStart(2, '0')}:00`),
+            gridcolor: rule,
+            linecolor: mute,
+          },
+          legend: { orientation: 'h', y: -0.22 },
+        },
+        { displayModeBar: false, responsive: true },
+      );
+      purge = () => Plotly.purge(host);
+    };
+    void draw();
+    const themes = new MutationObserver(() => void draw());
+    themes.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
+    return () => {
+      gone = true;
+      themes.disconnect();
+      purge();
+    };
+  });
+</script>
+
+<div bind:this={host} class="chart" role="img" aria-label={label}></div>
+
+<style>
+  .chart {
+    min-height: 330px;
+    background: var(--paper);
+    border: 1px solid var(--rule);
+  }
+</style>

@@ -1,0 +1,34 @@
+<script lang="ts">
+  interface Props {
+    water: string;
+    /** what the reading says of the endangered */
+    toGo: string | null;
+    clarity: string | null;
+    crest: string | null;
+  }
+  let { water, toGo, clarity, crest }: Props = $props();
+</script>
+
+<nav aria-label="Scouting this water">
+  <a class="btn" href="/waters/{water}/read">Guided readings</a>
+  <a class="btn" href="/waters/{water}/count">Counting</a>
+  <a class="btn" href="/waters/{water}/ledger">Ledger</a>
+  <a class="btn" href="/waters/plan?water={water}">Plan here</a>
+</nav>
+<p>
+  {#if toGo}<b>{toGo}</b>{/if}
+  {clarity ?? ''}
+  {crest ?? ''}
+</p>
+
+<style>
+  nav {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin-bottom: 8px;
+  }
+  p {
+    margin-bottom: 10px;
+  }
+</style>

@@ -1,0 +1,171 @@
+import { redirect } from '@sveltejs/kit';
+import { eventKey, planEvents } from '#core/counting/importEvents';
+import type { CameraRoll } from '#core/record/kinds';
+import { simulateNight } from '#core/sim/camera';
+import { addDays, clockText, dayText, localDate, wholeMinute, instantOf } from '#core/time/localTime';
+import { sunOf } from '#core/time/sun';
+import { SPECIES, type Species } from '#core/animals/species';
+import { cameraPlaces, waterCount, waterRange } from '$lib/server/counting';
+import { db } from '$lib/server/database';
+import { attempt, reader, refused, type Reader } from '$lib/server/form';
+import { idBeside, newId } from '$lib/server/newId';
+import { record, type NewEntry } from '$lib/server/record/write';
+import { loadScouted, stationName, waterOf } from '$lib/server/scouting';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params, url }) => {
+  const { water, season, stations } = await waterOf(locals, params.water);
+  const scouted = await loadScouted(locals, water.id);
+  const asked = url.searchParams.get('species') as Species;
+  const species: Species = SPECIES.includes(asked) ? asked : 'beaver';
+  const { zone } = season.line;
+  const count = waterCount(scouted, species, zone);
+  const names = Object.fromEntries(stations.map((s) => [s.id, stationName(s)]));
+  const advice = await cameraPlaces(locals, season, scouted, stations);
+  return {
+    water,
+    species,
+    speciesList: SPECIES,
+    zone,
+    count: {
+      ...count,
+      most: count.most && { count: count.most.count, when: `${dayText(count.most.at, zone)} ${clockText(count.most.at, zone)}` },
+    },
+    range: species === 'beaver' ? waterRange(stations, count, locals.who.person.system) : null,
+    points: scouted.cameras.flatMap((c) =>
+      c.events
+        .filter((e) => e.species === species)
+        .map((e) => ({ at: e.at.toISOString(), count: e.count, size: e.size, station: names[c.station] ?? '' })),
+    ),
+    suns: count.nights.map(({ date }) => ({
+      date,
+      sunset: sunOf(date, zone, season.line).sunset?.toISOString() ?? null,
+      sunrise: sunOf(addDays(date, 1), zone, season.line).sunrise?.toISOString() ?? null,
+    })),
+    tonight: advice.slice(0, 3),
+    rolls: scouted.cameras.map((c) => ({
+      id: c.id,
+      entry: c.entry,
+      text: `${c.camera} at ${names[c.station] ?? ''}, ${dayText(new Date(c.from), zone)} to ${dayText(new Date(c.to), zone)}: ${c.events.length} events${c.source === 'simulated' ? ' (simulated)' : ''}`,
+    })),
+    known: Object.fromEntries(stations.map((s) => [s.id, knownAt(scouted.cameras, s.id)])),
+    stations: stations.map((s) => ({ value: s.id, text: stationName(s) })),
+    ids: { form: newId(), sim: newId() },
+  };
+};
+
+const knownAt = (
+  cameras: { station: string; events: { at: Date; species: Species; count: number; size: CameraRoll['events'][number]['size'] }[] }[],
+  station: string,
+): string[] => cameras.filter((c) => c.station === station).flatMap((c) => c.events.map((e) => eventKey({ ...e, at: e.at.toISOString() })));
+
+function rowsIn(read: Reader): Record<string, unknown>[] {
+  try {
+    const parsed: unknown = JSON.parse(read.text('rows'));
+    if (Array.isArray(parsed)) return parsed.filter((row): row is Record<string, unknown> => typeof row === 'object' && row !== null);
+  } catch {
+    // said below, in words
+  }
+  read.refuse('file', 'Choose a table of camera events first.');
+  return [];
+}
+
+export const actions: Actions = {
+  /** Takes the events of a table, each camera's as one stretch of watching; decided here again by the same rules as the preview. */
+  file: async ({ request, locals, params }) => {
+    const { season, stations } = await waterOf(locals, params.water);
+    const read = reader(await request.formData(), locals.who);
+    const station = stations.find((s) => s.id === read.text('station'));
+    if (!station) read.refuse('station', 'Choose where the camera hung.');
+    const rows = rowsIn(read);
+    if (!read.ok() || !station) return refused(read);
+    const scouted = await loadScouted(locals, params.water);
+    const plan = planEvents(rows, new Set(knownAt(scouted.cameras, station.id)), season.line.zone);
+    if (plan.fresh.length === 0)
+      read.refuse('file', plan.here > 0 ? 'Every event of that table is in the record already.' : 'No row of that table is an event.');
+    if (!read.ok()) return refused(read);
+    const form = read.text('form');
+    const cameras = [...new Set(plan.fresh.map((e) => e.camera))];
+    const entries = cameras.map((camera): NewEntry => {
+      const events = plan.fresh.filter((e) => e.camera === camera).map(({ camera: _, ...event }) => event);
+      const times = events.map((e) => Date.parse(e.at));
+      const to = wholeMinute(new Date(Math.max(...times) + 60_000));
+      return {
+        id: idBeside(form, `entry ${camera}`),
+        crew: locals.who.crew,
+        kind: 'camera',
+        occurredAt: to,
+        by: locals.who.person.id,
+        body: {
+          id: idBeside(form, camera),
+          station: station.id,
+          camera,
+          from: wholeMinute(new Date(Math.min(...times))).toISOString(),
+          to: to.toISOString(),
+          source: 'file',
+          events,
+          note: '',
+        },
+      };
+    });
+    const result = await attempt(
+      read,
+      () => record(db(), ...entries),
+      () => 'file',
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}/count?taken=${plan.fresh.length}&here=${plan.here}&refused=${plan.refused.length}`);
+  },
+
+  /** Reads last night off the simulated camera. */
+  simulated: async ({ request, locals, params }) => {
+    const { season, stations } = await waterOf(locals, params.water);
+    const read = reader(await request.formData(), locals.who);
+    const station = stations.find((s) => s.id === read.text('simStation'));
+    if (!station) read.refuse('simStation', 'Choose where the camera hung.');
+    if (!station || !read.ok()) return refused(read);
+    const { zone } = season.line;
+    const evening = addDays(localDate(locals.now, zone), -1);
+    const sunset = sunOf(evening, zone, season.line).sunset ?? instantOf(evening, '18:00', zone);
+    const scouted = await loadScouted(locals, params.water);
+    const use = scouted.activity(station.id) ?? 0.3;
+    const seed = [...(station.id + evening)].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 1_000_003, 7);
+    const family = { species: 'beaver', large: 2, middle: 1, small: 1, passes: Math.round(7 * use) };
+    const until = new Date(
+      Math.min(
+        Date.parse(String(sunOf(localDate(locals.now, zone), zone, season.line).sunrise?.toISOString())) || Infinity,
+        locals.now.getTime(),
+      ),
+    );
+    const events = simulateNight(seed, sunset, until, family).map((e) => ({
+      at: e.at.toISOString(),
+      species: 'beaver' as const,
+      count: e.count,
+      size: e.size,
+    }));
+    const result = await attempt(
+      read,
+      () =>
+        record(db(), {
+          id: idBeside(read.text('sim'), 'entry'),
+          crew: locals.who.crew,
+          kind: 'camera',
+          occurredAt: wholeMinute(locals.now),
+          by: locals.who.person.id,
+          body: {
+            id: read.text('sim'),
+            station: station.id,
+            camera: 'simulated',
+            from: wholeMinute(sunset).toISOString(),
+            to: wholeMinute(until).toISOString(),
+            source: 'simulated',
+            events,
+            note: '',
+          },
+        }),
+      () => 'simStation',
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}/count?taken=${events.length}`);
+  },
+};

@@ -1,0 +1,172 @@
+import { error, redirect } from '@sveltejs/kit';
+import { compass } from '#core/ground/geodesic';
+import { chosenMarks, rankMarks } from '#core/scouting/brook';
+import { mainCrossing, rankGaps } from '#core/scouting/crossing';
+import { afterHole, HOLE_FEELS, ICE_CAUTION, lodgeLife, type HoleFeel, type LodgeSign } from '#core/scouting/lodge';
+import { brookStrip, damGaps, lodgePlan } from '#core/scene/surveyMaps';
+import { dayText, wholeMinute } from '#core/time/localTime';
+import { printLength, printWay } from '#core/units/length';
+import { db } from '$lib/server/database';
+import { attempt, reader, refused } from '$lib/server/form';
+import { idBeside, newId } from '$lib/server/newId';
+import { record } from '$lib/server/record/write';
+import { placeOn } from '$lib/server/placeOn';
+import { surveys } from '$lib/server/repositories/scouting';
+import { stationName, waterOf } from '$lib/server/scouting';
+import type { Actions, PageServerLoad } from './$types';
+
+const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+/** Three to five sets along a walk. [practice] */
+const MOST = 5;
+
+async function find(locals: App.Locals, params: { water: string; survey: string }) {
+  const found = await waterOf(locals, params.water);
+  const [survey] = ID.test(params.survey) ? await surveys(db(), locals.who.crew, { water: params.water, id: params.survey }) : [];
+  if (!survey) error(404, 'There is no such reading in this record.');
+  return { ...found, survey };
+}
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+  const { survey, water, stations, season } = await find(locals, params);
+  const { system } = locals.who.person;
+  const { found } = survey;
+  const station = stations.find((s) => s.id === survey.station);
+  return {
+    water,
+    entry: survey.entry,
+    when: dayText(new Date(survey.at), season.line.zone),
+    note: survey.note,
+    station: station ? { id: station.id, text: stationName(station) } : null,
+    crossing:
+      found.kind === 'crossing'
+        ? {
+            sentence: mainCrossing(found.gaps).sentence,
+            main: found.main,
+            gaps: rankGaps(found.gaps).map(({ index, reason }) => ({
+              n: index + 1,
+              place: found.gaps[index]?.place ?? '',
+              reason,
+              width: found.gaps[index]?.width === null ? '' : printLength(found.gaps[index]?.width ?? 0, system),
+            })),
+            drawn: damGaps(found.gaps),
+          }
+        : null,
+    lodge:
+      found.kind === 'lodge'
+        ? {
+            caution: ICE_CAUTION,
+            life: lodgeLife(found.seen as LodgeSign[], new Date(survey.at)),
+            plan: lodgePlan(found, 420, system),
+            feels: HOLE_FEELS,
+            holes: found.holes.map((h, i) => ({
+              n: i + 1,
+              felt: h.felt,
+              distance: printLength(h.distance, system),
+              bearing: `${Math.round(h.bearing)}° (${compass(h.bearing)})`,
+              ice: h.ice === null ? '' : printLength(h.ice, system),
+              next: afterHole(h, found.holes, system),
+            })),
+          }
+        : null,
+    brook:
+      found.kind === 'brook'
+        ? {
+            strip: brookStrip(found.marks, 1100, system),
+            take: chosenMarks(found.marks, MOST, system).map((m) => m.index + 1),
+            marks: rankMarks(found.marks, system).map(({ index, reason }) => ({
+              n: index + 1,
+              mark: found.marks[index]?.mark ?? '',
+              along: printWay(found.marks[index]?.along ?? 0, system),
+              reason,
+            })),
+          }
+        : null,
+    ids: { entry: newId(), hole: newId() },
+  };
+};
+
+export const actions: Actions = {
+  /** Adds a probe hole to the lodge that is being felt out. */
+  hole: async ({ request, locals, params }) => {
+    const { survey } = await find(locals, params);
+    const read = reader(await request.formData(), locals.who);
+    const distance = read.length('distance', locals.who.person.system === 'us' ? 'ft' : 'm');
+    const bearing = read.number('bearing');
+    if (distance === undefined) read.refuse('distance', 'How far from the peak, for example 7 ft.');
+    if (bearing === undefined) read.refuse('bearing', 'The bearing from the peak, in degrees.');
+    if (survey.found.kind !== 'lodge' || distance === undefined || bearing === undefined || !read.ok()) return refused(read);
+    const { entry: _, ...body } = survey;
+    const hole = { felt: (read.text('felt') || 'sticks') as HoleFeel, distance, bearing, ice: read.length('ice') ?? null };
+    const result = await attempt(
+      read,
+      () =>
+        record(db(), {
+          id: read.text('entry'),
+          crew: locals.who.crew,
+          kind: 'survey',
+          occurredAt: locals.now,
+          by: locals.who.person.id,
+          body: {
+            ...body,
+            found: { ...survey.found, holes: [...(survey.found.kind === 'lodge' ? survey.found.holes : []), hole] } as typeof body.found,
+          },
+        }),
+      (path) => path.replace(/^found\.holes\.\d+\./, ''),
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}/read/${params.survey}`);
+  },
+
+  /** Makes a mark a station: the main gap of a dam, or a mark of the brook. */
+  station: async ({ request, locals, params }) => {
+    const { survey, season, stations } = await find(locals, params);
+    const read = reader(await request.formData(), locals.who);
+    const nth = Number(read.text('nth')) - 1;
+    const { found } = survey;
+    const dam = stations.find((s) => s.id === survey.station);
+    const mark = found.kind === 'brook' ? found.marks[nth] : undefined;
+    const gap = found.kind === 'crossing' ? found.gaps[nth] : undefined;
+    if (!mark && !gap) read.refuse('form', 'There is no such mark.');
+    if (!read.ok()) return refused(read);
+    const KIND = {
+      bend: 'point',
+      undercut: 'undercut',
+      'root wad': 'undercut',
+      pool: 'point',
+      'log across': 'log crossing',
+      'bridge or culvert': 'bridge',
+      den: 'bank den',
+      latrine: 'latrine',
+    } as const;
+    const at = wholeMinute(locals.now);
+    const level = season.levels[params.water]?.known.pond;
+    const form = read.text('entry');
+    const along = mark?.along ?? dam?.along ?? 0;
+    const place = await placeOn(locals, params.water, along);
+    const result = await attempt(read, () =>
+      record(db(), {
+        id: form,
+        crew: locals.who.crew,
+        kind: 'station',
+        occurredAt: at,
+        by: locals.who.person.id,
+        body: {
+          id: idBeside(form, 'station'),
+          water: params.water,
+          number: Math.max(0, ...season.stations.map((s) => s.number)) + 1,
+          name: gap ? `crossing, ${gap.place}` : `${mark?.mark ?? 'mark'} ${nth + 1}`,
+          kind: gap ? 'crossover' : KIND[mark?.mark ?? 'bend'],
+          surface: gap && season.gauges.some((g) => g.water === params.water && g.surface === 'tail') ? 'tail' : 'pond',
+          along,
+          lon: place?.[0] ?? null,
+          lat: place?.[1] ?? null,
+          parent: gap ? (dam?.id ?? null) : null,
+          bed: mark?.depth != null && level !== undefined ? { depth: mark.depth, level, at: at.toISOString() } : null,
+          note: 'from a guided reading',
+        },
+      }),
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}/${idBeside(form, 'station')}`);
+  },
+};

@@ -1,0 +1,89 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import PrintButton from '$lib/ui/PrintButton.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
+  import { typed, type Kept } from '$lib/ui/kept';
+  import AskForm from './AskForm.svelte';
+  import PlanRowView from './PlanRow.svelte';
+
+  let { data, form } = $props();
+  const kept = $derived(form as Kept | null);
+  const plan = $derived(data.plan);
+  const take = $derived(data.rows.filter((r) => r.take));
+  const left = $derived(data.rows.filter((r) => !r.take));
+  const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
+  const sheet = $derived(`/waters/plan/sheet${data.search}`);
+  const ruleHours = $derived(plan.rule.kind === 'elapsed' ? plan.rule.hours : plan.rule.days * 24);
+</script>
+
+<svelte:head><title>The plan · Zaprud</title></svelte:head>
+
+<div class="page">
+  <p class="no-print"><a class="link" href="/waters">Waters</a></p>
+  <div class="head">
+    <h1>The plan for {plan.asked.species}</h1>
+    <div class="no-print flex gap-2"><a class="btn" href={sheet}>Printed sheet</a><PrintButton /></div>
+  </div>
+  {#if page.url.searchParams.has('taken')}<p role="status">
+      <b>{page.url.searchParams.get('taken')}: saved to the plan and the book.</b>
+    </p>{/if}
+  <Problem text={kept?.problem} />
+  <p class="answer" aria-live="polite">
+    {#if plan.within}{plan.within}{:else}Set {many(take.length, 'place')} on {plan.setting}: {plan.fits > 999 ? 'any number' : plan.fits} fit
+      before dark at {plan.until} with {plan.asked.people === 1 ? 'one person' : `${plan.asked.people} people`}, {plan.each} min each. Back on
+      {plan.back}, after {many(plan.nights, 'night')}.{/if}
+  </p>
+  {#if plan.nights * 24 > ruleHours}<p class="problem">
+      Your next free day is {many(plan.nights, 'night')} later, and this line’s rule asks a look within {ruleHours} h: somebody has to look between,
+      or set nothing live.
+    </p>{/if}
+  <AskForm {plan} species={data.species} weekdays={data.weekdays} />
+
+  <h2 class="mt-5 mb-1">Set these, in this order</h2>
+  <ol class="rows">
+    {#each take as row, i (row.id)}<li>
+        <PlanRowView {row} rank={i + 1} opens={plan.setting} species={plan.asked.species} keptFor={typed(kept, 'station')} />
+      </li>
+    {:else}<li class="p-3">No place is worth a trap on these terms: the reasons stand below.</li>{/each}
+  </ol>
+  <p class="quiet mt-1">
+    Ranked by use times catch per in-band night of such places so far ({plan.mean.toFixed(2)} a night over all, drawn towards it where nights
+    are few), per minute of work.
+    <span class="origin">practice</span> and your own record.
+  </p>
+
+  <h2 class="mt-6 mb-1">Left, and why</h2>
+  <ol class="rows">
+    {#each left as row (row.id)}<li>
+        <PlanRowView {row} rank={null} opens={plan.setting} species={plan.asked.species} keptFor={typed(kept, 'station')} />
+      </li>{/each}
+  </ol>
+
+  <h2 class="mt-6 mb-1">In the plan already</h2>
+  <ul>
+    {#each plan.intended as i (i.id)}<li><a class="link" href={i.href}>{i.text}</a></li>{:else}<li>Nothing yet.</li>{/each}
+  </ul>
+</div>
+
+<style>
+  .head {
+    display: flex;
+    justify-content: space-between;
+    gap: 12px;
+    flex-wrap: wrap;
+  }
+  .answer {
+    font-size: 1.25rem;
+    font-weight: 650;
+    margin: 8px 0;
+    line-height: 1.3;
+  }
+  .rows li {
+    background: var(--paper);
+    border-top: 1px solid var(--rule);
+  }
+  .origin {
+    border: 1px solid var(--rule);
+    padding: 0 5px;
+  }
+</style>
