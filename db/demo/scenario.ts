@@ -10,7 +10,7 @@ export const PEOPLE = [
 
 // prettier-ignore
 export const SITES = [
-  { key: 'kettle', name: 'Kettle Row cranberry works', lat: 45.512, lon: -90.487, owner: 'Growers’ association of Kettle Row; written leave for the season, dogs on the dikes at noon', access: 'Truck to the pump house, then on foot along the dike', endangered: 'Pump base stands dry below 46 in on the pond gauge', users: 'Growers’ dogs on the dikes at noon; children skate on the upper reservoir' },
+  { key: 'kettle', name: 'Kettle Row cranberry works', lat: 45.512, lon: -90.487, owner: 'Growers’ association of Kettle Row; written leave for the season, dogs on the dikes at noon', access: 'Truck to the pump house, then on foot along the dike', endangered: 'Pump base, dry at and under 30 in on the pond gauge', users: 'Growers’ dogs on the dikes at noon; children skate on the upper reservoir' },
   { key: 'sallow', name: 'Sallow Spring hatchery', lat: 45.498, lon: -90.466, owner: 'Hatchery of Sallow Spring; gate key at the feed shed', access: 'Truck to the head gate', endangered: 'Intake screen, blocked twice last year', users: 'Hatchery hands at feeding, seven and four o’clock' },
 ];
 
@@ -20,10 +20,10 @@ export const WATERS = [
   { key: 'race', site: 'sallow', name: 'Hatchery Race', kind: 'stream' as const, note: 'Spring stream beside the ponds, walled at the head gate', profile: [[0, 3], [120, 0], [260, -3], [400, -6], [540, -9]] as [number, number][] },
   { key: 'ditch', site: 'kettle', name: 'Lower Bog Ditch', kind: 'ditch' as const, note: 'Drain below the beds, slow and weedy', profile: [[0, 2], [150, -2], [300, -4], [420, -5]] as [number, number][] },
   { key: 'upper', site: 'kettle', name: 'Upper Reservoir', kind: 'pond' as const, note: 'Fed from springs; a long old dam at its foot', profile: [[0, 10], [90, -6], [180, -20], [260, -24], [340, -10], [430, 6], [480, 20], [518, 4]] as [number, number][] },
-  { key: 'spill', site: 'kettle', name: 'Spill Creek', kind: 'stream' as const, note: 'Takes the spill of Header Pond down to the lane', profile: [[0, 0], [140, -4], [300, -9], [500, -14], [690, -20], [880, -24]] as [number, number][] },
+  { key: 'spill', site: 'kettle', name: 'Spill Creek', kind: 'stream' as const, note: 'Takes the spill of Header Pond down to the lane', profile: [[0, 0], [200, -2], [400, -1], [700, -1], [880, -2]] as [number, number][] },
   { key: 'moss', site: 'kettle', name: 'Moss Slough', kind: 'pond' as const, note: 'Shallow, soft all round', profile: [[0, 8], [110, -12], [200, -26], [290, -14], [390, 6]] as [number, number][] },
   { key: 'ponds', site: 'sallow', name: 'Settling Ponds', kind: 'pond' as const, note: 'Two basins, banks mown', profile: [[0, 2], [120, -20], [260, -22], [370, 0]] as [number, number][] },
-  { key: 'outfall', site: 'sallow', name: 'Sallow Outfall', kind: 'stream' as const, note: 'Below the race, roots and undercuts', profile: [[0, -2], [180, -6], [380, -11], [570, -15]] as [number, number][] },
+  { key: 'outfall', site: 'sallow', name: 'Sallow Outfall', kind: 'stream' as const, note: 'Below the race, roots and undercuts', profile: [[0, 1], [190, 0], [310, -2], [470, -1], [570, 1]] as [number, number][] },
 ];
 
 // prettier-ignore
@@ -170,6 +170,7 @@ export const SIGNS: [station: string, kind: string, species: 'beaver' | 'muskrat
   ['lodge', 'mendedLeak', 'beaver', 'hours', 1, 'fresh mud on the north side'],
   ['westrun', 'drySticks', 'beaver', 'old', 4, 'run full of loose sticks'],
   ['westrun', 'peeledSticks', 'beaver', 'weeks', 12, ''],
+  ['dam', 'mendedLeak', 'beaver', 'hours', 1, 'both leaks closed overnight'],
   ['mound', 'mound', 'beaver', 'hours', 3, 'two sizes of foot'],
   ['feedbed', 'droppings', 'muskrat', 'hours', 1, ''],
   ['icerack', 'greenPile', 'beaver', 'days', 3, 'green inside when snapped'],

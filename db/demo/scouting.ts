@@ -30,7 +30,7 @@ export const MEASURED: Record<string, Partial<Record<MeasureId, number>>> = {
   uppile: { extent: 60, shows: 4 },
   updam: { crestLength: 4200, crestHeight: 30, head: 22 },
   mosslodge: { across: 114, overWater: 8, runs: 2, sink: 24 },
-  mossrun: { widthSurface: 30, widthBed: 18, depth: 31, pushIn: 5, bearing: 140, sink: 22 },
+  mossrun: { widthSurface: 30, widthBed: 18, depth: 31, pushIn: 5, bearing: 140, sink: 4 },
   mosspile: { extent: 150, shows: 1, edgeDepth: 36 },
   spillroot: { trapDepth: 5, besideDepth: 8, roof: 8, poolDepth: 14, sink: 1 },
   spilllog: { overWater: 9, slope: 6, fixed: 1 },

@@ -61,8 +61,8 @@ export function colonyRange({ floor, young, lodgeAcross, damLength, pileExtent }
   if (floor > 0) {
     reasons.push(`the camera showed ${floor}: no fewer`);
     low = Math.max(low, floor);
-    high = Math.max(high, floor);
   }
+  high = Math.max(high, low);
   const tooLong = damLength !== null && lodgeAcross !== null && damLength > DAM_PER_LODGE * lodgeAcross;
   return {
     low,

@@ -43,8 +43,8 @@ export interface Ranked {
   why: string;
 }
 
-/** A place without sign counts as half in use; figures of a kind are drawn towards the crew's mean by this many nights. [practice] */
-const UNSEEN = 0.5;
+/** A place without sign counts for little; figures of a kind are drawn towards the crew's mean by this many nights. [practice] */
+const UNSEEN = 0.2;
 const DRAWN = 20;
 /** Under this activity a place is left: look again first. [practice] */
 const IDLE = 0.15;
@@ -102,11 +102,30 @@ function reasonLeft(place: Candidate, { taken, daily, perNight, fit, input }: So
 }
 
 const taking = (place: Candidate, perNight: number): string =>
-  `${place.suggestion?.type ?? ''}: ${place.suggestion?.why ?? ''}. ${place.activity === null ? 'No sign noted yet' : `In use ${Math.round(place.activity * 10)} of 10`}, about ${two(perNight)} a night.`;
+  `${place.suggestion?.type ?? ''}: ${place.suggestion?.why ?? ''}. ${place.activity === null ? 'No sign was noted: look first' : `In use ${Math.round(place.activity * 10)} of 10`}, about ${two(perNight)} a night.`;
 
 /** How many sets fit into the minutes left, by the user's own minutes; two people work side by side. */
 export const fitting = (minutes: number, people: number, each: number): number =>
   Number.isFinite(minutes) ? Math.max(0, Math.floor((minutes * people) / each + 1e-9)) : Number.MAX_SAFE_INTEGER;
+
+const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
+
+/** What the plan comes to, in one sentence. */
+export function planSentence(
+  take: number,
+  day: string,
+  back: string,
+  nights: number,
+  until: string,
+  { people, each, minutes }: Pick<PlanInput, 'people' | 'each' | 'minutes'>,
+): string {
+  const who = people === 1 ? 'one person' : `${people} people`;
+  const room = fitting(minutes, people, each);
+  const light = room > take ? `light until ${until} would do for ${room}` : `that is all the light until ${until} allows`;
+  return take === 0
+    ? `Nothing to set on ${day} on these terms.`
+    : `Set ${many(take, 'place')} on ${day}: about ${Math.ceil((take * each) / people)} min for ${who}; ${light}. Back on ${back}, after ${many(nights, 'night')}.`;
+}
 
 /** The answer to "I have 40 minutes and 8 traps here". `names` are the places in the plan's order, taken ones only. */
 export function withinSentence(minutes: number, traps: number, people: number, each: number, names: readonly string[]): string {

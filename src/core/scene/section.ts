@@ -18,9 +18,11 @@ export interface SectionScene {
   bed: [number, number][];
   lodges: { x: number; top: number; base: number; half: number; name: string }[];
   surfaces: { surface: 'pond' | 'tail'; y: number; from: number; to: number; level: number; text: string }[];
-  before: { y: number; from: number; to: number; text: string } | null;
+  before: { y: number; from: number; to: number; text: string; textY: number } | null;
   sets: SectionSet[];
   stations: { x: number; y: number; text: string; id: string }[];
+  /** stations without a set, by name */
+  free: { id: string; x: number; y: number; label: PlacedLabel & { y: number }; full: string }[];
   levels: { y: number; text: string }[];
   ways: { x: number; text: string }[];
 }
@@ -68,13 +70,14 @@ export function sectionScene(input: SectionInput): SectionScene {
   const { water, stations, views, levels, system, zero } = input;
   const ground = bedLine(water, stations);
   const far = Math.max(...ground.map(([along]) => along), ...stations.map((s) => s.along), feet(60));
-  const places = [...new Set(views.map((v) => v.station.along))].sort((a, b) => a - b);
+  const free = stations.filter((s) => !views.some((v) => v.station.id === s.id));
+  const places = [...new Set([...views.map((v) => v.station), ...free].map((s) => s.along))].sort((a, b) => a - b);
   const width = input.size.columns ? LEFT + Math.max(places.length, 3) * PITCH + 30 : input.size.width;
   const size = { width, height: input.size.height };
   const right = input.size.columns ? 0 : RIGHT;
   const xOf = (along: number): number =>
     input.size.columns ? columnOf(places, far, along) : LEFT + (along / far) * (width - RIGHT - LEFT - 40);
-  const marks = labelled(views, xOf, width - right);
+  const marks = labelled([...views.map((v) => ({ ...v, along: v.station.along })), ...free], xOf, width - right);
   const rows = Math.max(1, ...marks.map((m) => m.label.row + 1));
   const top = 12 + rows * ROW;
   const [low, high] = range(ground, stations, views, levels);
@@ -123,7 +126,15 @@ export function sectionScene(input: SectionInput): SectionScene {
         name: s.name,
       })),
     before:
-      yesterday === null ? null : { y: yOf(yesterday), from: 0, to: end, text: `yesterday ${printLevel(yesterday - zero.pond, system)}` },
+      yesterday === null
+        ? null
+        : {
+            y: yOf(yesterday),
+            from: 0,
+            to: end,
+            text: `yesterday ${printLevel(yesterday - zero.pond, system)}`,
+            textY: clearOf(yOf(yesterday), levels.known.pond === undefined ? null : yOf(levels.known.pond)),
+          },
     sets: views.map((view, i) =>
       sectionSet(
         view,
@@ -138,6 +149,10 @@ export function sectionScene(input: SectionInput): SectionScene {
         bedAt(ground, view.station.along),
       ),
     ),
+    free: free.map((s, i) => {
+      const { label, full } = marks[views.length + i] as { label: PlacedLabel; full: string };
+      return { id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), label: { ...label, y: 12 + label.row * ROW }, full };
+    }),
     stations: stations.map((s) => ({ id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), text: `${s.number} ${s.name}` })),
     levels: levelTicks(low - zero.pond, high - zero.pond, system).map((z) => ({
       y: yOf(z + zero.pond),
@@ -145,6 +160,12 @@ export function sectionScene(input: SectionInput): SectionScene {
     })),
     ways: wayTicks(far, system).map((along) => ({ x: xOf(along), text: printWay(along, system) })),
   };
+}
+
+/** Baseline of yesterday's words: over its line, and clear of those of the waterline of now. */
+function clearOf(y: number, now: number | null): number {
+  if (now === null || Math.abs(now - y) > 20) return y - 5;
+  return y <= now ? Math.min(y - 5, now - 24) : y + 16;
 }
 
 /** Where a place of the shore lies when the sets stand at an equal pitch; between two sets the way is stretched evenly. */
@@ -160,9 +181,15 @@ function columnOf(places: number[], far: number, along: number): number {
   return a[1] + ((along - a[0]) / (b[0] - a[0] || 1)) * (b[1] - a[1]);
 }
 
-function labelled(views: SetView[], xOf: (along: number) => number, to: number): { label: PlacedLabel; full: string }[] {
-  const full = views.map((v) => `${v.number} ${v.name}`);
-  const labels = views.map((v, i) => ({ text: fitted(full[i] ?? '', LABEL_SIZE, 170), at: xOf(v.station.along) }));
+interface Named {
+  number: number;
+  name: string;
+  along: number;
+}
+
+function labelled(things: Named[], xOf: (along: number) => number, to: number): { label: PlacedLabel; full: string }[] {
+  const full = things.map((t) => `${t.number} ${t.name}`);
+  const labels = things.map((t, i) => ({ text: fitted(full[i] ?? '', LABEL_SIZE, 170), at: xOf(t.along) }));
   return placeLabels(labels, LABEL_SIZE, { from: 4, to }, 16).map((label, i) => ({ label, full: full[i] ?? '' }));
 }
 

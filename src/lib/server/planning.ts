@@ -3,10 +3,10 @@ import { SPECIES, type Species } from '#core/animals/species';
 import { latest } from '#core/stations/measures';
 import { standingAt } from '#core/stations/standing';
 import { minutesOf } from '#core/planning/minutes';
-import { fitting, planOf, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
+import { planOf, planSentence, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
 import { suggestionsFor } from '#core/planning/suggest';
 import { outsideSentence } from '#core/ground/permission';
-import { addDays, clockText, instantOf, localDate } from '#core/time/localTime';
+import { addDays, clockText, dayText, instantOf, localDate } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { TYPICAL_BODY } from '#core/units/bodyGauge';
 import { db } from './database';
@@ -102,6 +102,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     mean,
   };
 
+  const words = (date: string): string => dayText(instantOf(date, '12:00', zone), zone);
   const month = Number(setting.slice(5, 7));
   const kindOf = Object.fromEntries(season.stations.map((s) => [s.id, s.kind]));
   const waterName = Object.fromEntries(season.waters.map((w) => [w.id, w.name]));
@@ -147,7 +148,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     light,
     each,
     until: clockText(sunset, zone),
-    fits: fitting(asked.minutes ?? light, asked.people, each),
+    sentence: planSentence(take.length, words(setting), words(back), nights, clockText(sunset, zone), input),
     free,
     rows,
     mean,

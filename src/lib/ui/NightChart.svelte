@@ -27,6 +27,8 @@
     const hours = (Number(clock.hour) + Number(clock.minute) / 60 + 12) % 24;
     return { night: `${noon.year}-${noon.month}-${noon.day}`, hours };
   }
+  const nightText = (date: string): string =>
+    new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(`${date}T12:00:00Z`));
   const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
   onMount(() => {
@@ -74,7 +76,8 @@
         [light('sunset'), light('sunrise'), ...sizes],
         {
           height: 330,
-          margin: { l: 56, r: 12, t: 8, b: 46 },
+          autosize: true,
+          margin: { l: 56, r: 24, t: 8, b: 46 },
           paper_bgcolor: paper,
           plot_bgcolor: paper,
           font: { family: '"Overpass Variable", sans-serif', size: 13, color: ink },
@@ -83,6 +86,8 @@
             gridcolor: rule,
             linecolor: mute,
             type: 'category',
+            tickvals: suns.map((s) => s.date),
+            ticktext: suns.map((s) => nightText(s.date)),
             categoryorder: 'category ascending',
             categoryarray: suns.map((s) => s.date),
           },
@@ -114,6 +119,8 @@
 
 <style>
   .chart {
+    width: 100%;
+    overflow: hidden;
     min-height: 330px;
     background: var(--paper);
     border: 1px solid var(--rule);

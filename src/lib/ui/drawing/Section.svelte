@@ -8,6 +8,8 @@
 
   interface Props {
     scene: SectionScene;
+    /** id of the water */
+    water: string;
     /** the what-if level, or the read one; m */
     level: number | null;
     isWhatIf: boolean;
@@ -16,7 +18,7 @@
     /** at an equal pitch and its own width, the axis fixed beside it */
     columns?: boolean;
   }
-  let { columns = false, scene, level, isWhatIf, valueText, onlevel }: Props = $props();
+  let { columns = false, scene, water, level, isWhatIf, valueText, onlevel }: Props = $props();
 
   const curve = line().curve(curveMonotoneX);
   const bedPath = $derived(curve(scene.bed) ?? '');
@@ -92,7 +94,7 @@
           stroke-dasharray="2 6"
           stroke-linecap="round"
         />
-        <text x="10" y={scene.before.y - 5} font-size="13" style:fill="var(--linetext)">{scene.before.text}</text>
+        <text x="10" y={scene.before.textY} font-size="13" style:fill="var(--linetext)">{scene.before.text}</text>
       {/if}
       {#each scene.lodges as l (l.x)}
         <path
@@ -179,6 +181,18 @@
         </g>
       {/each}
 
+      {#each scene.free as s (s.id)}
+        <path d="M{s.x} {s.label.y + 22}V{s.y}" stroke="var(--rule)" stroke-width="1" stroke-dasharray="1.5 4" />
+        <g transform="translate({s.label.middle} {s.label.y})">
+          <circle r="4" fill="var(--paper)" stroke="var(--mute)" stroke-width="1.6" />
+          <a href="/waters/{water}/{s.id}"
+            ><text y="21" font-size={LABEL_SIZE} font-weight="500" text-anchor="middle" class="label free"
+              >{s.label.text}<title>{s.full}: no set</title></text
+            ></a
+          >
+        </g>
+      {/each}
+
       {#if !columns}{@render axis(scene.width - 16)}{/if}
 
       {#if handle && level !== null}
@@ -225,6 +239,9 @@
   .handle {
     cursor: ns-resize;
     touch-action: none;
+  }
+  .free {
+    fill: var(--mute);
   }
   .label:hover {
     text-decoration: underline;

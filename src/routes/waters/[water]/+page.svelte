@@ -116,6 +116,7 @@
 
 <Section
   {scene}
+  water={data.water.id}
   level={levels.known.pond ?? null}
   isWhatIf={whatIf !== null}
   valueText={print(levels.known.pond)}

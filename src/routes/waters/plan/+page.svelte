@@ -29,9 +29,7 @@
     </p>{/if}
   <Problem text={kept?.problem} />
   <p class="answer" aria-live="polite">
-    {#if plan.within}{plan.within}{:else}Set {many(take.length, 'place')} on {plan.setting}: {plan.fits > 999 ? 'any number' : plan.fits} fit
-      before dark at {plan.until} with {plan.asked.people === 1 ? 'one person' : `${plan.asked.people} people`}, {plan.each} min each. Back on
-      {plan.back}, after {many(plan.nights, 'night')}.{/if}
+    {plan.within ?? plan.sentence}
   </p>
   {#if plan.nights * 24 > ruleHours}<p class="problem">
       Your next free day is {many(plan.nights, 'night')} later, and this line’s rule asks a look within {ruleHours} h: somebody has to look between,

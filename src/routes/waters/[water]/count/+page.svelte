@@ -55,7 +55,7 @@
       {#if page.url.searchParams.has('here')}{page.url.searchParams.get('here')} were here already, {page.url.searchParams.get('refused')} refused.{/if}
     </p>{/if}
   {#if data.range}
-    <p class="range">
+    <p class="first">
       {data.range.low === data.range.high ? data.range.low : `${data.range.low} to ${data.range.high}`} beavers, as a first range.
     </p>
     <ul class="why">
@@ -176,7 +176,7 @@
     flex-wrap: wrap;
     gap: 8px;
   }
-  .range {
+  .first {
     font-size: 1.5rem;
     font-weight: 750;
     margin-top: 6px;

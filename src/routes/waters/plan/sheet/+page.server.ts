@@ -20,9 +20,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const gauges = season.gauges.filter((g) => g.water === water.id);
   const levels = season.levels[water.id] ?? { known: {}, age: {}, atMost: {} };
   const zero = { pond: gauges.find((g) => g.surface === 'pond')?.zero ?? 0, tail: gauges.find((g) => g.surface === 'tail')?.zero ?? 0 };
-  const ground = (await grounds(db(), locals.who.crew)).filter(
-    (g) => g.water === water.id || (g.site === water.site && g.kind === 'access'),
-  );
+  const ground = (await grounds(db(), locals.who.crew)).filter((g) => g.water === water.id);
   return {
     plan: { ...rest, take, left: rows.filter((r) => !r.take && r.waterId === water.id) },
     water,

@@ -27,12 +27,12 @@
     <PrintButton />
   </div>
   <p>
-    {data.plan.within ??
-      `${data.plan.take.length} places, ${data.plan.each} min each, dark at ${data.plan.until}. Back on ${data.plan.back}.`}
+    {data.plan.within ?? data.plan.sentence}
   </p>
   <div class="section">
     <Section
       scene={data.scene}
+      water={data.water.id}
       level={data.level}
       isWhatIf={false}
       valueText={data.level === null ? '' : printLevel(data.level, system)}

@@ -1,0 +1,173 @@
+import assert from 'node:assert/strict';
+import { describe, it } from 'node:test';
+import fc from 'fast-check';
+import { cameraTonight, type CameraPlace } from '#core/counting/cameraTonight';
+import { colonyRange, type ColonyEvidence } from '#core/counting/colonyRange';
+import { eventKey, planEvents } from '#core/counting/importEvents';
+import { countOf, nightOf, type CameraEvent } from '#core/counting/nights';
+import { simulateNight } from '#core/sim/camera';
+import { feet } from '#core/units/factors';
+
+const ZONE = 'America/Chicago';
+const event = (at: string, count = 1, size: CameraEvent['size'] = 'large', species = 'beaver'): CameraEvent => ({
+  at: new Date(at),
+  species,
+  count,
+  size,
+});
+
+describe('what the cameras saw', () => {
+  it('a night runs from noon to noon and has the date of its evening', () => {
+    assert.equal(nightOf(new Date('2026-11-21T02:00:00Z'), ZONE), '2026-11-20');
+    assert.equal(nightOf(new Date('2026-11-21T17:59:00Z'), ZONE), '2026-11-20');
+    assert.equal(nightOf(new Date('2026-11-21T18:00:00Z'), ZONE), '2026-11-21');
+  });
+  it('counts most at once, size classes and nights without an event; only its species', () => {
+    const events = [
+      event('2026-11-20T23:40:00Z', 2, 'large'),
+      event('2026-11-21T01:10:00Z', 3, 'small'),
+      event('2026-11-23T00:10:00Z', 1, 'middle'),
+      event('2026-11-23T01:10:00Z', 9, 'large', 'raccoon'),
+    ];
+    const count = countOf(events, [{ from: new Date('2026-11-20T21:00:00Z'), to: new Date('2026-11-24T15:00:00Z') }], 'beaver', ZONE);
+    assert.deepEqual(
+      count.nights.map((n) => [n.date, n.events, n.most]),
+      [
+        ['2026-11-20', 2, 3],
+        ['2026-11-21', 0, 0],
+        ['2026-11-22', 1, 1],
+        ['2026-11-23', 0, 0],
+      ],
+    );
+    assert.equal(count.quiet, 2);
+    assert.equal(count.most?.count, 3);
+    assert.deepEqual(count.sizes, { large: 2, small: 3, middle: 1 });
+    assert.equal(count.floor, 6, 'two large, one middle and three small are six');
+  });
+  it('one more event never lowers the floor', () => {
+    const any = fc.record({
+      at: fc.date({ min: new Date('2026-11-01'), max: new Date('2026-11-20'), noInvalidDate: true }),
+      species: fc.constant('beaver'),
+      count: fc.integer({ min: 1, max: 6 }),
+      size: fc.constantFrom('large', 'middle', 'small', 'unknown' as const),
+    });
+    fc.assert(
+      fc.property(fc.array(any, { maxLength: 12 }), any, (events, more) => {
+        const before = countOf(events, [], 'beaver', ZONE);
+        const after = countOf([...events, more], [], 'beaver', ZONE);
+        assert.ok(after.floor >= before.floor && after.floor >= more.count);
+      }),
+    );
+  });
+});
+
+describe('a first range for a colony (common practice)', () => {
+  const of = (over: Partial<ColonyEvidence>) =>
+    colonyRange({ floor: 0, young: false, lodgeAcross: null, damLength: null, pileExtent: null, ...over }, 'us');
+  it('four to eight is usual', () => assert.deepEqual([of({}).low, of({}).high], [4, 8]));
+  it('a small lodge is a pair’s, a large pile feeds more', () => {
+    assert.deepEqual([of({ lodgeAcross: feet(9) }).low, of({ lodgeAcross: feet(9) }).high], [2, 4]);
+    assert.deepEqual([of({ pileExtent: feet(25) }).low, of({ pileExtent: feet(25) }).high], [5, 9]);
+  });
+  it('the camera is a floor', () => assert.deepEqual([of({ floor: 10 }).low, of({ floor: 10 }).high], [10, 10]));
+  it('a dam too large for its lodge: look for a second', () => {
+    assert.match(of({ lodgeAcross: feet(15), damLength: feet(350) }).second ?? '', /look for a second lodge/);
+    assert.equal(of({ lodgeAcross: feet(15), damLength: feet(100) }).second, null);
+  });
+  it('never ends upside down, and never under the floor', () =>
+    fc.assert(
+      fc.property(
+        fc.record({
+          floor: fc.integer({ min: 0, max: 15 }),
+          young: fc.boolean(),
+          lodgeAcross: fc.option(fc.double({ min: 1, max: 12, noNaN: true })),
+          damLength: fc.option(fc.double({ min: 1, max: 300, noNaN: true })),
+          pileExtent: fc.option(fc.double({ min: 0, max: 12, noNaN: true })),
+        }),
+        (evidence) => {
+          const { low, high, reasons } = colonyRange(evidence, 'us');
+          assert.ok(low <= high && low >= Math.max(1, evidence.floor) && reasons.length > 0);
+        },
+      ),
+    ));
+});
+
+describe('where the one camera hangs tonight (common practice)', () => {
+  const place = (over: Partial<CameraPlace>): CameraPlace => ({
+    id: over.name ?? 'a',
+    name: 'a',
+    kind: 'run',
+    activity: 0.9,
+    untouched: null,
+    mended: false,
+    watched: 0,
+    ...over,
+  });
+  it('at the question, not over the idle set', () => {
+    const [first] = cameraTonight([
+      place({ name: 'sure', activity: 0.95 }),
+      place({ name: 'open', activity: 0.5 }),
+      place({ name: 'idle', activity: 0.02, untouched: 3 }),
+    ]);
+    assert.equal(first?.id, 'open');
+  });
+  it('at the break when it was mended', () => {
+    const [first] = cameraTonight([place({ name: 'open', activity: 0.45 }), place({ name: 'break', activity: 0.4, mended: true })]);
+    assert.equal(first?.id, 'break');
+    assert.match(first?.sentence ?? '', /who mends it is the question/);
+  });
+  it('somewhere else after it hung there', () => {
+    const [first] = cameraTonight([place({ name: 'open', activity: 0.5, watched: 3 }), place({ name: 'other', activity: 0.4 })]);
+    assert.equal(first?.id, 'other');
+  });
+});
+
+describe('a camera’s table', () => {
+  const row = (over: Record<string, string> = {}) => ({
+    time: '2026-11-20 18:42',
+    camera: 'C1',
+    species: 'beaver',
+    count: '2',
+    'size class': 'large',
+    ...over,
+  });
+  it('takes local times in the line’s zone and times with an offset', () => {
+    const { fresh } = planEvents([row(), row({ time: '2026-11-20T19:00:00-06:00' })], new Set(), ZONE);
+    assert.deepEqual(
+      fresh.map((e) => e.at),
+      ['2026-11-21T00:42:00.000Z', '2026-11-21T01:00:00.000Z'],
+    );
+  });
+  it('knows an event again: twice in the table, or in the record', () => {
+    const first = planEvents([row(), row()], new Set(), ZONE);
+    assert.deepEqual([first.fresh.length, first.here], [1, 1]);
+    const again = planEvents([row()], new Set(first.fresh.map(eventKey)), ZONE);
+    assert.deepEqual([again.fresh.length, again.here], [0, 1]);
+  });
+  for (const [what, over, say] of [
+    ['a time that is none', { time: 'dusk' }, /not a date and time/],
+    ['an animal that is none', { species: 'unicorn' }, /not one of: beaver/],
+    ['a count of nothing', { count: '0' }, /not a count/],
+    ['a size that is none', { 'size class': 'huge' }, /not one of: large/],
+    ['an hour that the clocks skip', { time: '2026-03-08 02:30' }, /skip/],
+  ] as const)
+    it(`${what} is refused with its row and reason`, () => {
+      const { refused, fresh } = planEvents([row(), row(over)], new Set(), ZONE);
+      assert.equal(fresh.length, 1);
+      assert.equal(refused[0]?.row, 3);
+      assert.match(refused[0]?.reason ?? '', say);
+    });
+});
+
+describe('the simulated camera', () => {
+  const [sunset, sunrise] = [new Date('2026-11-20T22:25:00Z'), new Date('2026-11-21T13:10:00Z')];
+  it('is the same for the same seed, and sees only what lives there, at night', () => {
+    const family = { species: 'beaver', large: 2, middle: 0, small: 1, passes: 6 };
+    assert.deepEqual(simulateNight(5, sunset, sunrise, family), simulateNight(5, sunset, sunrise, family));
+    for (let seed = 0; seed < 40; seed += 1)
+      for (const e of simulateNight(seed, sunset, sunrise, family)) {
+        assert.ok(e.at >= sunset && e.at <= sunrise && e.size !== 'middle' && e.count <= 2);
+      }
+    assert.deepEqual(simulateNight(5, sunset, sunrise, { ...family, large: 0, small: 0 }), []);
+  });
+});

@@ -1,0 +1,145 @@
+import assert from 'node:assert/strict';
+import { describe, it } from 'node:test';
+import fc from 'fast-check';
+import { minutesOf, WORK_MINUTES } from '#core/planning/minutes';
+import { drawnRate, fitting, planOf, planSentence, withinSentence, type Candidate, type PlanInput } from '#core/planning/plan';
+import { suggestionsFor } from '#core/planning/suggest';
+import { yieldSentence } from '#core/ledger/yield';
+import { findType } from '#core/sets/catalogue';
+import { STATION_KINDS } from '#core/sets/setType';
+
+const place = (name: string, over: Partial<Candidate> = {}): Candidate => ({
+  id: name,
+  name,
+  water: 'pond',
+  activity: 0.8,
+  caught: 4,
+  nights: 20,
+  suggestion: { type: 'Lodge run', built: 'lodge-run', why: 'hard underfoot' },
+  barred: null,
+  taken: null,
+  ...over,
+});
+const INPUT: PlanInput = { wanted: 10, handled: 5, people: 1, traps: 20, minutes: 600, each: 5, nights: 1, mean: 0.1 };
+const plan = (places: Candidate[], over: Partial<PlanInput> = {}) => planOf(places, { ...INPUT, ...over });
+const left = (places: Candidate[], over: Partial<PlanInput> = {}) =>
+  plan(places, over)
+    .filter((r) => !r.take)
+    .map((r) => r.why);
+
+describe('the plan (weights of common practice)', () => {
+  it('ranks by use times catch per night of such places', () => {
+    const order = plan([place('poor', { activity: 0.2 }), place('rich', { caught: 12 }), place('fair')]).map((r) => r.id);
+    assert.deepEqual(order, ['rich', 'fair', 'poor']);
+  });
+  it('few nights are drawn towards the crew’s mean', () => {
+    assert.equal(drawnRate(0, 0, 0.1), 0.1);
+    assert.ok(drawnRate(2, 2, 0.1) < 0.2);
+    assert.ok(Math.abs(drawnRate(200, 1000, 0.1) - 0.2) < 0.01);
+  });
+  for (const [why, places, over, say] of [
+    ['it stands already', [place('a', { taken: 'A live set stands there: 12 a.' })], {}, /live set/],
+    ['it cannot be stood at', [place('a', { barred: 'Sinks past the knee.' })], {}, /Sinks/],
+    ['no set fits', [place('a', { suggestion: null })], {}, /no set for this animal/],
+    ['it is not in use', [place('a', { activity: 0.05 })], {}, /Not in use/],
+    ['no trap is left', [place('a'), place('b')], { traps: 1 }, /No trap left/],
+    ['no light is left', [place('a'), place('b')], { minutes: 5 }, /1 sets fit before dark with one person/],
+    [
+      'more would come than can be handled',
+      [place('a', { caught: 19 }), place('b', { caught: 18 })],
+      { handled: 0.5 },
+      /what you can handle/,
+    ],
+    ['enough is set', [place('a', { caught: 19 }), place('b', { caught: 18 })], { wanted: 1, nights: 7 }, /Rest it/],
+  ] as const)
+    it(`a place is left because ${why}, and says so`, () => assert.match(left([...places], over).join(' '), say));
+  it('two people set twice as many before dark', () => {
+    assert.equal(fitting(40, 1, 5), 8);
+    assert.equal(fitting(40, 2, 5), 16);
+    assert.equal(fitting(4, 1, 5), 0);
+  });
+  it('never takes more than traps, light and what can be handled allow; every place has its reason', () =>
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            activity: fc.option(fc.double({ min: 0, max: 1, noNaN: true })),
+            caught: fc.integer({ min: 0, max: 20 }),
+            nights: fc.integer({ min: 0, max: 60 }),
+          }),
+          { maxLength: 15 },
+        ),
+        fc.integer({ min: 0, max: 10 }),
+        fc.integer({ min: 0, max: 120 }),
+        fc.integer({ min: 1, max: 6 }),
+        (list, traps, minutes, handled) => {
+          const ranked = plan(
+            list.map((p, i) => place(`p${i}`, p)),
+            { traps, minutes, handled },
+          );
+          const take = ranked.filter((r) => r.take);
+          assert.ok(take.length <= Math.min(traps, fitting(minutes, 1, 5)));
+          assert.ok(take.length <= 1 || take.reduce((sum, r) => sum + r.perNight, 0) <= handled + 1e-9);
+          assert.ok(ranked.every((r) => r.why.length > 10));
+          assert.ok(ranked.every((r, i) => i === 0 || (ranked[i - 1]?.value ?? 0) >= r.value));
+        },
+      ),
+    ));
+});
+
+describe('“I have 40 minutes and 8 traps here”', () => {
+  const names = Array.from({ length: 12 }, (_, i) => `p${i + 1}`);
+  it('is answered with how many, which, and what ends it', () => {
+    assert.match(
+      withinSentence(40, 8, 1, 5, names),
+      /^In 40 minutes with 8 traps: set 8, in this order: p1, .*p8\. That takes about 40 minutes\. Time is what ends it\.$/,
+    );
+    assert.match(withinSentence(90, 8, 1, 5, names), /Traps are what ends it/);
+    assert.match(withinSentence(40, 8, 1, 5, names.slice(0, 2)), /set 2, .*No more places here are worth a trap/);
+  });
+  it('says so when nothing fits', () => {
+    assert.match(withinSentence(4, 8, 1, 5, names), /no set fits: one takes 5/);
+    assert.match(withinSentence(40, 0, 1, 5, names), /Without a trap/);
+    assert.match(withinSentence(40, 8, 1, 5, []), /No place here is worth a trap/);
+  });
+  it('the plan’s sentence has its minutes, and the light', () => {
+    assert.match(
+      planSentence(7, '25 Nov', '26 Nov', 1, '16:23', { people: 1, each: 5, minutes: 545 }),
+      /about 35 min for one person; light until 16:23 would do for 109\. Back on 26 Nov, after 1 night/,
+    );
+    assert.match(planSentence(0, '25 Nov', '26 Nov', 1, '16:23', INPUT), /Nothing to set/);
+  });
+});
+
+describe('set types for a species, a place and a month', () => {
+  it('scent in spring, peeled sticks in autumn (common practice)', () => {
+    assert.equal(suggestionsFor('beaver', 'castor mound', 3)[0]?.built, 'castor-foothold');
+    assert.match(suggestionsFor('beaver', 'castor mound', 11)[0]?.type ?? '', /Baited bank/);
+  });
+  it('a built type is one that the bench has; every one says why', () => {
+    for (const kind of STATION_KINDS)
+      for (const species of ['beaver', 'muskrat', 'mink', 'otter'] as const)
+        for (let month = 1; month <= 12; month += 1)
+          for (const { built, why, type } of suggestionsFor(species, kind, month)) {
+            assert.ok(built === null || findType(built), type);
+            assert.ok(why.length > 10 && type.length > 3);
+          }
+  });
+  it('otter are proposed nowhere without the word of the rulebook', () =>
+    assert.ok(STATION_KINDS.flatMap((k) => suggestionsFor('otter', k, 11)).every((s) => /rulebook/.test(s.why))));
+});
+
+describe('minutes and yields', () => {
+  it('a person’s own minutes stand before the practice', () => {
+    assert.equal(minutesOf({}).place, WORK_MINUTES.place.minutes);
+    assert.equal(minutesOf({ place: 8 }).place, 8);
+  });
+  it('what a place gave is said with its exact limits (Garwood 1936: 10 → 4.795 to 18.390)', () => {
+    assert.equal(
+      yieldSentence({ season: '2', nights: 100, caught: 10 }),
+      'Season 2: 10 in 100 nights, 10 per 100 nights (95 % between 5 and 18).',
+    );
+    assert.match(yieldSentence({ season: '2', nights: 100, caught: 0 }), /nothing in 100 nights.*between 0 and 4/);
+    assert.match(yieldSentence({ season: '2', nights: 0, caught: 0 }), /never in its band/);
+  });
+});
