@@ -51,6 +51,7 @@ function moveLevel(): void {
       opens: null,
       anchor: '',
       station,
+      follows: null,
       layout,
       devices: [],
       deadline: null,

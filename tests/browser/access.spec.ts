@@ -18,9 +18,20 @@ test('in every room axe finds nothing serious and nothing scrolls sideways, ligh
     .getByRole('link', { name: /the entry of/ })
     .first()
     .getAttribute('href');
+  await open(page, `${program.base}${water}/read`);
+  const survey = await page.getByRole('link', { name: /dam crossing read/ }).getAttribute('href');
+  await open(page, `${program.base}${water}`);
+  const station = await page.getByRole('link', { name: '13 lodge' }).first().getAttribute('href');
+  const scouting = [
+    ...['read', 'read/crossing', 'read/lodge', 'read/brook', 'ledger', 'count'].map((path) => `${water}/${path}`),
+    survey,
+    station,
+    `${station}/measure`,
+  ];
+  const rooms = [...ROOMS, '/waters/plan', '/waters/plan/sheet', '/waters/exchange', '/waters/sign', ...scouting];
   for (const theme of ['firstlight', 'headlamp']) {
     await context.addCookies([{ name: 'theme', value: theme, url: program.base }]);
-    for (const path of [...ROOMS, water, check, `${check}?outcome=catch`, bench, entry, '/nowhere']) {
+    for (const path of [...rooms, water, check, `${check}?outcome=catch`, bench, entry, '/nowhere']) {
       await open(page, program.base + path);
       await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
       expect(await serious(page), `${path} in ${theme}`).toEqual([]);

@@ -44,6 +44,7 @@ function view(n: number, along: number): SetView {
     opens: null,
     anchor: '',
     station: station({ along }),
+    follows: null,
     layout: layOutSetting(type, setting, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us'),
     devices: [],
     deadline: null,

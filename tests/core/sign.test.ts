@@ -53,6 +53,26 @@ describe('the activity of a station', () => {
       }),
     );
   });
+  it('newer evidence of use never lowers it', () => {
+    const uses = SIGN_IDS.filter((id) => signKind(id).tells === 'use');
+    const found = fc
+      .record({
+        kind: fc.constantFrom(...SIGN_IDS),
+        days: fc.double({ min: 0, max: 60, noNaN: true }),
+        freshness: fc.constantFrom(...FRESHNESSES),
+      })
+      .map((s) => sign(s.kind, s.days, s.freshness));
+    fc.assert(
+      fc.property(
+        fc.array(found, { maxLength: 10 }),
+        fc.constantFrom(...uses),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        (others, kind, a, b) =>
+          activity([...others, sign(kind, Math.min(a, b))], NOW) >= activity([...others, sign(kind, Math.max(a, b))], NOW) - 1e-12,
+      ),
+    );
+  });
   it('fades when nobody looks again', () => {
     const signs = [sign('cuttings', 1), sign('mound', 2)];
     assert.ok(activity(signs, NOW) > activity(signs, new Date(NOW.getTime() + 5 * 86_400_000)));

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
 import { connect } from '#server/database';
 import { startProgram, NOW, type Program } from '../support/server';
+import { webOf } from '../support/web';
 
 /** The forms as a browser without script sends them: plain posts, plain answers. */
 let program: Program;
@@ -28,46 +29,7 @@ before(async () => {
 });
 after(() => program.end());
 
-let made = 0;
-const uuid = (): string => `01900000-0000-7000-8000-${String((made += 1)).padStart(12, '0')}`;
-
-interface Answer {
-  status: number;
-  location: string;
-  text: string;
-}
-
-async function post(path: string, fields: Record<string, string | string[]>): Promise<Answer> {
-  const body = new URLSearchParams(
-    Object.entries(fields).flatMap(([name, value]) => [value].flat().map((v): [string, string] => [name, v])),
-  );
-  const answer = await fetch(program.base + path, {
-    method: 'POST',
-    body,
-    redirect: 'manual',
-    headers: { origin: program.base, accept: 'text/html' },
-  });
-  return { status: answer.status, location: answer.headers.get('location') ?? '', text: await answer.text() };
-}
-const get = async (path: string): Promise<string> => (await fetch(program.base + path)).text();
-const rows = async (table: string, where: Record<string, unknown> = {}): Promise<Record<string, unknown>[]> => {
-  const db = connect(program.url);
-  const found: Record<string, unknown>[] = await db(table).where(where);
-  await db.destroy();
-  return found;
-};
-const saved = (answer: Answer, to: RegExp): void => {
-  assert.equal(answer.status, 303, answer.text.replace(/<[^>]+>/g, ' ').slice(0, 600));
-  assert.match(answer.location, to);
-};
-const refused = (answer: Answer, status: number, ...sentences: (string | RegExp)[]): void => {
-  assert.equal(answer.status, status, answer.location);
-  for (const sentence of sentences) {
-    if (typeof sentence === 'string') assert.ok(answer.text.includes(sentence), `no “${sentence}” in the page`);
-    else assert.match(answer.text, sentence);
-  }
-  assert.doesNotMatch(answer.text, /node_modules|\.js:\d+:\d+/);
-};
+const { post, get, rows, saved, refused, uuid } = webOf(() => program);
 
 const arming = (position: string, ...questions: string[]): string[] => questions.map((q) => `${position}:${q}`);
 const BODY_GRIP = arming('outer', 'hooksOff', 'wiresInside', 'dogFree', 'rightWayUp', 'swingClear');
@@ -320,24 +282,35 @@ describe('waters, people, rules', () => {
   });
   it('a station needs its way along the shore, and a depth needs a level', async () => {
     const path = `/waters/${waters['Hatchery Race']}?/station`;
-    const form = { entry: uuid(), id: uuid(), number: '60', name: 'new bend', kind: 'run', along: '20 ft', depth: '', crest: '', note: '' };
+    const form = {
+      entry: uuid(),
+      id: uuid(),
+      number: '160',
+      name: 'new bend',
+      kind: 'run',
+      along: '20 ft',
+      depth: '',
+      crest: '',
+      note: '',
+    };
     refused(await post(path, { ...form, along: '' }), 400, /how far along the shore/);
     refused(await post(path, { ...form, number: '12' }), 409, /Another station has that number/);
     refused(await post(path, { ...form, kind: 'castle' }), 400, /Kind of station is one of/);
     refused(await post(path, { ...form, depth: '200 ft' }), 400, /A depth lies between/);
     saved(await post(path, { ...form, depth: 'knee' }), /waters/);
-    assert.ok(Math.abs(Number((await rows('station', { number: 60 }))[0]?.bed_depth) - 20.5 * 0.0254) < 1e-9);
+    assert.ok(Math.abs(Number((await rows('station', { number: 160 }))[0]?.bed_depth) - 20.5 * 0.0254) < 1e-9);
   });
   it('a sign is noted once, and its page tells the use of the place', async () => {
-    const path = `/waters/${waters['Header Pond']}/${stations['36']}`;
+    const page = `/waters/${waters['Header Pond']}/${stations['36']}`;
+    const path = `${page}?/sign`;
     refused(await post(path, { entry: uuid(), id: uuid(), kind: '' }), 400, /Tap the sign/);
     refused(await post(path, { entry: uuid(), id: uuid(), kind: 'unicorn' }), 400, /Sign is one of/);
-    assert.match(await get(path), /Not in use/);
+    assert.match(await get(page), /Not in use/);
     const form = { entry: uuid(), id: uuid(), kind: 'seen', freshness: 'hours', species: 'beaver', count: '2', note: 'at dusk' };
     saved(await post(path, form), /noted=1/);
     saved(await post(path, form), /noted=1/);
     assert.equal((await rows('sign', { id: form.id })).length, 1);
-    assert.match(await get(path), /2 × animal seen/);
+    assert.match(await get(page), /2 × animal seen/);
   });
   it('a person’s own measures are typed in any form, a tool has a length', async () => {
     const form = {

@@ -3,6 +3,7 @@ import { stateOf, type SetView } from '../sets/standing';
 import { INCH, feet, type System } from '../units/factors';
 import { printLevel, printWay } from '../units/length';
 import type { Interval } from '../water/band';
+import { surfaceAt } from '../water/ownLevel';
 import { bottomAt, type PartKind } from '../water/part';
 import type { DeviceState, Water } from '../water/state';
 import { fitted, placeLabels, type PlacedLabel } from './labels';
@@ -254,8 +255,11 @@ function sectionSet(
 ): SectionSet {
   const drawn = view.layout.parts.filter((p) => p.device && DEVICE_KINDS.includes(p.kind));
   const apart = Math.max(50, ...drawn.filter((p) => p.kind !== 'pan').map((p) => p.height * scale + 30));
+  const gauge = levels.known[view.station.surface];
+  /** the line of the water is the gauge's: a set hangs under it as deep as under its own surface */
+  const shift = view.follows && gauge !== undefined ? gauge - surfaceAt(view.follows, gauge) : 0;
   const devices = drawn.map((part, i) => {
-    const z = bottomAt(part, levels.known) ?? part.z.k;
+    const z = (bottomAt(part, levels.known) ?? part.z.k) + shift;
     return {
       device: part.device ?? '',
       kind: part.kind,

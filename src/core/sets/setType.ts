@@ -2,6 +2,7 @@ import type { Species } from '../animals/species';
 import type { DeviceClass } from '../devices/sizes';
 import type { System } from '../units/factors';
 import type { Known } from '../water/levels';
+import type { Follows } from '../water/ownLevel';
 import type { Layout } from '../water/layout';
 import type { Origin } from '../water/need';
 
@@ -59,6 +60,8 @@ export interface Place {
   surface: 'pond' | 'tail';
   /** elevation of the bed, m in the water's datum; null when not measured */
   bed: number | null;
+  /** how its surface follows the gauge, on a stream where two readings told; otherwise it stands at the gauge's level */
+  follows?: Follows | null;
 }
 
 export interface FilledPosition {

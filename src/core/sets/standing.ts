@@ -1,6 +1,7 @@
 import type { Device, Setting, Station, TrapSet } from '../record/kinds';
 import type { System } from '../units/factors';
 import type { Layout } from '../water/layout';
+import { onGauge, surfaceAt, type Follows } from '../water/ownLevel';
 import { deviceState, worst, type DeviceState, type Water } from '../water/state';
 import { setTypeOf } from './catalogue';
 import type { FilledPosition, Place, SetType } from './setType';
@@ -21,10 +22,11 @@ export function usualDevices(type: SetType): Record<string, FilledPosition> {
 }
 
 /** What a set type is told of its station. */
-export const placeOf = (station: Station): Place => ({
+export const placeOf = (station: Station, follows: Follows | null = null): Place => ({
   kind: station.kind,
   surface: station.surface,
   bed: station.bed ? station.bed.level - station.bed.depth : null,
+  follows,
 });
 
 /** The setting that held at a time; the first one before that. */
@@ -57,9 +59,13 @@ export function layOutSetting(
   devices: Record<string, FilledPosition>,
   system: System,
 ): Layout {
+  const { surface, follows } = place;
   const then = { ...(setting.pond === null ? {} : { pond: setting.pond }), ...(setting.tail === null ? {} : { tail: setting.tail }) };
+  const gauge = then[surface];
+  if (follows && gauge !== undefined) then[surface] = surfaceAt(follows, gauge);
   const defaults = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
-  return type.layOut({ numbers: setting.numbers, choices: { ...defaults, ...setting.choices }, place, devices, then, system });
+  const layout = type.layOut({ numbers: setting.numbers, choices: { ...defaults, ...setting.choices }, place, devices, then, system });
+  return follows ? onGauge(layout, surface, follows) : layout;
 }
 
 export interface DeviceView {
@@ -86,6 +92,8 @@ export interface SetView {
   opens: string | null;
   anchor: string;
   station: Station;
+  /** how the surface at its place follows the gauge; null where it stands at the gauge's level */
+  follows: Follows | null;
   layout: Layout;
   devices: DeviceView[];
   /** ISO; null when nothing of it is live */

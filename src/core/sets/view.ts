@@ -1,5 +1,6 @@
 import type { Device, Line, Station, TrapSet } from '../record/kinds';
 import { setDeadline } from '../time/deadline';
+import type { Follows } from '../water/ownLevel';
 import type { System } from '../units/factors';
 import { setTypeOf } from './catalogue';
 import { devicesAt, layOutSetting, placeOf, settingAt, type DeviceView, type SetView } from './standing';
@@ -7,6 +8,8 @@ import { devicesAt, layOutSetting, placeOf, settingAt, type DeviceView, type Set
 export interface ViewContext {
   line: Line;
   stations: Record<string, Station>;
+  /** own relations of stations on streams, by station */
+  follows: Record<string, Follows>;
   shed: Record<string, Device>;
   /** last real look at each stay */
   looks: Record<string, Date>;
@@ -15,7 +18,7 @@ export interface ViewContext {
 }
 
 /** A set of the record as the rooms show it: laid out, with its devices, its last look and its deadline. */
-export function setView(set: TrapSet, { line, stations, shed, looks, now, system }: ViewContext): SetView {
+export function setView(set: TrapSet, { line, stations, follows, shed, looks, now, system }: ViewContext): SetView {
   const station = stations[set.station];
   if (!station) throw new RangeError(`set ${set.number} names a station that is not in the record`);
   const type = setTypeOf(set.type);
@@ -33,8 +36,9 @@ export function setView(set: TrapSet, { line, stations, shed, looks, now, system
     opens: set.opens,
     anchor: set.anchor,
     station,
+    follows: follows[station.id] ?? null,
     devices,
-    layout: layOutSetting(type, settingAt(set, now), placeOf(station), devicesAt(set, now, shed), system),
+    layout: layOutSetting(type, settingAt(set, now), placeOf(station, follows[station.id]), devicesAt(set, now, shed), system),
     deadline: deadline && deadline.toISOString(),
     lastLook: lastLooks.length === 0 ? null : new Date(Math.min(...lastLooks.map(Number))).toISOString(),
   };

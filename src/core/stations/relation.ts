@@ -1,5 +1,6 @@
 import { printLength, printLevel } from '../units/length';
 import type { System } from '../units/factors';
+import type { Follows } from '../water/ownLevel';
 
 /** A depth read at the station and what the gauge stood at then; m. */
 export interface DepthReading {
@@ -69,4 +70,14 @@ export function depthAt(relation: Relation, level: number, from: DepthReading, s
       ? `${said}, uncertain: between ${printLength(low, system)} and ${printLength(high, system)}. One reading here, taken with the gauge at ${printLevel(from.level, system)}; a second at another level tells how this place follows the gauge.`
       : `${said}, within ${printLength(within, system)}, by ${relation.readings} readings here: it moves ${relation.b.toFixed(1)} ${system === 'us' ? 'in' : 'cm'} for every ${system === 'us' ? 'inch' : 'centimetre'} of the gauge.`,
   };
+}
+
+/**
+ * How the surface at a station follows its gauge, once two readings at different levels told; null before, or where its bed was never measured.
+ */
+export function followsOf(bed: DepthReading | null, own: readonly DepthReading[]): Follows | null {
+  if (!bed || own.length === 0) return null;
+  const relation = relationOf([bed, ...own]);
+  if (!relation || relation.readings < 2) return null;
+  return { k: bed.level - bed.depth + relation.a, slope: relation.b };
 }

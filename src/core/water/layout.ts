@@ -1,7 +1,7 @@
 import type { Axis } from './levels';
 import { axesOf } from './linear';
 import type { Finding } from './finding';
-import type { Need } from './need';
+import { datumLine, type Need } from './need';
 import type { Part } from './part';
 
 /** A length that may be changed at the water to bring a device back into its band. */
@@ -28,7 +28,10 @@ export interface Layout {
 export function axisOf(layout: Layout, device: string): Axis {
   for (const need of layout.needs) {
     if (need.device !== device) continue;
-    if (need.from === 'pond' || need.from === 'tail') return need.from;
+    if (typeof need.from === 'string' || 'line' in need.from) {
+      const own = axesOf(datumLine(need.from))[0];
+      if (own) return own;
+    }
     const part = layout.parts.find((p) => p.id === need.of.part);
     const axis = part && axesOf(part.z)[0];
     if (axis) return axis;

@@ -20,7 +20,8 @@ export const VERDICTS = [
 export type Verdict = (typeof VERDICTS)[number];
 export type Broken = Exclude<Verdict, 'nearEdge' | 'unknown' | 'fine'>;
 
-export type Datum = 'pond' | 'tail' | 'iceTop' | 'iceUnderside' | { bed: number } | { ceiling: number } | { crest: number };
+export type Datum =
+  'pond' | 'tail' | 'iceTop' | 'iceUnderside' | { line: Linear } | { bed: number } | { ceiling: number } | { crest: number };
 export type Spot = 'bottom' | 'top';
 export type Origin = 'measured' | 'yours' | 'practice' | 'published' | 'computed';
 
@@ -46,11 +47,12 @@ export interface Need {
 /** Density ratio of floating ice. @source 0.917, any handbook */
 const ICE = 0.917;
 
-/** The datum as an elevation, or null when it is a part's spot and the part must be asked. */
-function datumLine(datum: Datum): Linear {
+/** The datum as an elevation. */
+export function datumLine(datum: Datum): Linear {
   if (datum === 'pond' || datum === 'tail') return follows(datum);
   if (datum === 'iceTop') return { k: 0, pond: 1, sheet: 1 - ICE };
   if (datum === 'iceUnderside') return { k: 0, pond: 1, sheet: -ICE };
+  if ('line' in datum) return datum.line;
   if ('bed' in datum) return fixed(datum.bed);
   return fixed('ceiling' in datum ? datum.ceiling : datum.crest);
 }

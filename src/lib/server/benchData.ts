@@ -19,6 +19,7 @@ export function benchData(season: Season, station: Station, type: SetType, set: 
   return {
     type: type.id,
     station,
+    follows: season.follows[station.id] ?? null,
     waterName: water?.name ?? '',
     levels: waterAt(
       season.gauges.filter((g) => g.water === station.water),

@@ -44,7 +44,7 @@ export function askedOf(params: URLSearchParams, freeTraps: number): Asked {
     traps: Math.round(number('traps', freeTraps)),
     days: days.length > 0 ? days : [...WEEKDAYS],
     minutes: params.get('minutes') ? number('minutes', 40, 1) : null,
-    water: params.get('water'),
+    water: params.get('water') || null,
   };
 }
 

@@ -1,12 +1,15 @@
 import type { Device, Gauge, Line, Station, TrapSet, WaterBody } from '#core/record/kinds';
 import type { SetView } from '#core/sets/standing';
 import { setView } from '#core/sets/view';
+import { followsOf } from '#core/stations/relation';
 import { waterAt } from '#core/water/now';
+import type { Follows } from '#core/water/ownLevel';
 import type { Water } from '#core/water/state';
 import { db } from './database';
 import { lastLooks } from './repositories/checks';
 import { devices, type DeviceWhere } from './repositories/gear';
 import { gauges, stations, waters } from './repositories/places';
+import { stationLevels } from './repositories/scouting';
 import { recentReadings, type ReadingsByGauge } from './repositories/readings';
 import { currentLine, sets } from './repositories/sets';
 
@@ -16,6 +19,8 @@ export interface Season {
   sets: TrapSet[];
   views: SetView[];
   stations: Station[];
+  /** own relations of stations on streams to their gauge, by station */
+  follows: Record<string, Follows>;
   waters: WaterBody[];
   gauges: Gauge[];
   shed: DeviceWhere[];
@@ -47,7 +52,7 @@ export function loadSeason(locals: App.Locals, states: TrapSet['state'][] = ['pl
 async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promise<Season | null> {
   const line = await currentLine(db(), who.crew);
   if (!line) return null;
-  const [all, places, water, boards, shed, readings, looks] = await Promise.all([
+  const [all, places, water, boards, shed, readings, looks, depths] = await Promise.all([
     sets(db(), who.crew, { line: line.id, states }),
     stations(db(), who.crew),
     waters(db(), who.crew),
@@ -55,8 +60,10 @@ async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promi
     devices(db(), who.crew),
     recentReadings(db(), who.crew, new Date(now.getTime() - 4 * DAYS), now),
     lastLooks(db(), who.crew, line.id, now),
+    stationLevels(db(), who.crew),
   ]);
-  const context = { line, stations: index(places), shed: index<Device>(shed), looks, now, system: who.person.system };
+  const follows = followsBy(water, places, depths);
+  const context = { line, stations: index(places), follows, shed: index<Device>(shed), looks, now, system: who.person.system };
   const levels = Object.fromEntries(
     water.map(({ id }) => [
       id,
@@ -72,10 +79,30 @@ async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promi
     sets: all,
     views: all.map((set) => setView(set, context)),
     stations: places,
+    follows,
     waters: water,
     gauges: boards,
     shed,
     readings,
     levels,
   };
+}
+
+/** On a stream each station has its own relation to the gauge; on a pond all stand at its level. */
+function followsBy(
+  waters: WaterBody[],
+  places: Station[],
+  depths: { station: string; depth: number; level: number }[],
+): Record<string, Follows> {
+  const streams = new Set(waters.filter((w) => w.kind !== 'pond').map((w) => w.id));
+  return Object.fromEntries(
+    places.flatMap((s) => {
+      if (!streams.has(s.water)) return [];
+      const follows = followsOf(
+        s.bed,
+        depths.filter((d) => d.station === s.id),
+      );
+      return follows ? [[s.id, follows] as const] : [];
+    }),
+  );
 }

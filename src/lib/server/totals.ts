@@ -4,6 +4,7 @@ import { rateWithLimits } from '#core/effort/rate';
 import { SPRUNG } from '#core/record/checks';
 import type { Check, Device, Line, Station, TrapSet } from '#core/record/kinds';
 import { setTypeOf } from '#core/sets/catalogue';
+import type { Place } from '#core/sets/setType';
 import { layOutSetting, placeOf } from '#core/sets/standing';
 import { bandNear, levelBands } from '#core/water/band';
 import { axisOf } from '#core/water/layout';
@@ -45,7 +46,19 @@ export async function seasonTotals(
     const own = (bySet.get(set.id) ?? []).sort((a, b) => a.at.localeCompare(b.at));
     const caught = countCatches(own);
     const exposures = station
-      ? set.stays.map((stay) => exposureOfStay(set, stay, station, shed, own, season.gauges, readings, locals.now))
+      ? set.stays.map((stay) =>
+          exposureOfStay(
+            set,
+            stay,
+            placeOf(station, season.follows[station.id]),
+            station.water,
+            shed,
+            own,
+            season.gauges,
+            readings,
+            locals.now,
+          ),
+        )
       : [];
     const inBand = { low: sum(exposures.map((e) => e.inBand.low)), high: sum(exposures.map((e) => e.inBand.high)) };
     return {
@@ -85,7 +98,8 @@ function countCatches(visits: Check[]): Record<string, number> {
 function exposureOfStay(
   set: TrapSet,
   stay: TrapSet['stays'][number],
-  station: Station,
+  place: Place,
+  water: string,
   shed: Record<string, Device>,
   visits: Check[],
   gauges: { id: string; water: string; surface: string }[],
@@ -102,9 +116,9 @@ function exposureOfStay(
       to: earlier(new Date(set.settings[i + 1]?.at ?? end), end),
     }))
     .filter((s) => s.from < s.to);
-  let surface: 'pond' | 'tail' = station.surface;
+  let { surface } = place;
   const standings = spans.map(({ setting, from, to }): Standing => {
-    const layout = layOutSetting(type, setting, placeOf(station), device ? { [stay.position]: device } : {}, 'us');
+    const layout = layOutSetting(type, setting, place, device ? { [stay.position]: device } : {}, 'us');
     const axis = axisOf(layout, stay.position);
     if (axis === 'pond' || axis === 'tail') surface = axis;
     const bands = levelBands(
@@ -115,7 +129,7 @@ function exposureOfStay(
     );
     return { from, to, band: bands && bandNear(bands, setting[surface] ?? 0) };
   });
-  const gauge = gauges.find((g) => g.water === station.water && g.surface === surface);
+  const gauge = gauges.find((g) => g.water === water && g.surface === surface);
   return exposureOf(standings, sprungOf(stay, visits), gauge ? (readings[gauge.id] ?? []) : []);
 }
 

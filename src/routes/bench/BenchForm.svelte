@@ -69,7 +69,7 @@
   const from = $derived(
     unchanged && bench.held ? { pond: bench.held.pond, tail: bench.held.tail } : { pond: then.pond ?? null, tail: then.tail ?? null },
   );
-  const layout = $derived(layOutSetting(type, { numbers, choices, ...from }, placeOf(bench.station), devices, system));
+  const layout = $derived(layOutSetting(type, { numbers, choices, ...from }, placeOf(bench.station, bench.follows), devices, system));
   const known = $derived(levelNow === null ? { [bench.station.surface]: 0 } : then);
   const scene = $derived(sideView(layout, known, bench.station.surface, { width: 620, height: 430 }, system));
   const states = $derived(statesOf({ layout, devices: [] }, { known, age: {}, atMost: {} }, system));

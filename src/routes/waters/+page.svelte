@@ -2,7 +2,7 @@
   import { browser } from '$app/environment';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
-  import { parsePoints, pointsOf, printPoints, type Form } from '#core/ground/points';
+  import { FORMS, measuredSentence, parsePoints, pointsOf, printPoints, type Form } from '#core/ground/points';
   import type { Position } from '#core/ground/geodesic';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
@@ -101,6 +101,24 @@
           {:else}<p class="p-4">The map needs script. The table below has every place as text.</p>{/if}
           <WindArrow wind={data.wind} />
         </div>
+        <div class="tools no-print" role="group" aria-label="Draw on the map">
+          {#each FORMS as f (f)}<button
+              type="button"
+              class="btn"
+              aria-pressed={drawing && form === f}
+              onclick={() => {
+                const again = drawing && form === f;
+                drawing = !again;
+                if (!again && form !== f) text = '';
+                form = f;
+              }}>{f === 'area' ? 'Draw an area' : `Draw a ${f}`}</button
+            >{/each}
+          <b aria-live="polite"
+            >{points.length > 0 || drawing
+              ? `${measuredSentence(form, points, system)}${points.length > 0 ? ' Name and save it below.' : ''}`
+              : ''}</b
+          >
+        </div>
         <p class="picked" aria-live="polite">
           {#if station}<a class="link" href="/waters/{station.water}/{station.id}"><b>{station.number} {station.name}</b></a>, {station.kind}:
             {station.label}.
@@ -190,8 +208,19 @@
   }
   .frame {
     position: relative;
-    height: 520px;
+    height: 470px;
     border: 1px solid var(--rule);
+  }
+  .tools {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    margin-top: 8px;
+  }
+  .tools .btn[aria-pressed='true'] {
+    background: var(--ink);
+    color: var(--paper);
   }
   .picked {
     margin: 6px 0 0;

@@ -31,6 +31,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     water,
     gauges,
     stations: season.stations.filter((s) => s.water === water.id),
+    follows: season.follows,
     views: season.views.filter((v) => v.station.water === water.id),
     levels,
     yesterday: levelAt(readings, new Date(locals.now.getTime() - (levels.age.pond ?? 0) - 12 * 3_600_000))?.level ?? null,

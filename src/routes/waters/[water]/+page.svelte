@@ -127,7 +127,7 @@
 <div class="page">
   <WaterNotes water={data.water.id} {toGo} clarity={data.clarity} crest={data.crest} />
   <SetSentences {rows} {system} />
-  <StationTable stations={data.stations} {rows} {levels} {system} zero={zero.pond} />
+  <StationTable stations={data.stations} follows={data.follows} {rows} {levels} {system} zero={zero.pond} />
   <StationForm
     {kept}
     ids={data.stationIds}

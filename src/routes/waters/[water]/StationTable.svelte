@@ -3,23 +3,27 @@
   import type { SetView } from '#core/sets/standing';
   import type { System } from '#core/units/factors';
   import { printLength, printLevel, printWay } from '#core/units/length';
+  import { surfaceAt, type Follows } from '#core/water/ownLevel';
   import { bandText, type DeviceState, type Water } from '#core/water/state';
 
   /** The section's text twin: the same numbers as a table. */
   interface Props {
     stations: Station[];
+    /** own relations of stations to the gauge, by station */
+    follows: Readonly<Record<string, Follows>>;
     rows: { view: SetView; states: DeviceState[] }[];
     levels: Water;
     system: System;
     /** elevation of the pond gauge's zero, m */
     zero: number;
   }
-  let { stations, rows, levels, system, zero }: Props = $props();
+  let { stations, follows, rows, levels, system, zero }: Props = $props();
 
   function depth(station: Station): string {
     const level = levels.known[station.surface];
     if (!station.bed || level === undefined) return 'not measured';
-    const now = level - (station.bed.level - station.bed.depth);
+    const own = follows[station.id];
+    const now = (own ? surfaceAt(own, level) : level) - (station.bed.level - station.bed.depth);
     return now > 0 ? printLength(now, system) : `${printLength(-now, system)} dry`;
   }
 </script>

@@ -97,6 +97,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
       })),
     kinds: SIGN_KINDS,
     species: SPECIES,
+    usualSpecies: scouted.signs.find((s) => s.station === station.id)?.species ?? 'beaver',
     freshnesses: FRESHNESSES,
     nowField: toField(now, season.line.zone),
     ids: { entry: newId(), id: newId() },

@@ -48,7 +48,7 @@
         >.{/each}
     </p>
 
-    <SignTable signs={data.signs} noted={page.url.searchParams.has('noted')} camera={data.cameraNights} />
+    <SignTable signs={data.signs} camera={data.cameraNights} />
 
     <h2 class="mt-5 mb-1">Measured</h2>
     {#if page.url.searchParams.has('measured')}<p role="status"><b>Saved to the book.</b></p>{/if}
@@ -72,8 +72,10 @@
       ids={data.ids}
       kinds={data.kinds}
       species={data.species}
+      usual={data.usualSpecies}
       freshnesses={data.freshnesses}
       nowField={data.nowField}
+      noted={page.url.searchParams.has('noted')}
     />
     <form
       method="POST"

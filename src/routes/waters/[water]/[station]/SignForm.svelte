@@ -11,10 +11,14 @@
     ids: { entry: string; id: string };
     kinds: readonly { id: string; label: string; tells: 'use' | 'contrary' }[];
     species: readonly string[];
+    /** the species noted here last */
+    usual: string;
     freshnesses: readonly ('hours' | 'days' | 'weeks' | 'old')[];
     nowField: string;
+    /** a sign was just saved */
+    noted: boolean;
   }
-  let { kept, ids, kinds, species, freshnesses, nowField }: Props = $props();
+  let { kept, ids, kinds, species, usual, freshnesses, nowField, noted }: Props = $props();
 
   const OLD = { hours: 'hours old', days: 'days old', weeks: 'weeks old', old: 'old' };
   let photoSays = $state('');
@@ -53,6 +57,7 @@
       update({ reset: false })}
 >
   <h2>Note a sign</h2>
+  {#if noted}<p role="status"><b>Noted in the book.</b></p>{/if}
   <Problem text={kept?.problem} />
   <input type="hidden" name="entry" value={typed(kept, 'entry', ids.entry)} />
   <input type="hidden" name="id" value={typed(kept, 'id', ids.id)} />
@@ -83,7 +88,7 @@
     <SelectField
       label="Species"
       name="species"
-      value={typed(kept, 'species', 'beaver')}
+      value={typed(kept, 'species', usual)}
       options={species.map((s) => ({ value: s, text: s }))}
     />
     <TextField label="How many" name="count" inputmode="numeric" value={typed(kept, 'count')} error={kept?.errors?.count} />

@@ -15,15 +15,13 @@
       photo: string | null;
       where: string;
     }[];
-    noted: boolean;
     camera: number;
   }
-  let { signs, noted, camera }: Props = $props();
+  let { signs, camera }: Props = $props();
   const OLD = { hours: 'hours old', days: 'days old', weeks: 'weeks old', old: 'old' };
 </script>
 
 <h2 class="mt-5 mb-1">Sign</h2>
-{#if noted}<p role="status"><b>Noted in the book.</b></p>{/if}
 <table class="plain-table">
   <thead
     ><tr
@@ -55,6 +53,17 @@
 </p>
 
 <style>
+  @media (max-width: 620px) {
+    th:nth-child(4),
+    td:nth-child(4) {
+      display: none;
+    }
+    td,
+    th {
+      padding-inline: 5px;
+      white-space: normal;
+    }
+  }
   img {
     display: block;
     max-width: 160px;

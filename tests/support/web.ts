@@ -1,0 +1,58 @@
+import assert from 'node:assert/strict';
+import { connect } from '#server/database';
+import type { Program } from './server';
+
+export interface Answer {
+  status: number;
+  location: string;
+  text: string;
+}
+
+let made = 0;
+
+/** The program as a browser without script meets it: plain posts, plain answers. */
+export function webOf(program: () => Program) {
+  const send = async (path: string, body: URLSearchParams | FormData): Promise<Answer> => {
+    const answer = await fetch(program().base + path, {
+      method: 'POST',
+      body,
+      redirect: 'manual',
+      headers: { origin: program().base, accept: 'text/html' },
+    });
+    return { status: answer.status, location: answer.headers.get('location') ?? '', text: await answer.text() };
+  };
+  return {
+    uuid: (): string => `01900000-0000-7000-8000-${String((made += 1)).padStart(12, '0')}`,
+    post: (path: string, fields: Record<string, string | string[]>): Promise<Answer> =>
+      send(
+        path,
+        new URLSearchParams(Object.entries(fields).flatMap(([name, value]) => [value].flat().map((v): [string, string] => [name, v]))),
+      ),
+    /** a form with a file in it */
+    postFile: (path: string, fields: Record<string, string>, name: string, file: Blob): Promise<Answer> => {
+      const body = new FormData();
+      for (const [key, value] of Object.entries(fields)) body.set(key, value);
+      body.set(name, file, 'photo.jpg');
+      return send(path, body);
+    },
+    get: async (path: string): Promise<string> => (await fetch(program().base + path)).text(),
+    rows: async (table: string, where: Record<string, unknown> = {}): Promise<Record<string, unknown>[]> => {
+      const db = connect(program().url);
+      const found: Record<string, unknown>[] = await db(table).where(where);
+      await db.destroy();
+      return found;
+    },
+    saved: (answer: Answer, to: RegExp): void => {
+      assert.equal(answer.status, 303, answer.text.replace(/<[^>]+>/g, ' ').slice(0, 600));
+      assert.match(answer.location, to);
+    },
+    refused: (answer: Answer, status: number, ...sentences: (string | RegExp)[]): void => {
+      assert.equal(answer.status, status, answer.location);
+      for (const sentence of sentences) {
+        if (typeof sentence === 'string') assert.ok(answer.text.includes(sentence), `no “${sentence}” in the page`);
+        else assert.match(answer.text, sentence);
+      }
+      assert.doesNotMatch(answer.text, /node_modules|\.js:\d+:\d+/);
+    },
+  };
+}
