@@ -2,7 +2,7 @@
 import type { Body, CameraRoll, Kind } from '#core/record/kinds';
 import type { MeasureId } from '#core/stations/measures';
 import { simulateNight, type Family } from '#core/sim/camera';
-import { addDays, instantOf, localDate, wholeMinute } from '#core/time/localTime';
+import { addDays, localDate, wholeMinute } from '#core/time/localTime';
 import { sunOf, type Place } from '#core/time/sun';
 import { feet, inches } from '#core/units/factors';
 

@@ -8,7 +8,7 @@ const ROOMS = ['/morning', '/waters', '/bench', '/colonies', '/book', '/shed', '
 
 test('in every room axe finds nothing serious and nothing scrolls sideways, light and dark', async ({ page, program, context }) => {
   await open(page, `${program.base}/waters`);
-  const water = await page.getByRole('link', { name: 'Header Pond' }).getAttribute('href');
+  const water = await page.getByRole('link', { name: 'Header Pond', exact: true }).getAttribute('href');
   await open(page, `${program.base}/morning`);
   const check = await page.getByRole('link', { name: /27 patrol channel/ }).getAttribute('href');
   await open(page, `${program.base}/bench`);
@@ -67,7 +67,7 @@ test('the keyboard alone: skip to the room, open a water, move the level, and it
   await page.keyboard.press('Enter');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('main').getByRole('link').first()).toBeFocused();
-  await page.getByRole('link', { name: 'Header Pond' }).focus();
+  await page.getByRole('link', { name: 'Header Pond', exact: true }).focus();
   await page.keyboard.press('Enter');
   const level = page.getByRole('slider', { name: /Level of the water/ });
   await level.focus();
@@ -86,7 +86,7 @@ test('the keyboard alone: skip to the room, open a water, move the level, and it
 
 test('the level is dragged with the mouse and every set answers', async ({ page, program }) => {
   await open(page, `${program.base}/waters`);
-  await page.getByRole('link', { name: 'Header Pond' }).click();
+  await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
   const handle = page.getByRole('slider');
   const box = await handle.boundingBox();
   if (!box) throw new Error('no handle');
@@ -104,7 +104,7 @@ test('without script a level is asked as a what-if, a reading saved, and a set c
   const context = await browser.newContext({ javaScriptEnabled: false });
   const page = await context.newPage();
   await page.goto(`${program.base}/waters`);
-  await page.getByRole('link', { name: 'Header Pond' }).click();
+  await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
   await page.getByLabel('Level', { exact: true }).fill('45 in');
   await page.getByRole('button', { name: 'What if' }).click();
   await expect(page.getByRole('heading', { name: /patrol channel: dry/ })).toHaveCount(0);
@@ -123,7 +123,7 @@ test('without script a level is asked as a what-if, a reading saved, and a set c
 
 test('a section with twelve stations and more shows every set by name, none over another', async ({ page, program }) => {
   await open(page, `${program.base}/waters`);
-  await page.getByRole('link', { name: 'Header Pond' }).click();
+  await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
   await expect(page.getByRole('slider')).toBeVisible();
   const labels = await page.locator('svg a text').all();
   expect(labels.length).toBeGreaterThanOrEqual(12);

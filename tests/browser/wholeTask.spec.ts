@@ -14,7 +14,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
 
   await test.step('a new station on a water', async () => {
     await page.getByRole('link', { name: 'Waters', exact: true }).click();
-    await page.getByRole('link', { name: 'Header Pond' }).click();
+    await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
     await page.getByText('Add a station').click();
     const form = page.getByRole('group').filter({ hasText: 'Add a station' });
     await form.getByLabel('Name', { exact: true }).fill('alder run');
@@ -75,7 +75,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
 
   await test.step('one reading moves every set on that water', async () => {
     await open(page, `${program.base}/waters`);
-    await page.getByRole('link', { name: 'Header Pond' }).click();
+    await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
     await page.getByLabel('Level', { exact: true }).fill('24 in');
     await page.getByRole('button', { name: 'Save reading' }).click();
     await expect(page.getByRole('heading', { name: /alder run: dry/ })).toBeVisible();

@@ -26,6 +26,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   return {
     ids: { entry: newId(), water: newId(), gaugeEntry: newId(), gauge: newId(), ground: newId(), groundEntry: newId() },
     shown: shown?.id ?? null,
+    shownWater: url.searchParams.get('water'),
     wind: { ...wind, text: windText(wind) },
     fix: shown ? simulateFix(Math.floor(locals.now.getTime() / 60_000), [shown.lon, shown.lat]) : null,
     kinds: GROUND_KINDS,

@@ -46,7 +46,8 @@
   ]);
   const shownSite = $derived(data.sites.find((s) => s.id === data.shown));
   const fit = $derived.by((): Position[] => {
-    const waters = new Set(shownSite?.waters.map((w) => w.id));
+    const near = shownSite?.waters.filter((w) => !data.shownWater || w.id === data.shownWater);
+    const waters = new Set(near?.map((w) => w.id));
     const of = placed.filter((s) => waters.has(s.water)).map((s): Position => [s.lon ?? 0, s.lat ?? 0]);
     return of.length > 0 ? of : shownSite ? [[shownSite.lon, shownSite.lat]] : [];
   });

@@ -37,6 +37,9 @@
                 >{water.out} out of {water.out === 1 ? 'its' : 'their'} band</b
               >{/if}
             <span class="quiet">{water.upwind}</span>
+            <a class="link small" href="/waters?site={site.id}&water={water.id}" data-sveltekit-noscroll
+              >near<span class="only-heard">: {water.name} on the map</span></a
+            >
           </li>
         {:else}<li>No water is recorded on this site: add one below.</li>{/each}
       </ul>

@@ -11,7 +11,6 @@
       kind: string;
       use: string;
       why: string;
-      perNight: number;
       types: { type: string; built: string | null; why: string }[];
     };
     rank: number | null;
