@@ -26,17 +26,22 @@ await page.getByText('The same as a table').click();
 const station = (await page.getByRole('row').getByRole('link', { name: '15 west lodge run' }).first().getAttribute('href')) ?? '';
 const dry = await href('/morning', /27 patrol channel/);
 const bench = await href('/bench', '22 stump hollow');
-const entry = await href('/book?kind=check', /the entry of/);
+const moss = await href('/waters', 'Moss Slough');
+const lodge = await href(`${moss}/read`, /winter lodge read/);
+const low = await href(moss, /81 low lodge run/);
 const views: [string, string][] = [
   ['morning', '/morning'],
   ['waters', '/waters'],
   ['section', water],
   ['station', station],
+  ['measure', `${low}/measure`],
+  ['lodge', lodge],
+  ['count', `${water}/count`],
+  ['plan', '/waters/plan?minutes=40&traps=8'],
   ['bench', bench],
   ['bench-list', '/bench'],
   ['colonies', '/colonies'],
   ['book', '/book'],
-  ['entry', entry],
   ['shed', '/shed'],
   ['rules', '/rules'],
   ['people', '/people'],
@@ -48,7 +53,7 @@ for (const [name, path] of views) {
 const hand = await phone.newPage();
 for (const [name, path] of [
   ['check-phone', dry],
-  ['catch-phone', `${dry}?outcome=catch`],
+  ['sign-phone', low],
   ['morning-phone', '/morning'],
   ['section-phone', water],
 ] as const) {

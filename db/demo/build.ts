@@ -8,7 +8,7 @@ import { addDays, instantOf, localDate, wholeMinute } from '#core/time/localTime
 import { feet, inches } from '#core/units/factors';
 import { idMaker } from './ids';
 import { demoGround, positionAlong } from './ground';
-import { addLastSeason, addScouting, inMetres, MEASURED, type DemoContext } from './scouting';
+import { addLastSeason, addScouting, inMetres, MEASURED, PROFILES, type DemoContext } from './scouting';
 import { GAUGES, PEOPLE, SETS, SHED, SIGNS, SITES, STATIONS, WATERS } from './scenario';
 import { visitOf } from './visits';
 
@@ -108,7 +108,9 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
         level,
         at: founded.toISOString(),
       })),
-      across: null,
+      across: PROFILES[key]
+        ? { points: PROFILES[key].map(([d, z]) => ({ distance: feet(d), depth: inches(z) })), level, at: founded.toISOString() }
+        : null,
       note,
       crest: crest === undefined ? null : inches(crest),
       bed: depth === undefined ? null : { depth: inches(depth), level, at: founded.toISOString() },

@@ -195,6 +195,7 @@ export const SIGNS: [station: string, kind: string, species: 'beaver' | 'muskrat
   ['mosslodge', 'frostedVent', 'beaver', 'hours', 1, 'vent open and rimed at seven'],
   ['mosslodge', 'greenPile', 'beaver', 'days', 2, 'green inside when snapped'],
   ['mossrun', 'peeledSticks', 'beaver', 'hours', 1, 'floating, wet'],
+  ['mossrun', 'wetSlide', 'beaver', 'hours', 1, 'skim ice broken at the mouth'],
   ['mosspile', 'greenPile', 'beaver', 'days', 2, 'sunk, only tips show'],
   ['mosshut', 'cuttings', 'muskrat', 'days', 3, ''],
   ['spillbend', 'tracksMud', 'mink', 'hours', 2, 'along the outside'],

@@ -36,6 +36,12 @@ export const MEASURED: Record<string, Partial<Record<MeasureId, number>>> = {
   spilllog: { overWater: 9, slope: 6, fixed: 1 },
   lanebridge: { passages: 3, widthSurface: 96, ceiling: 40, flow: 0.4 },
 };
+/** The bed across a place: feet from the edge, inches deep on the first day. */
+// prettier-ignore
+export const PROFILES: Record<string, [feet: number, inches: number][]> = {
+  eastrun: [[0, 2], [1, 12], [2, 30], [2.7, 33], [3.4, 31], [4.2, 14], [5, 4]],
+  spillroot: [[0, 1], [1, 8], [2, 12], [3, 7], [4, 5], [5, 5]],
+};
 const PLAIN: readonly string[] = ['runs', 'bearing', 'passages', 'flow', 'slope', 'fixed', 'footClear'];
 export const inMetres = (what: string, value: number): number => (PLAIN.includes(what) ? value : inches(value));
 

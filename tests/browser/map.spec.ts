@@ -111,7 +111,7 @@ test('a sign at 390 by 844: two taps; with a photo that is made small and keeps 
     .getByRole('link', { name: /81 low lodge run/ })
     .first()
     .click();
-  await expect(page.getByRole('heading', { name: 'Note a sign' })).toBeInViewport();
+  await expect(page.getByRole('heading', { name: 'Note a sign at 81 low lodge run' })).toBeInViewport();
   await page.getByRole('radio', { name: 'wet slide' }).click();
   const button = page.getByRole('button', { name: 'Note it' }).first();
   await expect(button).toBeInViewport();

@@ -105,7 +105,7 @@ describe('“I have 40 minutes and 8 traps here”', () => {
   it('the plan’s sentence has its minutes, and the light', () => {
     assert.match(
       planSentence(7, '25 Nov', '26 Nov', 1, '16:23', { people: 1, each: 5, minutes: 545 }),
-      /about 35 min for one person; light until 16:23 would do for 109\. Back on 26 Nov, after 1 night/,
+      /about 35 min for one person; light until 16:23 would do for 109, with two people 218\. Back on 26 Nov, after 1 night/,
     );
     assert.match(planSentence(0, '25 Nov', '26 Nov', 1, '16:23', INPUT), /Nothing to set/);
   });

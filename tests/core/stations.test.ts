@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { linearRegression } from 'simple-statistics';
+import { bedProfile } from '#core/scene/bedProfile';
 import { stationDiagram } from '#core/scene/stationDiagram';
 import { STATION_KINDS } from '#core/sets/setType';
 import { latest, MEASURES, MEASURE_IDS, measuresFor } from '#core/stations/measures';
@@ -151,6 +152,23 @@ describe('measures', () => {
     assert.equal(latest(taken, 'depth')?.value, 1);
     assert.equal(latest(taken, 'width'), undefined);
   });
+});
+
+describe('a bed across a place, drawn', () => {
+  const points = [
+    { distance: 0, depth: 0.1 },
+    { distance: 1, depth: 0.8 },
+    { distance: 2, depth: 0.3 },
+  ];
+  it('keeps distances and depths to one scale, and the surface where it stands now', () => {
+    const profile = bedProfile(points, 0.2, 400);
+    const [a, b, c] = profile.points as [{ x: number; y: number }, { x: number; y: number }, { x: number; y: number }];
+    near((b.x - a.x) / (c.x - a.x), 0.5, 1e-9);
+    near((b.y - a.y) / (b.x - a.x), 0.7, 1e-9);
+    near((a.y - profile.surface.y) / (b.x - a.x), 0.3, 1e-9);
+    assert.ok(profile.points.every((p) => p.x <= 400 && p.y < profile.height) && profile.surface.y > 0);
+  });
+  it('is refused with one point', () => assert.throws(() => bedProfile(points.slice(0, 1), 0, 400), RangeError));
 });
 
 describe('what a reading says besides its level', () => {

@@ -121,7 +121,11 @@ export function planSentence(
 ): string {
   const who = people === 1 ? 'one person' : `${people} people`;
   const room = fitting(minutes, people, each);
-  const light = room > take ? `light until ${until} would do for ${room}` : `that is all the light until ${until} allows`;
+  const other = fitting(minutes, people === 1 ? 2 : 1, each);
+  const light =
+    room > take
+      ? `light until ${until} would do for ${room}, with ${people === 1 ? 'two people' : 'one person'} ${other}`
+      : `that is all the light until ${until} allows`;
   return take === 0
     ? `Nothing to set on ${day} on these terms.`
     : `Set ${many(take, 'place')} on ${day}: about ${Math.ceil((take * each) / people)} min for ${who}; ${light}. Back on ${back}, after ${many(nights, 'night')}.`;

@@ -129,6 +129,3 @@ export const checkSchema = z.strictObject({
 
 /** Outcomes after which the device did not fish to the end of the interval. */
 export const SPRUNG: readonly Outcome[] = ['catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'missing'];
-
-/** A device that was not reached was not looked at: it owes its check still. */
-export const wasLookedAt = (outcome: Outcome): boolean => outcome !== 'not reached';

@@ -10,7 +10,7 @@ export async function thingsOf(locals: App.Locals, site: string | null): Promise
   const of = <T>(list: T[], siteOf: (thing: T) => string): T[] => (site ? list.filter((thing) => siteOf(thing) === site) : list);
   const siteOfWater = Object.fromEntries((season?.waters ?? []).map((w) => [w.id, w.site]));
   return [
-    ...of(places, (p) => p.id).map(({ id, name, lat, lon, ...rest }): Exchange => ({
+    ...of(places, (p) => p.id).map(({ id, name, lat, lon, entry_id: _, ...rest }): Exchange => ({
       record: 'site',
       id,
       name,

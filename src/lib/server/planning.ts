@@ -9,6 +9,7 @@ import { outsideSentence } from '#core/ground/permission';
 import { addDays, clockText, dayText, instantOf, localDate } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { TYPICAL_BODY } from '#core/units/bodyGauge';
+import { cameraPlaces } from './counting';
 import { db } from './database';
 import { grounds, intents } from './repositories/scouting';
 import { loadScouted, stationName } from './scouting';
@@ -140,6 +141,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     };
   });
   const take = rows.filter((r) => r.take);
+  const [camera] = await cameraPlaces(locals, season, scouted, here);
   return {
     asked,
     setting,
@@ -163,6 +165,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
             each,
             take.map((r) => r.name),
           ),
+    camera: camera?.sentence ?? null,
     waters: season.waters.map((w) => ({ value: w.id, text: w.name })),
     intended: [
       ...intended.map((i) => ({

@@ -3,7 +3,7 @@
 
   interface Props {
     points: { at: string; count: number; size: string; station: string }[];
-    suns: { date: string; sunset: string | null; sunrise: string | null }[];
+    suns: { date: string; sunset: string | null; dusk: string | null; dawn: string | null; sunrise: string | null }[];
     zone: string;
     label: string;
   }
@@ -38,17 +38,20 @@
       const { default: Plotly } = await import('plotly.js-basic-dist-min');
       if (gone) return;
       const [ink, mute, rule, paper, line, dusk] = ['--ink', '--mute', '--rule', '--paper', '--line', '--dusk'].map(colour);
-      const edge = (pick: 'sunset' | 'sunrise') =>
+      type Edge = 'sunset' | 'dusk' | 'dawn' | 'sunrise';
+      const edge = (pick: Edge) =>
         suns.flatMap((s) => {
           const at = s[pick];
           return at ? [{ x: s.date, y: place(at).hours }] : [];
         });
-      const light = (pick: 'sunset' | 'sunrise') => ({
+      const light = (pick: Edge, fill: boolean) => ({
         x: edge(pick).map((p) => p.x),
         y: edge(pick).map((p) => p.y),
-        name: pick,
+        name: fill ? 'twilight' : pick,
+        showlegend: pick === 'dusk',
         mode: 'lines' as const,
-        line: { color: dusk, width: 3, dash: pick === 'sunset' ? ('solid' as const) : ('dot' as const) },
+        line: { color: dusk, width: 1.5 },
+        ...(fill ? { fill: 'tonexty', fillcolor: `${dusk}66` } : {}),
         hoverinfo: 'skip' as const,
       });
       const SYMBOL: Record<string, string> = { large: 'circle', middle: 'diamond', small: 'triangle-up', unknown: 'x' };
@@ -73,7 +76,7 @@
       const ticks = [4, 7, 10, 13, 16, 19, 22];
       await Plotly.newPlot(
         host,
-        [light('sunset'), light('sunrise'), ...sizes],
+        [light('sunset', false), light('dusk', true), light('dawn', false), light('sunrise', true), ...sizes],
         {
           height: 330,
           autosize: true,

@@ -8,6 +8,7 @@ import { spareText } from '#core/water/state';
 import { loadSeason, type Season } from '$lib/server/season';
 import { db } from '$lib/server/database';
 import { entryOf } from '$lib/server/repositories/entries';
+import { intents } from '$lib/server/repositories/scouting';
 import { undo } from '$lib/server/undo';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -40,19 +41,24 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       }))
       .filter((w) => w.rows.length > 0)
       .sort((a, b) => (a.rows[0]?.deadline ?? '').localeCompare(b.rows[0]?.deadline ?? '')),
-    prepared: season.views
-      .filter((v) => v.state === 'prepared')
-      .map((v) => ({
-        id: v.id,
-        number: v.number,
-        name: v.name,
-        opens: v.opens,
-        today: v.opens !== null && v.opens <= localDate(now, season.line.zone),
-      })),
+    prepared: await preparedPlaces(season, locals),
     rule: ruleText(season.line.rule),
     saved: await savedEntry(url.searchParams.get('saved'), who.crew),
   };
 };
+
+/** Sets and places that wait for their date: they go on that day's load list and owe no check until then. */
+async function preparedPlaces(season: Season, { now, who }: App.Locals) {
+  const today = localDate(now, season.line.zone);
+  const places = Object.fromEntries(season.stations.map((s) => [s.id, `${s.number} ${s.name}`]));
+  const sets = season.views
+    .filter((v) => v.state === 'prepared')
+    .map((v) => ({ id: v.id, href: `/bench/${v.id}`, text: `${v.number} ${v.name}`, opens: v.opens }));
+  const intended = (await intents(db(), who.crew, season.line.id))
+    .filter((i) => i.doing === 'prepared')
+    .map((i) => ({ id: i.id, href: `/book/${i.entry}`, text: `${places[i.station] ?? ''}, ${i.type}`, opens: i.opens }));
+  return [...sets, ...intended].map((p) => ({ ...p, today: p.opens !== null && p.opens <= today }));
+}
 
 function row(season: Season, view: SetView, { now, who }: App.Locals) {
   const { zone } = season.line;

@@ -83,7 +83,7 @@
       <ul>
         {#each data.prepared as p (p.id)}
           <li class="prepared">
-            <StateMark verdict="prepared" /> <a class="link" href="/bench/{p.id}">{p.number} {p.name}</a> to be set on {p.opens}{p.today
+            <StateMark verdict="prepared" /> <a class="link" href={p.href}>{p.text}</a> to be set on {p.opens}{p.today
               ? ': today. Load it.'
               : ''}
           </li>

@@ -31,6 +31,10 @@
   });
   const placed = $derived(data.stations.filter((s) => s.lat !== null && s.lon !== null));
   const things = $derived([
+    ...data.sites.map((s) => ({
+      shown: { what: 'site', id: s.id, text: s.name } satisfies Shown,
+      shape: { type: 'Point' as const, coordinates: [s.lon, s.lat] as [number, number] },
+    })),
     ...data.ground.map((g) => ({ shown: { what: 'ground', id: g.id, text: g.name, kind: g.kind } satisfies Shown, shape: g.shape })),
     ...placed.map((s) => ({
       shown: {

@@ -11,7 +11,16 @@
     upwind: string;
   }
   interface Props {
-    sites: { id: string; name: string; owner: string; access: string; endangered: string; users: string; waters: Water[] }[];
+    sites: {
+      id: string;
+      name: string;
+      owner: string;
+      access: string;
+      endangered: string;
+      users: string;
+      entry_id: string;
+      waters: Water[];
+    }[];
     shown: string | null;
   }
   let { sites, shown }: Props = $props();
@@ -45,7 +54,10 @@
       </ul>
       <details>
         <summary>Permission, access, endangered, users</summary>
-        <p class="quiet small">{[site.owner, site.access, site.endangered, site.users].filter(Boolean).join('. ')}</p>
+        <p class="quiet small">
+          {[site.owner, site.access, site.endangered, site.users].filter(Boolean).join('. ')}
+          <a class="link" href="/book/{site.entry_id}">Correct these<span class="only-heard"> of {site.name}</span></a>
+        </p>
       </details>
     </section>
   {/each}

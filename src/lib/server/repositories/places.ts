@@ -95,8 +95,11 @@ export async function gauges(db: Knex, crew: string): Promise<Gauge[]> {
   return rows.map(({ water_id, ...gauge }) => ({ ...gauge, water: water_id }));
 }
 
-export const sites = (db: Knex, crew: string): Promise<Site[]> =>
-  db('site').select('id', 'name', 'lat', 'lon', 'owner', 'access', 'endangered', 'users').where({ crew_id: crew }).orderBy('name');
+export const sites = (db: Knex, crew: string): Promise<(Site & { entry_id: string })[]> =>
+  db('site')
+    .select('id', 'name', 'lat', 'lon', 'owner', 'access', 'endangered', 'users', 'entry_id')
+    .where({ crew_id: crew })
+    .orderBy('name');
 
 export const people = (db: Knex, crew: string): Promise<Person[]> =>
   db('person').select('id', 'name', 'system', 'measures', 'minutes').where({ crew_id: crew }).orderBy('name');

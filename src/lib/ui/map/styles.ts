@@ -1,19 +1,18 @@
 import type Feature from 'ol/Feature';
-import { Circle, Fill, Icon, Stroke, Style, Text } from 'ol/style';
+import { Circle, Fill, Icon, RegularShape, Stroke, Style, Text } from 'ol/style';
 import { mount, unmount } from 'svelte';
 import type { GroundKind } from '#core/record/scouting';
 import StateMark from '../StateMark.svelte';
 
 /** What the map shows of one thing, kept on its feature. */
 export interface Shown {
-  what: 'station' | 'ground' | 'access' | 'draft';
+  what: 'station' | 'ground' | 'site' | 'draft';
   id: string;
   text: string;
   number?: string;
   kind?: GroundKind;
   mark?: string | null;
   outside?: boolean;
-  faint?: boolean;
 }
 
 const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
@@ -95,6 +94,19 @@ export function mapStyle(): (feature: { get(key: string): unknown }, resolution:
         new Style({ image, text: text(words, 19, shown.mark ? ink : mute, shown.mark ? 13 : 12), zIndex: shown.mark ? 6 : 5 }),
       ];
     }
+    if (shown.what === 'site')
+      return new Style({
+        image: new RegularShape({
+          points: 4,
+          radius: 9,
+          angle: 0,
+          declutterMode: 'none',
+          fill: new Fill({ color: paper }),
+          stroke: new Stroke({ color: ink, width: 2.2 }),
+        }),
+        text: text(shown.text, -18, ink, 14),
+        zIndex: 4,
+      });
     if (shown.kind === 'access' || shown.kind === 'bridge' || shown.kind === 'other')
       return new Style({
         text: new Text({

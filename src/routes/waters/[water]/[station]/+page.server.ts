@@ -2,6 +2,7 @@ import { redirect } from '@sveltejs/kit';
 import { SPECIES } from '#core/animals/species';
 import type { Draft } from '#core/record/kinds';
 import { FRESHNESSES, signKind, SIGN_KINDS } from '#core/sign/kinds';
+import { bedProfile } from '#core/scene/bedProfile';
 import { latest, MEASURES } from '#core/stations/measures';
 import { printMeasure } from '#core/stations/measureText';
 import { depthAt, relationOf, type DepthReading } from '#core/stations/relation';
@@ -69,6 +70,9 @@ export const load: PageServerLoad = async ({ locals, params }) => {
       ];
     }),
     profile: station.across?.points.map((p) => `${printLength(p.distance, system)}: ${printLength(p.depth, system)}`) ?? [],
+    drawn: station.across
+      ? bedProfile(station.across.points, level === undefined || station.across.level === null ? 0 : level - station.across.level, 480)
+      : null,
     parent: stations.find((s) => s.id === station.parent) ?? null,
     children: stations
       .filter((s) => s.parent === station.id)

@@ -7,6 +7,7 @@
   import TextField from '$lib/ui/TextField.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import BedProfile from '$lib/ui/drawing/BedProfile.svelte';
   import SignForm from './SignForm.svelte';
   import SignTable from './SignTable.svelte';
 
@@ -62,13 +63,17 @@
         </tbody>
       </table>
     {/if}
-    {#if data.profile.length > 0}<p class="mt-1"><b>Bed across:</b> {data.profile.join(', ')}</p>{/if}
+    {#if data.drawn}
+      <div class="mt-3"><BedProfile profile={data.drawn} label="Bed across: {data.profile.join(', ')}, with the level of now" /></div>
+      <p class="mt-1"><b>Bed across:</b> {data.profile.join(', ')}</p>
+    {/if}
     <p class="mt-2"><a class="btn" href="{base}/measure">Measure this place</a></p>
   </section>
 
   <div class="forms">
     <SignForm
       kept={keptSign}
+      place="{data.station.number} {data.station.name}"
       ids={data.ids}
       kinds={data.kinds}
       species={data.species}

@@ -8,6 +8,7 @@
 
   interface Props {
     kept: Kept | null;
+    place: string;
     ids: { entry: string; id: string };
     kinds: readonly { id: string; label: string; tells: 'use' | 'contrary' }[];
     species: readonly string[];
@@ -18,7 +19,7 @@
     /** a sign was just saved */
     noted: boolean;
   }
-  let { kept, ids, kinds, species, usual, freshnesses, nowField, noted }: Props = $props();
+  let { kept, place, ids, kinds, species, usual, freshnesses, nowField, noted }: Props = $props();
 
   const OLD = { hours: 'hours old', days: 'days old', weeks: 'weeks old', old: 'old' };
   let photoSays = $state('');
@@ -56,7 +57,7 @@
     ({ update }) =>
       update({ reset: false })}
 >
-  <h2>Note a sign</h2>
+  <h2>Note a sign <span class="at">at {place}</span></h2>
   {#if noted}<p role="status"><b>Noted in the book.</b></p>{/if}
   <Problem text={kept?.problem} />
   <input type="hidden" name="entry" value={typed(kept, 'entry', ids.entry)} />
@@ -114,6 +115,9 @@
 </form>
 
 <style>
+  .at {
+    font-weight: 400;
+  }
   legend,
   .photo {
     font-weight: 600;

@@ -37,11 +37,11 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
         .filter((e) => e.species === species)
         .map((e) => ({ at: e.at.toISOString(), count: e.count, size: e.size, station: names[c.station] ?? '' })),
     ),
-    suns: count.nights.map(({ date }) => ({
-      date,
-      sunset: sunOf(date, zone, season.line).sunset?.toISOString() ?? null,
-      sunrise: sunOf(addDays(date, 1), zone, season.line).sunrise?.toISOString() ?? null,
-    })),
+    suns: count.nights.map(({ date }) => {
+      const [evening, morning] = [sunOf(date, zone, season.line), sunOf(addDays(date, 1), zone, season.line)];
+      const iso = (at: Date | null): string | null => at && at.toISOString();
+      return { date, sunset: iso(evening.sunset), dusk: iso(evening.dusk), dawn: iso(morning.dawn), sunrise: iso(morning.sunrise) };
+    }),
     tonight: advice.slice(0, 3),
     rolls: scouted.cameras.map((c) => ({
       id: c.id,
