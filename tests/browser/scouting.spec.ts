@@ -35,7 +35,7 @@ test('the crossing of a dam: gaps ticked, the main one named while ticking, a ma
     .getByRole('row', { name: /1, main/ })
     .getByRole('button', { name: /make it a station/ })
     .click();
-  await expect(page.getByRole('heading', { name: /crossing, middle/ })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: /crossing, middle/ })).toBeVisible();
   await expect(page.getByText('belongs to')).toContainText('65 long dam');
 });
 

@@ -5,6 +5,7 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -18,12 +19,7 @@
   <p class="quiet mt-1 mb-4">
     The record is empty. Say who works, where the line lies, and the first water; then add its stations and place the first set.
   </p>
-  <form
-    method="POST"
-    use:enhance={() =>
-      ({ update }) =>
-        update({ reset: false })}
-  >
+  <form method="POST" use:enhance={keeping}>
     <Problem text={kept?.problem} />
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />
     <div class="cols">

@@ -12,6 +12,7 @@
   import Problem from '$lib/ui/Problem.svelte';
   import SideView from '$lib/ui/drawing/SideView.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
   import Arming from './Arming.svelte';
   import BenchFields from './BenchFields.svelte';
   import Findings from './Findings.svelte';
@@ -84,14 +85,7 @@
   };
 </script>
 
-<form
-  method="POST"
-  action={isNew ? undefined : '?/save'}
-  class="page bench"
-  use:enhance={() =>
-    ({ update }) =>
-      update({ reset: false })}
->
+<form method="POST" action={isNew ? undefined : '?/save'} class="page bench" use:enhance={keeping}>
   <input type="hidden" name="entry" value={typed(kept, 'entry', bench.ids.entry)} />
   <input type="hidden" name="id" value={typed(kept, 'id', bench.ids.id)} />
   <div class="left">

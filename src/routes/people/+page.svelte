@@ -5,6 +5,7 @@
   import TextField from '$lib/ui/TextField.svelte';
   import Field from '$lib/ui/Field.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -43,14 +44,7 @@
         <button class="btn">Use this light</button>
       </form>
     </section>
-    <form
-      method="POST"
-      action="?/save"
-      class="sheet"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" action="?/save" class="sheet" use:enhance={keeping}>
       <h2>{data.me.name}</h2>
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
       <TextField label="Name" name="name" value={typed(kept, 'name', data.me.name)} error={kept?.errors?.name} />

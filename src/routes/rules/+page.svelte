@@ -4,6 +4,7 @@
   import RuleFields from '$lib/ui/RuleFields.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -24,13 +25,7 @@
       <b>{data.season.name}, season {data.season.season}</b>: every set is checked {data.words}; times in {data.season.zone}.
     </p>
     <p>{data.season.rulebook || 'The rulebook says nothing else.'}</p>
-    <form
-      method="POST"
-      class="sheet mt-4 max-w-xl"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" class="sheet mt-4 max-w-xl" use:enhance={keeping}>
       <h2>Change the check interval</h2>
       <Problem text={kept?.problem} />
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />

@@ -5,6 +5,7 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -44,13 +45,7 @@
       </section>
     {/each}
   </div>
-  <form
-    method="POST"
-    class="sheet mt-6 max-w-md"
-    use:enhance={() =>
-      ({ update }) =>
-        update({ reset: false })}
-  >
+  <form method="POST" class="sheet mt-6 max-w-md" use:enhance={keeping}>
     <h2>Add a device</h2>
     <Problem text={kept?.problem} />
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />

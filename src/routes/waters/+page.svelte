@@ -9,6 +9,7 @@
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import type { Shown } from '$lib/ui/map/styles';
+  import { keeping } from '$lib/ui/keeping';
   import GroundForm from './GroundForm.svelte';
   import GroundTable from './GroundTable.svelte';
   import WaterList from './WaterList.svelte';
@@ -159,14 +160,7 @@
     />
     <details class="sheet mt-4" open={keptWater?.problem !== undefined}>
       <summary class="font-bold cursor-pointer">Add a water</summary>
-      <form
-        method="POST"
-        action="?/water"
-        use:enhance={() =>
-          ({ update }) =>
-            update({ reset: false })}
-        class="mt-3 max-w-md"
-      >
+      <form method="POST" action="?/water" use:enhance={keeping} class="mt-3 max-w-md">
         <Problem text={keptWater?.problem} />
         {#each Object.entries(data.ids) as [name, value] (name)}<input type="hidden" {name} value={typed(keptWater, name, value)} />{/each}
         <TextField label="Name of the water" name="name" value={typed(keptWater, 'name')} error={keptWater?.errors?.name} required />

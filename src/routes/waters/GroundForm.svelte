@@ -8,6 +8,7 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   interface Props {
     kept: Kept | null;
@@ -68,14 +69,7 @@
   }
 </script>
 
-<form
-  method="POST"
-  action="?/ground"
-  class="sheet draw"
-  use:enhance={() =>
-    ({ update }) =>
-      update({ reset: false })}
->
+<form method="POST" action="?/ground" class="sheet draw" use:enhance={keeping}>
   <h2>Draw and measure</h2>
   <Problem text={kept?.problem} />
   <input type="hidden" name="ground" value={typed(kept, 'ground', ids.ground)} />

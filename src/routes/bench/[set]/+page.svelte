@@ -2,6 +2,7 @@
   import { enhance } from '$app/forms';
   import TimeField from '$lib/ui/TimeField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
   import BenchForm from '../BenchForm.svelte';
 
   let { data, form } = $props();
@@ -25,14 +26,7 @@
   {#if data.state === 'live'}
     <details class="sheet" open={kept?.errors?.pulledAt !== undefined}>
       <summary class="font-bold cursor-pointer">Pull this set</summary>
-      <form
-        method="POST"
-        action="?/pull"
-        class="mt-2"
-        use:enhance={() =>
-          ({ update }) =>
-            update({ reset: false })}
-      >
+      <form method="POST" action="?/pull" class="mt-2" use:enhance={keeping}>
         <input type="hidden" name="pullEntry" value={typed(kept, 'pullEntry', data.formId)} />
         <TimeField label="Pulled at" name="pulledAt" value={typed(kept, 'pulledAt', data.bench.fields.at)} error={kept?.errors?.pulledAt} />
         <button class="btn">Pull it: its traps are free again</button>

@@ -4,6 +4,7 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -34,14 +35,7 @@
       </p>{/if}
 
     {#if data.open}
-      <form
-        method="POST"
-        action="?/correct"
-        class="mt-4"
-        use:enhance={() =>
-          ({ update }) =>
-            update({ reset: false })}
-      >
+      <form method="POST" action="?/correct" class="mt-4" use:enhance={keeping}>
         <h2 class="mb-2">Correct it</h2>
         <Problem text={kept?.problem} />
         {#each loose as sentence (sentence)}<p class="font-bold text-error">{sentence}</p>{/each}

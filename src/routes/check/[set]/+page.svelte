@@ -7,6 +7,7 @@
   import SideView from '$lib/ui/drawing/SideView.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
   import AskForm from './AskForm.svelte';
   import DetailForm from './DetailForm.svelte';
 
@@ -77,14 +78,7 @@
             .join('; ')}
         </p>{/if}
     </div>
-    <form
-      method="POST"
-      action="?/quick"
-      class="answers"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" action="?/quick" class="answers" use:enhance={keeping}>
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
       <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
       <a class="answer" href={link('catch')}>Catch</a>

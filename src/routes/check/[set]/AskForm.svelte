@@ -5,20 +5,14 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   /** The second untouched in a row: three questions, and one change is offered. The check itself is saved already. */
   let { kept, entry, corrects }: { kept: Kept | null; entry: string; corrects: string } = $props();
   const options = ANSWERS.filter((a) => a !== 'not asked').map((a) => ({ value: a, text: a }));
 </script>
 
-<form
-  method="POST"
-  action="?/ask"
-  class="page w-full"
-  use:enhance={() =>
-    ({ update }) =>
-      update({ reset: false })}
->
+<form method="POST" action="?/ask" class="page w-full" use:enhance={keeping}>
   <Problem text={kept?.problem} />
   <h2>Untouched twice in a row</h2>
   <p class="quiet mb-3">The check is saved. Three questions, then one change.</p>

@@ -8,6 +8,7 @@
   import TimeField from '$lib/ui/TimeField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
   import Arming from '../../bench/Arming.svelte';
   import type { PageData } from './$types';
   import DeviceCheck from './DeviceCheck.svelte';
@@ -28,14 +29,7 @@
   const unit = $derived(system === 'us' ? 'inches' : 'centimetres');
 </script>
 
-<form
-  method="POST"
-  action="?/save"
-  class="detail"
-  use:enhance={() =>
-    ({ update }) =>
-      update({ reset: false })}
->
+<form method="POST" action="?/save" class="detail" use:enhance={keeping}>
   <Problem text={kept?.problem} />
   <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
   <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />

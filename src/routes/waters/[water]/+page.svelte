@@ -10,6 +10,7 @@
   import Problem from '$lib/ui/Problem.svelte';
   import Section from '$lib/ui/drawing/Section.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
   import SetSentences from './SetSentences.svelte';
   import StationForm from './StationForm.svelte';
   import StationTable from './StationTable.svelte';
@@ -77,14 +78,7 @@
     unrolled from the inlet, left, to the {data.gauges.some((g) => g.surface === 'tail') ? 'tailwater' : 'outlet'}, right. Heights and
     places to scale, widths are not. Gauge {data.read.pond ?? 'never read'}.
   </p>
-  <form
-    method="POST"
-    action="?/whatIf"
-    class="level"
-    use:enhance={() =>
-      ({ update }) =>
-        update({ reset: false })}
-  >
+  <form method="POST" action="?/whatIf" class="level" use:enhance={keeping}>
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
     <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
     <label for="level">Level</label>

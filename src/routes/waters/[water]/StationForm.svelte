@@ -6,6 +6,7 @@
   import TimeField from '$lib/ui/TimeField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   interface Props {
     kept: Kept | null;
@@ -36,14 +37,7 @@
 <div class="two">
   <details class="sheet" open={wasReading}>
     <summary class="font-bold cursor-pointer">Enter a reading of another time or surface</summary>
-    <form
-      method="POST"
-      action="?/reading"
-      class="mt-3"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" action="?/reading" class="mt-3" use:enhance={keeping}>
       <input type="hidden" name="entry" value={readingIds.entry} />
       <input type="hidden" name="id" value={readingIds.id} />
       <TextField
@@ -65,14 +59,7 @@
   </details>
   <details class="sheet" open={wasStation}>
     <summary class="font-bold cursor-pointer">Add a station</summary>
-    <form
-      method="POST"
-      action="?/station"
-      class="mt-3"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" action="?/station" class="mt-3" use:enhance={keeping}>
       <input type="hidden" name="entry" value={wasStation ? typed(kept, 'entry', ids.entry) : ids.entry} />
       <input type="hidden" name="id" value={wasStation ? typed(kept, 'id', ids.id) : ids.id} />
       <div class="grid grid-cols-[5rem_1fr] gap-3">

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import { keeping } from '$lib/ui/keeping';
 
   interface Props {
     row: {
@@ -30,12 +31,7 @@
   </div>
   <details class="no-print" open={keptFor === row.id}>
     <summary>{rank === null ? 'Take it anyway, or note why it is left' : 'Take it into the plan, or leave it'}</summary>
-    <form
-      method="POST"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" use:enhance={keeping}>
       <input type="hidden" name="entry" value={row.entry} />
       <input type="hidden" name="station" value={row.id} />
       <input type="hidden" name="species" value={species} />

@@ -4,6 +4,7 @@
   import Problem from '$lib/ui/Problem.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -19,12 +20,7 @@
     What speaks against use lowers it.
   </p>
   {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book: every station is weighed by it.</b></p>{/if}
-  <form
-    method="POST"
-    use:enhance={() =>
-      ({ update }) =>
-        update({ reset: false })}
-  >
+  <form method="POST" use:enhance={keeping}>
     <Problem text={kept?.problem} />
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />
     {#each ['use', 'contrary'] as tells (tells)}

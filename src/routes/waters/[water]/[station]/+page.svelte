@@ -8,6 +8,7 @@
   import TimeField from '$lib/ui/TimeField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import BedProfile from '$lib/ui/drawing/BedProfile.svelte';
+  import { keeping } from '$lib/ui/keeping';
   import SignForm from './SignForm.svelte';
   import SignTable from './SignTable.svelte';
 
@@ -82,14 +83,7 @@
       nowField={data.nowField}
       noted={page.url.searchParams.has('noted')}
     />
-    <form
-      method="POST"
-      action="?/depth"
-      class="sheet mt-4"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" action="?/depth" class="sheet mt-4" use:enhance={keeping}>
       <h2>Depth read here</h2>
       {#if page.url.searchParams.has('read')}<p role="status"><b>Saved to the book.</b></p>{/if}
       <p class="quiet">

@@ -5,6 +5,7 @@
   import TextField from '$lib/ui/TextField.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
   import { ticked, typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   interface Props {
     kept: Kept | null;
@@ -48,15 +49,7 @@
   }
 </script>
 
-<form
-  method="POST"
-  action="?/sign"
-  class="sheet"
-  enctype="multipart/form-data"
-  use:enhance={() =>
-    ({ update }) =>
-      update({ reset: false })}
->
+<form method="POST" action="?/sign" class="sheet" enctype="multipart/form-data" use:enhance={keeping}>
   <h2>Note a sign <span class="at">at {place}</span></h2>
   {#if noted}<p role="status"><b>Noted in the book.</b></p>{/if}
   <Problem text={kept?.problem} />

@@ -8,6 +8,7 @@
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -146,14 +147,7 @@
         <button class="btn btn-primary mt-2" disabled={plan.fresh.length === 0}>Take the {plan.fresh.length} new</button>
       {/if}
     </form>
-    <form
-      method="POST"
-      action="?/simulated"
-      class="sheet"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" action="?/simulated" class="sheet" use:enhance={keeping}>
       <h2>The simulated camera</h2>
       <p class="quiet mb-2">It stands in for a real one and says so wherever its events are shown.</p>
       <input type="hidden" name="sim" value={data.ids.sim} />

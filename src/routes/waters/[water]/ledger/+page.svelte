@@ -5,6 +5,7 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -53,14 +54,7 @@
   </table>
 
   <div class="two mt-6">
-    <form
-      method="POST"
-      action="?/earlier"
-      class="sheet"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" action="?/earlier" class="sheet" use:enhance={keeping}>
       <h2>Add earlier trapping</h2>
       <Problem text={keptEarlier?.problem} />
       <input type="hidden" name="entry" value={typed(keptEarlier, 'entry', data.ids.entry)} />
@@ -107,14 +101,7 @@
       <TextField label="What came of it" name="note" value={typed(keptEarlier, 'note')} error={keptEarlier?.errors?.note} />
       <button class="btn btn-primary">Add it</button>
     </form>
-    <form
-      method="POST"
-      action="?/safe"
-      class="sheet"
-      use:enhance={() =>
-        ({ update }) =>
-          update({ reset: false })}
-    >
+    <form method="POST" action="?/safe" class="sheet" use:enhance={keeping}>
       <h2>What is endangered here</h2>
       <Problem text={keptSafe?.problem} />
       <input type="hidden" name="safeEntry" value={typed(keptSafe, 'safeEntry', data.ids.safe)} />

@@ -6,6 +6,7 @@
   import TextField from '$lib/ui/TextField.svelte';
   import StationDiagram from '$lib/ui/drawing/StationDiagram.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -24,13 +25,7 @@
     Any form: {system === 'us' ? '14 in, 2 ft 3, knee, axe handle' : '35 cm, 0.7 m, knee'}. Empty fields stay as they are. Each is kept with
     today’s level of the water.
   </p>
-  <form
-    method="POST"
-    class="two"
-    use:enhance={() =>
-      ({ update }) =>
-        update({ reset: false })}
-  >
+  <form method="POST" class="two" use:enhance={keeping}>
     <div class="drawing">
       <StationDiagram
         diagram={data.diagram}

@@ -6,6 +6,7 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
   import BrookMap from './BrookMap.svelte';
   import DamMap from './DamMap.svelte';
   import LodgeMap from './LodgeMap.svelte';
@@ -76,14 +77,7 @@
           </tbody>
         </table>
         {#if data.lodge.holes.at(-1)}<p class="verdict" aria-live="polite">{data.lodge.holes.at(-1)?.next}</p>{/if}
-        <form
-          method="POST"
-          action="?/hole"
-          class="sheet no-print"
-          use:enhance={() =>
-            ({ update }) =>
-              update({ reset: false })}
-        >
+        <form method="POST" action="?/hole" class="sheet no-print" use:enhance={keeping}>
           <h2>The next hole</h2>
           <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.hole)} />
           <div class="grid grid-cols-2 gap-x-3">

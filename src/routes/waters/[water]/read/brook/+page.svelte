@@ -4,6 +4,7 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { ticked, typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -27,12 +28,7 @@
   <p><a class="link" href="/waters/{data.water.id}/read">{data.water.name}: guided readings</a></p>
   <h1>The walk of a brook</h1>
   <p class="quiet">One tap a mark while walking; what was measured follows when there is a hand free.</p>
-  <form
-    method="POST"
-    use:enhance={() =>
-      ({ update }) =>
-        update({ reset: false })}
-  >
+  <form method="POST" use:enhance={keeping}>
     <div class="taps" role="group" aria-label="Marks">
       {#each data.marks as mark (mark)}<button type="button" class="btn btn-lg" onclick={() => tap(mark)}>{mark}</button>{/each}
     </div>

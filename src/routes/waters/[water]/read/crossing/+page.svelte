@@ -5,6 +5,7 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { ticked, typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -53,14 +54,7 @@
   <p class="quiet">
     Look at the middle first, then at both ends, each from below. Tick what is there; every gap is kept, the main one is marked.
   </p>
-  <form
-    method="POST"
-    class="mt-3"
-    onchange={look}
-    use:enhance={() =>
-      ({ update }) =>
-        update({ reset: false })}
-  >
+  <form method="POST" class="mt-3" onchange={look} use:enhance={keeping}>
     <Problem text={kept?.errors?.marks ?? kept?.problem} />
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
     <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />

@@ -6,6 +6,7 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { ticked, typed, type Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -20,13 +21,7 @@
   <p><a class="link" href="/waters/{data.water.id}/read">{data.water.name}: guided readings</a></p>
   <h1>The winter lodge</h1>
   <p class="problem my-3">{ICE_CAUTION}</p>
-  <form
-    method="POST"
-    class="two"
-    use:enhance={() =>
-      ({ update }) =>
-        update({ reset: false })}
-  >
+  <form method="POST" class="two" use:enhance={keeping}>
     <div class="sheet">
       <Problem text={kept?.problem} />
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
