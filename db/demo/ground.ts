@@ -1,9 +1,11 @@
 // Tables read by their rows: the formatter leaves them alone.
 import { alongLine, moved, type Position } from '#core/ground/geodesic';
 import type { GroundKind } from '#core/record/scouting';
-import { SITES } from './scenario';
 
 type Metres = readonly [east: number, north: number];
+
+/** From where the metres of a site are counted. */
+const ORIGINS: Record<string, Position> = { kettle: [-90.487, 45.512], sallow: [-90.466, 45.498] };
 
 /** The line along which a water's stations lie, from its inlet, in metres east and north of its site; and what closes the shore of a pond. */
 // prettier-ignore
@@ -22,9 +24,9 @@ const PATHS: Record<string, { site: string; path: Metres[]; closing?: Metres[] }
 const DAM: Metres = [21.5, -1];
 
 const positionOf = (site: string, [east, north]: Metres): Position => {
-  const from = SITES.find((s) => s.key === site);
+  const from = ORIGINS[site];
   if (!from) throw new RangeError(`no site ${site} in the demo`);
-  return moved([from.lon, from.lat], (Math.atan2(east, north) * 180) / Math.PI, Math.hypot(east, north));
+  return moved(from, (Math.atan2(east, north) * 180) / Math.PI, Math.hypot(east, north));
 };
 
 const short = ([lon, lat]: Position): [number, number] => [Math.round(lon * 1e7) / 1e7, Math.round(lat * 1e7) / 1e7];

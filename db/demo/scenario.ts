@@ -10,8 +10,8 @@ export const PEOPLE = [
 
 // prettier-ignore
 export const SITES = [
-  { key: 'kettle', name: 'Kettle Row cranberry works', lat: 45.512, lon: -90.487, owner: 'Growers’ association of Kettle Row; written leave for the season, dogs on the dikes at noon', access: 'Truck to the pump house, then on foot along the dike', endangered: 'Pump base, dry at and under 30 in on the pond gauge', users: 'Growers’ dogs on the dikes at noon; children skate on the upper reservoir' },
-  { key: 'sallow', name: 'Sallow Spring hatchery', lat: 45.498, lon: -90.466, owner: 'Hatchery of Sallow Spring; gate key at the feed shed', access: 'Truck to the head gate', endangered: 'Intake screen, blocked twice last year', users: 'Hatchery hands at feeding, seven and four o’clock' },
+  { key: 'kettle', name: 'Kettle Row cranberry works', lat: 45.51254, lon: -90.487, owner: 'Growers’ association of Kettle Row; written leave for the season, dogs on the dikes at noon', access: 'Truck to the pump house, then on foot along the dike', endangered: 'Pump base, dry at and under 30 in on the pond gauge', users: 'Growers’ dogs on the dikes at noon; children skate on the upper reservoir' },
+  { key: 'sallow', name: 'Sallow Spring hatchery', lat: 45.49796, lon: -90.46651, owner: 'Hatchery of Sallow Spring; gate key at the feed shed', access: 'Truck to the head gate', endangered: 'Intake screen, blocked twice last year', users: 'Hatchery hands at feeding, seven and four o’clock' },
 ];
 
 // prettier-ignore

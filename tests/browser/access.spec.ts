@@ -23,7 +23,7 @@ test('in every room axe finds nothing serious and nothing scrolls sideways, ligh
   await open(page, `${program.base}${water}`);
   const station = await page.getByRole('link', { name: '13 lodge' }).first().getAttribute('href');
   const scouting = [
-    ...['read', 'read/crossing', 'read/lodge', 'read/brook', 'ledger', 'count'].map((path) => `${water}/${path}`),
+    ...['read', 'read/crossing', 'read/lodge', 'read/brook', 'ledger', 'count', 'break'].map((path) => `${water}/${path}`),
     survey,
     station,
     `${station}/measure`,

@@ -119,7 +119,7 @@
 />
 
 <div class="page">
-  <WaterNotes water={data.water.id} {toGo} clarity={data.clarity} crest={data.crest} />
+  <WaterNotes water={data.water.id} isPond={data.water.kind === 'pond'} {toGo} clarity={data.clarity} crest={data.crest} />
   <SetSentences {rows} {system} />
   <StationTable stations={data.stations} follows={data.follows} {rows} {levels} {system} zero={zero.pond} />
   <StationForm

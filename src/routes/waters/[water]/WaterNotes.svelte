@@ -1,12 +1,13 @@
 <script lang="ts">
   interface Props {
     water: string;
+    isPond: boolean;
     /** what the reading says of the endangered */
     toGo: string | null;
     clarity: string | null;
     crest: string | null;
   }
-  let { water, toGo, clarity, crest }: Props = $props();
+  let { water, isPond, toGo, clarity, crest }: Props = $props();
 </script>
 
 <nav aria-label="Scouting this water">
@@ -14,6 +15,7 @@
   <a class="btn" href="/waters/{water}/count">Counting</a>
   <a class="btn" href="/waters/{water}/ledger">Ledger</a>
   <a class="btn" href="/waters/plan?water={water}">Plan here</a>
+  {#if isPond}<a class="btn" href="/waters/{water}/break">What a break would do</a>{/if}
 </nav>
 <p>
   {#if toGo}<b>{toGo}</b>{/if}

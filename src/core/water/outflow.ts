@@ -1,0 +1,88 @@
+/** Gravity, m/s². */
+const G = 9.81;
+
+/** A break in a dam by its shape over the sill: metres; `side` is the way out for each metre up, on each side. */
+export type BreakShape =
+  { kind: 'rectangle'; width: number } | { kind: 'V'; side: number } | { kind: 'trapezoid'; width: number; side: number };
+
+/** A drain pipe through a dam. */
+export interface Pipe {
+  diameter: number;
+  /** share of its section that is stopped up, 0 to 1 */
+  plugged: number;
+}
+
+const sides = (shape: BreakShape): { width: number; side: number } =>
+  shape.kind === 'rectangle' ? { width: shape.width, side: 0 } : shape.kind === 'V' ? { width: 0, side: shape.side } : shape;
+
+/** Flow area of a break under a depth over its sill, m². */
+export function breakArea(shape: BreakShape, depth: number): number {
+  const { width, side } = sides(shape);
+  const y = Math.max(0, depth);
+  return width * y + side * y * y;
+}
+
+/** Flow area of a pipe under a depth over its sill, m². @source circular segment, any handbook of mathematics */
+function pipeArea({ diameter, plugged }: Pipe, depth: number): number {
+  const r = diameter / 2;
+  const h = Math.min(Math.max(depth, 0), diameter);
+  const centre = r - h;
+  return (1 - plugged) * (r * r * Math.acos(Math.min(1, Math.max(-1, centre / r))) - centre * Math.sqrt(Math.max(0, 2 * r * h - h * h)));
+}
+
+/** The depth of greatest flow between two limits, by golden section: the flow has one hump. */
+function greatest(flow: (y: number) => number, from: number, to: number): number {
+  const ratio = (Math.sqrt(5) - 1) / 2;
+  let [a, b] = [from, to];
+  let [c, d] = [b - ratio * (b - a), a + ratio * (b - a)];
+  let [fc, fd] = [flow(c), flow(d)];
+  for (let n = 0; n < 60 && b - a > 1e-12; n += 1) {
+    if (fc > fd) {
+      [b, d, fd] = [d, c, fc];
+      c = b - ratio * (b - a);
+      fc = flow(c);
+    } else {
+      [a, c, fc] = [c, d, fd];
+      d = a + ratio * (b - a);
+      fd = flow(d);
+    }
+  }
+  return Math.max(flow(from), flow((a + b) / 2));
+}
+
+/**
+ * Flow through a break, free or drowned, m³/s: `Cd · max over y in [max(h2, 0), H] of A(y)·√(2g(H − y))`.
+ * A rectangle runs at y = 2H/3, a V at 4H/5, until the tailwater stands over that.
+ *
+ * @param head energy head over the sill, m
+ * @param tail tailwater over the sill, m; negative when it stands under it
+ * @param cd discharge coefficient, 1 for a well rounded crest
+ * @source energy equation with critical flow over a broad crest (Bos, from memory): rectangle 1.7046·b·H^1.5, V of 90° 1.268·H^2.5
+ */
+export function breakFlow(shape: BreakShape, head: number, tail: number, cd = 1): number {
+  if (head <= 0 || tail >= head) return 0;
+  const flow = (y: number): number => breakArea(shape, y) * Math.sqrt(2 * G * Math.max(0, head - y));
+  const critical = shape.kind === 'rectangle' ? (2 / 3) * head : shape.kind === 'V' ? (4 / 5) * head : null;
+  const from = Math.max(tail, 0);
+  if (critical !== null) return cd * flow(Math.max(critical, from));
+  return cd * greatest(flow, from, head);
+}
+
+/**
+ * Flow through a drain pipe, m³/s: as a weir of its own section while it runs part full, as an orifice under the difference of the levels when it is full.
+ *
+ * @source orifice `Cd·A·√(2gΔh)`, Cd 0.6, any handbook of hydraulics, from memory
+ */
+export function pipeFlow(pipe: Pipe, head: number, tail: number): number {
+  if (head <= 0 || tail >= head) return 0;
+  const from = Math.max(tail, 0);
+  const to = Math.min(head, pipe.diameter);
+  const weir = from < to ? greatest((y) => pipeArea(pipe, y) * Math.sqrt(2 * G * Math.max(0, head - y)), from, to) : Infinity;
+  const drop = head - Math.max(tail, Math.min(head, pipe.diameter / 2));
+  const orifice = 0.6 * pipeArea(pipe, pipe.diameter) * Math.sqrt(2 * G * Math.max(0, drop));
+  return Math.min(weir, orifice);
+}
+
+/** Speed at the critical depth of a break, m/s: what a trigger set in it has to stand. @source √(2gH/3) in a rectangle, √(2gH/5) in a V; from memory */
+export const criticalSpeed = (shape: BreakShape, head: number): number =>
+  head <= 0 ? 0 : Math.sqrt(2 * G * head * (shape.kind === 'V' ? 1 / 5 : 1 / 3));

@@ -1,0 +1,112 @@
+<script lang="ts">
+  import PrintButton from '$lib/ui/PrintButton.svelte';
+  import SelectField from '$lib/ui/SelectField.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import CourseChart from './CourseChart.svelte';
+
+  let { data } = $props();
+  const small = $derived(data.system === 'us' ? 'in' : 'cm');
+</script>
+
+<svelte:head><title>What a break would do at {data.water.name} · Zaprud</title></svelte:head>
+
+<div class="page">
+  <p class="no-print"><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
+  <div class="head">
+    <h1>What a break would do at {data.water.name}</h1>
+    <PrintButton />
+  </div>
+  <p class="problem my-2">{data.caution}</p>
+  {#if data.answer}
+    <p class="answer" aria-live="polite">{data.answer.sentence}</p>
+    {#if data.answer.safe}<p><b>{data.answer.safe}</b></p>{/if}
+    {#if data.answer.reach}<p class="answer">{data.answer.reach}</p>{/if}
+    <CourseChart chart={data.answer.chart} />
+  {:else}<p class="answer" role="alert">{data.why}</p>{/if}
+
+  <form method="GET" class="sheet mt-4 no-print" aria-label="The break">
+    <div class="fields">
+      <SelectField
+        label="Shape"
+        name="shape"
+        value={data.typed.shape}
+        options={[
+          { value: 'rectangle', text: 'upright sides' },
+          { value: 'V', text: 'V' },
+          { value: 'trapezoid', text: 'sloping sides' },
+        ]}
+      />
+      <TextField label="Width at the water" name="width" value={data.typed.width} error={data.errors.width} help="in {small}" />
+      <TextField label="Sill, on the gauge" name="sill" value={data.typed.sill} error={data.errors.sill} help="lowest point of the break" />
+      <TextField
+        label="Area of the pond"
+        name="area"
+        value={data.typed.area}
+        error={data.errors.area}
+        help={data.system === 'us' ? 'square feet' : 'square metres'}
+        origin={data.areaFrom}
+      />
+      <TextField label="Rises in a day" name="rise" value={data.typed.rise} error={data.errors.rise} help="when nothing runs out" />
+      <SelectField
+        label="Mended"
+        name="mended"
+        value={data.typed.mended}
+        options={[
+          { value: 'dusk', text: 'two hours after sunset' },
+          { value: 'never', text: 'never' },
+        ]}
+      />
+      <TextField label="Level wanted" name="goal" value={data.typed.goal} error={data.errors.goal} help="to be kept, or to be reached" />
+      <TextField label="At" name="by" type="datetime-local" value={data.typed.by} error={data.errors.by} />
+    </div>
+    <button class="btn btn-primary">Work it out</button>
+    <p class="quiet mt-2">
+      Water balance with critical flow over a broad crest. The band: the break runs a fifth better or worse, the inflow half as large again
+      or half <span class="origin">practice</span>. Rain, widening and repairs of another hour begin it anew.
+    </p>
+  </form>
+
+  {#if data.answer}
+    <table class="plain-table mt-3">
+      <thead><tr><th scope="col">Set</th><th scope="col">Works</th><th scope="col">With this break</th></tr></thead>
+      <tbody>
+        {#each data.answer.sets as s (s.id)}<tr
+            ><td><a class="link font-bold" href="/bench/{s.set}">{s.name}</a></td><td>{s.band}</td><td>{s.leaves}</td></tr
+          >{:else}<tr><td colspan="3">No live set hangs on this pond.</td></tr>{/each}
+      </tbody>
+    </table>
+    <p class="mt-2">{data.answer.current}</p>
+    <p class="quiet mt-1">For the report: {data.answer.report}</p>
+    <details class="mt-4">
+      <summary class="font-bold cursor-pointer">The course as a table</summary>
+      <table class="plain-table mt-1">
+        <thead><tr><th scope="col">At</th><th scope="col">Level</th><th scope="col">Lowest</th><th scope="col">Highest</th></tr></thead>
+        <tbody
+          >{#each data.answer.table as t (t.at)}<tr><td>{t.at}</td><td>{t.level}</td><td>{t.low}</td><td>{t.high}</td></tr>{/each}</tbody
+        >
+      </table>
+    </details>
+  {/if}
+</div>
+
+<style>
+  .head {
+    display: flex;
+    justify-content: space-between;
+    gap: 12px;
+  }
+  .answer {
+    font-size: 1.18rem;
+    font-weight: 650;
+    margin: 8px 0;
+  }
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+    gap: 0 14px;
+  }
+  .origin {
+    border: 1px solid var(--rule);
+    padding: 0 5px;
+  }
+</style>
