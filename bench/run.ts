@@ -1,3 +1,5 @@
+import { pondCourse, type PondModel } from '#core/water/balance';
+import { bestShift } from '#core/water/outlook';
 import { chromium } from '@playwright/test';
 import { sectionScene } from '#core/scene/section';
 import { CATALOGUE } from '#core/sets/catalogue';
@@ -118,6 +120,33 @@ async function pageTime(address: string): Promise<number> {
   return median(times);
 }
 
+/** A pond over 48 h, and what it says of 60 sets with the search for the best change: budgets 5 ms and 100 ms. */
+function forecast(): void {
+  const model: PondModel = {
+    area: [{ level: 0, area: 4000 }],
+    inflow: 0.005,
+    seepage: 0,
+    tail: -1,
+    breaks: [{ shape: { kind: 'trapezoid', width: 0.3, side: 0.5 }, sill: 0, from: 0, to: Infinity, cd: 1 }],
+    pipes: [],
+  };
+  const time = (work: () => unknown): number => {
+    const times = Array.from({ length: 20 }, () => {
+      const start = performance.now();
+      work();
+      return performance.now() - start;
+    });
+    return median(times);
+  };
+  const run = () => pondCourse(model, 0.4, 48);
+  say('forecast of one pond, 48 h', `${(time(run) / 5).toFixed(2)} of its budget`, 'budget 5 ms');
+  const courses = { low: run(), middle: run(), high: run() };
+  const line = () => {
+    for (let n = 0; n < 60; n += 1) bestShift(courses, { min: 0.1 + n * 0.004, max: 0.2 + n * 0.004 }, 0, 24 * 3600, null);
+  };
+  say('best change of 60 sets over 24 h', `${(time(line) / 100).toFixed(2)} of its budget`, 'budget 100 ms');
+}
+
 /** Median time of the page's own SQL alone, one statement after the other, as PostgreSQL's log of statements gave them. */
 async function sqlTime(
   url: string,
@@ -137,6 +166,7 @@ async function sqlTime(
 }
 
 moveLevel();
+forecast();
 const program = await startProgram({ demo: true });
 process.env.DATABASE_URL = program.url;
 await firstLoad(program.base);

@@ -1,12 +1,12 @@
 import type { Knex } from 'knex';
 
-/** Nine older seasons beside the demo's own: the same sets, stays, checks, catches and readings, each a year further back. Current truth only, for timing. */
+/** Nine older seasons beside the demo's own: the same sets, stays, checks, catches and readings, each a year further back, from behind the demo's last season on. Current truth only, for timing. */
 export async function tenfold(db: Knex): Promise<void> {
   await db.transaction(async (trx) => {
     await trx.raw('set constraints all deferred');
     for (let k = 1; k <= 9; k += 1) {
       const id = (column: string): string => `md5(${column}::text || '${k}')::uuid`;
-      const back = `- interval '${k * 364} days'`;
+      const back = `- interval '${(k + 1) * 364} days'`;
       await trx.raw(
         `insert into line select ${id('id')}, crew_id, entry_id, name, 'before ${k}', zone, lat, lon, rule, rulebook from line where season = '3'`,
       );
@@ -30,7 +30,7 @@ export async function tenfold(db: Knex): Promise<void> {
         `insert into catch select ${id('k.id')}, k.crew_id, ${id('k.check_id')}, k.species, k.sex, k.age, k.weight, k.estimated, k.strikes, k.alive, k.bites, k.fate from catch k join check_device c on c.id = k.check_id join trap_set s on s.id = c.set_id join line l on l.id = s.line_id where l.season = '3'`,
       );
       await trx.raw(
-        `insert into reading select ${id('id')}, crew_id, entry_id, gauge_id, at ${back}, level, bound, source, null, note from reading where at > timestamptz '2026-11-25 11:22Z' - interval '30 days'`,
+        `insert into reading (id, crew_id, entry_id, gauge_id, at, level, bound, source, note) select ${id('id')}, crew_id, entry_id, gauge_id, at ${back}, level, bound, source, note from reading where bound <> 'crest' and at > timestamptz '2026-11-25 11:22Z' - interval '30 days'`,
       );
     }
   });

@@ -79,7 +79,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   for (const { key, site, profile, ...water } of WATERS) {
     const safe = 'safe' in water && water.safe ? { level: inches(water.safe.level), what: water.safe.what } : null;
     const bed = profile.map(([along, z]) => ({ along: feet(along), bed: inches(z) }));
-    add('water', { id: idOf(key), site: idOf(site), ...water, safe, profile: bed }, founded);
+    add('water', { id: idOf(key), site: idOf(site), ...water, safe, rise: key === 'header' ? inches(0.5) : null, profile: bed }, founded);
   }
   for (const { key, water, ...gauge } of GAUGES) add('gauge', { id: idOf(key), water: idOf(water), zero: 0, ...gauge }, founded);
   for (const { key, site, water, ...ground } of demoGround())

@@ -193,6 +193,22 @@ export function addScouting(context: DemoContext): void {
     },
     crest,
   );
+  const cut = at(1, '16:50');
+  add(
+    'opening',
+    {
+      id: make(cut),
+      water: idOf('header'),
+      shape: 'rectangle',
+      width: inches(9),
+      sill: inches(27),
+      opened: cut.toISOString(),
+      mended: null,
+      by: 'us',
+      note: 'north end of the dam, with leave of the growers',
+    },
+    cut,
+  );
   for (const camera of CAMERAS) addCamera(context, camera);
   addSurveys(context);
   const planned = at(3, '18:00');

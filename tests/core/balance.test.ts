@@ -181,6 +181,7 @@ describe('the break designer', () => {
     model: { area: [{ level: 0, area: ACRE }], inflow: 0, seepage: 0, tail: -10, pipes: [] },
     shape: rectangle(0.6),
     sill: 0,
+    running: [],
     mended: null,
     hours: 24,
     ...over,
@@ -190,6 +191,10 @@ describe('the break designer', () => {
     const exact = (2 * ACRE * (goal ** -0.5 - 0.4 ** -0.5)) / (1.70455 * hours * 3600);
     near(largestBreak(plan(), goal, hours * 3600) / exact, 1, 2e-3);
     near((smallestBreak(plan(), goal, hours * 3600) ?? 0) / exact, 1, 2e-3);
+  });
+  it('leaves less to a new break when one runs already', () => {
+    const running = [{ shape: rectangle(0.05), sill: 0, from: 0, to: Infinity }];
+    near(largestBreak(plan({ running }), 0.2, 8 * 3600), largestBreak(plan(), 0.2, 8 * 3600) - 0.05, 1e-3);
   });
   it('says when no break will do, and when any does', () => {
     assert.equal(largestBreak(plan(), 0.5, 3600), 0);

@@ -1,7 +1,17 @@
 import { z } from 'zod';
 import { checkSchema } from './checks';
 import { deviceSchema } from './gear';
-import { crewSchema, gaugeSchema, personSchema, readingSchema, siteSchema, stationLevelSchema, stationSchema, waterSchema } from './places';
+import {
+  crewSchema,
+  gaugeSchema,
+  openingSchema,
+  personSchema,
+  readingSchema,
+  siteSchema,
+  stationLevelSchema,
+  stationSchema,
+  waterSchema,
+} from './places';
 import { cameraSchema, earlierSchema, groundSchema, intentSchema, signSchema, surveySchema } from './scouting';
 import { lineSchema, setSchema } from './season';
 
@@ -25,6 +35,7 @@ export const SCHEMAS = {
   survey: surveySchema,
   camera: cameraSchema,
   intent: intentSchema,
+  opening: openingSchema,
 } as const;
 
 export type Kind = keyof typeof SCHEMAS;
@@ -51,6 +62,7 @@ export type Earlier = Body<'earlier'>;
 export type Survey = Body<'survey'>;
 export type CameraRoll = Body<'camera'>;
 export type Intent = Body<'intent'>;
+export type Opening = Body<'opening'>;
 export type Setting = TrapSet['settings'][number];
 export type Stay = TrapSet['stays'][number];
 export type CheckedDevice = Check['devices'][number];
@@ -76,6 +88,7 @@ export const KIND_WORDS: Record<Kind, string> = {
   survey: 'Guided reading',
   camera: 'Camera',
   intent: 'Plan',
+  opening: 'Break',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */
@@ -89,4 +102,5 @@ export const WITHDRAWABLE: readonly Kind[] = [
   'survey',
   'camera',
   'intent',
+  'opening',
 ];

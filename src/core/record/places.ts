@@ -66,6 +66,8 @@ export const waterSchema = z.strictObject({
     .strictObject({ level: levelField('Safe level'), what: name('What is endangered', 120) })
     .nullable()
     .default(null),
+  /** how much it rises in a day when nothing runs out, m; null when nobody watched */
+  rise: length('Rise in a day', 0, 1, 'A pond rises between 0 and 3 ft in a day.').nullable().default(null),
   note: note('Note'),
 });
 
@@ -152,3 +154,21 @@ export const stationLevelSchema = z.strictObject({
   level: levelField('Level of the gauge then'),
   note: note('Note'),
 });
+
+export const BREAK_KINDS = ['rectangle', 'V', 'trapezoid'] as const;
+
+/** A break in a dam: opened on purpose, or found open; the forecast begins with it. */
+export const openingSchema = z
+  .strictObject({
+    id: id(),
+    water: id('Water'),
+    shape: choice('Shape', BREAK_KINDS),
+    width: length('Width at the water', 0.02, 20, 'A break is between 1 in and 65 ft wide.'),
+    /** elevation of its lowest point in the water's datum, m */
+    sill: levelField('Sill'),
+    opened: instant('Opened at'),
+    mended: instant('Mended at').nullable().default(null),
+    by: choice('Opened by', ['us', 'others', 'the water']),
+    note: note('Note'),
+  })
+  .refine((o) => o.mended === null || o.mended >= o.opened, { path: ['mended'], error: 'A break cannot be mended before it was opened.' });

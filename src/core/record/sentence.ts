@@ -36,6 +36,8 @@ const SAY: Say = {
   survey: ({ water, station, found }, names) => `${names[station ?? ''] ?? names[water] ?? 'Water'}: ${surveyText(found)}`,
   camera: ({ station, camera, events, source }, names) =>
     `${camera} at ${names[station] ?? 'a station'}: ${events.length} ${events.length === 1 ? 'event' : 'events'}${source === 'simulated' ? ' (simulated)' : ''}`,
+  opening: ({ water, shape, width, sill, by, mended }, names, system) =>
+    `${names[water] ?? 'Water'}: ${shape === 'V' ? 'V-shaped break' : 'break'} ${printLength(width, system)} wide, sill at ${printLevel(sill, system)}, opened by ${by}${mended ? ', mended since' : ''}`,
   intent: ({ station, doing, type, opens, because }, names) =>
     `${names[station] ?? 'Station'}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${opens ? ` for ${opens}` : ''}${because ? `: ${because}` : ''}`,
 };

@@ -1,7 +1,7 @@
 import { printLength } from '../units/length';
 import type { System } from '../units/factors';
 import type { Interval } from './band';
-import { levelOn, pondCourse, type CoursePoint, type PondModel } from './balance';
+import { levelOn, pondCourse, type CoursePoint, type OpenBreak, type PondModel } from './balance';
 import type { BreakShape } from './outflow';
 
 /** A pond and the break that is thought of. */
@@ -11,6 +11,8 @@ export interface BreakPlan {
   model: Omit<PondModel, 'breaks'>;
   shape: BreakShape;
   sill: number;
+  /** breaks that are open already */
+  running: readonly Omit<OpenBreak, 'cd'>[];
   /** seconds after the start at which it is mended; null when it is not */
   mended: number | null;
   hours: number;
@@ -23,11 +25,15 @@ export interface Courses {
 }
 
 /** How far off a break's own coefficient, and an inflow that nobody measured, may be. [practice] */
-const CD_OFF = 0.2;
-const INFLOW_OFF = 0.5;
+export const CD_OFF = 0.2;
+export const INFLOW_OFF = 0.5;
 
-const course = ({ start, model, shape, sill, mended, hours }: BreakPlan, cd: number, inflow: number): CoursePoint[] =>
-  pondCourse({ ...model, inflow, breaks: [{ shape, sill, from: 0, to: mended ?? Infinity, cd }] }, start, hours);
+const course = ({ start, model, shape, sill, running, mended, hours }: BreakPlan, cd: number, inflow: number): CoursePoint[] =>
+  pondCourse(
+    { ...model, inflow, breaks: [{ shape, sill, from: 0, to: mended ?? Infinity, cd }, ...running.map((b) => ({ ...b, cd }))] },
+    start,
+    hours,
+  );
 
 /** The course of the pond under a break, and the band around it: the break runs a fifth better or worse, the inflow is half as large again or half (practice). */
 export const breakCourses = (plan: BreakPlan): Courses => ({

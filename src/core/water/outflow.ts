@@ -30,6 +30,14 @@ function pipeArea({ diameter, plugged }: Pipe, depth: number): number {
   return (1 - plugged) * (r * r * Math.acos(Math.min(1, Math.max(-1, centre / r))) - centre * Math.sqrt(Math.max(0, 2 * r * h - h * h)));
 }
 
+/** The depth at which a break runs free under a head: the greatest of A²·(H − y), `5z·y² + (3b − 4zH)·y − 2bH = 0`; 2H/3 in a rectangle, 4H/5 in a V. */
+function criticalDepth(shape: BreakShape, head: number): number {
+  const { width: b, side: z } = sides(shape);
+  if (z === 0) return (2 / 3) * head;
+  const linear = 3 * b - 4 * z * head;
+  return (Math.sqrt(linear * linear + 40 * z * b * head) - linear) / (10 * z);
+}
+
 /** The depth of greatest flow between two limits, by golden section: the flow has one hump. */
 function greatest(flow: (y: number) => number, from: number, to: number): number {
   const ratio = (Math.sqrt(5) - 1) / 2;
@@ -62,10 +70,7 @@ function greatest(flow: (y: number) => number, from: number, to: number): number
 export function breakFlow(shape: BreakShape, head: number, tail: number, cd = 1): number {
   if (head <= 0 || tail >= head) return 0;
   const flow = (y: number): number => breakArea(shape, y) * Math.sqrt(2 * G * Math.max(0, head - y));
-  const critical = shape.kind === 'rectangle' ? (2 / 3) * head : shape.kind === 'V' ? (4 / 5) * head : null;
-  const from = Math.max(tail, 0);
-  if (critical !== null) return cd * flow(Math.max(critical, from));
-  return cd * greatest(flow, from, head);
+  return cd * flow(Math.max(criticalDepth(shape, head), Math.max(tail, 0)));
 }
 
 /**

@@ -185,7 +185,8 @@ function remedyOf(
   return { remedy: `${order}: then it works ${bandText(band, system)}.`, moveBy };
 }
 
-function roomBelow(free: Free, layout: Layout, known: Known): number | null {
+/** How far a device can go down to the bed, m; null when the bed is not known. */
+export function roomBelow(free: Free, layout: Layout, known: Known): number | null {
   if (free.floor === null) return null;
   const bottoms = layout.parts.filter((p) => movable(p, free.device)).map((p) => bottomAt(p, known));
   const lowest = Math.min(...bottoms.filter((b): b is number => b !== null));

@@ -9,6 +9,7 @@ import { loadSeason, type Season } from '$lib/server/season';
 import { db } from '$lib/server/database';
 import { entryOf } from '$lib/server/repositories/entries';
 import { intents } from '$lib/server/repositories/scouting';
+import { outlookOf, outlooks, type Outlook } from '$lib/server/outlook';
 import { undo } from '$lib/server/undo';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -21,7 +22,10 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const { system } = who.person;
   const live = season.views.filter((v) => v.state === 'live');
   const changes = season.waters.map((w) => ({ id: w.id, name: w.name, change: changeOf(season, w.id, now) }));
-  const rows = live.map((view) => row(season, view, locals)).sort((a, b) => a.deadline.localeCompare(b.deadline));
+  const ahead = await outlooks(locals, season);
+  const rows = live
+    .map((view) => row(season, view, ahead[view.station.water], locals))
+    .sort((a, b) => a.deadline.localeCompare(b.deadline));
   const deadlines = rows.map((r) => new Date(r.deadline));
   const start = latestStart(deadlines);
   return {
@@ -60,7 +64,8 @@ async function preparedPlaces(season: Season, { now, who }: App.Locals) {
   return [...sets, ...intended].map((p) => ({ ...p, today: p.opens !== null && p.opens <= today }));
 }
 
-function row(season: Season, view: SetView, { now, who }: App.Locals) {
+function row(season: Season, view: SetView, ahead: Outlook | undefined, locals: App.Locals) {
+  const { now, who } = locals;
   const { zone } = season.line;
   const water = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
   const state = stateOf(view, water, who.person.system);
@@ -80,6 +85,7 @@ function row(season: Season, view: SetView, { now, who }: App.Locals) {
     deadline,
     by: whenText(new Date(deadline), now, zone),
     overdue: new Date(deadline) < now,
+    outlook: outlookOf(view, state, ahead, water, locals, season.line),
     orders: state ? instruction(state.remedy, state.verdict, view.type) : 'Look.',
   };
 }

@@ -70,7 +70,8 @@
                 </td>
                 <td>
                   <span class="narrow"><StateMark verdict={row.state?.verdict ?? 'unknown'} /> {row.state?.label ?? ''}.</span>
-                  <b>{row.orders}</b> <span class="quiet">{row.state?.sentence ?? ''}</span>
+                  <b>{row.outlook?.remedy || row.orders}</b> <span class="quiet">{row.state?.sentence ?? ''}</span>
+                  {#if row.outlook?.sentence}<br />{row.outlook.sentence}{/if}
                 </td>
               </tr>
             {/each}

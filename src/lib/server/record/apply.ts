@@ -5,7 +5,7 @@ import { putDevice } from '../repositories/gear';
 import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../repositories/places';
 import { putReading, removeReading } from '../repositories/readings';
 import { putLine, putSet } from '../repositories/sets';
-import { putCamera, putEarlier, putGround, putIntent, putStationLevel, putSurvey, remover } from '../repositories/scouting';
+import { putCamera, putEarlier, putGround, putIntent, putOpening, putStationLevel, putSurvey, remover } from '../repositories/scouting';
 import { putSign, removeSign } from '../repositories/sign';
 import type { Owner } from './upsert';
 
@@ -30,6 +30,7 @@ const PUT: Put = {
   survey: putSurvey,
   camera: putCamera,
   intent: putIntent,
+  opening: putOpening,
 };
 
 const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
@@ -42,6 +43,7 @@ const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Prom
   survey: remover('survey'),
   camera: remover('camera'),
   intent: remover('intent'),
+  opening: remover('opening'),
 };
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */

@@ -56,6 +56,8 @@ const CONSTRAINTS: Record<string, [field: string, sentence: string]> = {
   survey_has_station: ['station', 'There is no such station.'],
   camera_has_station: ['station', 'There is no such station.'],
   camera_time_in_order: ['to', 'The watch cannot end before it began.'],
+  opening_has_water: ['water', 'There is no such water.'],
+  opening_time_in_order: ['mended', 'A break cannot be mended before it was opened.'],
   intent_once: ['station', 'Something is intended at that place already: correct it in the book.'],
   intent_has_station: ['station', 'There is no such station.'],
   intent_has_line: ['line', 'There is no such line.'],

@@ -17,6 +17,7 @@ export const TRUTH = [
   'survey',
   'earlier',
   'intent',
+  'opening',
   'ground',
   'stay',
   'setting',

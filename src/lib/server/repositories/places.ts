@@ -81,7 +81,7 @@ export async function stations(db: Knex, crew: string, water?: string): Promise<
 
 export async function waters(db: Knex, crew: string): Promise<WaterBody[]> {
   const rows: (Omit<WaterBody, 'site'> & { site_id: string })[] = await db('water')
-    .select('id', 'site_id', 'name', 'kind', 'profile', 'safe', 'note')
+    .select('id', 'site_id', 'name', 'kind', 'profile', 'safe', 'rise', 'note')
     .where({ crew_id: crew })
     .orderBy('name');
   return rows.map(({ site_id, ...water }) => ({ ...water, site: site_id }));

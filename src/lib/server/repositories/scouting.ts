@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { CameraRoll, Earlier, Ground, Intent, StationLevel, Survey } from '#core/record/kinds';
+import type { CameraRoll, Earlier, Ground, Intent, Opening, StationLevel, Survey } from '#core/record/kinds';
 import { upsert, type Owner } from '../record/upsert';
 
 export const putStationLevel = (trx: Knex, { station, ...own }: StationLevel, { crew, entry }: Owner) =>
@@ -13,6 +13,9 @@ export const putSurvey = (trx: Knex, { water, station, ...own }: Survey, { crew,
 export const putIntent = (trx: Knex, { line, station, ...own }: Intent, { crew, entry }: Owner) =>
   upsert(trx, 'intent', { ...own, line_id: line, station_id: station, entry_id: entry }, crew);
 
+export const putOpening = (trx: Knex, { water, ...own }: Opening, { crew, entry }: Owner) =>
+  upsert(trx, 'opening', { ...own, water_id: water, entry_id: entry }, crew);
+
 /** Writes a camera's stretch with its events; what the body no longer lists is taken out. */
 export async function putCamera(trx: Knex, { station, from, to, events, ...own }: CameraRoll, { crew, entry }: Owner): Promise<void> {
   await upsert(trx, 'camera', { ...own, station_id: station, watched_from: from, watched_to: to, entry_id: entry }, crew);
@@ -23,7 +26,7 @@ export async function putCamera(trx: Knex, { station, from, to, events, ...own }
 
 /** Takes a thing of that table out of the truth. */
 export const remover =
-  (table: 'station_level' | 'ground' | 'earlier' | 'survey' | 'camera' | 'intent') =>
+  (table: 'station_level' | 'ground' | 'earlier' | 'survey' | 'camera' | 'intent' | 'opening') =>
   (trx: Knex, id: string, { crew }: Owner) =>
     trx(table).where({ id, crew_id: crew }).delete();
 
@@ -120,4 +123,21 @@ export async function intents(db: Knex, crew: string, line: string): Promise<Wri
     .select('id', 'line_id', 'station_id', 'doing', 'type', 'opens', 'because', 'entry_id')
     .where({ crew_id: crew, line_id: line });
   return rows.map(({ line_id, station_id, entry_id, ...own }) => ({ ...own, line: line_id, station: station_id, entry: entry_id }));
+}
+
+/** Breaks of the crew's dams, newest first; of one water when `water` is given. */
+export async function openings(db: Knex, crew: string, water?: string): Promise<Written<Opening>[]> {
+  const rows: (Row<Opening, 'water' | 'opened' | 'mended'> & { water_id: string; opened: Date; mended: Date | null })[] = await db(
+    'opening',
+  )
+    .select('id', 'water_id', 'shape', 'width', 'sill', 'opened', 'mended', 'by', 'note', 'entry_id')
+    .where({ crew_id: crew, ...(water ? { water_id: water } : {}) })
+    .orderBy('opened', 'desc');
+  return rows.map(({ water_id, opened, mended, entry_id, ...own }) => ({
+    ...own,
+    water: water_id,
+    opened: opened.toISOString(),
+    mended: mended && mended.toISOString(),
+    entry: entry_id,
+  }));
 }

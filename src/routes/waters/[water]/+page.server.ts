@@ -1,6 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
 import type { StationKind } from '#core/sets/setType';
 import { STATION_KINDS } from '#core/sets/setType';
+import { stateOf } from '#core/sets/standing';
 import { spanText, toField, wholeMinute } from '#core/time/localTime';
 import { parseLength, smallUnit } from '#core/units/length';
 import { clarityText, crestText } from '#core/water/seenText';
@@ -10,6 +11,7 @@ import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { seenAt } from '$lib/server/repositories/readings';
+import { outlookOf, outlooks } from '$lib/server/outlook';
 import { placeOn } from '$lib/server/placeOn';
 import { loadSeason } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
@@ -26,6 +28,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
   const parsed = asked ? parseLength(asked, smallUnit(system), locals.who.words) : null;
   const readings = pond ? (season.readings[pond.id] ?? []) : [];
   const numbers = season.stations.map((s) => s.number);
+  const ahead = (await outlooks(locals, season))[water.id];
   const seen = pond ? await seenAt(db(), locals.who.crew, pond.id) : [];
   return {
     water,
@@ -36,6 +39,11 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     levels,
     yesterday: levelAt(readings, new Date(locals.now.getTime() - (levels.age.pond ?? 0) - 12 * 3_600_000))?.level ?? null,
     read: Object.fromEntries(Object.entries(levels.age).map(([axis, age]) => [axis, `read ${spanText(age)} ago`])),
+    ahead: Object.fromEntries(
+      season.views
+        .filter((v) => v.station.water === water.id && v.state === 'live')
+        .map((v) => [v.id, outlookOf(v, stateOf(v, levels, system), ahead, levels, locals, season.line)]),
+    ),
     clarity: clarityText(seen, locals.now),
     crest: crestText(seen, pond?.zero ?? 0, season.line.zone, system),
     asked: asked ?? '',

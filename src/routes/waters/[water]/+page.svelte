@@ -120,7 +120,7 @@
 
 <div class="page">
   <WaterNotes water={data.water.id} isPond={data.water.kind === 'pond'} {toGo} clarity={data.clarity} crest={data.crest} />
-  <SetSentences {rows} {system} />
+  <SetSentences {rows} {system} ahead={whatIf === null ? data.ahead : {}} />
   <StationTable stations={data.stations} follows={data.follows} {rows} {levels} {system} zero={zero.pond} />
   <StationForm
     {kept}

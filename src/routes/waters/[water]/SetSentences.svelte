@@ -5,7 +5,13 @@
   import StateMark from '$lib/ui/StateMark.svelte';
 
   /** What the level means for the sets, the trouble first. */
-  let { rows, system }: { rows: { view: SetView; states: DeviceState[]; worst: DeviceState | null }[]; system: System } = $props();
+  interface Props {
+    rows: { view: SetView; states: DeviceState[]; worst: DeviceState | null }[];
+    system: System;
+    /** what the forecast says of a set, by its id; empty while a what-if level is shown */
+    ahead: Readonly<Record<string, { sentence: string; remedy: string } | null>>;
+  }
+  let { rows, system, ahead }: Props = $props();
 
   const live = $derived(rows.filter((r) => r.view.state === 'live'));
   const trouble = $derived(live.filter((r) => r.worst && r.worst.verdict !== 'fine').sort((a, b) => rank(a.worst) - rank(b.worst)));
@@ -24,8 +30,18 @@
       </h3>
       <p>
         {worst?.sentence}
-        {#if worst?.remedy}<b>{worst.remedy}</b>{/if}
+        <b>{ahead[view.id]?.remedy || (worst?.remedy ?? '')}</b>
+        {ahead[view.id]?.sentence ?? ''}
       </p>
+    </article>
+  {/each}
+  {#each fine.filter((r) => ahead[r.view.id]?.remedy || ahead[r.view.id]?.sentence.includes('until')) as { view } (view.id)}
+    <article>
+      <h3>
+        <StateMark verdict="fine" />
+        <span><a href="/bench/{view.id}">{view.number} {view.name}</a>: fine now</span>
+      </h3>
+      <p>{ahead[view.id]?.sentence} <b>{ahead[view.id]?.remedy}</b></p>
     </article>
   {/each}
   {#if fine.length > 0}

@@ -1,6 +1,7 @@
-import { areaOf } from '#core/ground/geodesic';
+import { error, redirect } from '@sveltejs/kit';
+import { BREAK_KINDS } from '#core/record/places';
 import { sunOf } from '#core/time/sun';
-import { clockText, dayText, localDate, spanText, toField, readLocalTime } from '#core/time/localTime';
+import { clockText, dayText, localDate, readLocalTime, spanText, toField, wholeMinute } from '#core/time/localTime';
 import { parseLength, printLength, printLevel, smallUnit, type LengthUnit } from '#core/units/length';
 import { statesOf } from '#core/sets/standing';
 import { bandText } from '#core/water/state';
@@ -21,18 +22,21 @@ import { courseChart } from '#core/scene/courseChart';
 import { stillToGo } from '#core/ledger/stillToGo';
 import { INCH } from '#core/units/factors';
 import { db } from '$lib/server/database';
-import { grounds } from '$lib/server/repositories/scouting';
+import { attempt, reader, refused } from '$lib/server/form';
+import { newId } from '$lib/server/newId';
+import { drawnArea, shapeOf } from '$lib/server/outlook';
+import { record } from '$lib/server/record/write';
+import { grounds, openings } from '$lib/server/repositories/scouting';
 import { waterOf } from '$lib/server/scouting';
-import type { PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 const SQUARE_FOOT = 0.3048 ** 2;
 /** A mending begins this long after sunset. [practice] */
 const MENDED_AFTER = 2 * 3_600_000;
 const HOURS = 24;
-const KINDS = ['rectangle', 'V', 'trapezoid'] as const;
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
-  const { water, season, levels, zero, stations } = await waterOf(locals, params.water);
+  const { water, season, levels, zero } = await waterOf(locals, params.water);
   const { system } = locals.who.person;
   const { zone } = season.line;
   const small = smallUnit(system);
@@ -46,10 +50,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     return parsed.ok && !errors[name] ? parsed.value : otherwise;
   };
 
-  const shore = (await grounds(db(), locals.who.crew)).find(
-    (g) => g.water === water.id && g.kind === 'shore' && g.shape.type === 'Polygon',
-  );
-  const drawn = shore?.shape.type === 'Polygon' ? areaOf(shore.shape.coordinates[0] ?? []).area : null;
+  const [ground, opened] = await Promise.all([grounds(db(), locals.who.crew), openings(db(), locals.who.crew, water.id)]);
+  const drawn = drawnArea(ground, water.id);
   const square = system === 'us' ? SQUARE_FOOT : 1;
   const typedArea = asked('area') === '' ? null : Number(asked('area').replace(/[ ,]/g, ''));
   if (typedArea !== null && !(typedArea > 0 && typedArea * square < 1e7))
@@ -57,23 +59,17 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   const area = typedArea !== null && !errors.area ? typedArea * square : drawn;
 
   const start = levels.known.pond ?? null;
-  const dam = stations.find((s) => s.kind === 'dam');
   const width = length('width', 12 * INCH, 0.02, 20, 'A break is between 1 in and 65 ft wide.');
-  const rise = length('rise', 0, 0, 1, 'A pond rises between 0 and 3 ft in a day.');
+  const rise = length('rise', water.rise ?? 0, 0, 1, 'A pond rises between 0 and 3 ft in a day.');
   const sillLevel = start === null ? 0 : length('sill', start - zero - 8 * INCH, -10, 30, 'A level lies between −32 and 98 ft.') + zero;
   if (start !== null && start - sillLevel > 3)
     errors.sill = 'That break is over 10 ft deep: its sill lies under the pond. Type the level of its sill on the gauge.';
   const goal = asked('goal') === '' ? null : length('goal', 0, -10, 30, 'A level lies between −32 and 98 ft.') + zero;
   const by = asked('by') === '' ? null : readLocalTime(asked('by'), zone, 'first');
   if (by && !by.ok) errors.by = by.sentence;
-  const kind = KINDS.find((k) => k === asked('shape')) ?? 'rectangle';
+  const kind = BREAK_KINDS.find((k) => k === asked('shape')) ?? 'rectangle';
   const depth = start === null ? 0 : start - sillLevel;
-  const shape: BreakShape =
-    kind === 'rectangle'
-      ? { kind, width }
-      : kind === 'V'
-        ? { kind, side: Math.max(0.05, width / (2 * Math.max(depth, 0.05))) }
-        : { kind, width, side: 0.5 };
+  const shape = shapeOf({ shape: kind, width, sill: sillLevel }, start ?? sillLevel);
 
   const today = localDate(locals.now, zone);
   const sunset = sunOf(today, zone, season.line).sunset;
@@ -89,11 +85,21 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     goal: asked('goal'),
     by: asked('by') || toField(new Date(locals.now.getTime() + 24 * 3_600_000), zone),
   };
+  const running = opened
+    .filter((o) => !o.mended)
+    .map((o) => ({
+      id: o.id,
+      entry: o.entry,
+      text: `${o.shape === 'V' ? 'V-shaped, ' : ''}${printLength(o.width, system)} wide, sill at ${printLevel(o.sill - zero, system)}, open since ${dayText(new Date(o.opened), zone)} ${clockText(new Date(o.opened), zone)}, by ${o.by}`,
+    }));
   const base = {
+    running,
+    ids: { entry: newId(), id: newId(), mend: newId() },
+    nowField: toField(locals.now, zone),
     water,
     typed,
     errors,
-    kinds: KINDS,
+    kinds: BREAK_KINDS,
     caution: BREAK_CAUTION,
     areaFrom: typedArea !== null ? 'yours' : drawn === null ? '' : 'the shore drawn on the map',
     system,
@@ -117,6 +123,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     model: { area: [{ level: start, area }], inflow: (rise / 86_400) * area, seepage: 0, tail: levels.known.tail ?? -100, pipes: [] },
     shape,
     sill: sillLevel,
+    running: opened
+      .filter((o) => !o.mended)
+      .map((o) => ({ shape: shapeOf(o, start), sill: o.sill, from: (Date.parse(o.opened) - locals.now.getTime()) / 1000, to: Infinity })),
     mended,
     hours: HOURS,
   };
@@ -173,6 +182,66 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
         })),
     },
   };
+};
+
+export const actions: Actions = {
+  /** Keeps a break that was opened, or found open: the forecast of every set on this pond begins with it. */
+  open: async ({ request, locals, params }) => {
+    const { season, zero } = await waterOf(locals, params.water);
+    const read = reader(await request.formData(), locals.who);
+    const at = read.instant('opened', season.line.zone);
+    const width = read.length('openWidth');
+    const sill = read.length('openSill');
+    if (width === undefined) read.refuse('openWidth', 'Type how wide it is at the water, for example 12 in.');
+    if (sill === undefined) read.refuse('openSill', 'Type the level of its lowest point on the gauge.');
+    if (at && at > locals.now) read.refuse('opened', 'A break that is not open yet is a what-if: work it out above.');
+    if (!at || width === undefined || sill === undefined || !read.ok()) return refused(read);
+    const result = await attempt(
+      read,
+      () =>
+        record(db(), {
+          id: read.text('entry'),
+          crew: locals.who.crew,
+          kind: 'opening',
+          occurredAt: at,
+          by: locals.who.person.id,
+          body: {
+            id: read.text('id'),
+            water: params.water,
+            shape: (read.text('openShape') || 'rectangle') as 'V',
+            width,
+            sill: sill + zero,
+            opened: at.toISOString(),
+            by: (read.text('openedBy') || 'us') as 'us',
+            note: read.text('note'),
+          },
+        }),
+      (path) => ({ width: 'openWidth', sill: 'openSill' })[path] ?? path,
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}/break?opened=1`);
+  },
+
+  /** A break that was found mended: what runs out ends there. */
+  mend: async ({ request, locals, params }) => {
+    const read = reader(await request.formData(), locals.who);
+    const open = (await openings(db(), locals.who.crew, params.water)).find((o) => o.id === read.text('opening'));
+    if (!open) error(404, 'There is no such break in this record.');
+    const { entry: _, ...body } = open;
+    const at = wholeMinute(locals.now);
+    const result = await attempt(read, () =>
+      record(db(), {
+        id: read.text('mendEntry'),
+        crew: locals.who.crew,
+        kind: 'opening',
+        occurredAt: at,
+        by: locals.who.person.id,
+        body: { ...body, mended: at.toISOString() },
+      }),
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}/break?mended=1`);
+  },
 };
 
 function leavingText({ middle, earliest, latest }: Leaving, when: (s: number) => string): string {

@@ -1,10 +1,16 @@
 <script lang="ts">
+  import { enhance } from '$app/forms';
+  import { page } from '$app/state';
+  import OpenBreak from './OpenBreak.svelte';
+  import type { Kept } from '$lib/ui/kept';
+  import { keeping } from '$lib/ui/keeping';
   import PrintButton from '$lib/ui/PrintButton.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import CourseChart from './CourseChart.svelte';
 
-  let { data } = $props();
+  let { data, form } = $props();
+  const kept = $derived(form as Kept | null);
   const small = $derived(data.system === 'us' ? 'in' : 'cm');
 </script>
 
@@ -17,6 +23,16 @@
     <PrintButton />
   </div>
   <p class="problem my-2">{data.caution}</p>
+  {#if page.url.searchParams.has('opened')}<p role="status"><b>Saved to the book: every set on this pond is forecast from it.</b></p>{/if}
+  {#if page.url.searchParams.has('mended')}<p role="status"><b>Saved to the book: nothing runs out there any more.</b></p>{/if}
+  {#each data.running as o (o.id)}
+    <form method="POST" action="?/mend" class="open no-print" use:enhance={keeping}>
+      <b>Open:</b>
+      {o.text}. <a class="link" href="/book/{o.entry}">Correct it</a>
+      <input type="hidden" name="opening" value={o.id} /><input type="hidden" name="mendEntry" value={data.ids.mend} />
+      <button class="btn">It was found mended</button>
+    </form>
+  {/each}
   {#if data.answer}
     <p class="answer" aria-live="polite">{data.answer.sentence}</p>
     {#if data.answer.safe}<p><b>{data.answer.safe}</b></p>{/if}
@@ -66,6 +82,8 @@
     </p>
   </form>
 
+  <OpenBreak {kept} ids={data.ids} kinds={data.kinds} typedNow={data.typed} nowField={data.nowField} />
+
   {#if data.answer}
     <table class="plain-table mt-3">
       <thead><tr><th scope="col">Set</th><th scope="col">Works</th><th scope="col">With this break</th></tr></thead>
@@ -99,6 +117,13 @@
     font-size: 1.18rem;
     font-weight: 650;
     margin: 8px 0;
+  }
+  .open {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 10px;
+    align-items: center;
+    margin: 6px 0;
   }
   .fields {
     display: grid;

@@ -1,0 +1,106 @@
+import { INCH, type System } from '../units/factors';
+import { printLength } from '../units/length';
+import type { Interval } from './band';
+import { levelOn, type CoursePoint } from './balance';
+import { leaving, type Courses } from './breakDesign';
+
+const STEP = INCH / 4;
+/** A change of more than this is another set. [practice] */
+const FURTHEST = 24 * INCH;
+
+/** The levels of a course every ten minutes of a time. */
+function looked(course: readonly CoursePoint[], from: number, to: number): number[] {
+  const looks = Math.max(1, Math.ceil((to - from) / 600));
+  return Array.from({ length: looks + 1 }, (_, i) => levelOn(course, from + ((to - from) * i) / looks));
+}
+
+function share(levels: readonly number[], { min, max }: Interval, by = 0): number {
+  let inside = 0;
+  for (const level of levels) if (level >= min + by - 1e-9 && level <= max + by + 1e-9) inside += 1;
+  return inside / levels.length;
+}
+
+/** Share of a time, 0 to 1, during which a course lies in a band; the course is looked at every ten minutes. */
+export const shareInBand = (course: readonly CoursePoint[], band: Interval, from: number, to: number): number =>
+  share(looked(course, from, to), band);
+
+/**
+ * The change of height that keeps a device in its band longest until a time: most of it on the middle course, then on the low and the high one, then the smallest, in steps of ¼ in.
+ *
+ * @param room how far it can go down to the bed, m; null when that is not known
+ * @returns metres up (down when negative), and the share of the time it then spends in its band
+ */
+export function bestShift(courses: Courses, band: Interval, from: number, to: number, room: number | null): { by: number; share: number } {
+  const down = Math.min(FURTHEST, room ?? FURTHEST);
+  const [low, middle, high] = [courses.low, courses.middle, courses.high].map((course) => looked(course, from, to)) as [
+    number[],
+    number[],
+    number[],
+  ];
+  const sidesOf = (by: number): number => share(low, band, by) + share(high, band, by);
+  let best = { by: 0, share: share(middle, band), sides: sidesOf(0) };
+  for (let n = -Math.floor(down / STEP + 1e-6); n <= Math.floor(FURTHEST / STEP); n += 1) {
+    const by = n * STEP;
+    const own = share(middle, band, by);
+    if (own < best.share - 1e-9) continue;
+    const sides = sidesOf(by);
+    const better = own > best.share + 1e-9 || sides > best.sides + 1e-9 || (sides > best.sides - 1e-9 && Math.abs(by) < Math.abs(best.by));
+    if (better) best = { by, share: own, sides };
+  }
+  return { by: best.by, share: best.share };
+}
+
+export interface Asked {
+  courses: Courses;
+  band: Interval;
+  /** seconds from the start of the courses */
+  now: number;
+  /** the next check, seconds from the start of the courses: until then nobody is there */
+  check: number;
+  /** the check after that: what is changed at the next one has to hold so long */
+  after: number;
+  /** what it is once the band is left: `dry` */
+  then: string;
+  /** how a change is ordered; null where nothing can be changed at the water */
+  say: { down: string; up: string } | null;
+  room: number | null;
+  clock: (seconds: number) => string;
+}
+
+/** What the forecast says of one device until its next check: until when it is fine, what then; and the change at that check that keeps it in longest until the one after. */
+export function outlookText(
+  { courses, band, now, check, after, then, say, room, clock }: Asked,
+  system: System,
+): { sentence: string; remedy: string } {
+  const cut = (course: CoursePoint[]): CoursePoint[] => [
+    { at: now, level: levelOn(course, now), out: 0 },
+    ...course.filter((p) => p.at > now && p.at <= check),
+  ];
+  const ahead = { low: cut(courses.low), middle: cut(courses.middle), high: cut(courses.high) };
+  const { middle, earliest, latest } = leaving(ahead, band);
+  const remedy = remedyText({ courses, band, check, after, say, room, clock }, system);
+  if (earliest === null) return { sentence: `Forecast: in its band to the check at ${clock(check)}.`, remedy };
+  const range = latest === null ? `from ${clock(earliest)} on, perhaps not at all` : `between ${clock(earliest)} and ${clock(latest)}`;
+  const out = middle !== null && middle <= now;
+  const sentence = out
+    ? ''
+    : middle === null
+      ? `Forecast: it may be ${then} ${range}.`
+      : `Forecast: fine until about ${clock(middle)}, ${range}; ${then} after.`;
+  return { sentence, remedy };
+}
+
+function remedyText(
+  { courses, band, check, after, say, room, clock }: Pick<Asked, 'courses' | 'band' | 'check' | 'after' | 'say' | 'room' | 'clock'>,
+  system: System,
+): string {
+  if (!say) return '';
+  const { by, share: inside } = bestShift(courses, band, check, after, room);
+  if (by === 0 || inside < shareInBand(courses.middle, band, check, after) + 0.05) return '';
+  const order = `${by < 0 ? say.down : say.up} ${printLength(Math.abs(by), system)} ${by < 0 ? 'lower' : 'higher'}`;
+  const kept =
+    inside > 0.99
+      ? `it stays in its band until ${clock(after)}`
+      : `it is in its band ${Math.round(inside * 100)} % of the time until ${clock(after)}`;
+  return `${order}: by the forecast ${kept}.`;
+}

@@ -1,0 +1,66 @@
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import Problem from '$lib/ui/Problem.svelte';
+  import SelectField from '$lib/ui/SelectField.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import TimeField from '$lib/ui/TimeField.svelte';
+  import { keeping } from '$lib/ui/keeping';
+  import { typed, type Kept } from '$lib/ui/kept';
+
+  interface Props {
+    kept: Kept | null;
+    ids: { entry: string; id: string };
+    kinds: readonly string[];
+    /** what the what-if above was asked, to begin from */
+    typedNow: { shape: string; width: string; sill: string };
+    nowField: string;
+  }
+  let { kept, ids, kinds, typedNow, nowField }: Props = $props();
+  const WORDS: Record<string, string> = { rectangle: 'upright sides', V: 'V', trapezoid: 'sloping sides' };
+</script>
+
+<details class="sheet mt-4 no-print" open={kept?.problem !== undefined}>
+  <summary class="font-bold cursor-pointer">A break was opened, or found open: forecast from it</summary>
+  <form method="POST" action="?/open" class="mt-3" use:enhance={keeping}>
+    <Problem text={kept?.problem} />
+    <input type="hidden" name="entry" value={typed(kept, 'entry', ids.entry)} />
+    <input type="hidden" name="id" value={typed(kept, 'id', ids.id)} />
+    <div class="fields">
+      <SelectField
+        label="Its shape"
+        name="openShape"
+        value={typed(kept, 'openShape', typedNow.shape)}
+        options={kinds.map((k) => ({ value: k, text: WORDS[k] ?? k }))}
+      />
+      <TextField
+        label="Its width at the water"
+        name="openWidth"
+        value={typed(kept, 'openWidth', typedNow.width)}
+        error={kept?.errors?.openWidth}
+      />
+      <TextField
+        label="Its sill, on the gauge"
+        name="openSill"
+        value={typed(kept, 'openSill', typedNow.sill)}
+        error={kept?.errors?.openSill}
+      />
+      <TimeField label="Opened at" name="opened" value={typed(kept, 'opened', nowField)} error={kept?.errors?.opened} />
+      <SelectField
+        label="Opened by"
+        name="openedBy"
+        value={typed(kept, 'openedBy')}
+        options={['us', 'others', 'the water'].map((b) => ({ value: b, text: b }))}
+      />
+      <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
+    </div>
+    <button class="btn btn-primary">Keep this break</button>
+  </form>
+</details>
+
+<style>
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+    gap: 0 14px;
+  }
+</style>
