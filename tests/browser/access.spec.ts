@@ -7,6 +7,8 @@ test.use({ story: 'access' });
 const ROOMS = ['/morning', '/waters', '/bench', '/colonies', '/book', '/shed', '/rules', '/people'];
 
 test('in every room axe finds nothing serious and nothing scrolls sideways, light and dark', async ({ page, program, context }) => {
+  // every page twice: longer than one task, on a slow machine several times so
+  test.setTimeout(300_000);
   await open(page, `${program.base}/waters`);
   const water = await page.getByRole('link', { name: 'Header Pond', exact: true }).getAttribute('href');
   await open(page, `${program.base}/morning`);

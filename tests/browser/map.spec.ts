@@ -98,6 +98,8 @@ test('files of other programs: a preview, then all of it; broken, hostile and hu
   expect(track.length).toBeGreaterThan(10_000_000);
   await choose('walk.gpx', track);
   await expect(page.getByText(/Lines were thinned from 160000 to \d+ points/)).toBeVisible({ timeout: 20_000 });
+  await page.getByLabel('Their lines become').selectOption('road');
+  await expect(page.getByRole('row', { name: /long walk line new: road/ })).toBeVisible();
   await page.getByRole('button', { name: 'Take the 1 new' }).click();
   await expect(page.getByText('1 taken into the record.')).toBeVisible();
 });

@@ -8,6 +8,16 @@ async function water(page: import('@playwright/test').Page, base: string, name: 
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
 }
 
+/** On paper: the rooms and forms are gone, the map stands. */
+async function onPaper(page: import('@playwright/test').Page, map: RegExp): Promise<void> {
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeHidden();
+  await expect(page.getByRole('button').first()).toBeHidden();
+  await expect(page.getByRole('img', { name: map })).toBeVisible();
+  expect((await page.pdf({ format: 'A4' })).length).toBeGreaterThan(5000);
+  await page.emulateMedia({ media: 'screen' });
+}
+
 test('the crossing of a dam: gaps ticked, the main one named while ticking, a map at the end, and a station made of it', async ({
   page,
   program,
@@ -31,6 +41,7 @@ test('the crossing of a dam: gaps ticked, the main one named while ticking, a ma
   await page.getByRole('button', { name: 'Save the reading' }).click();
   await expect(page.getByRole('img', { name: /dam seen from below/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /1, main middle 20 in/ })).toBeVisible();
+  await onPaper(page, /dam seen from below/);
   await page
     .getByRole('row', { name: /1, main/ })
     .getByRole('button', { name: /make it a station/ })
@@ -65,13 +76,7 @@ test('the winter lodge: signs that disagree, holes felt one after the other, a n
   await page.getByRole('button', { name: 'Add the hole' }).click();
   await expect(page.getByText(/Edge of the sticks at 9 ft on 80°: this is the place/)).toBeVisible();
   await expect(page.getByRole('row', { name: /2 edge of the sticks 9 ft 80°/ })).toBeVisible();
-  await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeHidden();
-  await expect(page.getByRole('button', { name: 'Add the hole' })).toBeHidden();
-  await expect(page.getByRole('img', { name: /Map of the lodge from above/ })).toBeVisible();
-  const pdf = await page.pdf({ format: 'A4' });
-  expect(pdf.length).toBeGreaterThan(5000);
-  await page.emulateMedia({ media: 'screen' });
+  await onPaper(page, /Map of the lodge from above/);
 });
 
 test('the walk of a brook: one tap a mark, ranked with reasons, on a strip', async ({ page, program }) => {
@@ -94,6 +99,7 @@ test('the walk of a brook: one tap a mark, ranked with reasons, on a strip', asy
     'yes',
   );
   await expect(page.getByRole('row', { name: /3 pool 300 ft/ })).toContainText('leave it');
+  await onPaper(page, /The brook as a strip/);
 });
 
 test('the plan: worked out, answered for 40 minutes and 8 traps, a place taken, one left, and a sheet to print', async ({

@@ -159,7 +159,7 @@ describe('CSV', () => {
 
 describe('what becomes of the things of a file', () => {
   const here: Here = { stations: [], ground: [], sites: [`${ID}8`], waters: [`${ID}9`] };
-  const to: Destination = { site: `${ID}8`, water: `${ID}9`, points: 'stations' };
+  const to: Destination = { site: `${ID}8`, water: `${ID}9`, points: 'stations', lines: 'track', areas: 'boundary of permission' };
   const make = (nth: number) => `00000000-0000-4000-8000-${String(nth).padStart(12, '0')}`;
   const bare = (over: Partial<Exchange>): Exchange => ({
     record: null,
@@ -247,6 +247,14 @@ describe('what becomes of the things of a file', () => {
   it('a number that another station has is refused', () => {
     const rows = plan([station, { ...station, id: `${ID}5`, name: 'twin' }]);
     assert.match(rows[1]?.verdict === 'refused' ? rows[1].reason : '', /number 12/);
+  });
+  it('lines and areas of other programs become what was said, unless they say it themselves', () => {
+    const line = bare({ name: 'way', shape: brook.shape });
+    const said = bare({ name: 'bank', shape: leave.shape, properties: { kind: 'shore' } });
+    const kinds = plan([line, said], here, { ...to, lines: 'road', areas: 'boundary of permission' }).map(
+      (r) => r.verdict === 'new' && r.body.kind,
+    );
+    assert.deepEqual(kinds, ['road', 'shore']);
   });
   it('two shapes are the same within a centimetre and no further', () => {
     assert.ok(

@@ -51,6 +51,11 @@ describe('what the forecast says of a set', () => {
     assert.ok(by >= -inches(1) - 1e-9 && share > 0 && share < 1);
     assert.match(outlookText(asked({ check: 3 * HOUR, after: 12 * HOUR, room: inches(1) }), 'us').remedy, /% of the time until 12:00/);
   });
+  it('says so when no change helps: the bed is too near', () =>
+    assert.match(
+      outlookText(asked({ band: band(39, 45), room: inches(1) }), 'us').remedy,
+      /^By the forecast no change here brings it back before 10:00: move it to deeper water/,
+    ));
   it('nothing is to be done when it stays', () => {
     assert.deepEqual(outlookText(asked({ band: band(20, 60) }), 'us'), {
       sentence: 'Forecast: in its band to the check at 6:00.',

@@ -98,6 +98,45 @@ describe('the section', () => {
       system: 'us',
     });
 
+  it('shows the forecast of tomorrow as a band at its heights, and nothing where there is none', () => {
+    assert.equal(scene(41).ahead, null);
+    const tomorrow = { low: inches(30), middle: inches(32), high: inches(35) };
+    const input = {
+      water: { profile: [], kind: 'pond' as const },
+      stations,
+      views,
+      yesterday: null,
+      zero: { pond: 0, tail: 0 },
+      size: { width: 1280, height: 500 },
+      system: 'us' as const,
+    };
+    const drawn = sectionScene({ ...input, levels: { known: { pond: inches(41) }, age: { pond: 0 }, atMost: {} }, tomorrow });
+    const now = drawn.surfaces[0]?.y ?? 0;
+    assert.ok(drawn.ahead && drawn.ahead.top > now);
+    assert.ok(Math.abs(drawn.ahead.bottom - drawn.ahead.top - inches(5) * drawn.scale) < 1e-6);
+    assert.equal(drawn.ahead.text, 'tomorrow at this hour 32 in, between 30 in and 35 in');
+  });
+  it('stations without a set stand by name, and yesterday’s words never lie on those of now', () => {
+    const lone = station({ id: `${id}9`, number: 9, name: 'spring', along: feet(200) });
+    const drawn = sectionScene({
+      water: { profile: [], kind: 'pond' },
+      stations: [...views.slice(0, 1).map((v) => v.station), lone],
+      views: views.slice(0, 1),
+      levels: { known: { pond: 1 }, age: { pond: 0 }, atMost: {} },
+      yesterday: null,
+      zero: { pond: 0, tail: 0 },
+      size: { width: 1280, height: 500 },
+      system: 'us',
+    });
+    assert.deepEqual(
+      drawn.free.map((f) => f.full),
+      ['9 spring'],
+    );
+    for (const pond of [40.4, 41, 41.4, 42, 43]) {
+      const { before, surfaces } = scene(pond);
+      assert.ok(before && Math.abs(before.textY - ((surfaces[0]?.y ?? 0) - 7)) >= 14, String(pond));
+    }
+  });
   it('draws every set and labels all twelve stations in at most three rows', () => {
     const drawn = scene(41);
     assert.equal(drawn.sets.length, 12);

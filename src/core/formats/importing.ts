@@ -10,6 +10,9 @@ export interface Destination {
   water: string | null;
   /** points become stations of that water, or ground like everything else */
   points: 'stations' | 'ground';
+  /** what lines and areas are that do not say it themselves */
+  lines: GroundKind;
+  areas: GroundKind;
 }
 
 export interface Here {
@@ -30,9 +33,9 @@ export type ImportRow = { nth: number; name: string; what: string } & (
 type Made = { as: 'station'; body: unknown } | { as: 'ground'; body: unknown } | { refused: string };
 
 const isKind = (text: unknown): text is GroundKind => GROUND_KINDS.includes(text as GroundKind);
-const guess = (thing: Exchange): GroundKind => {
+const guess = (thing: Exchange, to: Destination): GroundKind => {
   if (isKind(thing.properties.kind)) return thing.properties.kind;
-  return thing.shape.type === 'Polygon' ? 'boundary of permission' : thing.shape.type === 'Point' ? 'other' : 'track';
+  return thing.shape.type === 'Polygon' ? to.areas : thing.shape.type === 'Point' ? 'other' : to.lines;
 };
 
 /** Properties of another program are kept as they came, as far as they are plain. */
@@ -136,7 +139,7 @@ function bodyOf(thing: Exchange, to: Destination, here: Here, id: string, number
     };
   }
   const theirs = record === 'ground' ? properties : { properties: plain(properties), note: '' };
-  return { as: 'ground', body: { kind: guess(thing), ...theirs, id: own, site, water, name: thing.name, shape } };
+  return { as: 'ground', body: { kind: guess(thing, to), ...theirs, id: own, site, water, name: thing.name, shape } };
 }
 
 const known = (parent: unknown, here: Here): string | null => (here.stations.some((s) => s.id === parent) ? String(parent) : null);

@@ -20,6 +20,8 @@ export interface SectionScene {
   lodges: { x: number; top: number; base: number; half: number; name: string }[];
   surfaces: { surface: 'pond' | 'tail'; y: number; from: number; to: number; level: number; text: string }[];
   before: { y: number; from: number; to: number; text: string; textY: number } | null;
+  /** where the forecast has the pond tomorrow at this hour, as a band */
+  ahead: { y: number; top: number; bottom: number; from: number; to: number; text: string } | null;
   sets: SectionSet[];
   stations: { x: number; y: number; text: string; id: string }[];
   /** stations without a set, by name */
@@ -48,6 +50,8 @@ export interface SectionInput {
   levels: Water;
   /** the pond's level yesterday, m; null when not read */
   yesterday: number | null;
+  /** the forecast of the pond for tomorrow at this hour, m; left out where there is none */
+  tomorrow?: { low: number; middle: number; high: number } | null;
   /** elevation of each gauge's own zero in the water's datum, m: levels are printed from it */
   zero: { pond: number; tail: number };
   /** with `columns` the sets stand at an equal pitch and the width follows: for a narrow screen */
@@ -136,6 +140,7 @@ export function sectionScene(input: SectionInput): SectionScene {
             text: `yesterday ${printLevel(yesterday - zero.pond, system)}`,
             textY: clearOf(yOf(yesterday), levels.known.pond === undefined ? null : yOf(levels.known.pond)),
           },
+    ahead: input.tomorrow ? aheadOf(input.tomorrow, end, yOf, zero.pond, system) : null,
     sets: views.map((view, i) =>
       sectionSet(
         view,
@@ -161,6 +166,17 @@ export function sectionScene(input: SectionInput): SectionScene {
     })),
     ways: wayTicks(far, system).map((along) => ({ x: xOf(along), text: printWay(along, system) })),
   };
+}
+
+function aheadOf(
+  { low, middle, high }: { low: number; middle: number; high: number },
+  to: number,
+  yOf: (z: number) => number,
+  zero: number,
+  system: System,
+): NonNullable<SectionScene['ahead']> {
+  const text = `tomorrow at this hour ${printLevel(middle - zero, system)}, between ${printLevel(low - zero, system)} and ${printLevel(high - zero, system)}`;
+  return { y: yOf(middle), top: yOf(high), bottom: yOf(low), from: 0, to, text };
 }
 
 /** Baseline of yesterday's words: over its line, and clear of those of the waterline of now. */

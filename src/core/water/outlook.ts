@@ -96,6 +96,8 @@ function remedyText(
 ): string {
   if (!say) return '';
   const { by, share: inside } = bestShift(courses, band, check, after, room);
+  if (inside < 0.05)
+    return `By the forecast no change here brings it back before ${clock(after)}: move it to deeper water, or wait for the mending.`;
   if (by === 0 || inside < shareInBand(courses.middle, band, check, after) + 0.05) return '';
   const order = `${by < 0 ? say.down : say.up} ${printLength(Math.abs(by), system)} ${by < 0 ? 'lower' : 'higher'}`;
   const kept =

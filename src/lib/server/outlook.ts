@@ -2,7 +2,7 @@ import { areaOf } from '#core/ground/geodesic';
 import type { Ground, Line, Opening, WaterBody } from '#core/record/kinds';
 import type { SetView } from '#core/sets/standing';
 import { clockText, dayText, localDate } from '#core/time/localTime';
-import { pondCourse, type PondModel } from '#core/water/balance';
+import { levelOn, pondCourse, type PondModel } from '#core/water/balance';
 import { CD_OFF, INFLOW_OFF, type Courses } from '#core/water/breakDesign';
 import type { BreakShape } from '#core/water/outflow';
 import { outlookText } from '#core/water/outlook';
@@ -109,4 +109,10 @@ export function outlookOf(
     system,
   );
   return said.sentence === '' && said.remedy === '' ? null : said;
+}
+
+/** Where the forecast has the pond a day from now. */
+export function tomorrowOf({ from, courses }: Outlook, now: Date): { low: number; middle: number; high: number } {
+  const at = (now.getTime() + DAY - from.getTime()) / 1000;
+  return { low: levelOn(courses.low, at), middle: levelOn(courses.middle, at), high: levelOn(courses.high, at) };
 }

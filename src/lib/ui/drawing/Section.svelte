@@ -96,6 +96,16 @@
         />
         <text x="10" y={scene.before.textY} font-size="13" style:fill="var(--linetext)">{scene.before.text}</text>
       {/if}
+      {#if scene.ahead}
+        <rect
+          x={scene.ahead.from}
+          y={scene.ahead.top}
+          width={scene.ahead.to - scene.ahead.from}
+          height={Math.max(2, scene.ahead.bottom - scene.ahead.top)}
+          fill="var(--line)"
+          opacity="0.22"
+        />
+      {/if}
       {#each scene.lodges as l (l.x)}
         <path
           d="M{l.x - l.half} {l.base + 30}C{l.x - l.half * 0.75} {l.top + 20} {l.x - l.half * 0.4} {l.top} {l.x} {l.top}C{l.x +
@@ -155,6 +165,17 @@
           stroke-dasharray={isWhatIf && s.surface === 'pond' ? '14 4' : undefined}
         />
       {/each}
+      {#if scene.ahead}
+        <path d="M{scene.ahead.from} {scene.ahead.y}H{scene.ahead.to}" stroke="var(--line)" stroke-width="1.6" stroke-dasharray="7 5" />
+        <text
+          x={columns ? 10 : scene.ahead.to - 12}
+          y={scene.ahead.bottom + 15}
+          font-size="13"
+          text-anchor={columns ? 'start' : 'end'}
+          class="halo"
+          style:fill="var(--linetext)">{scene.ahead.text}</text
+        >
+      {/if}
       {#if pond}<text x="10" y={pond.y - 7} font-size="13.5" font-weight="700" class="halo" style:fill="var(--linetext)"
           >{isWhatIf ? 'what if' : 'now'} {pond.text}</text
         >{/if}

@@ -11,7 +11,7 @@ import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { seenAt } from '$lib/server/repositories/readings';
-import { outlookOf, outlooks } from '$lib/server/outlook';
+import { outlookOf, outlooks, tomorrowOf } from '$lib/server/outlook';
 import { placeOn } from '$lib/server/placeOn';
 import { loadSeason } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
@@ -39,6 +39,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     levels,
     yesterday: levelAt(readings, new Date(locals.now.getTime() - (levels.age.pond ?? 0) - 12 * 3_600_000))?.level ?? null,
     read: Object.fromEntries(Object.entries(levels.age).map(([axis, age]) => [axis, `read ${spanText(age)} ago`])),
+    tomorrow: ahead ? tomorrowOf(ahead, locals.now) : null,
     ahead: Object.fromEntries(
       season.views
         .filter((v) => v.station.water === water.id && v.state === 'live')

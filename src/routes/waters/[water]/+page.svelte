@@ -45,6 +45,7 @@
       views: data.views,
       levels,
       yesterday: data.yesterday,
+      tomorrow: whatIf === null ? data.tomorrow : null,
       zero,
       size: { width: 1280, height: narrow ? 430 : 500, columns: narrow },
       system,

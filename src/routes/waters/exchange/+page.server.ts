@@ -1,5 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { planImport, type Destination } from '#core/formats/importing';
+import { GROUND_KINDS, type GroundKind } from '#core/record/scouting';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { idBeside, newId } from '$lib/server/newId';
@@ -30,9 +31,12 @@ export const load: PageServerLoad = async ({ locals }) => {
     waters: water.map((w) => ({ value: w.id, text: w.name })),
     here: known,
     free,
+    kinds: GROUND_KINDS,
     form: newId(),
   };
 };
+
+const kindOf = (text: string, otherwise: GroundKind): GroundKind => GROUND_KINDS.find((k) => k === text) ?? otherwise;
 
 function thingsIn(text: string): unknown[] | null {
   try {
@@ -53,6 +57,8 @@ export const actions: Actions = {
       site: read.text('site'),
       water: read.text('water') || null,
       points: read.text('points') === 'stations' ? 'stations' : 'ground',
+      lines: kindOf(read.text('lines'), 'track'),
+      areas: kindOf(read.text('areas'), 'boundary of permission'),
     };
     if (!things || things.length === 0) read.refuse('file', 'Choose a file first.');
     else if (things.length > 2000) read.refuse('file', 'At most 2000 things at once: split the file.');

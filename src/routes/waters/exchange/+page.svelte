@@ -2,6 +2,7 @@
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
   import type { Exchange } from '#core/formats/exchange';
+  import type { GroundKind } from '#core/record/scouting';
   import { planImport } from '#core/formats/importing';
   import Field from '$lib/ui/Field.svelte';
   import Problem from '$lib/ui/Problem.svelte';
@@ -18,10 +19,12 @@
   let site = $derived(typed(kept, 'site', data.sites[0]?.value ?? ''));
   let water = $derived(typed(kept, 'water'));
   let points = $derived<'stations' | 'ground'>(typed(kept, 'points', 'stations') as 'stations');
+  let lines = $derived(typed(kept, 'lines', 'track') as GroundKind);
+  let areas = $derived(typed(kept, 'areas', 'boundary of permission') as GroundKind);
   const rows = $derived(
     planImport(
       things,
-      { site, water: water || null, points },
+      { site, water: water || null, points, lines, areas },
       data.here,
       (nth) => `00000000-0000-4000-8000-${String(nth).padStart(12, '0')}`,
       data.free,
@@ -126,6 +129,22 @@
         ]}
         onchange={(e) => (points = e.currentTarget.value as 'stations')}
       />
+      <div class="grid grid-cols-2 gap-x-3">
+        <SelectField
+          label="Their lines become"
+          name="lines"
+          value={lines}
+          options={data.kinds.map((k) => ({ value: k, text: k }))}
+          onchange={(e) => (lines = e.currentTarget.value as GroundKind)}
+        />
+        <SelectField
+          label="Their areas become"
+          name="areas"
+          value={areas}
+          options={data.kinds.map((k) => ({ value: k, text: k }))}
+          onchange={(e) => (areas = e.currentTarget.value as GroundKind)}
+        />
+      </div>
       {#if tooMuch}<p class="problem">
           That is more than is taken at once ({Math.round(sent.length / 1024)} kB of 480): take a part of the file.
         </p>{/if}
