@@ -384,6 +384,48 @@ describe('guided readings, ledger, counting, plan', () => {
     assert.match(await get('/waters/plan'), /Left unset: rest it this week/);
     assert.match(await get('/waters/plan/sheet'), /Section of the water/);
   });
+  it('a break is kept once, forecasts the sets of its pond, and ends when it was found mended', async () => {
+    const path = `${water('Header Pond')}/break`;
+    assert.match(await get('/morning'), /Forecast: /);
+    refused(
+      await post(`${path}?/open`, { entry: uuid(), id: uuid(), openWidth: '', openSill: '27 in', opened: '2026-11-25T04:00' }),
+      400,
+      /how wide it is/,
+    );
+    refused(
+      await post(`${path}?/open`, { entry: uuid(), id: uuid(), openWidth: '9 in', openSill: '27 in', opened: '2026-11-25T23:00' }),
+      400,
+      /what-if/,
+    );
+    const form = {
+      entry: uuid(),
+      id: uuid(),
+      openWidth: '9 in',
+      openSill: '27 in',
+      opened: '2026-11-25T04:00',
+      openedBy: 'others',
+      note: '',
+    };
+    saved(await post(`${path}?/open`, form), /opened=1/);
+    saved(await post(`${path}?/open`, form), /opened=1/);
+    const open = (await rows('opening', { water_id: waters['Header Pond'] })).filter((o) => o.mended === null);
+    assert.equal(open.length, 2);
+    for (const o of open) saved(await post(`${path}?/mend`, { opening: String(o.id), mendEntry: uuid() }), /mended=1/);
+    assert.doesNotMatch(await get('/morning'), /Forecast: /);
+    assert.equal((await post(`${path}?/mend`, { opening: uuid(), mendEntry: uuid() })).status, 404);
+  });
+  it('the break designer answers any address with a page', async () => {
+    const path = `${water('Header Pond')}/break`;
+    for (const [query, say] of [
+      ['width=wide', /“wide” is not a length/],
+      ['area=-4', /area of the pond is above 0/],
+      ['sill=99 in', /sill stands over the water/],
+      ['goal=30 in&by=2026-11-25T16:30', /keep 30 in|stand at 30 in/],
+      ['shape=moon&mended=never', /Never mended/],
+    ] as const)
+      assert.match(await get(`${path}?${query}`), say, query);
+    assert.match(await get(`${water('Spill Creek')}/break`), /area of the pond is not known/);
+  });
   it('and after all that a replay of the entries gives the same tables', async () => {
     const db = connect(program.url);
     const truth = async () =>
