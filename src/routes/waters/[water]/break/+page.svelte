@@ -11,7 +11,7 @@
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
-  const small = $derived(data.system === 'us' ? 'in' : 'cm');
+  const small = $derived(data.system === 'us' ? 'inches' : 'centimetres');
 </script>
 
 <svelte:head><title>What a break would do at {data.water.name} · Zaprud</title></svelte:head>

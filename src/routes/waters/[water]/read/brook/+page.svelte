@@ -8,8 +8,8 @@
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
-  const far = $derived(data.who?.person.system === 'metric' ? 'm' : 'ft');
-  const small = $derived(data.who?.person.system === 'metric' ? 'cm' : 'in');
+  const far = $derived(data.who?.person.system === 'metric' ? 'metres' : 'feet');
+  const small = $derived(data.who?.person.system === 'metric' ? 'centimetres' : 'inches');
   const keptRows = $derived(Object.keys(kept?.values ?? {}).filter((key) => /^\d+\.mark$/.test(key)).length);
   /** without script four empty rows stand ready; a tap fills the next */
   let rows = $derived<string[]>(keptRows > 0 ? Array.from({ length: keptRows }, () => '') : ['', '', '', '']);

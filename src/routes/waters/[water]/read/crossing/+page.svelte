@@ -64,6 +64,7 @@
         value={typed(kept, 'station', data.dams[0]?.value)}
         options={data.dams}
       />{/if}
+    <p class="says" aria-live="polite">{says}</p>
     <div class="rows">
       {#each ROWS as row, n (n)}
         <fieldset class="sheet">
@@ -90,7 +91,6 @@
         </fieldset>
       {/each}
     </div>
-    <p class="says" aria-live="polite">{says}</p>
     <TextField label="Note" name="note" value={typed(kept, 'note')} />
     <button class="btn btn-primary btn-lg">Save the reading</button>
   </form>
@@ -115,8 +115,8 @@
   }
   .says {
     font-size: 1.1rem;
-    min-height: 2.6em;
-    margin: 12px 0;
+    min-height: 1.4em;
+    margin: 4px 0 8px;
     font-weight: 600;
   }
 </style>

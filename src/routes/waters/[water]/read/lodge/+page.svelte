@@ -10,7 +10,7 @@
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
-  const far = $derived(data.who?.person.system === 'metric' ? 'm' : 'ft');
+  const far = $derived(data.who?.person.system === 'metric' ? 'metres' : 'feet');
   let seen = $derived<LodgeSign[]>(data.signs.filter((s) => ticked(kept, 'seen', s.id)).map((s) => s.id));
   const life = $derived(seen.length > 0 ? lodgeLife(seen, new Date(0)) : null);
 </script>
