@@ -10,7 +10,7 @@ import type { RequestHandler } from './$types';
 const FORMATS: Record<string, { type: string; write: (things: Exchange[]) => string }> = {
   'zaprud.geojson': { type: 'application/geo+json', write: toGeoJson },
   'zaprud.gpx': { type: 'application/gpx+xml', write: toGpx },
-  'zaprud.kml': { type: 'application/vnd.google-earth.kml+xml', write: toKml },
+  'zaprud.kml': { type: 'application/xml', write: toKml },
   'zaprud.csv': { type: 'text/csv', write: thingsToCsv },
 };
 
