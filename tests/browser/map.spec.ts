@@ -97,7 +97,7 @@ test('files of other programs: a preview, then all of it; broken, hostile and hu
   const track = gpx(`<trk><name>long walk</name><trkseg>${points}</trkseg></trk>`);
   expect(track.length).toBeGreaterThan(10_000_000);
   await choose('walk.gpx', track);
-  await expect(page.getByText(/Lines were thinned from 160000 to \d+ points/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/Lines were thinned from 160000 to \d+ points, within [124] m/)).toBeVisible({ timeout: 20_000 });
   await page.getByLabel('Their lines become').selectOption('road');
   await expect(page.getByRole('row', { name: /long walk line new: road/ })).toBeVisible();
   await page.getByRole('button', { name: 'Take the 1 new' }).click();

@@ -11,7 +11,7 @@ export type ReadFile = { ok: true; things: Exchange[]; thinned: string } | { ok:
 
 /** More than this is not read at all. */
 const LARGEST = 25 * 1024 * 1024;
-/** A line longer than this is thinned, within a metre, until it fits. */
+/** A line longer than this is thinned until it fits: within a metre, and where that is not enough within two, four and so on. */
 const MOST_POINTS = 3000;
 const NAMESPACE = 'urn:zaprud:record:1';
 const DEGREE = 111_320;
@@ -72,12 +72,16 @@ function spread(feature: Feature): { name: string; geometry: Geometry; propertie
 function thin(parts: { name: string; geometry: Geometry; properties: Record<string, unknown> }[]): ReadFile {
   let before = 0;
   let after = 0;
+  let furthest = 0;
   const things = parts.map(({ name, geometry, properties }): Exchange => {
     const own = typeof properties.zaprud === 'string' ? readStamp(properties.zaprud) : null;
     let shape = geometry;
     const count = (g: Geometry): number => (g as SimpleGeometry).getFlatCoordinates().length / (g as SimpleGeometry).getStride();
     before += count(geometry);
-    for (let within = 1; count(shape) > MOST_POINTS && within < 300; within *= 2) shape = geometry.simplify(within / DEGREE);
+    for (let within = 1; count(shape) > MOST_POINTS && within < 300; within *= 2) {
+      shape = geometry.simplify(within / DEGREE);
+      furthest = Math.max(furthest, within);
+    }
     after += count(shape);
     const flat = (at: number[]): [number, number] => [at[0] ?? NaN, at[1] ?? NaN];
     const type = shape.getType();
@@ -97,7 +101,7 @@ function thin(parts: { name: string; geometry: Geometry; properties: Record<stri
       properties: own?.properties ?? (plain(properties) as Exchange['properties']),
     };
   });
-  const thinned = before > after ? `Lines were thinned from ${before} to ${after} points.` : '';
+  const thinned = before > after ? `Lines were thinned from ${before} to ${after} points, within ${furthest} m.` : '';
   return { ok: true, things, thinned };
 }
 
