@@ -2,13 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
 import { stringify } from 'devalue';
 import { now } from '$lib/server/clock';
+import { isId } from '$lib/server/newId';
 import { AWAY_SENTENCE, db, isAway } from '$lib/server/database';
 import { plainPage, sendAgainPage } from '$lib/server/plainPage';
 import { whoIs } from '$lib/server/repositories/places';
 import { whoOf } from '$lib/server/who';
 import { themeOf } from '$lib/ui/theme';
-
-const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** Who works, from the cookie; an empty record leads to its first page. While PostgreSQL is away every form keeps what was typed. */
 export const handle: Handle = async ({ event, resolve }) => {
@@ -19,7 +18,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   const send = () => resolve(event, { transformPageChunk: ({ html }) => themed(html) });
   try {
     const picked = event.cookies.get('person');
-    const found = await whoIs(db(), picked && ID.test(picked) ? picked : undefined);
+    const found = await whoIs(db(), picked && isId(picked) ? picked : undefined);
     if (found) event.locals.who = whoOf(found.crew, found.person);
     else if (event.url.pathname !== '/begin') redirect(303, '/begin');
     const response = await send();

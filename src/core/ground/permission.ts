@@ -1,3 +1,4 @@
+import type { Ground } from '../record/kinds';
 import type { Position } from './geodesic';
 
 /** Whether a position lies inside a ring; plane geometry, good for the ground of one site. A position on the edge may fall to either side. */
@@ -11,6 +12,10 @@ export function inside([x, y]: Position, ring: readonly Position[]): boolean {
   }
   return within;
 }
+
+/** The boundaries of permission among the ground on the map. */
+export const boundariesOf = (ground: readonly Pick<Ground, 'kind' | 'shape'>[]): [number, number][][] =>
+  ground.flatMap((g) => (g.kind === 'boundary of permission' && g.shape.type === 'Polygon' ? [g.shape.coordinates[0] ?? []] : []));
 
 /**
  * The sentence for a position that lies outside all the ground its site has leave for; null when it is inside, or when no boundary was drawn.

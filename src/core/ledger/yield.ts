@@ -1,3 +1,4 @@
+import { many } from '../units/many';
 import { rateWithLimits } from '../effort/rate';
 
 /** What a place gave in one season. */
@@ -11,7 +12,6 @@ export interface SeasonYield {
 /** What a place gave, in words: catch, nights, and the rate per 100 nights with its exact 95 % limits. */
 export function yieldSentence({ season, nights, caught }: SeasonYield): string {
   const rate = rateWithLimits(caught, nights);
-  const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
   if (!rate) return `Season ${season}: never in its band.`;
   return `Season ${season}: ${caught === 0 ? 'nothing' : caught} in ${many(Math.round(nights), 'night')}, ${Math.round(rate.rate)} per 100 nights (95 % between ${Math.round(rate.low)} and ${Math.round(rate.high)}).`;
 }

@@ -1,3 +1,4 @@
+import { many } from '../units/many';
 import type { Suggestion } from './suggest';
 
 /** A place that could be set. */
@@ -107,8 +108,6 @@ const taking = (place: Candidate, perNight: number): string =>
 /** How many sets fit into the minutes left, by the user's own minutes; two people work side by side. */
 export const fitting = (minutes: number, people: number, each: number): number =>
   Number.isFinite(minutes) ? Math.max(0, Math.floor((minutes * people) / each + 1e-9)) : Number.MAX_SAFE_INTEGER;
-
-const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 /** What the plan comes to, in one sentence. */
 export function planSentence(

@@ -1,3 +1,4 @@
+import { many } from '../units/many';
 import type { System } from '../units/factors';
 import { printLength, printLevel } from '../units/length';
 import { printWeight } from '../units/weight';
@@ -41,8 +42,6 @@ const SAY: Say = {
   intent: ({ station, doing, type, opens, because }, names) =>
     `${names[station] ?? 'Station'}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${opens ? ` for ${opens}` : ''}${because ? `: ${because}` : ''}`,
 };
-
-const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 function surveyText(found: Body<'survey'>['found']): string {
   if (found.kind === 'crossing') return `dam crossing read, ${many(found.gaps.length, 'gap')}`;

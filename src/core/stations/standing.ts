@@ -1,6 +1,7 @@
 import type { System } from '../units/factors';
 import { inches } from '../units/factors';
-import { printLength } from '../units/length';
+import { TYPICAL_BODY } from '../units/bodyGauge';
+import { printLength, type Gauge } from '../units/length';
 import type { Finding } from '../water/finding';
 
 /** Water may come this near to the top of the waders. [practice] */
@@ -12,6 +13,13 @@ export interface Stander {
   knee: number;
   own: boolean;
 }
+
+/** A person as far as his waders and knees go: his own measures, or else typical ones; without waders measured the waist stands for them. */
+export const standerOf = (measures: Gauge): Stander => ({
+  waders: measures.waders ?? measures.waist ?? TYPICAL_BODY.waist,
+  knee: measures.knee ?? TYPICAL_BODY.knee,
+  own: 'waders' in measures || 'waist' in measures,
+});
 
 /**
  * Whether a person can stand at a place: water plus sink against the waders, and the sink against the knee.

@@ -1,4 +1,5 @@
 import { alongLine, type Position } from '#core/ground/geodesic';
+import { pointsOf } from '#core/ground/points';
 import { db } from './database';
 import { grounds } from './repositories/scouting';
 
@@ -6,6 +7,6 @@ import { grounds } from './repositories/scouting';
 export async function placeOn({ who }: App.Locals, water: string, along: number): Promise<Position | null> {
   const line = (await grounds(db(), who.crew)).find((g) => g.water === water && (g.kind === 'stream line' || g.kind === 'shore'));
   if (!line || line.shape.type === 'Point') return null;
-  const points = line.shape.type === 'Polygon' ? (line.shape.coordinates[0] ?? []) : line.shape.coordinates;
+  const { points } = pointsOf(line.shape);
   return points.length > 1 ? alongLine(points, along) : null;
 }

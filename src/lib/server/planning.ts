@@ -1,14 +1,13 @@
 import type { Station } from '#core/record/kinds';
 import { SPECIES, type Species } from '#core/animals/species';
 import { latest } from '#core/stations/measures';
-import { standingAt } from '#core/stations/standing';
+import { standerOf, standingAt } from '#core/stations/standing';
 import { minutesOf } from '#core/planning/minutes';
 import { planOf, planSentence, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
 import { suggestionsFor } from '#core/planning/suggest';
-import { outsideSentence } from '#core/ground/permission';
+import { boundariesOf, outsideSentence } from '#core/ground/permission';
 import { addDays, clockText, dayText, instantOf, localDate } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
-import { TYPICAL_BODY } from '#core/units/bodyGauge';
 import { cameraPlaces } from './counting';
 import { db } from './database';
 import { grounds, intents } from './repositories/scouting';
@@ -107,9 +106,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   const month = Number(setting.slice(5, 7));
   const kindOf = Object.fromEntries(season.stations.map((s) => [s.id, s.kind]));
   const waterName = Object.fromEntries(season.waters.map((w) => [w.id, w.name]));
-  const leave = ground.flatMap((g) =>
-    g.kind === 'boundary of permission' && g.shape.type === 'Polygon' ? [g.shape.coordinates[0] ?? []] : [],
-  );
+  const leave = boundariesOf(ground);
   const here = season.stations.filter((s) => !asked.water || s.water === asked.water);
   const candidates = here.map((s): Candidate => {
     const alike = own.filter((y) => kindOf[y.station] === s.kind);
@@ -192,13 +189,7 @@ function barredOf({ who }: App.Locals, season: Season, s: Station, leave: [numbe
   if (outside) return outside;
   const level = season.levels[s.water]?.known[s.surface];
   const depth = s.bed && level !== undefined ? level - (s.bed.level - s.bed.depth) : null;
-  const { measures } = who.person;
-  const stander = {
-    waders: measures.waders ?? measures.waist ?? TYPICAL_BODY.waist,
-    knee: measures.knee ?? TYPICAL_BODY.knee,
-    own: 'waist' in measures,
-  };
-  const standing = standingAt(depth, latest(s.measures, 'sink')?.value ?? null, stander, who.person.system);
+  const standing = standingAt(depth, latest(s.measures, 'sink')?.value ?? null, standerOf(who.person.measures), who.person.system);
   return standing.verdict === 'fails' ? standing.sentence : null;
 }
 

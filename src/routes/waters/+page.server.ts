@@ -1,6 +1,6 @@
 import { redirect } from '@sveltejs/kit';
-import { parsePoints, shapeOf, FORMS, type Form } from '#core/ground/points';
-import { outsideSentence } from '#core/ground/permission';
+import { FORMS, parsePoints, pointsOf, shapeOf, type Form } from '#core/ground/points';
+import { boundariesOf, outsideSentence } from '#core/ground/permission';
 import { upwindText, windText } from '#core/ground/wind';
 import { GROUND_KINDS, type GroundKind } from '#core/record/scouting';
 import { simulateFix, simulateWind } from '#core/sim/outside';
@@ -51,20 +51,15 @@ export const load: PageServerLoad = async ({ locals, url }) => {
             live: verdicts.length,
             out: verdicts.filter((v) => !['fine', 'nearEdge', 'unknown'].includes(v)).length,
             level: level === undefined ? 'never read' : `${printLevel(level, system)}, read ${spanText(levels?.age.pond ?? 0)} ago`,
-            upwind: line && line.shape.type !== 'Point' ? upwindText(line.kind as 'shore', lineOf(line.shape), wind) : '',
+            upwind: line && line.shape.type !== 'Point' ? upwindText(line.kind as 'shore', pointsOf(line.shape).points, wind) : '',
           };
         }),
     })),
   };
 };
 
-const lineOf = (shape: { type: 'LineString'; coordinates: [number, number][] } | { type: 'Polygon'; coordinates: [number, number][][] }) =>
-  shape.type === 'Polygon' ? (shape.coordinates[0] ?? []) : shape.coordinates;
-
 function stationsOnMap(season: Season, ground: Awaited<ReturnType<typeof grounds>>, system: 'us' | 'metric') {
-  const leave = ground.flatMap((g) =>
-    g.kind === 'boundary of permission' && g.shape.type === 'Polygon' ? [g.shape.coordinates[0] ?? []] : [],
-  );
+  const leave = boundariesOf(ground);
   return season.stations.map((s) => {
     const view = season.views.find((v) => v.station.id === s.id);
     const state = view?.state === 'live' ? stateOf(view, season.levels[s.water] ?? NEVER, system) : null;

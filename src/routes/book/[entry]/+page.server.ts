@@ -6,19 +6,14 @@ import { instantText } from '#core/time/localTime';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused, type Reader } from '$lib/server/form';
 import { namesOf } from '$lib/server/names';
-import { newId } from '$lib/server/newId';
+import { isId, newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { entryOf, log } from '$lib/server/repositories/entries';
 import { currentLine } from '$lib/server/repositories/sets';
 import type { Actions, PageServerLoad } from './$types';
 
-const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
-
 async function find(locals: App.Locals, id: string) {
-  const [entry, line] = await Promise.all([
-    ID.test(id) ? entryOf(db(), locals.who.crew, id) : undefined,
-    currentLine(db(), locals.who.crew),
-  ]);
+  const [entry, line] = await Promise.all([isId(id) ? entryOf(db(), locals.who.crew, id) : undefined, currentLine(db(), locals.who.crew)]);
   if (!entry) error(404, 'There is no such entry in this book.');
   const zone = line?.zone ?? 'UTC';
   return { entry, zone, fields: entry.withdrawn ? [] : fieldsOf(entry.kind, entry.body, locals.who.person.system, zone) };

@@ -1,12 +1,11 @@
 import { error } from '@sveltejs/kit';
 import { db } from '$lib/server/database';
+import { isId } from '$lib/server/newId';
 import { photoOf } from '$lib/server/repositories/photos';
 import type { RequestHandler } from './$types';
 
-const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
-
 export const GET: RequestHandler = async ({ params, locals }) => {
-  const photo = ID.test(params.photo) ? await photoOf(db(), locals.who.crew, params.photo) : undefined;
+  const photo = isId(params.photo) ? await photoOf(db(), locals.who.crew, params.photo) : undefined;
   if (!photo) error(404, 'There is no such photo in this record.');
   return new Response(new Uint8Array(photo.bytes), {
     headers: { 'content-type': photo.type, 'cache-control': 'private, max-age=31536000, immutable', 'x-content-type-options': 'nosniff' },

@@ -86,7 +86,6 @@ export const actions: Actions = {
     const result = await attempt(read, () => record(db(), entry));
     if ('failure' in result) return refused(read, Object.values(read.errors)[0], result.failure.status);
     const back = new URLSearchParams(url.search);
-    back.delete('/');
     back.set('taken', station.name);
     redirect(303, `/waters/plan?${back.toString()}`);
   },

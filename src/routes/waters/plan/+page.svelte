@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { many } from '#core/units/many';
   import { page } from '$app/state';
   import PrintButton from '$lib/ui/PrintButton.svelte';
   import Problem from '$lib/ui/Problem.svelte';
@@ -11,7 +12,6 @@
   const plan = $derived(data.plan);
   const take = $derived(data.rows.filter((r) => r.take));
   const left = $derived(data.rows.filter((r) => !r.take));
-  const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
   const sheet = $derived(`/waters/plan/sheet${data.search}`);
   const ruleHours = $derived(plan.rule.kind === 'elapsed' ? plan.rule.hours : plan.rule.days * 24);
 </script>

@@ -6,9 +6,8 @@ import { bedProfile } from '#core/scene/bedProfile';
 import { latest, MEASURES } from '#core/stations/measures';
 import { printMeasure } from '#core/stations/measureText';
 import { depthAt, relationOf, type DepthReading } from '#core/stations/relation';
-import { standingAt } from '#core/stations/standing';
+import { standerOf, standingAt } from '#core/stations/standing';
 import { dayText, toField, whenText, wholeMinute } from '#core/time/localTime';
-import { TYPICAL_BODY } from '#core/units/bodyGauge';
 import { printLength, printLevel } from '#core/units/length';
 import { levelAt } from '#core/water/series';
 import { db } from '$lib/server/database';
@@ -33,7 +32,6 @@ export const load: PageServerLoad = async ({ locals, params }) => {
   const depth = relation && nearest && level !== undefined ? depthAt(relation, level, nearest, system) : null;
   const still = water.kind === 'pond' && station.bed && level !== undefined ? level - (station.bed.level - station.bed.depth) : null;
   const here = still ?? depth?.depth ?? null;
-  const waders = measures.waders ?? measures.waist ?? TYPICAL_BODY.waist;
   return {
     station,
     water: water.name,
@@ -44,12 +42,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
         : still > 0
           ? `${printLength(still, system)} of water now.`
           : `Dry by ${printLength(-still, system)} now.`,
-    standing: standingAt(
-      here,
-      latest(station.measures, 'sink')?.value ?? null,
-      { waders, knee: measures.knee ?? TYPICAL_BODY.knee, own: 'waders' in measures || 'waist' in measures },
-      system,
-    ),
+    standing: standingAt(here, latest(station.measures, 'sink')?.value ?? null, standerOf(measures), system),
     owns: own.map((o) => ({
       id: o.id,
       entry: o.entry,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { many } from '#core/units/many';
   import { browser } from '$app/environment';
   import { enhance } from '$app/forms';
   import { goto } from '$app/navigation';
@@ -16,7 +17,6 @@
   let problem = $state('');
   let station = $derived(typed(kept, 'station', data.stations[0]?.value ?? ''));
   const plan = $derived(planEvents(rows, new Set(data.known[station] ?? []), data.zone));
-  const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
   const sizes = $derived(
     Object.entries(data.count.sizes)
       .map(([size, n]) => `${n} ${size}`)

@@ -8,20 +8,19 @@ import { dayText, wholeMinute } from '#core/time/localTime';
 import { printLength, printWay } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
-import { idBeside, newId } from '$lib/server/newId';
+import { idBeside, isId, newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { placeOn } from '$lib/server/placeOn';
 import { surveys } from '$lib/server/repositories/scouting';
 import { stationName, waterOf } from '$lib/server/scouting';
 import type { Actions, PageServerLoad } from './$types';
 
-const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 /** Three to five sets along a walk. [practice] */
 const MOST = 5;
 
 async function find(locals: App.Locals, params: { water: string; survey: string }) {
   const found = await waterOf(locals, params.water);
-  const [survey] = ID.test(params.survey) ? await surveys(db(), locals.who.crew, { water: params.water, id: params.survey }) : [];
+  const [survey] = isId(params.survey) ? await surveys(db(), locals.who.crew, { water: params.water, id: params.survey }) : [];
   if (!survey) error(404, 'There is no such reading in this record.');
   return { ...found, survey };
 }
