@@ -182,6 +182,8 @@ describe('the break designer', () => {
     shape: rectangle(0.6),
     sill: 0,
     running: [],
+    count: 1,
+    opened: 0,
     mended: null,
     hours: 24,
     ...over,

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
-import type { Courses } from '#core/water/breakDesign';
+import type { Courses } from '#core/water/pondForecast';
 import { bestShift, outlookText, shareInBand } from '#core/water/outlook';
 import { INCH, inches } from '#core/units/factors';
 
@@ -16,7 +16,7 @@ const asked = (over: object = {}) => ({
   now: 0,
   check: 6 * HOUR,
   after: 10 * HOUR,
-  then: 'dry',
+  then: { min: 'dry', max: 'too deep' },
   say: { down: 'Set it', up: 'Raise it' },
   room: null,
   clock: (s: number) => `${Math.floor(s / HOUR)}:${String(Math.round((s % HOUR) / 60)).padStart(2, '0')}`,

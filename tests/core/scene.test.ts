@@ -155,7 +155,8 @@ describe('the section', () => {
       const d = s.sets[n]?.devices[0];
       return ((s.surfaces[0]?.y ?? 0) - (d?.top ?? 0)) / s.scale;
     };
-    assert.ok(Math.abs(bottom(41, 4) - bottom(38, 4)) < 1e-6, 'the float keeps its height over the water');
+    const float = views.findIndex((v) => v.type === 'float');
+    assert.ok(Math.abs(bottom(41, float) - bottom(38, float)) < 1e-6, 'the float keeps its height over the water');
     assert.ok(Math.abs(bottom(41, 0) - bottom(38, 0) + inches(3)) < 1e-6, 'the trap in the run stays');
   });
   it('without any station still draws a bed', () => {
@@ -197,7 +198,7 @@ describe('the side view', () => {
     );
     const surface = type.id === 'dam-crossover-face' ? ('tail' as const) : ('pond' as const);
     it(`${type.id}: what is drawn is the parts list, to one scale, with its numbers in words`, () => {
-      const scene = sideView(layout, { pond: 1, tail: 0.2 }, surface, { width: 600, height: 400 }, 'us');
+      const scene = sideView(layout, { pond: 1, tail: 0.2, sheet: 0.15 }, surface, { width: 600, height: 400 }, 'us');
       assert.deepEqual(
         scene.parts.map((p) => p.id),
         layout.parts.map((p) => p.id),

@@ -74,7 +74,7 @@ describe('the catalogue', () => {
     it(`${type.id}: set at its defaults it works at the level it was set at`, () => {
       const layout = lay(type);
       for (const device of Object.keys(usualDevices(type))) {
-        const state = deviceState(layout, device, { known: { pond: POND, tail: inches(10) }, age: {}, atMost: {} }, 'us');
+        const state = deviceState(layout, device, { known: { pond: POND, tail: inches(10), sheet: inches(6) }, age: {}, atMost: {} }, 'us');
         assert.ok(['fine', 'nearEdge'].includes(state.verdict), `${device} ${state.verdict}`);
       }
     });

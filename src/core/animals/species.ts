@@ -16,6 +16,7 @@ export const BUILDS = {
   beaverYearling: { weight: { low: 7, high: 11, usual: 9 }, body: 0.6, forearmToNose: 0.29, width: 0.18, swims: 0.15, smallestGap: 0.115 },
   beaverKit: { weight: { low: 4, high: 7, usual: 5 }, body: 0.48, forearmToNose: 0.23, width: 0.14, swims: 0.12, smallestGap: 0.09 },
   muskrat: { weight: { low: 0.7, high: 1.8, usual: 1.1 }, body: 0.3, forearmToNose: 0.14, width: 0.09, swims: 0.08, smallestGap: 0.06 },
+  mink: { weight: { low: 0.5, high: 1.6, usual: 1.2 }, body: 0.38, forearmToNose: 0.15, width: 0.07, swims: 0.06, smallestGap: 0.05 },
 } as const satisfies Record<string, Build>;
 
 /** Above this a typed weight is taken for a slip, kg. [practice] */

@@ -1,5 +1,5 @@
 import type { CoursePoint } from '../water/balance';
-import type { Courses } from '../water/breakDesign';
+import type { Courses } from '../water/pondForecast';
 import type { Interval } from '../water/band';
 
 /** The course of a level with its band, and the bands of the sets beside it, on one axis of time; px. */

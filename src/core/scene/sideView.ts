@@ -2,8 +2,12 @@ import type { System } from '../units/factors';
 import { printLength } from '../units/length';
 import type { Layout } from '../water/layout';
 import type { Known } from '../water/levels';
-import { heightAt } from '../water/need';
+import { ICE_RATIO } from '../ice/growth';
+import { datumAt, heightAt } from '../water/need';
 import { bottomAt, type Part } from '../water/part';
+
+/** What a height is told from. */
+const OF: Record<string, string> = { iceUnderside: 'the underside of the ice', iceTop: 'the top of the ice' };
 
 export interface DrawnPart {
   id: string;
@@ -31,6 +35,8 @@ export interface SideScene {
   scale: number;
   ground: [number, number][];
   water: { y: number; text: string } | null;
+  /** the sheet: top and thickness in px */
+  ice: { y: number; height: number; text: string } | null;
   parts: DrawnPart[];
   dimensions: Dimension[];
   /** the same numbers in words */
@@ -57,7 +63,7 @@ export function sideView(
     ...layout.ground.map(([, z]) => z),
     ...(level === null ? [] : [level, level + 0.15]),
   ];
-  if (xs.length === 0) return { ...size, scale: 1, ground: [], water: null, parts: [], dimensions: [], twin: [] };
+  if (xs.length === 0) return { ...size, scale: 1, ground: [], water: null, ice: null, parts: [], dimensions: [], twin: [] };
   const [left, right, low, high] = [Math.min(...xs) - 0.1, Math.max(...xs) + 0.35, Math.min(...zs) - 0.12, Math.max(...zs) + 0.08];
   const scale = Math.min(size.width / (right - left), size.height / (high - low));
   const offset = (size.width - (right - left) * scale) / 2;
@@ -69,6 +75,10 @@ export function sideView(
     scale,
     ground: groundOf(layout, xOf, yOf, size.width),
     water: level === null ? null : { y: yOf(level), text: surface === 'tail' ? 'tailwater' : 'water' },
+    ice:
+      level !== null && known.sheet
+        ? { y: yOf(level + (1 - ICE_RATIO) * known.sheet), height: known.sheet * scale, text: `${printLength(known.sheet, system)} of ice` }
+        : null,
     parts: boxes.map(({ part, bottom }) => ({
       id: part.id,
       kind: part.kind,
@@ -83,7 +93,7 @@ export function sideView(
       return height === null
         ? []
         : [
-            `The ${need.called} ${need.device === 'trap' || need.device === 'snare' ? '' : `(${need.device}) `}lies ${printLength(Math.abs(height), system)} ${height > 0 ? 'over' : 'under'} the water.`,
+            `The ${need.called} ${need.device === 'trap' || need.device === 'snare' ? '' : `(${need.device}) `}lies ${printLength(Math.abs(height), system)} ${height > 0 ? 'over' : 'under'} ${OF[typeof need.from === 'string' ? need.from : 'other'] ?? 'the water'}.`,
           ];
     }),
   };
@@ -111,7 +121,8 @@ function dimensionsOf(
     if (!part || height === null || Math.abs(height) < 0.004) continue;
     const half = part.kind === 'jaws' ? part.height * 0.45 : Math.max(part.wide, 0.1) / 2;
     const x = xOf(part.x + half) + 16 + found.length * 4;
-    found.push({ x, from: yOf(level), to: yOf(level + height), text: printLength(Math.abs(height), system), left: x > width - 70 });
+    const datum = datumAt(need, layout.parts, known) ?? level;
+    found.push({ x, from: yOf(datum), to: yOf(datum + height), text: printLength(Math.abs(height), system), left: x > width - 70 });
   }
   const trap = layout.parts.find((p) => p.device && p.bearer === 'bed');
   const floor = trap && layout.ground.length > 0 ? interpolate(layout.ground, trap.x) : null;

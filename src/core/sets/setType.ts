@@ -5,6 +5,7 @@ import type { Known } from '../water/levels';
 import type { Follows } from '../water/ownLevel';
 import type { Layout } from '../water/layout';
 import type { Origin } from '../water/need';
+import type { BreakShape } from '../water/outflow';
 
 export const STATION_KINDS = [
   'dam',
@@ -77,6 +78,10 @@ export interface Laying {
   devices: Record<string, FilledPosition>;
   /** the levels when it was set; what was seen at the surface is measured from them */
   then: Known;
+  /** the thickest sheet that the forecast expects at the next check, m; left out where nothing is forecast */
+  iceNext?: number | null;
+  /** frost to the next check, °C·days; left out where no weather is known */
+  frostToCheck?: number | null;
   system: System;
 }
 
@@ -99,6 +104,10 @@ export interface SetType {
   /** the number that says how high the device stands, as it is seen at the surface; null where it floats */
   seen: string | null;
   layOut: (laying: Laying) => Layout;
+  /** what the set does to the water: breaks of a shape, each so wide and deep; m */
+  acts?: { breaks: number; shape: BreakShape['kind']; width: number; depth: number; words: string };
+  /** it stands under ice */
+  underIce?: true;
   steps: Step[];
   /** one sentence: how the set takes its animal */
   idea: string;

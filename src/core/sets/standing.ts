@@ -13,6 +13,12 @@ const USUAL: Record<string, FilledPosition> = {
   'channel-snare': { class: 'snare', size: '7×7 3/32' },
   'dam-crossover-face': { class: 'bodyGrip', size: '330' },
   float: { class: 'foothold', size: '1½' },
+  'slide-foothold': { class: 'foothold', size: '5' },
+  'dam-break-channel': { class: 'bodyGrip', size: '330' },
+  'dam-break-shoulder': { class: 'foothold', size: '4' },
+  'wall-blind': { class: 'foothold', size: '1½' },
+  'ice-snare-pole': { class: 'snare', size: '7×7 3/32' },
+  'ice-hanging-baited': { class: 'bodyGrip', size: '330' },
 };
 
 /** The devices a type is reckoned with while no tag is chosen. */

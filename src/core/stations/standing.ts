@@ -5,7 +5,7 @@ import { printLength, type Gauge } from '../units/length';
 import type { Finding } from '../water/finding';
 
 /** Water may come this near to the top of the waders. [practice] */
-const FREEBOARD = inches(6);
+export const FREEBOARD = inches(6);
 
 export interface Stander {
   /** top of the waders over the sole, m; `own` when the person measured them */

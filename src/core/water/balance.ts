@@ -11,6 +11,8 @@ export interface OpenBreak {
   from: number;
   to: number;
   cd: number;
+  /** it is cut wider by the water: metres of width a second between two times */
+  widens?: { from: number; to: number; by: number };
 }
 
 /** What fills and drains a pond. Flows m³/s, levels m in the water's datum, times s from the start. */
@@ -22,6 +24,10 @@ export interface PondModel {
   tail: number;
   breaks: readonly OpenBreak[];
   pipes: readonly (Pipe & { sill: number })[];
+  /** crest of the dam over which a high pond runs: elevation and length, m */
+  crest?: { level: number; length: number } | null;
+  /** what comes besides the inflow for a while: rain */
+  rain?: readonly { from: number; to: number; flow: number }[];
 }
 
 export interface CoursePoint {
@@ -32,16 +38,26 @@ export interface CoursePoint {
   out: number;
 }
 
+/** @throws RangeError when the table is empty or an area is not above 0 */
+function assertAreas(table: AreaTable): void {
+  if (table.length === 0 || table.some((row) => !(row.area > 0))) throw new RangeError('a pond needs an area above 0 at every level');
+}
+
+function area(table: AreaTable, level: number): number {
+  const last = table[table.length - 1] as AreaTable[number];
+  if (table.length === 1 || level >= last.level) return last.area;
+  const first = table[0] as AreaTable[number];
+  if (level <= first.level) return first.area;
+  let i = 1;
+  while ((table[i] as AreaTable[number]).level < level) i += 1;
+  const [a, b] = [table[i - 1] as AreaTable[number], table[i] as AreaTable[number]];
+  return a.area + ((level - a.level) / (b.level - a.level)) * (b.area - a.area);
+}
+
 /** The area at a level, m². @throws RangeError when the table is empty or an area is not above 0 */
 export function areaAt(table: AreaTable, level: number): number {
-  const [first] = table;
-  const last = table.at(-1);
-  if (!first || !last || table.some((row) => !(row.area > 0))) throw new RangeError('a pond needs an area above 0 at every level');
-  if (level <= first.level) return first.area;
-  const upper = table.findIndex((row) => row.level >= level);
-  const [a, b] = [table[upper - 1], table[upper]];
-  if (!a || !b) return last.area;
-  return a.area + ((level - a.level) / (b.level - a.level)) * (b.area - a.area);
+  assertAreas(table);
+  return area(table, level);
 }
 
 /** Volume between two levels, m³: the area table integrated, exactly. */
@@ -54,75 +70,112 @@ export function volumeBetween(table: AreaTable, from: number, to: number): numbe
   }, 0);
 }
 
-function outflowAt(model: PondModel, level: number, time: number): number {
+/** A break as wide as it has been cut at a time. */
+function widened({ shape, widens }: OpenBreak, time: number): BreakShape {
+  if (!widens || time <= widens.from) return shape;
+  const more = (Math.min(time, widens.to) - widens.from) * widens.by;
+  return shape.kind === 'V' ? { kind: 'trapezoid', width: more, side: shape.side } : { ...shape, width: shape.width + more };
+}
+
+/** What runs out of a pond at a level, m³/s; `middle` tells which breaks are open on the way to the next stop. */
+function outflowAt(model: PondModel, level: number, time: number, middle: number): number {
   let flow = model.seepage;
-  for (const b of model.breaks) if (time >= b.from && time < b.to) flow += breakFlow(b.shape, level - b.sill, model.tail - b.sill, b.cd);
+  for (const b of model.breaks)
+    if (middle >= b.from && middle < b.to)
+      flow += breakFlow(b.widens ? widened(b, time) : b.shape, level - b.sill, model.tail - b.sill, b.cd);
   for (const p of model.pipes) flow += pipeFlow(p, level - p.sill, model.tail - p.sill);
+  if (model.crest && level > model.crest.level)
+    flow += breakFlow({ kind: 'rectangle', width: model.crest.length }, level - model.crest.level, model.tail - model.crest.level);
   return flow;
 }
 
-// Dormand–Prince, fifth order with the fourth beside it. @source any handbook of numerical methods; checked against the package odex
-const C = [0, 1 / 5, 3 / 10, 4 / 5, 8 / 9, 1, 1];
-const A = [
-  [],
-  [1 / 5],
-  [3 / 40, 9 / 40],
-  [44 / 45, -56 / 15, 32 / 9],
-  [19372 / 6561, -25360 / 2187, 64448 / 6561, -212 / 729],
-  [9017 / 3168, -355 / 33, 46732 / 5247, 49 / 176, -5103 / 18656],
-  [35 / 384, 0, 500 / 1113, 125 / 192, -2187 / 6784, 11 / 84],
-];
-const B5 = [35 / 384, 0, 500 / 1113, 125 / 192, -2187 / 6784, 11 / 84, 0];
-const B4 = [5179 / 57600, 0, 7571 / 16695, 393 / 640, -92097 / 339200, 187 / 2100, 1 / 40];
+/** Times at which something opens, shuts or begins to rain. */
+function eventsOf({ breaks, rain = [] }: PondModel, end: number): number[] {
+  const all = [
+    ...breaks.flatMap((b) => [b.from, b.to, ...(b.widens ? [b.widens.from, b.widens.to] : [])]),
+    ...rain.flatMap((r) => [r.from, r.to]),
+  ];
+  return all.filter((t) => t > 0 && t < end);
+}
+
+/** Largest error of a step, m; a course of a day ends some thousand times nearer than any gauge is read. */
+const ALLOWED = 1e-8;
 
 /**
- * The course of a pond: `A(L)·dL/dt = Q_in − Q_break(L, L_tail) − Q_pipe − seepage`, by an adaptive integrator that stops at every opening and mending.
+ * The course of a pond: `A(L)·dL/dt = Q_in + rain − Q_break(L, L_tail) − Q_crest − Q_pipe − seepage`, by an adaptive integrator that stops at every opening and mending.
  *
  * @param hours how far, h
  * @param every a point at least this often, s
  * @returns points in the order of time, the first at 0
  * @throws RangeError when an area is not above 0
+ * @source Dormand–Prince 5(4), any handbook of numerical methods; checked against the package odex
  */
 export function pondCourse(model: PondModel, start: number, hours: number, every = 900): CoursePoint[] {
+  assertAreas(model.area);
   const end = hours * 3600;
-  const events = model.breaks.flatMap((b) => [b.from, b.to]).filter((t) => t > 0 && t < end);
-  const stops = [...new Set([...events, ...Array.from({ length: Math.floor(end / every) }, (_, i) => (i + 1) * every), end])].sort(
-    (a, b) => a - b,
-  );
+  const stops = [
+    ...new Set([...eventsOf(model, end), ...Array.from({ length: Math.floor(end / every) }, (_, i) => (i + 1) * every), end]),
+  ].sort((a, b) => a - b);
   const points: CoursePoint[] = [{ at: 0, level: start, out: 0 }];
   let [time, level, out] = [0, start, 0];
   let step = 60;
   for (const stop of stops) {
-    // a break that shuts at this stop is still open on the way to it
     const middle = (time + stop) / 2;
-    const slope = (l: number): [number, number] => {
-      const q = outflowAt(model, l, middle);
-      return [(model.inflow - q) / areaAt(model.area, l), q];
-    };
+    const rain = (model.rain ?? []).reduce((sum, r) => sum + (middle >= r.from && middle < r.to ? r.flow : 0), 0);
+    const flow = (at: number, l: number): number => outflowAt(model, l, at, middle);
+    const rise = (l: number, q: number): number => (model.inflow + rain - q) / area(model.area, l);
+    let q1 = flow(time, level);
+    let k1 = rise(level, q1);
     while (stop - time > 1e-9) {
       const h = Math.min(step, stop - time);
-      const k: [number, number][] = [];
-      for (let i = 0; i < C.length; i += 1) k.push(slope(level + h * (A[i] ?? []).reduce((sum, a, j) => sum + a * (k[j]?.[0] ?? 0), 0)));
-      const sum = (weights: number[], of: 0 | 1): number => weights.reduce((s, w, i) => s + w * (k[i]?.[of] ?? 0), 0) * h;
-      const error = Math.abs(sum(B5, 0) - sum(B4, 0)) + Math.abs(sum(B5, 1) - sum(B4, 1)) / areaAt(model.area, level);
-      const allowed = 1e-10 * Math.max(1, h / 60);
-      if (error <= allowed || h < 1e-3) {
+      const q2 = flow(time + h / 5, level + (h * k1) / 5);
+      const k2 = rise(level + (h * k1) / 5, q2);
+      const l3 = level + h * ((3 / 40) * k1 + (9 / 40) * k2);
+      const q3 = flow(time + 0.3 * h, l3);
+      const k3 = rise(l3, q3);
+      const l4 = level + h * ((44 / 45) * k1 - (56 / 15) * k2 + (32 / 9) * k3);
+      const q4 = flow(time + 0.8 * h, l4);
+      const k4 = rise(l4, q4);
+      const l5 = level + h * ((19372 / 6561) * k1 - (25360 / 2187) * k2 + (64448 / 6561) * k3 - (212 / 729) * k4);
+      const q5 = flow(time + (8 / 9) * h, l5);
+      const k5 = rise(l5, q5);
+      const l6 = level + h * ((9017 / 3168) * k1 - (355 / 33) * k2 + (46732 / 5247) * k3 + (49 / 176) * k4 - (5103 / 18656) * k5);
+      const q6 = flow(time + h, l6);
+      const k6 = rise(l6, q6);
+      const fifth = (a: number, c: number, d: number, e: number, f: number): number =>
+        h * ((35 / 384) * a + (500 / 1113) * c + (125 / 192) * d - (2187 / 6784) * e + (11 / 84) * f);
+      const next = level + fifth(k1, k3, k4, k5, k6);
+      const q7 = flow(time + h, next);
+      const k7 = rise(next, q7);
+      const off = (a: number, c: number, d: number, e: number, f: number, g: number): number =>
+        h * ((71 / 57600) * a - (71 / 16695) * c + (71 / 1920) * d - (17253 / 339200) * e + (22 / 525) * f - (1 / 40) * g);
+      const error = Math.abs(off(k1, k3, k4, k5, k6, k7)) + Math.abs(off(q1, q3, q4, q5, q6, q7)) / area(model.area, level);
+      if (Number.isNaN(error)) throw new RangeError('the water balance was given something that is not a number');
+      if (error <= ALLOWED || h < 1e-3) {
         time += h;
-        level += sum(B5, 0);
-        out += sum(B5, 1);
+        level = next;
+        out += fifth(q1, q3, q4, q5, q6);
+        [k1, q1] = [k7, q7];
       }
-      step = Math.min(1800, Math.max(1e-3, 0.9 * h * (error === 0 ? 5 : Math.min(5, (allowed / error) ** 0.2))));
+      step = Math.min(3600, Math.max(1e-3, 0.9 * h * (error === 0 ? 5 : Math.min(5, (ALLOWED / error) ** 0.2))));
     }
     points.push({ at: stop, level, out });
   }
   return points;
 }
 
-/** The level at a time of a course, linear between its points. */
+/** The level at a time of a course, linear between its points, held at its ends. */
 export function levelOn(course: readonly CoursePoint[], at: number): number {
-  const after = course.findIndex((p) => p.at >= at);
-  const [a, b] = [course[after - 1], course[after]];
-  if (!b) return course.at(-1)?.level ?? NaN;
-  if (!a) return b.level;
+  let [low, high] = [0, course.length - 1];
+  const [first, last] = [course[low], course[high]];
+  if (!first || !last) return NaN;
+  if (at <= first.at) return first.level;
+  if (at >= last.at) return last.level;
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if ((course[middle] as CoursePoint).at <= at) low = middle;
+    else high = middle;
+  }
+  const [a, b] = [course[low] as CoursePoint, course[high] as CoursePoint];
   return a.level + ((at - a.at) / (b.at - a.at)) * (b.level - a.level);
 }

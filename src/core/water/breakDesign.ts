@@ -2,59 +2,55 @@ import { printLength } from '../units/length';
 import type { System } from '../units/factors';
 import type { Interval } from './band';
 import { levelOn, pondCourse, type CoursePoint, type OpenBreak, type PondModel } from './balance';
+import { pondForecast, type Courses, type Forecast } from './pondForecast';
 import type { BreakShape } from './outflow';
 
-/** A pond and the break that is thought of. */
+/** A pond and the breaks that are thought of: alike, open from one time to another. */
 export interface BreakPlan {
   /** m, in the water's datum */
   start: number;
   model: Omit<PondModel, 'breaks'>;
   shape: BreakShape;
   sill: number;
+  /** how many of that shape */
+  count: number;
+  /** seconds after the start at which they are opened */
+  opened: number;
   /** breaks that are open already */
   running: readonly Omit<OpenBreak, 'cd'>[];
   /** seconds after the start at which it is mended; null when it is not */
   mended: number | null;
+  widens?: OpenBreak['widens'];
   hours: number;
 }
 
-export interface Courses {
-  low: CoursePoint[];
-  middle: CoursePoint[];
-  high: CoursePoint[];
+function modelOf({ model, shape, sill, count, opened, running, mended, widens }: BreakPlan): PondModel {
+  const own: OpenBreak = { shape, sill, from: opened, to: mended ?? Infinity, cd: 1, ...(widens ? { widens } : {}) };
+  return { ...model, breaks: [...Array.from({ length: count }, () => own), ...running.map((b) => ({ ...b, cd: 1 }))] };
 }
 
-/** How far off a break's own coefficient, and an inflow that nobody measured, may be. [practice] */
-export const CD_OFF = 0.2;
-export const INFLOW_OFF = 0.5;
+const course = (plan: BreakPlan): CoursePoint[] => pondCourse(modelOf(plan), plan.start, plan.hours);
 
-const course = ({ start, model, shape, sill, running, mended, hours }: BreakPlan, cd: number, inflow: number): CoursePoint[] =>
-  pondCourse(
-    { ...model, inflow, breaks: [{ shape, sill, from: 0, to: mended ?? Infinity, cd }, ...running.map((b) => ({ ...b, cd }))] },
-    start,
-    hours,
-  );
+/** The course of the pond under the breaks, and the band around it. */
+export const breakCourses = (plan: BreakPlan): Forecast => pondForecast(modelOf(plan), plan.start, plan.hours);
 
-/** The course of the pond under a break, and the band around it: the break runs a fifth better or worse, the inflow is half as large again or half (practice). */
-export const breakCourses = (plan: BreakPlan): Courses => ({
-  low: course(plan, 1 + CD_OFF, plan.model.inflow * (1 - INFLOW_OFF)),
-  middle: course(plan, 1, plan.model.inflow),
-  high: course(plan, 1 - CD_OFF, plan.model.inflow * (1 + INFLOW_OFF)),
-});
-
-/** Seconds after which a course first leaves a band; null when it stays; 0 when it never was inside. */
-export function leavesAt(points: readonly CoursePoint[], band: Interval): number | null {
-  const inside = (level: number): boolean => level >= band.min - 1e-9 && level <= band.max + 1e-9;
+/** When a course first leaves a band, seconds, and over which end; null when it stays; 0 when it never was inside. */
+export function leavesBy(points: readonly CoursePoint[], band: Interval): { at: number; edge: 'min' | 'max' } | null {
+  const edgeOf = (level: number): 'min' | 'max' | null => (level < band.min - 1e-9 ? 'min' : level > band.max + 1e-9 ? 'max' : null);
   const [first] = points;
-  if (!first || !inside(first.level)) return 0;
+  if (!first) return { at: 0, edge: 'min' };
+  const out = edgeOf(first.level);
+  if (out) return { at: 0, edge: out };
   for (let i = 1; i < points.length; i += 1) {
     const [a, b] = [points[i - 1], points[i]];
-    if (!a || !b || inside(b.level)) continue;
-    const edge = b.level < band.min ? band.min : band.max;
-    return a.at + ((edge - a.level) / (b.level - a.level)) * (b.at - a.at);
+    const edge = b && edgeOf(b.level);
+    if (a && b && edge) return { at: a.at + ((band[edge] - a.level) / (b.level - a.level)) * (b.at - a.at), edge };
   }
   return null;
 }
+
+/** Seconds after which a course first leaves a band; null when it stays; 0 when it never was inside. */
+export const leavesAt = (points: readonly CoursePoint[], band: Interval): number | null => leavesBy(points, band)?.at ?? null;
 
 export interface Leaving {
   middle: number | null;
@@ -83,7 +79,7 @@ export const resized = (shape: BreakShape, size: number): BreakShape =>
  * @returns its width (of a V its side slope), m; 0 when even no break leaves it there; Infinity when none of up to 20 m does harm
  */
 export function largestBreak(plan: BreakPlan, goal: number, at: number): number {
-  const holds = (size: number): boolean => levelOn(course({ ...plan, shape: resized(plan.shape, size) }, 1, plan.model.inflow), at) >= goal;
+  const holds = (size: number): boolean => levelOn(course({ ...plan, shape: resized(plan.shape, size) }), at) >= goal;
   if (holds(20)) return Infinity;
   if (!holds(1e-6)) return 0;
   let [low, high] = [1e-6, 20];
@@ -101,7 +97,7 @@ export function largestBreak(plan: BreakPlan, goal: number, at: number): number 
  * @returns its width (of a V its side slope), m; null when none of up to 20 m does it
  */
 export function smallestBreak(plan: BreakPlan, goal: number, at: number): number | null {
-  const down = (size: number): boolean => levelOn(course({ ...plan, shape: resized(plan.shape, size) }, 1, plan.model.inflow), at) <= goal;
+  const down = (size: number): boolean => levelOn(course({ ...plan, shape: resized(plan.shape, size) }), at) <= goal;
   if (!down(20)) return null;
   let [low, high] = [0, 20];
   for (let n = 0; n < 40 && high - low > 1e-4; n += 1) {

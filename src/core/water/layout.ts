@@ -11,6 +11,8 @@ export interface Free {
   say: { down: string; up: string };
   /** elevation under which the device's lowest part cannot go (the bed), m; null when not measured */
   floor: number | null;
+  /** thickness of the flat stone it lies on, m: it can be taken out */
+  stone?: number;
 }
 
 /** What a set consists of at its place, and what has to be where. */

@@ -1,3 +1,4 @@
+import { ICE_RATIO } from '../ice/growth';
 import { INCH } from '../units/factors';
 import type { Axis } from './levels';
 import { evaluate, fixed, follows, plus, type Linear } from './linear';
@@ -44,14 +45,11 @@ export interface Need {
   origin: Origin;
 }
 
-/** Density ratio of floating ice. @source 0.917, any handbook */
-const ICE = 0.917;
-
 /** The datum as an elevation. */
 export function datumLine(datum: Datum): Linear {
   if (datum === 'pond' || datum === 'tail') return follows(datum);
-  if (datum === 'iceTop') return { k: 0, pond: 1, sheet: 1 - ICE };
-  if (datum === 'iceUnderside') return { k: 0, pond: 1, sheet: -ICE };
+  if (datum === 'iceTop') return { k: 0, pond: 1, sheet: 1 - ICE_RATIO };
+  if (datum === 'iceUnderside') return { k: 0, pond: 1, sheet: -ICE_RATIO };
   if ('line' in datum) return datum.line;
   if ('bed' in datum) return fixed(datum.bed);
   return fixed('ceiling' in datum ? datum.ceiling : datum.crest);
@@ -68,7 +66,8 @@ const spotOf = (part: Part, spot: Spot, known: Known): number | null => {
   return bottom === null ? null : bottom + (spot === 'top' ? part.height : 0);
 };
 
-function datumAt(need: Need, parts: Part[], known: Known): number | null {
+/** Elevation of the datum that a need is taken from; null when an axis is not known. */
+export function datumAt(need: Need, parts: Part[], known: Known): number | null {
   if (typeof need.from === 'object' && 'part' in need.from) return spotOf(partOf(parts, need.from.part), need.from.spot, known);
   return evaluate(datumLine(need.from), known);
 }

@@ -12,14 +12,13 @@ export interface Pipe {
   plugged: number;
 }
 
-const sides = (shape: BreakShape): { width: number; side: number } =>
-  shape.kind === 'rectangle' ? { width: shape.width, side: 0 } : shape.kind === 'V' ? { width: 0, side: shape.side } : shape;
+const widthOf = (shape: BreakShape): number => (shape.kind === 'V' ? 0 : shape.width);
+const sideOf = (shape: BreakShape): number => (shape.kind === 'rectangle' ? 0 : shape.side);
 
 /** Flow area of a break under a depth over its sill, m². */
 export function breakArea(shape: BreakShape, depth: number): number {
-  const { width, side } = sides(shape);
   const y = Math.max(0, depth);
-  return width * y + side * y * y;
+  return widthOf(shape) * y + sideOf(shape) * y * y;
 }
 
 /** Flow area of a pipe under a depth over its sill, m². @source circular segment, any handbook of mathematics */
@@ -32,7 +31,7 @@ function pipeArea({ diameter, plugged }: Pipe, depth: number): number {
 
 /** The depth at which a break runs free under a head: the greatest of A²·(H − y), `5z·y² + (3b − 4zH)·y − 2bH = 0`; 2H/3 in a rectangle, 4H/5 in a V. */
 function criticalDepth(shape: BreakShape, head: number): number {
-  const { width: b, side: z } = sides(shape);
+  const [b, z] = [widthOf(shape), sideOf(shape)];
   if (z === 0) return (2 / 3) * head;
   const linear = 3 * b - 4 * z * head;
   return (Math.sqrt(linear * linear + 40 * z * b * head) - linear) / (10 * z);
@@ -69,8 +68,8 @@ function greatest(flow: (y: number) => number, from: number, to: number): number
  */
 export function breakFlow(shape: BreakShape, head: number, tail: number, cd = 1): number {
   if (head <= 0 || tail >= head) return 0;
-  const flow = (y: number): number => breakArea(shape, y) * Math.sqrt(2 * G * Math.max(0, head - y));
-  return cd * flow(Math.max(criticalDepth(shape, head), Math.max(tail, 0)));
+  const y = Math.max(criticalDepth(shape, head), tail, 0);
+  return cd * breakArea(shape, y) * Math.sqrt(2 * G * Math.max(0, head - y));
 }
 
 /**

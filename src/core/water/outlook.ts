@@ -2,7 +2,8 @@ import { INCH, type System } from '../units/factors';
 import { printLength } from '../units/length';
 import type { Interval } from './band';
 import { levelOn, type CoursePoint } from './balance';
-import { leaving, type Courses } from './breakDesign';
+import { leavesBy, leaving } from './breakDesign';
+import type { Courses } from './pondForecast';
 
 const STEP = INCH / 4;
 /** A change of more than this is another set. [practice] */
@@ -59,17 +60,19 @@ export interface Asked {
   check: number;
   /** the check after that: what is changed at the next one has to hold so long */
   after: number;
-  /** what it is once the band is left: `dry` */
-  then: string;
+  /** what it is once the band is left under its lower or over its upper end: `dry` */
+  then: { min: string; max: string };
   /** how a change is ordered; null where nothing can be changed at the water */
   say: { down: string; up: string } | null;
+  /** thickness of a stone that can be taken out from under it, m; 0 without one */
+  stone?: number;
   room: number | null;
   clock: (seconds: number) => string;
 }
 
 /** What the forecast says of one device until its next check: until when it is fine, what then; and the change at that check that keeps it in longest until the one after. */
 export function outlookText(
-  { courses, band, now, check, after, then, say, room, clock }: Asked,
+  { courses, band, now, check, after, then, say, room, stone = 0, clock }: Asked,
   system: System,
 ): { sentence: string; remedy: string } {
   const cut = (course: CoursePoint[]): CoursePoint[] => [
@@ -78,31 +81,40 @@ export function outlookText(
   ];
   const ahead = { low: cut(courses.low), middle: cut(courses.middle), high: cut(courses.high) };
   const { middle, earliest, latest } = leaving(ahead, band);
-  const remedy = remedyText({ courses, band, check, after, say, room, clock }, system);
+  const remedy = remedyText({ courses, band, check, after, say, room, stone, clock }, system);
   if (earliest === null) return { sentence: `Forecast: in its band to the check at ${clock(check)}.`, remedy };
   const range = latest === null ? `from ${clock(earliest)} on, perhaps not at all` : `between ${clock(earliest)} and ${clock(latest)}`;
   const out = middle !== null && middle <= now;
+  const edge = [ahead.middle, ahead.low, ahead.high].map((course) => leavesBy(course, band)?.edge).find((e) => e) ?? 'min';
   const sentence = out
     ? ''
     : middle === null
-      ? `Forecast: it may be ${then} ${range}.`
-      : `Forecast: fine until about ${clock(middle)}, ${range}; ${then} after.`;
+      ? `Forecast: it may be ${then[edge]} ${range}.`
+      : `Forecast: fine until about ${clock(middle)}, ${range}; ${then[edge]} after.`;
   return { sentence, remedy };
 }
 
-function remedyText(
-  { courses, band, check, after, say, room, clock }: Pick<Asked, 'courses' | 'band' | 'check' | 'after' | 'say' | 'room' | 'clock'>,
-  system: System,
-): string {
+function remedyText({ courses, band, check, after, say, room, stone = 0, clock }: Omit<Asked, 'now' | 'then'>, system: System): string {
   if (!say) return '';
   const { by, share: inside } = bestShift(courses, band, check, after, room);
   if (inside < 0.05)
     return `By the forecast no change here brings it back before ${clock(after)}: move it to deeper water, or wait for the mending.`;
   if (by === 0 || inside < shareInBand(courses.middle, band, check, after) + 0.05) return '';
-  const order = `${by < 0 ? say.down : say.up} ${printLength(Math.abs(by), system)} ${by < 0 ? 'lower' : 'higher'}`;
+  const order = `${by < 0 ? say.down : say.up} ${printLength(Math.abs(by), system)} ${by < 0 ? 'lower' : 'higher'}${stoneText(by, stone, system)}`;
   const kept =
     inside > 0.99
       ? `it stays in its band until ${clock(after)}`
       : `it is in its band ${Math.round(inside * 100)} % of the time until ${clock(after)}`;
   return `${order}: by the forecast ${kept}.`;
+}
+
+/** A change as it is made where the trap lies on a flat stone: with it, or with it taken out. */
+export function stoneText(by: number, stone: number, system: System): string {
+  if (stone < STEP) return '';
+  const rest = by + stone;
+  if (by > 0) return ' (another flat stone under it)';
+  if (Math.abs(rest) < STEP) return ' (take the stone out)';
+  return rest < 0
+    ? ` (take the ${printLength(stone, system)} stone out and dig ${printLength(-rest, system)})`
+    : ` (a stone ${printLength(-by, system)} thinner)`;
 }

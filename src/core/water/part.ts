@@ -20,7 +20,8 @@ export type PartKind =
   | 'slideStop'
   | 'stake'
   | 'ceiling'
-  | 'frontStick';
+  | 'frontStick'
+  | 'bait';
 
 /** One thing of a set. Metres: x along the travel, y across it, z its bottom; `wide` is its extent along x, `across` along y. */
 export interface Part {

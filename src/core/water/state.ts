@@ -67,6 +67,7 @@ export function deviceState(layout: Layout, device: string, water: Water, system
     return { ...unread, sentence: `No ${surfaceWord(axis)} level was ever read here: read the gauge to know how it stands.` };
   const bands = levelBands(needs, layout.parts, axis, water.known);
   const band = bands && bandNear(bands, level);
+  if (!bands) return { ...unread, sentence: 'The ice here was never measured: save a measurement to know how it stands.' };
   if (!band) return { ...unread, sentence: 'At no level do all its needs hold together: measure this set again.' };
   const age = water.age[axis] ?? 0;
   if (age > READING_LASTS) {
@@ -146,6 +147,7 @@ function factOf(verdict: Verdict, need: Need, height: number, system: System): s
   if (verdict === 'aground') return `The raft lies on the bottom, its ${need.called} ${size} over the water.`;
   if (verdict === 'heldUnder') return `The line is taut and holds the ${need.called} ${size} under.`;
   if (verdict === 'noLongerSubmerging') return `${spot} lies ${size} deep: the catch can reach air there.`;
+  if (verdict === 'frozen') return height > 0 ? `${spot} is ${size} inside the ice.` : `${spot} hangs only ${size} under the ice.`;
   if (verdict === 'cannotReach') return `${spot} lies ${size} deep: out of reach, still fishing.`;
   return `${spot} is ${height > 0 ? `${size} over` : `${size} under`} the water.`;
 }

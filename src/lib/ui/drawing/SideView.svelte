@@ -145,6 +145,10 @@
       />
     {/if}
   {/each}
+  {#if scene.ice}
+    <rect y={scene.ice.y} width={scene.width} height={scene.ice.height} fill="var(--ice)" stroke="var(--mute)" opacity="0.7" />
+    <text x="8" y={scene.ice.y - 5} font-size="13" font-weight="650" class="halo">{scene.ice.text}</text>
+  {/if}
   {#if scene.water}
     <path d="M0 {scene.water.y}H{scene.width}" stroke="var(--line)" stroke-width="3.4" />
     <text

@@ -1,0 +1,297 @@
+import { BUILDS } from '../../animals/species';
+import { BODY_GRIPS } from '../../devices/sizes';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import type { Finding } from '../../water/finding';
+import { fixed, follows } from '../../water/linear';
+import type { Need } from '../../water/need';
+import type { Part } from '../../water/part';
+import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: {
+    label: 'Top under',
+    help: 'of the jaws or the loop, as seen; negative when it stands proud',
+    unit: 'length',
+    min: -0.6,
+    max: 2,
+    origin: 'measured',
+    withLevel: 1,
+  },
+  depth: { label: 'Depth of the patrol channel', help: 'in its middle', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
+  frameOverBed: {
+    label: 'Frame over the bed',
+    help: 'height of the stand',
+    unit: 'length',
+    default: inches(1),
+    min: 0,
+    max: inches(8),
+    origin: 'practice',
+  },
+  width: {
+    label: 'Width of the channel',
+    help: 'crest side to the fenced edge',
+    unit: 'length',
+    default: inches(36),
+    min: inches(10),
+    max: 4,
+    origin: 'practice',
+  },
+  loop: {
+    label: 'Loop',
+    help: 'of the snare variant, inside diameter',
+    unit: 'length',
+    default: inches(10),
+    min: inches(6),
+    max: inches(16),
+    origin: 'practice',
+  },
+  away: {
+    label: 'Breaks from the trap',
+    help: 'to each side along the dam',
+    unit: 'length',
+    default: inches(60),
+    min: inches(24),
+    max: 6,
+    origin: 'practice',
+  },
+  reach: {
+    label: 'Arm can reach',
+    help: 'under the surface, with waders',
+    unit: 'length',
+    default: inches(36),
+    min: inches(12),
+    max: 2,
+    origin: 'practice',
+  },
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+const frameOf = (laying: Laying): number => BODY_GRIPS[laying.devices.trap?.size ?? '330']?.opening ?? inches(10);
+const isSnare = (laying: Laying): boolean => laying.devices.trap?.class === 'snare';
+
+/** A trap in the middle of the patrol channel, between two small breaks that are made last. */
+export const damBreakChannel: SetType = {
+  id: 'dam-break-channel',
+  name: 'Dam break, patrol channel',
+  idea: 'A body-grip in the middle of the patrol channel, a tied pole floating over it, then two small breaks, left and right: the second leak draws it past.',
+  species: ['beaver'],
+  stations: ['dam', 'channel', 'run', 'crossover'],
+  devices: ['bodyGrip', 'snare'],
+  positions: [{ id: 'trap', label: 'Trap or loop', optional: false }],
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: { label: 'Notch', options: { firm: 'firm', middle: 'middle', light: 'light' }, default: 'firm' } },
+  acts: {
+    breaks: 2,
+    shape: 'V',
+    width: inches(10),
+    depth: inches(5),
+    words: 'two small breaks, left and right of the trap, made last',
+  },
+  layOut: (laying) => {
+    if (!laying.devices.trap) return { parts: [], ground: [], needs: [], free: [], findings: [] };
+    const floor = bedOf(laying);
+    return {
+      parts: isSnare(laying) ? snareParts(laying) : gripParts(laying),
+      ground: groundOf(laying),
+      needs: [isSnare(laying) ? share(laying) : cover(laying)],
+      free: [
+        isSnare(laying)
+          ? { device: 'trap', say: { down: 'Hang the loop', up: 'Hang the loop' }, floor }
+          : { device: 'trap', say: { down: 'Set it', up: 'Set it' }, floor },
+      ],
+      findings: isSnare(laying) ? [breaks(laying)] : [gapOver(laying), breaks(laying)],
+    };
+  },
+  steps: [
+    {
+      do: 'Find the channel with a stick: the shelf, then the drop. Clear old sticks.',
+      caution: 'Opening a dam floods those below; ask the owner and the local law first.',
+    },
+    { do: 'Fence its outer edge with a pole; wire the trap to its stand, tie the cable.' },
+    { do: 'Set it with the setter, hooks on, and stand it in the middle.', caution: 'A 330 breaks hands: setter and rope within reach.' },
+    { do: 'Take both hooks off before it goes under.', lastReach: true, caution: 'From here hands hold springs and frame only.' },
+    { do: 'Tie the floating pole over it. A snare has none.' },
+    {
+      do: 'Make the two small breaks, left and right, last of all; never stand below one.',
+      caution: 'A break runs away by itself in soft fill: begin small.',
+    },
+  ],
+};
+
+const cover = (laying: Laying): Need => ({
+  id: 'cover',
+  device: 'trap',
+  of: { part: 'jaws', spot: 'top' },
+  from: laying.place.surface,
+  min: -of(laying, 'reach'),
+  max: 0,
+  target: inches(-3),
+  broken: { min: 'cannotReach', max: 'outOfWater' },
+  called: 'top of the jaws',
+  origin: 'practice',
+});
+
+const share = (laying: Laying): Need => ({
+  id: 'share',
+  device: 'trap',
+  of: { part: 'loop', share: true },
+  from: laying.place.surface,
+  min: 0.4,
+  max: 0.9,
+  target: 0.6,
+  broken: { min: 'outOfWater', max: 'tooDeep' },
+  called: 'lowest point of the loop',
+  origin: 'practice',
+});
+
+function jawsBottom(laying: Laying): number {
+  const bed = bedOf(laying);
+  const { topUnder } = laying.numbers;
+  if (topUnder !== undefined) return levelThen(laying) - topUnder - frameOf(laying);
+  return bed === null ? levelThen(laying) - inches(3) - frameOf(laying) : bed + of(laying, 'frameOverBed');
+}
+
+const floorOf = (laying: Laying): number => bedOf(laying) ?? jawsBottom(laying) - of(laying, 'frameOverBed');
+
+const pole = (id: string, x: number, z: Part['z'], bearer: Part['bearer'], across: number, stock: string): Part => ({
+  id,
+  kind: 'log',
+  bearer,
+  x,
+  y: 0,
+  z,
+  height: inches(3),
+  wide: inches(3),
+  across,
+  stock,
+});
+
+function gripParts(laying: Laying): Part[] {
+  const frame = frameOf(laying);
+  const bottom = jawsBottom(laying);
+  const floor = floorOf(laying);
+  const width = of(laying, 'width');
+  return [
+    {
+      id: 'jaws',
+      kind: 'jaws',
+      device: 'trap',
+      bearer: 'bed',
+      x: 0,
+      y: 0,
+      z: fixed(bottom),
+      height: frame,
+      wide: 0.02,
+      across: frame,
+      tiedTo: 'anchor',
+      stock: `body-grip ${laying.devices.trap?.size ?? ''}`,
+    },
+    {
+      id: 'stand',
+      kind: 'stand',
+      bearer: 'bed',
+      x: 0,
+      y: 0,
+      z: fixed(floor),
+      height: Math.max(bottom - floor, 0.02),
+      wide: inches(10),
+      across: inches(10),
+      stock: 'stand',
+    },
+    {
+      ...pole(
+        'dive',
+        inches(5),
+        follows(laying.place.surface, -inches(2)),
+        'float',
+        width,
+        `dive pole ${printLength(width + inches(24), laying.system)}, tied`,
+      ),
+      tiedTo: 'bank',
+    },
+    fencePole(laying, floor),
+  ];
+}
+
+/** The pole along the outer edge of the channel. */
+const fencePole = (laying: Laying, floor: number): Part => ({
+  ...pole('fence', 0, fixed(Math.max(floor, levelThen(laying) - inches(4))), 'bed', inches(3), 'pole along the outer edge'),
+  y: of(laying, 'width') / 2,
+});
+
+function snareParts(laying: Laying): Part[] {
+  const loop = of(laying, 'loop');
+  const top = laying.numbers.topUnder ?? -0.4 * loop;
+  const bottom = levelThen(laying) - top - loop;
+  const floor = bedOf(laying) ?? bottom - inches(8);
+  return [
+    {
+      id: 'loop',
+      kind: 'loop',
+      device: 'trap',
+      bearer: 'bed',
+      x: 0,
+      y: 0,
+      z: fixed(bottom),
+      height: loop,
+      wide: 0.02,
+      across: loop,
+      tiedTo: 'anchor',
+      stock: `snare ${laying.devices.trap?.size ?? ''}`,
+    },
+    {
+      id: 'support',
+      kind: 'support',
+      bearer: 'bed',
+      x: 0,
+      y: loop / 2 + inches(1),
+      z: fixed(floor - inches(10)),
+      height: bottom + loop - floor + inches(10),
+      wide: inches(0.4),
+      across: inches(0.4),
+      stock: 'support rod',
+    },
+    fencePole(laying, floor),
+  ];
+}
+
+function groundOf(laying: Laying): [number, number][] {
+  const floor = floorOf(laying);
+  const level = levelThen(laying);
+  return [
+    [-1.1, floor - 0.12],
+    [-0.45, floor],
+    [0.45, floor],
+    [0.75, level - 0.1],
+    [1.05, level + 0.12],
+  ];
+}
+
+/** In the channel the water over the trap counts: there they may pass over it, unless the pole makes them dive. */
+function gapOver(laying: Laying): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const over = levelThen(laying) - jawsBottom(laying) - frameOf(laying);
+  const { smallestGap } = BUILDS.beaverAdult;
+  const base = { id: 'gapOver', about: 'Water over the trap', figure: print(Math.max(over, 0)), origin: 'practice' as const };
+  return over > smallestGap
+    ? {
+        ...base,
+        verdict: 'warns',
+        sentence: `${print(over)} of water stand over the jaws: an adult passes over it at ${print(smallestGap)}. The dive pole has to float right above, or the trap stand higher.`,
+      }
+    : {
+        ...base,
+        verdict: 'holds',
+        sentence: `${print(Math.max(over, 0))} over the jaws, less than the ${print(smallestGap)} an adult uses; the pole makes it dive.`,
+      };
+}
+
+const breaks = (laying: Laying): Finding => ({
+  id: 'breaks',
+  verdict: 'holds',
+  about: 'The two breaks',
+  figure: printLength(of(laying, 'away'), laying.system),
+  origin: 'practice',
+  sentence: `Two small breaks, ${printLength(of(laying, 'away'), laying.system)} to the left and right, made last. Away from the leaks the trap is not hit by mud and sticks. What they do to the level stands on the water’s break page.`,
+});

@@ -1,0 +1,158 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import type { Finding } from '../../water/finding';
+import { fixed } from '../../water/linear';
+import type { Part } from '../../water/part';
+import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, liveFinding, panNeed } from '../bedded';
+import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const pan = (label: string, default_: number): NumberSpec => ({
+  ...PAN_UNDER,
+  label,
+  help: 'deep, because the pond falls overnight',
+  default: inches(default_),
+});
+
+const numbers: Record<string, NumberSpec> = {
+  leftUnder: pan('Left pan under', 7),
+  rightUnder: pan('Right pan under', 6),
+  depth: { ...BED_DEPTH, label: 'Depth on the shoulder', help: 'over the firm shoulder, before the bed is built' },
+  apart: {
+    label: 'Beds apart',
+    help: 'one at each side of the break',
+    unit: 'length',
+    default: inches(30),
+    min: inches(12),
+    max: 3,
+    origin: 'practice',
+  },
+  breakWidth: {
+    label: 'Width of the break',
+    help: 'narrow: it has to be closed from the side',
+    unit: 'length',
+    default: inches(8),
+    min: inches(3),
+    max: 1,
+    origin: 'practice',
+  },
+  breakDepth: {
+    label: 'Depth of the break',
+    help: 'its sill under the water',
+    unit: 'length',
+    default: inches(12),
+    min: inches(3),
+    max: 1.5,
+    origin: 'practice',
+    withLevel: 1,
+  },
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+const SIDES = ['left', 'right'] as const;
+
+/** Two beds on the firm shoulders of a narrow deep break, where the pond side is too soft for a trap in the channel. */
+export const damBreakShoulder: SetType = {
+  id: 'dam-break-shoulder',
+  name: 'Dam break, shoulder',
+  idea: 'A narrow deep break that has to be closed with sticks from the side; a foothold on each firm shoulder, 6 to 8 in deep because the pond falls overnight.',
+  species: ['beaver'],
+  stations: ['dam', 'crossover', 'slide'],
+  devices: ['foothold'],
+  positions: [
+    { id: 'left', label: 'Left bed', optional: false },
+    { id: 'right', label: 'Right bed', optional: true },
+  ],
+  numbers,
+  seen: 'leftUnder',
+  choices: { hold: { label: 'Hold', options: { live: 'live hold', slide: 'slide wire to deep water' }, default: 'live' } },
+  acts: { breaks: 1, shape: 'rectangle', width: inches(8), depth: inches(12), words: 'one narrow deep break between the beds' },
+  layOut: (laying) => {
+    const filled = SIDES.filter((side) => laying.devices[side]);
+    return {
+      parts: filled.flatMap((side) => bedOfSide(laying, side)),
+      ground: groundOf(laying),
+      needs: filled.map((side) => ({ ...panNeed(laying, { device: side, min: 2, max: 8, target: 5 }), called: `${side} pan` })),
+      free: filled.map((device) => ({ device, say: { down: 'Make the bed', up: 'Build the bed' }, floor: null })),
+      findings: filled.length === 0 ? [] : [...filled.map((side) => build(laying, side)), fall(laying), liveFinding()],
+    };
+  },
+  steps: [
+    {
+      do: 'Choose a place where the shoulders are firm underfoot.',
+      caution: 'Opening a dam floods those below; ask the owner and the local law first.',
+    },
+    { do: 'Dig the bed on each side, sod under the trap, 6 to 8 in deep.' },
+    { do: 'Ring each bed with small sticks: leaves pile up outside the ring into a firm step.' },
+    {
+      do: 'Bed the traps so that they do not rock.',
+      lastReach: true,
+      caution: 'Tip the loose jaw up while setting. Never kneel on the levers.',
+    },
+    {
+      do: 'Open the narrow deep break last, from the side, and step away from it.',
+      caution: 'A break runs away by itself in soft fill: never stand below it.',
+    },
+  ],
+};
+
+const underOf = (laying: Laying, side: (typeof SIDES)[number]): number => of(laying, `${side}Under`);
+const xOf = (laying: Laying, side: (typeof SIDES)[number]): number => ((side === 'left' ? -1 : 1) * of(laying, 'apart')) / 2;
+
+function bedOfSide(laying: Laying, side: (typeof SIDES)[number]): Part[] {
+  const size = laying.devices[side]?.size ?? '4';
+  const x = xOf(laying, side);
+  const ring = [-1, 1].map((hand): Part => ({
+    id: `${side}-ring${hand}`,
+    kind: 'stick',
+    bearer: 'bed',
+    x: x + hand * (footholdOf(size).spread / 2 + inches(3)),
+    y: 0,
+    z: fixed(levelThen(laying) - underOf(laying, side) - inches(5)),
+    height: inches(9),
+    wide: inches(0.6),
+    across: inches(0.6),
+    stock: 'ring of small sticks',
+  }));
+  return [...bedParts(laying, size, underOf(laying, side), { device: side, x }), ...ring];
+}
+
+const build = (laying: Laying, side: (typeof SIDES)[number]): Finding => ({
+  ...buildUp(laying, laying.devices[side]?.size ?? '4', underOf(laying, side), `Build-up, ${side}`),
+  id: `buildUp-${side}`,
+});
+
+/** How far the pond may fall before the shallower bed is too shallow: said when it is made, since it will fall. */
+function fall(laying: Laying): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const left = SIDES.filter((s) => laying.devices[s]).map((s) => ({ side: s, room: underOf(laying, s) - inches(2) }));
+  const first = [...left].sort((a, b) => a.room - b.room)[0];
+  const deep = of(laying, 'breakDepth');
+  const room = first?.room ?? 0;
+  const sentence = `The ${first?.side ?? 'left'} bed works until the pond has fallen ${print(Math.max(room, 0))}; this break can let it fall ${print(deep)} at most. Look at the hour on the water’s break page.`;
+  return {
+    id: 'fall',
+    verdict: room < inches(3) ? 'warns' : 'holds',
+    about: 'Fall it bears',
+    figure: print(Math.max(room, 0)),
+    origin: 'practice',
+    sentence,
+  };
+}
+
+function groundOf(laying: Laying): [number, number][] {
+  const level = levelThen(laying);
+  const half = of(laying, 'breakWidth') / 2;
+  const sill = level - of(laying, 'breakDepth');
+  const apart = of(laying, 'apart') / 2;
+  const deepest = Math.max(of(laying, 'leftUnder'), of(laying, 'rightUnder'));
+  const floor = Math.min(bedOf(laying) ?? level - deepest - inches(2), level - deepest - inches(1.75));
+  return [
+    [-apart - 0.6, level + 0.15],
+    [-apart - 0.25, floor],
+    [-half - 0.04, floor],
+    [-half, Math.min(sill, floor - 0.02)],
+    [half, Math.min(sill, floor - 0.02)],
+    [half + 0.04, floor],
+    [apart + 0.25, floor],
+    [apart + 0.6, level + 0.15],
+  ];
+}

@@ -1,0 +1,265 @@
+import { BODY_GRIPS } from '../../devices/sizes';
+import { ICE_RATIO } from '../../ice/growth';
+import { hangingClearance, hangingWire, wireToCut } from '../../ice/pole';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import type { Finding } from '../../water/finding';
+import type { Linear } from '../../water/linear';
+import type { Need } from '../../water/need';
+import type { Part } from '../../water/part';
+import { ICE_NUMBERS, expectedIce, iceSteps } from './underIce';
+import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  drop: {
+    label: 'Top of the jaws under the ice’s top',
+    help: 'as hung; left empty, it follows from the ice of the next check',
+    unit: 'length',
+    min: inches(2),
+    max: 4,
+    origin: 'computed',
+  },
+  ...ICE_NUMBERS,
+  depth: { label: 'Bed to the water line', help: 'through the hole', unit: 'length', min: 0.2, max: 6, origin: 'measured', withLevel: 1 },
+  clearance: {
+    label: 'Top under the ice',
+    help: 'of the next check',
+    unit: 'length',
+    default: inches(2),
+    min: 0,
+    max: 1,
+    origin: 'practice',
+  },
+  eye: {
+    label: 'Spring eye over the jaw top',
+    help: 'negative when it is lower',
+    unit: 'length',
+    default: inches(-4),
+    min: inches(-12),
+    max: inches(12),
+    origin: 'practice',
+  },
+  stick: {
+    label: 'Stick across the hole',
+    help: 'its thickness',
+    unit: 'length',
+    default: inches(2),
+    min: inches(0.5),
+    max: inches(6),
+    origin: 'practice',
+  },
+  bait: {
+    label: 'Bait below the jaws',
+    help: 'green wood across the foot',
+    unit: 'length',
+    default: inches(4),
+    min: 0,
+    max: 1,
+    origin: 'practice',
+  },
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+const POSITIONS = ['near', 'far'];
+/** Twists and ends of a wire. [practice] */
+const ALLOWANCE = inches(8);
+
+/** Body-grips hung by wires from a stick across the hole, baited with green wood. */
+export const iceHangingBaited: SetType = {
+  id: 'ice-hanging-baited',
+  name: 'Hanging under ice, baited',
+  idea: 'A body-grip on two wires from a stick across the hole, green wood across its foot, its top just below where the ice will be at the next check.',
+  species: ['beaver'],
+  stations: ['lodge', 'feed bed', 'run', 'bank den', 'channel'],
+  devices: ['bodyGrip'],
+  positions: [
+    { id: 'near', label: 'Trap', optional: false },
+    { id: 'far', label: 'Second trap, same tie', optional: true },
+  ],
+  numbers,
+  seen: null,
+  choices: {
+    notch: { label: 'Notch', options: { firm: 'firm', middle: 'middle', light: 'light' }, default: 'middle' },
+    measured: { label: 'Drop measured from', options: { ice: 'the top of the ice', water: 'the water line' }, default: 'ice' },
+  },
+  underIce: true,
+  layOut: (laying) => {
+    const filled = POSITIONS.filter((id) => laying.devices[id]);
+    if (filled.length === 0) return { parts: [], ground: [], needs: [], free: [], findings: [] };
+    return {
+      parts: [...filled.flatMap((id, n) => hung(laying, id, n)), stick(laying)],
+      ground: groundOf(laying),
+      needs: filled.flatMap((id) => [under(id), ...clear(laying, id)]),
+      free: filled.map((device) => ({ device, say: { down: 'Hang it', up: 'Hang it' }, floor: bedOf(laying) })),
+      findings: [wire(laying), nextCheck(laying), ...bedFinding(laying)],
+    };
+  },
+  steps: iceSteps(
+    'Wire the bait across its foot, a wire on each spring eye, set the trap with the setter, hooks off.',
+    'A 330 breaks hands, cold ones too: setter and rope within reach.',
+  ),
+};
+
+const frameOf = (laying: Laying, id: string): number => BODY_GRIPS[laying.devices[id]?.size ?? '330']?.opening ?? inches(10);
+
+/** Drop from the ice's top to the jaw top, m: as hung, measured from the water line it is 0.083 of the ice more; else by the ice of the next check. */
+export function dropOf(laying: Laying): number {
+  const typed = laying.numbers.drop;
+  if (typed === undefined) return expectedIce(laying) + of(laying, 'clearance');
+  return laying.choices.measured === 'water' ? typed + (1 - ICE_RATIO) * (laying.numbers.ice ?? 0) : typed;
+}
+
+const top = (laying: Laying): Linear => ({ k: -dropOf(laying), pond: 1, sheet: 1 - ICE_RATIO });
+
+function hung(laying: Laying, id: string, n: number): Part[] {
+  const frame = frameOf(laying, id);
+  const z = top(laying);
+  const x = n * inches(16);
+  return [
+    {
+      id: `${id}-jaws`,
+      kind: 'jaws',
+      device: id,
+      bearer: 'ice',
+      x,
+      y: 0,
+      z: { ...z, k: z.k - frame },
+      height: frame,
+      wide: 0.02,
+      across: frame,
+      tiedTo: 'stick',
+      stock: `body-grip ${laying.devices[id]?.size ?? ''}`,
+    },
+    {
+      id: `${id}-wire`,
+      kind: 'line',
+      bearer: 'ice',
+      x,
+      y: 0,
+      z,
+      height: dropOf(laying),
+      wide: 0.005,
+      across: 0.005,
+      stock: `2 wires ${printLength(cut(laying), laying.system)}`,
+    },
+    {
+      id: `${id}-bait`,
+      kind: 'bait',
+      bearer: 'ice',
+      x,
+      y: 0,
+      z: { ...z, k: z.k - frame - of(laying, 'bait') },
+      height: inches(1.5),
+      wide: inches(12),
+      across: inches(2),
+      stock: 'green wood across its foot',
+    },
+  ];
+}
+
+const stick = (laying: Laying): Part => ({
+  id: 'stick',
+  kind: 'log',
+  bearer: 'ice',
+  x: inches(8),
+  y: 0,
+  z: { k: 0, pond: 1, sheet: 1 - ICE_RATIO },
+  height: of(laying, 'stick'),
+  wide: inches(44),
+  across: of(laying, 'stick'),
+  stock: 'stick across the hole',
+});
+
+const groundOf = (laying: Laying): [number, number][] => {
+  const bed = bedOf(laying) ?? levelThen(laying) - inches(60);
+  return [
+    [-0.7, bed],
+    [1.1, bed],
+  ];
+};
+
+const under = (device: string): Need => ({
+  id: `${device}-ice`,
+  device,
+  of: { part: `${device}-jaws`, spot: 'top' },
+  from: 'iceUnderside',
+  max: 0,
+  target: -inches(2),
+  broken: { max: 'frozen' },
+  called: 'top of the jaws',
+  origin: 'practice',
+});
+
+const clear = (laying: Laying, device: string): Need[] => {
+  const bed = bedOf(laying);
+  return bed === null
+    ? []
+    : [
+        {
+          id: `${device}-bed`,
+          device,
+          of: { part: `${device}-jaws`, spot: 'bottom' },
+          from: { bed },
+          min: of(laying, 'bait'),
+          broken: { min: 'aground' },
+          called: 'foot of the trap',
+          origin: 'computed',
+        },
+      ];
+};
+
+const cut = (laying: Laying): number => wireToCut(hangingWire(dropOf(laying), 0, of(laying, 'eye')), of(laying, 'stick'), ALLOWANCE);
+
+function wire(laying: Laying): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const drop = hangingWire(dropOf(laying), 0, of(laying, 'eye'));
+  return {
+    id: 'wire',
+    verdict: 'holds',
+    about: 'Wire to cut',
+    figure: print(cut(laying)),
+    origin: 'computed',
+    sentence: `${print(drop)} from the stick to the spring eye, two turns of the stick and ${print(ALLOWANCE)} to twist (practice): cut two of ${print(cut(laying))}.`,
+  };
+}
+
+/** Said before the wire is cut: does this drop still clear the ice of the next check. */
+function nextCheck(laying: Laying): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const next = expectedIce(laying);
+  const left = hangingClearance(dropOf(laying), next);
+  const base = { id: 'nextCheck', about: 'At the next check', origin: 'computed' as const };
+  return left <= 0
+    ? {
+        ...base,
+        verdict: 'fails',
+        figure: print(-left),
+        sentence: `By the next check the ice is ${print(next)} and the jaws ${print(-left)} inside it: hang it ${print(-left + of(laying, 'clearance'))} lower before the wire is cut.`,
+      }
+    : {
+        ...base,
+        verdict: 'holds',
+        figure: print(left),
+        sentence: `With ${print(next)} of ice at the next check the jaws hang ${print(left)} below it.`,
+      };
+}
+
+function bedFinding(laying: Laying): Finding[] {
+  const { depth } = laying.numbers;
+  if (depth === undefined) return [];
+  const print = (m: number) => printLength(m, laying.system);
+  const needs = dropOf(laying) - (1 - ICE_RATIO) * (laying.numbers.ice ?? 0) + frameOf(laying, 'near') + of(laying, 'bait');
+  const spare = depth - needs;
+  return [
+    {
+      id: 'overBed',
+      verdict: spare < 0 ? 'fails' : 'holds',
+      about: 'Over the bed',
+      figure: print(Math.abs(spare)),
+      origin: 'computed',
+      sentence:
+        spare < 0
+          ? `Drop, jaws and bait take ${print(needs)} of the ${print(depth)}: ${print(-spare)} too much. Deeper water, or a smaller trap.`
+          : `Drop, jaws and bait take ${print(needs)} of the ${print(depth)} under the water line.`,
+    },
+  ];
+}

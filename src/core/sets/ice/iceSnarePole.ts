@@ -1,0 +1,245 @@
+import { ICE_RATIO } from '../../ice/growth';
+import { poleMarks, shortBy, loopSpan, type PolePlan } from '../../ice/pole';
+import { HOLDS_POLE, newIce, safetyPole } from '../../ice/hole';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import type { Finding } from '../../water/finding';
+import { fixed } from '../../water/linear';
+import type { Need } from '../../water/need';
+import type { Part } from '../../water/part';
+import { ICE_NUMBERS, expectedIce, iceSteps } from './underIce';
+import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  depth: {
+    label: 'Bed to the water line',
+    help: 'with the pole itself, through the hole',
+    unit: 'length',
+    min: 0.2,
+    max: 6,
+    origin: 'measured',
+    withLevel: 1,
+  },
+  ...ICE_NUMBERS,
+  pushIn: {
+    label: 'Pushed into the bed',
+    help: 'about a foot of mud',
+    unit: 'length',
+    default: inches(12),
+    min: 0,
+    max: 2,
+    origin: 'practice',
+  },
+  loop: {
+    label: 'Loop',
+    help: 'inside diameter',
+    unit: 'length',
+    default: inches(10),
+    min: inches(6),
+    max: inches(16),
+    origin: 'practice',
+  },
+  overlap: {
+    label: 'Tiers overlap',
+    help: 'so that nothing swims between',
+    unit: 'length',
+    default: inches(1),
+    min: 0,
+    max: inches(5),
+    origin: 'practice',
+  },
+  clearance: {
+    label: 'First loop under the ice',
+    help: 'of the next check',
+    unit: 'length',
+    default: inches(6),
+    min: inches(1),
+    max: 1,
+    origin: 'practice',
+  },
+  overBed: { label: 'Lowest loop over the bed', help: 'at least', unit: 'length', default: inches(6), min: 0, max: 1, origin: 'practice' },
+  hole: { label: 'Hole', help: 'across', unit: 'length', default: inches(16), min: inches(6), max: 1.5, origin: 'practice' },
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** Six loops on three wires: two a tier, on opposite faces. */
+const POSITIONS = ['a1', 'b1', 'a2', 'b2', 'a3', 'b3'];
+
+/** Loops on a pole under the ice, around green wood. */
+export const iceSnarePole: SetType = {
+  id: 'ice-snare-pole',
+  name: 'Snare pole under ice',
+  idea: 'A pole through the ice into the mud, green wood on both faces, loops hung below where the underside of the ice will be at the next check.',
+  species: ['beaver'],
+  stations: ['lodge', 'feed bed', 'run', 'bank den', 'channel'],
+  devices: ['snare'],
+  positions: POSITIONS.map((id, n) => ({ id, label: `Loop ${Math.floor(n / 2) + 1}${id[0] ?? ''}`, optional: n > 1 })),
+  numbers,
+  seen: null,
+  choices: { cover: { label: 'The hole is left', options: { open: 'open', snow: 'under snow' }, default: 'open' } },
+  underIce: true,
+  layOut: (laying) => {
+    const filled = POSITIONS.filter((id) => laying.devices[id]);
+    if (filled.length === 0) return { parts: [], ground: [], needs: [], free: [], findings: [] };
+    const plan = planOf(laying, filled);
+    return {
+      parts: [...filled.map((id) => loopPart(laying, id, plan)), ...poleParts(laying, plan)],
+      ground: groundOf(laying),
+      needs: filled.map((id) => under(id)),
+      free: filled.map((device) => ({ device, say: { down: 'Hang the loops', up: 'Hang the loops' }, floor: bedOf(laying) })),
+      findings: [marks(laying, plan), holding(laying)],
+    };
+  },
+  steps: iceSteps(
+    'Hang the loops on their wires, tie them hard; some break: spares in the sled.',
+    'On sticks the loops shut while being lowered: take a body-grip there.',
+  ),
+};
+
+function planOf(laying: Laying, filled: string[]): PolePlan {
+  const tiers = Math.max(...filled.map((id) => POSITIONS.indexOf(id))) >> 1;
+  return {
+    pushIn: of(laying, 'pushIn'),
+    depth: laying.numbers.depth ?? levelThen(laying) - (bedOf(laying) ?? levelThen(laying) - inches(60)),
+    ice: laying.numbers.ice ?? 0,
+    iceNext: expectedIce(laying),
+    loop: of(laying, 'loop'),
+    tiers: tiers + 1,
+    overlap: of(laying, 'overlap'),
+    clearance: of(laying, 'clearance'),
+    overBed: of(laying, 'overBed'),
+  };
+}
+
+const under = (device: string): Need => ({
+  id: `${device}-ice`,
+  device,
+  of: { part: `${device}-loop`, spot: 'top' },
+  from: 'iceUnderside',
+  max: -inches(2),
+  target: -inches(6),
+  broken: { max: 'frozen' },
+  called: 'top of the loop',
+  origin: 'practice',
+});
+
+/** Elevation of the pole's foot, m. */
+const footOf = (laying: Laying, plan: PolePlan): number => levelThen(laying) - plan.depth - plan.pushIn;
+
+function loopPart(laying: Laying, id: string, plan: PolePlan): Part {
+  const n = POSITIONS.indexOf(id);
+  const tier = poleMarks(plan).loops[n >> 1] ?? { top: 0, bottom: 0 };
+  const hand = n % 2 === 0 ? -1 : 1;
+  return {
+    id: `${id}-loop`,
+    kind: 'loop',
+    device: id,
+    bearer: 'bed',
+    x: hand * (plan.loop / 2 + inches(1.5)),
+    y: 0,
+    z: fixed(footOf(laying, plan) + tier.bottom),
+    height: plan.loop,
+    wide: plan.loop,
+    across: plan.loop,
+    tiedTo: 'pole',
+    stock: `snare ${laying.devices[id]?.size ?? ''}`,
+  };
+}
+
+function poleParts(laying: Laying, plan: PolePlan): Part[] {
+  const print = (m: number) => printLength(m, laying.system);
+  const tall = plan.pushIn + plan.depth + inches(18);
+  const loops = poleMarks(plan).loops;
+  const span = loopSpan(plan);
+  const safety = safetyPole(of(laying, 'hole'));
+  return [
+    {
+      id: 'pole',
+      kind: 'support',
+      bearer: 'bed',
+      x: 0,
+      y: 0,
+      z: fixed(footOf(laying, plan)),
+      height: tall,
+      wide: inches(2),
+      across: inches(2),
+      stock: `pole ${print(tall)}`,
+    },
+    {
+      id: 'bait',
+      kind: 'bait',
+      bearer: 'bed',
+      x: 0,
+      y: 0,
+      z: fixed(footOf(laying, plan) + (loops.at(-1)?.bottom ?? 0)),
+      height: span,
+      wide: inches(5),
+      across: inches(3),
+      stock: `green wood ${print(Math.max(span, inches(30)))}, both faces`,
+    },
+    {
+      id: 'safety',
+      kind: 'log',
+      bearer: 'ice',
+      x: 0,
+      y: 0,
+      z: { k: 0, pond: 1, sheet: 1 - ICE_RATIO },
+      height: inches(2),
+      wide: safety,
+      across: inches(2),
+      tiedTo: 'pole',
+      stock: `safety pole ${print(safety)}`,
+    },
+  ];
+}
+
+const groundOf = (laying: Laying): [number, number][] => {
+  const bed = bedOf(laying) ?? levelThen(laying) - inches(60);
+  return [
+    [-0.9, bed],
+    [0.9, bed],
+  ];
+};
+
+function marks(laying: Laying, plan: PolePlan): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const short = shortBy(plan);
+  const base = { id: 'marks', about: 'Marks from the foot', origin: 'computed' as const };
+  if (short > 0)
+    return {
+      ...base,
+      verdict: 'fails',
+      figure: `short ${print(short)}`,
+      sentence: `Ice of the next check, clearances and ${plan.tiers} ${plan.tiers === 1 ? 'tier' : 'tiers'} want ${print(plan.depth + short)} of water, there are ${print(plan.depth)}: fewer tiers, smaller loops, or deeper water.`,
+    };
+  const m = poleMarks(plan);
+  return {
+    ...base,
+    verdict: 'holds',
+    figure: print(m.waterLine),
+    sentence: `Bed ${print(m.bed)}, water line ${print(m.waterLine)}, underside now ${print(m.underside)}, at the next check ${print(m.undersideNext)}; tops of the loops ${m.loops.map((l) => print(l.top)).join(', ')}, the lowest ends at ${print(m.loops.at(-1)?.bottom ?? 0)}.`,
+  };
+}
+
+/** Whether the hole freezes enough to hold the pole until then; otherwise a safety pole is required, with its length. */
+function holding(laying: Laying): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const length = print(safetyPole(of(laying, 'hole')));
+  const base = { id: 'holding', about: 'Will the hole hold it', origin: 'practice' as const };
+  if (laying.frostToCheck === undefined || laying.frostToCheck === null)
+    return {
+      ...base,
+      verdict: 'unknown',
+      figure: length,
+      sentence: `No weather is known to the next check: put the safety pole across, ${length}, on sound ice both sides, tied to the set pole.`,
+    };
+  const ice = newIce(expectedIce(laying), laying.choices.cover === 'snow' ? 'snow' : 'open', laying.frostToCheck);
+  return ice >= HOLDS_POLE
+    ? { ...base, verdict: 'holds', figure: print(ice), sentence: `${print(ice)} of new ice by the next check hold the pole.` }
+    : {
+        ...base,
+        verdict: 'warns',
+        figure: print(ice),
+        sentence: `Only ${print(ice)} of new ice by the next check, ${print(HOLDS_POLE)} wanted: a safety pole is required, ${length}, tied to the set pole and bearing on sound ice both sides.`,
+      };
+}

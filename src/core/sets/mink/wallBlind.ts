@@ -1,0 +1,128 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import type { Finding } from '../../water/finding';
+import { fixed } from '../../water/linear';
+import type { Part } from '../../water/part';
+import {
+  BED_DEPTH,
+  PAN_UNDER,
+  SLIDE_NUMBERS,
+  bedParts,
+  buildUp,
+  deepGround,
+  footholdOf,
+  panNeed,
+  slideFinding,
+  slideParts,
+  stopNeed,
+  wantedDepth,
+} from '../bedded';
+import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  panUnder: { ...PAN_UNDER, label: 'Cover', help: 'water, over what is chosen below', default: inches(1), max: inches(6) },
+  depth: { ...BED_DEPTH, label: 'Depth along the wall', help: 'over the firm bottom, a hand’s breadth off it' },
+  offWall: {
+    label: 'Pan off the wall',
+    help: 'middle of the pan',
+    unit: 'length',
+    default: inches(3),
+    min: inches(2),
+    max: inches(12),
+    origin: 'practice',
+  },
+  ...SLIDE_NUMBERS,
+  chain: { ...SLIDE_NUMBERS.chain, default: inches(8) },
+  wire: { ...SLIDE_NUMBERS.wire, default: inches(72) },
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+const wanted = (laying: Laying): number => wantedDepth(of(laying, 'chain'), BUILDS.mink);
+
+/** Water over the pan: where the cover was measured over the stone, less the height of the pan. */
+const panUnder = (laying: Laying, size: string): number =>
+  of(laying, 'panUnder') - (laying.choices.measured === 'stone' ? footholdOf(size).pan : 0);
+
+/** A foothold under a wall where mink pass without lure, on a flat stone that makes up the depth. */
+export const wallBlind: SetType = {
+  id: 'wall-blind',
+  name: 'Wall, blind',
+  idea: 'A small foothold close under a wall, an inch of water over it, a flat stone making up the depth; no lure. A blind set needs 4 to 7 nights before it says anything.',
+  species: ['mink', 'muskrat'],
+  stations: ['bridge', 'culvert', 'undercut', 'point', 'channel'],
+  devices: ['foothold'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  numbers,
+  seen: 'panUnder',
+  choices: {
+    hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' },
+    measured: { label: 'Cover measured over', options: { pan: 'the pan', stone: 'the stone' }, default: 'pan' },
+  },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return { parts: [], ground: [], needs: [], free: [], findings: [] };
+    const cover = panUnder(laying, device.size);
+    const slide = slideParts(laying, of(laying, 'wire'), wanted(laying), inches(16));
+    const bed = bedParts(laying, device.size, cover, { y: of(laying, 'offWall'), under: 'stone' });
+    const stone = bed.find((p) => p.kind === 'stone')?.height ?? 0;
+    return {
+      parts: [...bed, guide(laying), ...slide],
+      ground: groundOf(laying, device.size, cover, slide),
+      needs: [
+        panNeed(laying, { min: 0.5, max: 2, target: 1 }),
+        ...(laying.numbers.stopDepth !== undefined ? [stopNeed(laying, wanted(laying))] : []),
+      ],
+      free: [{ device: 'trap', say: { down: 'Set it', up: 'Raise it' }, floor: bedOf(laying), stone }],
+      findings: [
+        buildUp(laying, device.size, cover, 'Stone under the trap'),
+        measured(laying, device.size),
+        slideFinding(laying, wanted(laying), 'a mink'),
+      ],
+    };
+  },
+  steps: [
+    {
+      do: 'Crouch at the edge and look along the wall; feel the depth a hand’s breadth off it.',
+      caution: 'Nobody enters a culvert; current under a bridge is stronger than it looks.',
+    },
+    { do: 'Drive the deep end of the slide, then the bank stake; the lock at the bank end.' },
+    { do: 'Lay the flat stone so that it does not rock.' },
+    { do: 'Set the trap on it, loose jaw to the side they come from.', lastReach: true, caution: 'From here the jaws are not touched.' },
+    { do: 'One thin guide stick, ½ to ¾ in, beyond the pan. No lure.' },
+  ],
+};
+
+const guide = (laying: Laying): Part => ({
+  id: 'guide',
+  kind: 'frontStick',
+  bearer: 'bed',
+  x: 0,
+  y: of(laying, 'offWall') + inches(5),
+  z: fixed((bedOf(laying) ?? levelThen(laying) - inches(5)) - inches(6)),
+  height: inches(20),
+  wide: inches(0.6),
+  across: inches(0.6),
+  stock: 'guide stick ½ to ¾ in',
+});
+
+function groundOf(laying: Laying, size: string, cover: number, slide: Part[]): [number, number][] {
+  const level = levelThen(laying);
+  const base = level - cover - footholdOf(size).pan;
+  const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
+  return [...deepGround(laying, floor, slide), [-0.3, floor], [0.25, floor], [0.4, level + inches(2)], [0.7, level + inches(8)]];
+}
+
+/** Cover over the stone or over the pan differ by the height of the pan: said with both figures. */
+function measured(laying: Laying, size: string): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const { pan } = footholdOf(size);
+  const cover = panUnder(laying, size);
+  return {
+    id: 'measured',
+    verdict: cover < 0 ? 'fails' : 'holds',
+    about: 'Cover over stone or pan',
+    figure: print(cover),
+    origin: 'computed',
+    sentence: `${print(cover)} over the pan is ${print(cover + pan)} over the stone: the pan stands ${print(pan)} high (No. ${size}, from memory).${cover < 0 ? ' It stands out of the water.' : ''}`,
+  };
+}

@@ -1,0 +1,95 @@
+import { levelOn, pondCourse, type CoursePoint, type PondModel } from './balance';
+
+/** A course with its band: one in ten ends under `low`, one in ten over `high`. */
+export interface Courses {
+  low: CoursePoint[];
+  middle: CoursePoint[];
+  high: CoursePoint[];
+}
+
+/** What makes a band wide: how far one doubt alone moves the level, m, at the times of the course. */
+export interface Doubt {
+  called: string;
+  up: number[];
+  down: number[];
+}
+
+export interface Forecast extends Courses {
+  doubts: Doubt[];
+}
+
+/** How far off each thing may be in eight cases of ten: shares, and metres for the reading and the tailwater. [practice] */
+export const PRACTICE_DOUBTS = { reading: 0.006, coefficient: 0.2, inflow: 0.5, rain: 0.5, area: 0.1, tail: 0.05 } as const;
+export type Doubts = Record<keyof typeof PRACTICE_DOUBTS, number>;
+
+const EVERY = 1800;
+
+type Changed = [called: string, up: [PondModel, number], down: [PondModel, number]];
+
+/** The pond with one thing changed to either end of its doubt; `up` is the end that leaves more water. */
+function changes(model: PondModel, start: number, doubts: Doubts): Changed[] {
+  const found: Changed[] = [['the reading', [model, start + doubts.reading], [model, start - doubts.reading]]];
+  const both = (called: string, change: (share: number) => PondModel, by: number): void => {
+    found.push([called, [change(1 + by), start], [change(1 - by), start]]);
+  };
+  if (model.breaks.length > 0)
+    both(
+      'how well the break runs',
+      (share) => ({ ...model, breaks: model.breaks.map((b) => ({ ...b, cd: b.cd * share })) }),
+      -doubts.coefficient,
+    );
+  if (model.inflow > 0) both('the inflow', (share) => ({ ...model, inflow: model.inflow * share }), doubts.inflow);
+  if (model.rain && model.rain.length > 0)
+    both('the rain', (share) => ({ ...model, rain: model.rain?.map((r) => ({ ...r, flow: r.flow * share })) ?? [] }), doubts.rain);
+  both('the area of the pond', (share) => ({ ...model, area: model.area.map((a) => ({ ...a, area: a.area * share })) }), doubts.area);
+  const drowns = [...model.breaks, ...model.pipes].some((o) => model.tail + doubts.tail > o.sill);
+  if (drowns)
+    found.push([
+      'the tailwater',
+      [{ ...model, tail: model.tail + doubts.tail }, start],
+      [{ ...model, tail: model.tail - doubts.tail }, start],
+    ]);
+  return found;
+}
+
+/**
+ * The course of a pond with its band from the 10th to the 90th percentile. Each doubt is run alone to either end, and their
+ * effects, taken as independent, are added as squares (first-order propagation of error, any handbook of statistics; the sizes of the doubts are practice).
+ *
+ * @param start level now, m
+ * @param hours how far
+ */
+export function pondForecast(model: PondModel, start: number, hours: number, doubts: Doubts = PRACTICE_DOUBTS): Forecast {
+  const middle = pondCourse(model, start, hours, EVERY);
+  const found = changes(model, start, doubts).map(([called, up, down]): Doubt => {
+    const runs = [up, down].map(([changed, from]) => pondCourse(changed, from, hours, 2 * EVERY));
+    const off = (run: CoursePoint[] | undefined): number[] => middle.map((p) => levelOn(run ?? [], p.at) - p.level);
+    const [a, b] = [off(runs[0]), off(runs[1])];
+    return {
+      called,
+      up: a.map((d, i) => Math.max(0, d, b[i] ?? 0)),
+      down: a.map((d, i) => Math.max(0, -d, -(b[i] ?? 0))),
+    };
+  });
+  return withBand(middle, found);
+}
+
+/** A middle course and its doubts as a band; the doubts add as squares. */
+export function withBand(middle: CoursePoint[], doubts: Doubt[]): Forecast {
+  const side = (sign: 1 | -1): CoursePoint[] =>
+    middle.map((p, i) => ({
+      ...p,
+      level: p.level + sign * Math.hypot(...doubts.map((d) => (sign === 1 ? d.up[i] : d.down[i]) ?? 0)),
+    }));
+  return { low: side(-1), middle, high: side(1), doubts };
+}
+
+/** The band's half-widths at a time and what each doubt alone gives of them, the largest first; m. */
+export function widthAt({ middle, doubts }: Forecast, at: number): { called: string; by: number }[] {
+  const nth = middle.findIndex((p) => p.at >= at);
+  const i = nth === -1 ? middle.length - 1 : nth;
+  return doubts
+    .map((d) => ({ called: d.called, by: ((d.up[i] ?? 0) + (d.down[i] ?? 0)) / 2 }))
+    .filter((d) => d.by > 0.001)
+    .sort((a, b) => b.by - a.by);
+}

@@ -1,0 +1,91 @@
+/** The weather of one hour at a place. */
+export interface WeatherHour {
+  /** begin of the hour, ms */
+  at: number;
+  /** °C */
+  temperature: number;
+  /** m/s, and the degrees it comes from */
+  wind: number;
+  from: number;
+  /** mm of rain, cm of new snow */
+  rain: number;
+  snow: number;
+}
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+
+/** Hours that touch a time, each with the share of it that does. */
+function within(hours: readonly WeatherHour[], from: number, to: number): [WeatherHour, number][] {
+  return hours.flatMap((h): [WeatherHour, number][] => {
+    const share = (Math.min(h.at + HOUR, to) - Math.max(h.at, from)) / HOUR;
+    return share > 0 ? [[h, share]] : [];
+  });
+}
+
+/** Frost of a time, °C·days: every hour under 0 °C counts with its cold. */
+export const freezingDegreeDays = (hours: readonly WeatherHour[], from: number, to: number): number =>
+  within(hours, from, to).reduce((sum, [h, share]) => sum + (Math.max(0, -h.temperature) * share) / 24, 0);
+
+/** Warmth of a time over 0 °C, °C·days. */
+export const thawingDegreeDays = (hours: readonly WeatherHour[], from: number, to: number): number =>
+  within(hours, from, to).reduce((sum, [h, share]) => sum + (Math.max(0, h.temperature) * share) / 24, 0);
+
+/** Rain of a time, mm. */
+export const rainOf = (hours: readonly WeatherHour[], from: number, to: number): number =>
+  within(hours, from, to).reduce((sum, [h, share]) => sum + h.rain * share, 0);
+
+/** New snow of a time, cm. */
+export const snowOf = (hours: readonly WeatherHour[], from: number, to: number): number =>
+  within(hours, from, to).reduce((sum, [h, share]) => sum + h.snow * share, 0);
+
+/** The coldest hour of a time, °C; null when none of it is known. */
+export function coldest(hours: readonly WeatherHour[], from: number, to: number): number | null {
+  const known = within(hours, from, to).map(([h]) => h.temperature);
+  return known.length === 0 ? null : Math.min(...known);
+}
+
+/** Hours of a time of which nothing is known, h. */
+export const unknownHours = (hours: readonly WeatherHour[], from: number, to: number): number =>
+  Math.max(0, (to - from) / HOUR - within(hours, from, to).reduce((sum, [, share]) => sum + share, 0));
+
+export interface WeatherDay {
+  /** begin of the day, ms */
+  at: number;
+  low: number;
+  high: number;
+  rain: number;
+  snow: number;
+  frost: number;
+}
+
+/** Days of 24 hours from a time on, those of which something is known. */
+export function daysOf(hours: readonly WeatherHour[], from: number, days: number): WeatherDay[] {
+  return Array.from({ length: days }, (_, i) => from + i * DAY).flatMap((at): WeatherDay[] => {
+    const own = within(hours, at, at + DAY).map(([h]) => h.temperature);
+    if (own.length === 0) return [];
+    return [
+      {
+        at,
+        low: Math.min(...own),
+        high: Math.max(...own),
+        rain: rainOf(hours, at, at + DAY),
+        snow: snowOf(hours, at, at + DAY),
+        frost: freezingDegreeDays(hours, at, at + DAY),
+      },
+    ];
+  });
+}
+
+/** A stretch of hours as one station told it at a time; hours after `made` are what it expected. */
+export interface WeatherStretch {
+  made: number;
+  hours: readonly WeatherHour[];
+}
+
+/** One list of hours out of all stretches: of an hour told twice the later telling stands. */
+export function merged(stretches: readonly WeatherStretch[]): WeatherHour[] {
+  const found = new Map<number, WeatherHour>();
+  for (const { hours } of [...stretches].sort((a, b) => a.made - b.made)) for (const hour of hours) found.set(hour.at, hour);
+  return [...found.values()].sort((a, b) => a.at - b.at);
+}
