@@ -19,6 +19,19 @@ module.exports = {
       from: { path: '^src/lib/ui' },
       to: { path: '^src/lib/server' },
     },
+    {
+      name: 'simulators-know-no-forecaster',
+      comment: 'what came and what was forecast are held against each other: neither may know the other',
+      severity: 'error',
+      from: { path: '^src/core/sim' },
+      to: { path: '^src/core/(water|ice|weather|stations|sets)' },
+    },
+    {
+      name: 'nothing-reckons-from-a-simulator',
+      severity: 'error',
+      from: { path: '^src/core/(water|ice|weather|stations|sets)' },
+      to: { path: '^src/core/sim' },
+    },
     { name: 'no-circle', severity: 'error', from: {}, to: { circular: true } },
   ],
   options: {

@@ -54,6 +54,7 @@ function moveLevel(): void {
       anchor: '',
       station,
       follows: null,
+      iceFactor: 1,
       layout,
       devices: [],
       deadline: null,

@@ -3,19 +3,21 @@ import { setTypeOf } from '#core/sets/catalogue';
 import { layOutSetting, placeOf, stateOf } from '#core/sets/standing';
 import type { Body, Check, Device, Kind, ReadingBody, Station, TrapSet } from '#core/record/kinds';
 import { seeded } from '#core/sim/random';
-import { simulatePond, simulateStream, simulateWeather, type SimulatedGauge } from '#core/sim/season';
+import { simulatePond, simulateStream, simulateWeather, type SimulatedGauge, type Weather } from '#core/sim/season';
 import { addDays, instantOf, localDate, wholeMinute } from '#core/time/localTime';
 import { feet, inches } from '#core/units/factors';
 import { idMaker } from './ids';
 import { demoGround, positionAlong } from './ground';
 import { addLastSeason, addScouting, inMetres, MEASURED, PROFILES, type DemoContext } from './scouting';
-import { GAUGES, PEOPLE, SETS, SHED, SIGNS, SITES, STATIONS, WATERS } from './scenario';
+import { addMoving, demoWeather } from './moving';
+import type { Reading } from '#core/water/series';
+import { FILLS, GAUGES, NOTHING, PEOPLE, SETS, SHED, SIGNS, SITES, STATIONS, WATERS } from './scenario';
 import { visitOf } from './visits';
 
 export const ZONE = 'America/Chicago';
 export const PLACE = { lat: 45.5, lon: -90.5 };
 /** Days of the season before today. */
-export const DAYS = 21;
+export const DAYS = 35;
 /** On this day, counted back, nobody could go. */
 const NOBODY = 9;
 const STORM = 6;
@@ -79,13 +81,26 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   for (const { key, site, profile, ...water } of WATERS) {
     const safe = 'safe' in water && water.safe ? { level: inches(water.safe.level), what: water.safe.what } : null;
     const bed = profile.map(([along, z]) => ({ along: feet(along), bed: inches(z) }));
-    add('water', { id: idOf(key), site: idOf(site), ...water, safe, rise: key === 'header' ? inches(0.5) : null, profile: bed }, founded);
+    add(
+      'water',
+      {
+        id: idOf(key),
+        site: idOf(site),
+        ...water,
+        safe,
+        ...(FILLS[key] ?? NOTHING),
+        profile: bed,
+      },
+      founded,
+    );
   }
-  for (const { key, water, ...gauge } of GAUGES) add('gauge', { id: idOf(key), water: idOf(water), zero: 0, ...gauge }, founded);
+  for (const { key, water, ...gauge } of GAUGES)
+    add('gauge', { id: idOf(key), water: idOf(water), zero: 0, earlier: [], ...gauge }, founded);
   for (const { key, site, water, ...ground } of demoGround())
     add('ground', { id: idOf(`ground ${key}`), site: idOf(site), water: water && idOf(water), properties: {}, ...ground }, founded);
 
-  const levels = simulateLevels(seed);
+  const rain = simulateWeather(seed, DAYS + 1, DAYS - STORM);
+  const levels = simulateLevels(seed, rain);
   const levelOf = (water: string, surface: 'pond' | 'tail', day: number, half: 'morning' | 'evening'): number => {
     const series = levels[`${water}-${surface}`]?.[half];
     return series?.[DAYS - day] ?? 0;
@@ -133,7 +148,8 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   };
   addLastSeason(context, stations, answers, line);
 
-  addReadings(levels, now, at, idOf, make, add, entries);
+  const readings = addReadings(levels, now, at, idOf, make, add, entries);
+  addMoving({ context, weather: demoWeather(seed + 20, now, ZONE, rain.rain, DAYS), readings, days: DAYS });
 
   for (const [station, kind, species, freshness, daysBack, note] of SIGNS) {
     const when = at(daysBack, '10:40');
@@ -242,10 +258,9 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   return { crew: idOf('crew'), entries: ordered.map(({ entry }) => entry) };
 }
 
-function simulateLevels(seed: number): Record<string, SimulatedGauge> {
-  const weather = simulateWeather(seed, DAYS + 1, DAYS - STORM);
+function simulateLevels(seed: number, weather: Weather): Record<string, SimulatedGauge> {
   return {
-    'header-pond': simulatePond(seed + 2, weather, inches(41), inches(9.25)),
+    'header-pond': simulatePond(seed + 2, weather, inches(39.75), inches(9.25)),
     'header-tail': simulateStream(seed + 3, weather, inches(9.5), inches(1.2)),
     'race-pond': simulateStream(seed + 4, weather, inches(18.5), inches(6.5)),
     'ditch-pond': simulateStream(seed + 5, weather, inches(22), inches(3)),
@@ -266,7 +281,8 @@ function addReadings(
   make: (at?: Date) => string,
   add: <K extends Kind>(kind: K, body: Body<K>, at: Date) => string,
   entries: DemoEntry[],
-): void {
+): Record<string, Reading[]> {
+  const found: Record<string, Reading[]> = {};
   const slipDay = 12;
   for (const { key } of GAUGES) {
     for (let day = DAYS; day >= 0; day -= 1) {
@@ -289,6 +305,7 @@ function addReadings(
           set: null,
           note: '',
         };
+        (found[key] ??= []).push({ at: when, level, bound: 'exact' });
         const slipped = key === 'header-pond' && day === slipDay && half === 'morning';
         const entry = add('reading', slipped ? { ...body, level: inches(14) } : body, when);
         if (!slipped) continue;
@@ -305,6 +322,7 @@ function addReadings(
       }
     }
   }
+  return found;
 }
 
 /** This morning's reading: ten past five, or a little before `now` when the demo is started in the night. */

@@ -6,7 +6,7 @@ import { addDays, localDate, wholeMinute } from '#core/time/localTime';
 import { sunOf, type Place } from '#core/time/sun';
 import { feet, inches } from '#core/units/factors';
 
-type Add = <K extends Kind>(kind: K, body: Body<K>, at: Date) => string;
+type Add = <K extends Kind>(kind: K, body: Body<K>, at: Date, by?: string | null) => string;
 
 export interface DemoContext {
   now: Date;
@@ -205,6 +205,9 @@ export function addScouting(context: DemoContext): void {
       opened: cut.toISOString(),
       mended: null,
       by: 'us',
+      count: 1,
+      expect: 'not mended',
+      widens: true,
       note: 'north end of the dam, with leave of the growers',
     },
     cut,

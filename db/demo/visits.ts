@@ -4,7 +4,7 @@ import { POUND } from '#core/units/factors';
 
 interface VisitPlan {
   set: TrapSet;
-  species: 'beaver' | 'muskrat';
+  species: 'beaver' | 'muskrat' | 'mink';
   yields: number;
   dry: boolean;
   deep: boolean;

@@ -45,6 +45,7 @@ function view(n: number, along: number): SetView {
     anchor: '',
     station: station({ along }),
     follows: null,
+    iceFactor: 1,
     layout: layOutSetting(type, setting, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us'),
     devices: [],
     deadline: null,
@@ -100,7 +101,7 @@ describe('the section', () => {
 
   it('shows the forecast of tomorrow as a band at its heights, and nothing where there is none', () => {
     assert.equal(scene(41).ahead, null);
-    const tomorrow = { low: inches(30), middle: inches(32), high: inches(35) };
+    const ahead = { low: inches(30), middle: inches(32), high: inches(35), called: 'tomorrow at this hour' };
     const input = {
       water: { profile: [], kind: 'pond' as const },
       stations,
@@ -110,7 +111,7 @@ describe('the section', () => {
       size: { width: 1280, height: 500 },
       system: 'us' as const,
     };
-    const drawn = sectionScene({ ...input, levels: { known: { pond: inches(41) }, age: { pond: 0 }, atMost: {} }, tomorrow });
+    const drawn = sectionScene({ ...input, levels: { known: { pond: inches(41) }, age: { pond: 0 }, atMost: {} }, ahead });
     const now = drawn.surfaces[0]?.y ?? 0;
     assert.ok(drawn.ahead && drawn.ahead.top > now);
     assert.ok(Math.abs(drawn.ahead.bottom - drawn.ahead.top - inches(5) * drawn.scale) < 1e-6);

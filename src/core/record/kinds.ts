@@ -13,6 +13,7 @@ import {
   waterSchema,
 } from './places';
 import { cameraSchema, earlierSchema, groundSchema, intentSchema, signSchema, surveySchema } from './scouting';
+import { forecastSchema, iceSchema, loggedSchema, weatherSchema } from './moving';
 import { lineSchema, setSchema } from './season';
 
 /** What an entry can be about. One schema serves form, API, import, database row and demo. */
@@ -36,6 +37,10 @@ export const SCHEMAS = {
   camera: cameraSchema,
   intent: intentSchema,
   opening: openingSchema,
+  weather: weatherSchema,
+  ice: iceSchema,
+  logged: loggedSchema,
+  forecast: forecastSchema,
 } as const;
 
 export type Kind = keyof typeof SCHEMAS;
@@ -63,6 +68,10 @@ export type Survey = Body<'survey'>;
 export type CameraRoll = Body<'camera'>;
 export type Intent = Body<'intent'>;
 export type Opening = Body<'opening'>;
+export type WeatherBody = Body<'weather'>;
+export type Ice = Body<'ice'>;
+export type LoggedBody = Body<'logged'>;
+export type ForecastBody = Body<'forecast'>;
 export type Setting = TrapSet['settings'][number];
 export type Stay = TrapSet['stays'][number];
 export type CheckedDevice = Check['devices'][number];
@@ -89,6 +98,10 @@ export const KIND_WORDS: Record<Kind, string> = {
   camera: 'Camera',
   intent: 'Plan',
   opening: 'Break',
+  weather: 'Weather',
+  ice: 'Ice',
+  logged: 'Logger',
+  forecast: 'Forecast',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */
@@ -103,4 +116,8 @@ export const WITHDRAWABLE: readonly Kind[] = [
   'camera',
   'intent',
   'opening',
+  'weather',
+  'ice',
+  'logged',
+  'forecast',
 ];

@@ -1,14 +1,14 @@
 import { z } from 'zod';
+import { ICE_WATER_IDS } from '../ice/growth';
 import { STATION_KINDS } from '../sets/setType';
-import { choice, count, id, instant, latitude, length, longitude, name, note } from './fieldKinds';
+import { choice, count, id, instant, latitude, length, longitude, name, note, yes } from './fieldKinds';
+import { levelField } from './levelField';
 import { MEASURE_IDS } from '../stations/measures';
 import { SIGN_KINDS } from '../sign/kinds';
 import { WORK_MINUTES } from '../planning/minutes';
 
-const LEVEL_RANGE = 'A level lies between −10 and 30 m (−32 and 98 ft) on its gauge.';
 const DEPTH_RANGE = 'A depth lies between 0 and 15 m (49 ft).';
 
-export const levelField = (label: string) => length(label, -10, 30, LEVEL_RANGE, 'level');
 const depthField = (label: string) => length(label, 0, 15, DEPTH_RANGE);
 
 const ownNumbers = (known: readonly string[], max: number, say: string) =>
@@ -68,6 +68,41 @@ export const waterSchema = z.strictObject({
     .default(null),
   /** how much it rises in a day when nothing runs out, m; null when nobody watched */
   rise: length('Rise in a day', 0, 1, 'A pond rises between 0 and 3 ft in a day.').nullable().default(null),
+  /** ground that drains into it, m², and the share of rain that comes down from it */
+  catchment: count('Catchment', 1, 1e9).nullable().default(null),
+  runoff: count('Share of rain that runs off', 0, 1).nullable().default(null),
+  /** what the bed lets through in a day, m */
+  seep: length('Seepage in a day', 0, 0.5, 'A bed lets through between 0 and 0.5 m (20 in) a day.').nullable().default(null),
+  /** length of crest over which a high pond runs, m; its height is the dam's */
+  spill: length('Crest that a high pond runs over', 0.05, 500, 'A crest is between 2 in and 500 m long.').nullable().default(null),
+  /** areas by level, m and m², for a pond whose shore was not drawn, or that is not walled */
+  areas: z
+    .array(
+      z.strictObject({
+        level: levelField('Level'),
+        area: z
+          .number({ error: 'The area is a number.' })
+          .min(1, { error: 'The area of a pond is above 0.' })
+          .max(1e7, { error: 'The area of a pond is under 1000 hectares.' }),
+      }),
+    )
+    .max(20)
+    .default([]),
+  pipes: z
+    .array(
+      z.strictObject({
+        sill: levelField('Sill of the pipe'),
+        diameter: length('Diameter', 0.02, 3, 'A drain pipe is between 1 in and 10 ft wide.'),
+        plugged: z
+          .number({ error: 'The share plugged is a number.' })
+          .min(0, { error: 'The share plugged is between 0 and 1.' })
+          .max(1, { error: 'The share plugged is between 0 and 1.' }),
+      }),
+    )
+    .max(10)
+    .default([]),
+  /** how its ice grows; null while nobody said */
+  ice: choice('Ice grows as on a', ICE_WATER_IDS).nullable().default(null),
   note: note('Note'),
 });
 
@@ -78,6 +113,16 @@ export const gaugeSchema = z.strictObject({
   surface: choice('Surface', ['pond', 'tail']),
   /** elevation of this gauge's zero in the water's datum, m */
   zero: length('Zero over the datum', -30, 30, 'The zero of a gauge lies within 30 m of the datum.'),
+  /** where the zero lay before it was moved, until when */
+  earlier: z
+    .array(
+      z.strictObject({
+        until: instant('Moved at'),
+        zero: length('Zero before', -30, 30, 'The zero of a gauge lies within 30 m of the datum.'),
+      }),
+    )
+    .max(50)
+    .default([]),
 });
 
 export const stationSchema = z.strictObject({
@@ -169,6 +214,12 @@ export const openingSchema = z
     opened: instant('Opened at'),
     mended: instant('Mended at').nullable().default(null),
     by: choice('Opened by', ['us', 'others', 'the water']),
+    /** alike and beside each other */
+    count: count('How many', 1, 6).int({ error: 'Breaks are counted whole.' }).default(1),
+    /** what the forecast expects of those who mend */
+    expect: choice('Expected', ['not mended', 'mended after dusk']).default('not mended'),
+    /** the fill is soft: rain cuts it wider */
+    widens: yes('Widens in rain').default(false),
     note: note('Note'),
   })
   .refine((o) => o.mended === null || o.mended >= o.opened, { path: ['mended'], error: 'A break cannot be mended before it was opened.' });

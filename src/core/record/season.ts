@@ -3,7 +3,7 @@ import { SPECIES } from '../animals/species';
 import { SET_TYPE_IDS, setTypeOf } from '../sets/catalogue';
 import { numberFaults } from '../sets/ranges';
 import { choice, count, date, id, instant, name, note } from './fieldKinds';
-import { levelField } from './places';
+import { levelField } from './levelField';
 
 export const checkRuleSchema = z.discriminatedUnion('kind', [
   z.strictObject({

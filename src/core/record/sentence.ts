@@ -37,8 +37,15 @@ const SAY: Say = {
   survey: ({ water, station, found }, names) => `${names[station ?? ''] ?? names[water] ?? 'Water'}: ${surveyText(found)}`,
   camera: ({ station, camera, events, source }, names) =>
     `${camera} at ${names[station] ?? 'a station'}: ${events.length} ${events.length === 1 ? 'event' : 'events'}${source === 'simulated' ? ' (simulated)' : ''}`,
-  opening: ({ water, shape, width, sill, by, mended }, names, system) =>
-    `${names[water] ?? 'Water'}: ${shape === 'V' ? 'V-shaped break' : 'break'} ${printLength(width, system)} wide, sill at ${printLevel(sill, system)}, opened by ${by}${mended ? ', mended since' : ''}`,
+  opening: ({ water, shape, width, sill, by, mended, count }, names, system) =>
+    `${names[water] ?? 'Water'}: ${count > 1 ? `${count} breaks alike, ` : ''}${shape === 'V' ? 'V-shaped break' : 'break'} ${printLength(width, system)} wide, sill at ${printLevel(sill, system)}, opened by ${by}${mended ? ', mended since' : ''}`,
+  weather: ({ station, hours, source }) =>
+    `${station}: ${many(hours.length, 'hour')} of weather${source === 'simulated' ? ' (simulated)' : ''}`,
+  ice: ({ water, station, seen, thickness, white, note }, names, system) =>
+    `${names[station ?? ''] ?? names[water] ?? 'Water'}: ${seen === 'measured' ? `${printLength(thickness, system)} of ${white ? 'white ' : ''}ice` : seen}${note ? `, ${note}` : ''}`,
+  logged: ({ gauge, name, rows }, names) => `${names[gauge] ?? 'Gauge'}: ${many(rows, 'row')} of a logger, ${name}`,
+  forecast: ({ gauge, points }, names, system) =>
+    `${names[gauge] ?? 'Gauge'}: expected at ${printLevel(points.at(-1)?.middle ?? 0, system)}, between ${printLevel(points.at(-1)?.low ?? 0, system)} and ${printLevel(points.at(-1)?.high ?? 0, system)}`,
   intent: ({ station, doing, type, opens, because }, names) =>
     `${names[station] ?? 'Station'}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${opens ? ` for ${opens}` : ''}${because ? `: ${because}` : ''}`,
 };

@@ -1,7 +1,9 @@
 import type { Station, WaterBody } from '../record/kinds';
-import { stateOf, type SetView } from '../sets/standing';
+import { atPlace, stateOf, type SetView } from '../sets/standing';
 import { INCH, feet, type System } from '../units/factors';
-import { printLevel, printWay } from '../units/length';
+import { ICE_RATIO } from '../ice/growth';
+import { printLength, printLevel, printWay } from '../units/length';
+import type { Band } from '../water/track';
 import type { Interval } from '../water/band';
 import { surfaceAt } from '../water/ownLevel';
 import { bottomAt, type PartKind } from '../water/part';
@@ -20,7 +22,9 @@ export interface SectionScene {
   lodges: { x: number; top: number; base: number; half: number; name: string }[];
   surfaces: { surface: 'pond' | 'tail'; y: number; from: number; to: number; level: number; text: string }[];
   before: { y: number; from: number; to: number; text: string; textY: number } | null;
-  /** where the forecast has the pond tomorrow at this hour, as a band */
+  /** the sheet on the pond, and the snow on it */
+  ice: { y: number; height: number; snow: number; from: number; to: number; text: string } | null;
+  /** where the forecast has the pond at another time, as a band */
   ahead: { y: number; top: number; bottom: number; from: number; to: number; text: string } | null;
   sets: SectionSet[];
   stations: { x: number; y: number; text: string; id: string }[];
@@ -50,14 +54,24 @@ export interface SectionInput {
   levels: Water;
   /** the pond's level yesterday, m; null when not read */
   yesterday: number | null;
-  /** the forecast of the pond for tomorrow at this hour, m; left out where there is none */
-  tomorrow?: { low: number; middle: number; high: number } | null;
+  /** the forecast of the pond for another time, m, and how that time is called; left out where there is none */
+  ahead?: (Band & { called: string }) | null;
+  /** snow on the ice, m */
+  snow?: number;
   /** elevation of each gauge's own zero in the water's datum, m: levels are printed from it */
   zero: { pond: number; tail: number };
   /** with `columns` the sets stand at an equal pitch and the width follows: for a narrow screen */
   size: { width: number; height: number; columns?: boolean };
+  /** how many times as wide as the size the shore is unrolled */
+  zoom?: number;
   system: System;
 }
+
+/** Stations whose names stand beside each other on a section of the usual width. */
+const READABLE = 16;
+
+/** The zoom at which the names of so many places can be read, in steps of a half. */
+export const readableZoom = (places: number): number => Math.max(1, Math.ceil((places / READABLE) * 2) / 2);
 
 export const LABEL_SIZE = 13;
 const ROW = 36;
@@ -77,7 +91,7 @@ export function sectionScene(input: SectionInput): SectionScene {
   const far = Math.max(...ground.map(([along]) => along), ...stations.map((s) => s.along), feet(60));
   const free = stations.filter((s) => !views.some((v) => v.station.id === s.id));
   const places = [...new Set([...views.map((v) => v.station), ...free].map((s) => s.along))].sort((a, b) => a - b);
-  const width = input.size.columns ? LEFT + Math.max(places.length, 3) * PITCH + 30 : input.size.width;
+  const width = input.size.columns ? LEFT + Math.max(places.length, 3) * PITCH + 30 : input.size.width * (input.zoom ?? 1);
   const size = { width, height: input.size.height };
   const right = input.size.columns ? 0 : RIGHT;
   const xOf = (along: number): number =>
@@ -140,7 +154,8 @@ export function sectionScene(input: SectionInput): SectionScene {
             text: `yesterday ${printLevel(yesterday - zero.pond, system)}`,
             textY: clearOf(yOf(yesterday), levels.known.pond === undefined ? null : yOf(levels.known.pond)),
           },
-    ahead: input.tomorrow ? aheadOf(input.tomorrow, end, yOf, zero.pond, system) : null,
+    ice: iceOf(levels, end, yOf, scale, input.snow ?? 0, system),
+    ahead: input.ahead ? aheadOf(input.ahead, end, yOf, zero.pond, system) : null,
     sets: views.map((view, i) =>
       sectionSet(
         view,
@@ -169,14 +184,27 @@ export function sectionScene(input: SectionInput): SectionScene {
 }
 
 function aheadOf(
-  { low, middle, high }: { low: number; middle: number; high: number },
+  { low, middle, high, called }: Band & { called: string },
   to: number,
   yOf: (z: number) => number,
   zero: number,
   system: System,
 ): NonNullable<SectionScene['ahead']> {
-  const text = `tomorrow at this hour ${printLevel(middle - zero, system)}, between ${printLevel(low - zero, system)} and ${printLevel(high - zero, system)}`;
+  const text = `${called} ${printLevel(middle - zero, system)}, between ${printLevel(low - zero, system)} and ${printLevel(high - zero, system)}`;
   return { y: yOf(middle), top: yOf(high), bottom: yOf(low), from: 0, to, text };
+}
+
+/** The sheet as it floats: nine parts in ten under the water line. */
+function iceOf({ known }: Water, to: number, yOf: (z: number) => number, scale: number, snow: number, system: System): SectionScene['ice'] {
+  if (known.pond === undefined || !known.sheet) return null;
+  return {
+    y: yOf(known.pond + (1 - ICE_RATIO) * known.sheet),
+    height: known.sheet * scale,
+    snow: snow * scale,
+    from: 0,
+    to,
+    text: `${printLength(known.sheet, system)} of ice`,
+  };
 }
 
 /** Baseline of yesterday's words: over its line, and clear of those of the waterline of now. */
@@ -275,7 +303,7 @@ function sectionSet(
   /** the line of the water is the gauge's: a set hangs under it as deep as under its own surface */
   const shift = view.follows && gauge !== undefined ? gauge - surfaceAt(view.follows, gauge) : 0;
   const devices = drawn.map((part, i) => {
-    const z = (bottomAt(part, levels.known) ?? part.z.k) + shift;
+    const z = (bottomAt(part, atPlace(view, levels).known) ?? part.z.k) + shift;
     return {
       device: part.device ?? '',
       kind: part.kind,

@@ -100,6 +100,8 @@ export interface SetView {
   station: Station;
   /** how the surface at its place follows the gauge; null where it stands at the gauge's level */
   follows: Follows | null;
+  /** ice over its place against that of the open sheet; 1 where it is the same */
+  iceFactor: number;
   layout: Layout;
   devices: DeviceView[];
   /** ISO; null when nothing of it is live */
@@ -107,10 +109,20 @@ export interface SetView {
   lastLook: string | null;
 }
 
+/** The levels as they are over a place: its ice is that of the sheet times its factor. */
+export const atPlace = ({ iceFactor }: Partial<Pick<SetView, 'iceFactor'>>, water: Water): Water =>
+  iceFactor === undefined || iceFactor === 1 || water.known.sheet === undefined
+    ? water
+    : { ...water, known: { ...water.known, sheet: water.known.sheet * iceFactor } };
+
+/** What is asked of a set: its layout and the ice of its place. */
+export type Standing = Pick<SetView, 'layout' | 'devices'> & Partial<Pick<SetView, 'iceFactor'>>;
+
 /** How every device of a set stands; of a set that is not live, how it would. */
-export const statesOf = (view: Pick<SetView, 'layout' | 'devices'>, water: Water, system: System): DeviceState[] =>
-  [...new Set(view.layout.needs.map((need) => need.device))].map((device) => deviceState(view.layout, device, water, system));
+export function statesOf(view: Standing, water: Water, system: System): DeviceState[] {
+  const here = atPlace(view, water);
+  return [...new Set(view.layout.needs.map((need) => need.device))].map((device) => deviceState(view.layout, device, here, system));
+}
 
 /** The state that speaks for a set. */
-export const stateOf = (view: Pick<SetView, 'layout' | 'devices'>, water: Water, system: System): DeviceState | null =>
-  worst(statesOf(view, water, system));
+export const stateOf = (view: Standing, water: Water, system: System): DeviceState | null => worst(statesOf(view, water, system));

@@ -10,6 +10,8 @@ export interface ViewContext {
   stations: Record<string, Station>;
   /** own relations of stations on streams, by station */
   follows: Record<string, Follows>;
+  /** ice over each station against the open sheet; 1 where it is left out */
+  iceFactors: Record<string, number>;
   shed: Record<string, Device>;
   /** last real look at each stay */
   looks: Record<string, Date>;
@@ -18,7 +20,7 @@ export interface ViewContext {
 }
 
 /** A set of the record as the rooms show it: laid out, with its devices, its last look and its deadline. */
-export function setView(set: TrapSet, { line, stations, follows, shed, looks, now, system }: ViewContext): SetView {
+export function setView(set: TrapSet, { line, stations, follows, iceFactors, shed, looks, now, system }: ViewContext): SetView {
   const station = stations[set.station];
   if (!station) throw new RangeError(`set ${set.number} names a station that is not in the record`);
   const type = setTypeOf(set.type);
@@ -37,6 +39,7 @@ export function setView(set: TrapSet, { line, stations, follows, shed, looks, no
     anchor: set.anchor,
     station,
     follows: follows[station.id] ?? null,
+    iceFactor: iceFactors[station.id] ?? 1,
     devices,
     layout: layOutSetting(type, settingAt(set, now), placeOf(station, follows[station.id]), devicesAt(set, now, shed), system),
     deadline: deadline && deadline.toISOString(),

@@ -7,7 +7,7 @@ export interface SimulatedGauge {
   evening: number[];
 }
 
-interface Weather {
+export interface Weather {
   /** rain of each day, inches; index 0 is the first day */
   rain: number[];
 }

@@ -32,26 +32,28 @@ export interface StreamFit {
   steps: number;
 }
 
-/** Rain that still counts at the end of a step, mm: each hour's fades with the recession. */
-function faded(rain: readonly RainHour[], from: number, to: number, k: number): number {
-  let sum = 0;
-  for (const hour of rain) if (hour.at >= from && hour.at < to) sum += hour.rain * Math.exp((-k * (to - hour.at)) / HOUR);
-  return sum;
-}
-
 interface Step {
   from: number;
   to: number;
   a: number;
   b: number;
+  /** the wet hours in it */
+  wet: RainHour[];
+}
+
+/** Rain that still counts at the end of a step, mm: each hour's fades with the recession. */
+function faded({ wet, to }: Step, k: number): number {
+  let sum = 0;
+  for (const hour of wet) sum += hour.rain * Math.exp((-k * (to - hour.at)) / HOUR);
+  return sum;
 }
 
 /** For a given recession the base and the answer to rain by least squares of the steps. */
-function solved(steps: readonly Step[], rain: readonly RainHour[], k: number): { base: number; r: number; error: number } {
+function solved(steps: readonly Step[], k: number): { base: number; r: number; error: number } {
   let [ee, er, rr, ey, ry] = [0, 0, 0, 0, 0];
   const rows = steps.map((s) => {
     const left = Math.exp((-k * (s.to - s.from)) / HOUR);
-    const row = { e: 1 - left, rain: faded(rain, s.from, s.to, k), y: s.b - s.a * left };
+    const row = { e: 1 - left, rain: faded(s, k), y: s.b - s.a * left };
     ee += row.e * row.e;
     er += row.e * row.rain;
     rr += row.rain * row.rain;
@@ -74,18 +76,20 @@ function solved(steps: readonly Step[], rain: readonly RainHour[], k: number): {
  */
 export function fitStream(readings: readonly Reading[], rain: readonly RainHour[]): StreamFit {
   const exact = readings.filter((r) => r.bound === 'exact').sort((a, b) => a.at.getTime() - b.at.getTime());
+  const wet = rain.filter((h) => h.rain > 0);
   const steps = exact.slice(1).flatMap((b, i): Step[] => {
     const a = exact[i] as Reading;
     const [from, to] = [a.at.getTime(), b.at.getTime()];
-    return to - from > HOUR / 4 && to - from < 48 * HOUR ? [{ from, to, a: a.level, b: b.level }] : [];
+    if (to - from <= HOUR / 4 || to - from >= 48 * HOUR) return [];
+    return [{ from, to, a: a.level, b: b.level, wet: wet.filter((h) => h.at >= from && h.at < to) }];
   });
   const last = exact.at(-1)?.level ?? 0;
   const hours = steps.length === 0 ? 12 : steps.reduce((sum, s) => sum + (s.to - s.from) / HOUR, 0) / steps.length;
   if (steps.length < 6) return { k: UNKNOWN.k, base: last, r: 0, spread: UNKNOWN.wander, step: 24, steps: 0 };
   const tried = Array.from({ length: 36 }, (_, i) => (1 / 240) * 60 ** (i / 35));
-  let best = { k: UNKNOWN.k, ...solved(steps, rain, UNKNOWN.k) };
+  let best = { k: UNKNOWN.k, ...solved(steps, UNKNOWN.k) };
   for (const k of tried) {
-    const found = solved(steps, rain, k);
+    const found = solved(steps, k);
     if (found.error < best.error) best = { k, ...found };
   }
   const spread = Math.max(LEAST_SPREAD, Math.sqrt(best.error / Math.max(1, steps.length - 3)));

@@ -1,117 +1,206 @@
-import { areaOf } from '#core/ground/geodesic';
-import type { Ground, Line, Opening, WaterBody } from '#core/record/kinds';
-import type { SetView } from '#core/sets/standing';
+import { currentOnTrigger, currentText } from '#core/devices/trigger';
+import { BODY_GRIPS, FOOTHOLDS } from '#core/devices/sizes';
+import { ICE_RATIO, iceAt } from '#core/ice/growth';
+import { standerOf } from '#core/stations/standing';
+import { standingAhead, type Ahead } from '#core/stations/standingAhead';
+import type { Line, Opening } from '#core/record/kinds';
+import { atPlace, settingAt, type SetView } from '#core/sets/standing';
+import { latest } from '#core/stations/measures';
 import { clockText, dayText, localDate } from '#core/time/localTime';
-import { levelOn, pondCourse, type PondModel } from '#core/water/balance';
-import { CD_OFF, INFLOW_OFF, type Courses } from '#core/water/breakDesign';
-import type { BreakShape } from '#core/water/outflow';
+import { INCH, type System } from '#core/units/factors';
+import { printLength } from '#core/units/length';
+import { levelOn } from '#core/water/balance';
+import { breakFlow } from '#core/water/outflow';
 import { outlookText } from '#core/water/outlook';
+import { surfaceAt } from '#core/water/ownLevel';
 import { deviceState, roomBelow, type DeviceState, type Water } from '#core/water/state';
-import { db } from './database';
-import { grounds, openings } from './repositories/scouting';
+import { AHEAD, shapeOf, type MovingAll, type Outlook, type Sheet } from './moving';
 import type { Season } from './season';
 
-/** The courses of a pond, from its last reading on. */
-export interface Outlook {
-  from: Date;
-  courses: Courses;
-}
-
-const HOURS = 72;
 const DAY = 86_400_000;
+const HOUR = 3_600_000;
+/** Footholds up to this spread hold a beaver by a toe only. */
+const SMALL = 5.5 * INCH;
 
-/** The shape of a break as it stands in the water at a level. */
-export function shapeOf({ shape, width, sill }: Pick<Opening, 'shape' | 'width' | 'sill'>, level: number): BreakShape {
-  const depth = Math.max(0.05, level - sill);
-  if (shape === 'rectangle') return { kind: shape, width };
-  return shape === 'V' ? { kind: shape, side: width / (2 * depth) } : { kind: shape, width: Math.max(0.02, width - depth), side: 0.5 };
+export interface SetOutlook {
+  sentence: string;
+  remedy: string;
+  /** it stands idle at the next check by the middle of the forecast */
+  idle: boolean;
 }
 
-/** The area of a pond at its shore as drawn on the map, m²; null when it was not drawn. */
-export function drawnArea(ground: Ground[], water: string): number | null {
-  const shore = ground.find((g) => g.water === water && g.kind === 'shore' && g.shape.type === 'Polygon');
-  return shore?.shape.type === 'Polygon' ? areaOf(shore.shape.coordinates[0] ?? []).area : null;
+/** A time as it is told: the clock alone when it is today. */
+export function clockFrom(now: Date, zone: string) {
+  return (at: Date): string =>
+    localDate(at, zone) === localDate(now, zone) ? clockText(at, zone) : `${dayText(at, zone)} ${clockText(at, zone)}`;
 }
 
-function courseOf(water: WaterBody, levels: Water, area: number, breaks: Opening[], from: Date): Courses | null {
-  const start = levels.known.pond;
-  if (start === undefined) return null;
-  const inflow = ((water.rise ?? 0) / 86_400) * area;
-  const run = (cd: number, share: number) => {
-    const model: PondModel = {
-      area: [{ level: start, area }],
-      inflow: inflow * share,
-      seepage: 0,
-      tail: levels.known.tail ?? -100,
-      pipes: [],
-      breaks: breaks.map((b) => ({
-        shape: shapeOf(b, start),
-        sill: b.sill,
-        from: (Date.parse(b.opened) - from.getTime()) / 1000,
-        to: b.mended ? (Date.parse(b.mended) - from.getTime()) / 1000 : Infinity,
-        cd,
-      })),
-    };
-    return pondCourse(model, start, HOURS, 1800);
-  };
-  return { low: run(1 + CD_OFF, 1 - INFLOW_OFF), middle: run(1, 1), high: run(1 - CD_OFF, 1 + INFLOW_OFF) };
-}
+const checkOf = (view: SetView, now: Date): Date => {
+  const deadline = view.deadline ? new Date(view.deadline) : null;
+  return deadline && deadline > now ? deadline : new Date(now.getTime() + DAY);
+};
 
-/** Forecasts of the ponds that have a break open: by water, from the last reading of each; a reading older than a day begins none. */
-export async function outlooks({ who, now }: App.Locals, season: Season): Promise<Record<string, Outlook>> {
-  const [open, ground] = await Promise.all([openings(db(), who.crew), grounds(db(), who.crew)]);
-  const running = open.filter((o) => Date.parse(o.opened) <= now.getTime() && (!o.mended || Date.parse(o.mended) > now.getTime()));
-  const found: Record<string, Outlook> = {};
-  for (const water of season.waters) {
-    const breaks = running.filter((o) => o.water === water.id);
-    const levels = season.levels[water.id];
-    const area = breaks.length > 0 ? drawnArea(ground, water.id) : null;
-    const age = levels?.age.pond ?? Infinity;
-    if (!levels || area === null || age > DAY) continue;
-    const from = new Date(now.getTime() - age);
-    const courses = courseOf(water, levels, area, breaks, from);
-    if (courses) found[water.id] = { from, courses };
-  }
-  return found;
-}
+const ruleSpan = ({ rule }: Line): number => (rule.kind === 'elapsed' ? rule.hours * HOUR : rule.days * DAY);
 
-/** What the forecast says of a live set until its check; of the device that leaves first. Null where there is none, or the set does not hang on the pond. */
+/** What the forecast says of a live set until its check: of its level, of the ice, of the current. Null where there is none. */
 export function outlookOf(
   view: SetView,
   state: DeviceState | null,
-  outlook: Outlook | undefined,
-  levels: Water,
-  { who, now }: App.Locals,
-  { zone, rule }: Line,
-) {
-  if (!outlook || !state?.band || state.axis !== 'pond') return null;
+  season: Season,
+  moving: MovingAll,
+  locals: App.Locals,
+): SetOutlook | null {
+  const { now, who } = locals;
   const { system } = who.person;
-  const seconds = (at: Date): number => (at.getTime() - outlook.from.getTime()) / 1000;
-  const check = Math.min(seconds(view.deadline ? new Date(view.deadline) : new Date(now.getTime() + DAY)), HOURS * 3600);
-  if (check <= seconds(now)) return null;
+  const clock = clockFrom(now, season.line.zone);
+  const levels = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
+  const check = checkOf(view, now);
+  const after = new Date(check.getTime() + ruleSpan(season.line));
+  const course = state?.axis === 'tail' ? moving.waters[view.station.water]?.tail : moving.waters[view.station.water]?.pond;
+  const wet = state && course ? levelOutlook(view, state, course, levels, now, check, after, clock, system) : null;
+  const frost = frostOutlook(view, season.sheets[view.station.water], course ?? null, levels, now, check, after, clock, system);
+  const current = currentOf(view, season, moving.open, levels, now);
+  const sentence = [wet?.sentence, frost?.sentence, current].filter(Boolean).join(' ');
+  const remedy = frost?.remedy || (wet?.remedy ?? '');
+  return sentence === '' && remedy === '' ? null : { sentence, remedy, idle: (wet?.idle ?? false) || (frost?.idle ?? false) };
+}
+
+function levelOutlook(
+  view: SetView,
+  state: DeviceState,
+  outlook: Outlook,
+  levels: Water,
+  now: Date,
+  check: Date,
+  after: Date,
+  clock: (at: Date) => string,
+  system: System,
+): SetOutlook | null {
+  const { band } = state;
+  if (!band) return null;
+  const seconds = (at: Date): number => Math.min((at.getTime() - outlook.from.getTime()) / 1000, AHEAD * 3600);
   const free = view.layout.free.find((f) => f.device === state.device) ?? null;
-  const under = { ...levels, known: { ...levels.known, pond: state.band.min - 0.01 }, age: { ...levels.age, pond: 0 } };
+  const axis = state.axis;
+  const label = (level: number): string => {
+    const then = { ...levels, known: { ...levels.known, [axis]: level }, age: { ...levels.age, [axis]: 0 } };
+    return deviceState(view.layout, state.device, atPlace(view, then), system).label;
+  };
   const said = outlookText(
     {
       courses: outlook.courses,
-      band: state.band,
+      band,
       now: seconds(now),
-      check,
-      after: Math.min(check + (rule.kind === 'elapsed' ? rule.hours : rule.days * 24) * 3600, HOURS * 3600),
-      then: deviceState(view.layout, state.device, under, system).label,
+      check: seconds(check),
+      after: seconds(after),
+      then: { min: label(band.min - 0.01), max: label(band.max + 0.01) },
       say: free?.say ?? null,
+      stone: free?.stone ?? 0,
       room: free ? roomBelow(free, view.layout, levels.known) : null,
-      clock: (s) => {
-        const at = new Date(outlook.from.getTime() + s * 1000);
-        return localDate(at, zone) === localDate(now, zone) ? clockText(at, zone) : `${dayText(at, zone)} ${clockText(at, zone)}`;
-      },
+      clock: (s) => clock(new Date(outlook.from.getTime() + s * 1000)),
     },
     system,
   );
-  return said.sentence === '' && said.remedy === '' ? null : said;
+  const then = levelOn(outlook.courses.middle, seconds(check));
+  const high = levelOn(outlook.courses.high, seconds(check));
+  const small = view.devices.some((d) => d.class === 'foothold' && (FOOTHOLDS[d.size]?.spread ?? 1) <= SMALL);
+  const toe = small && high > band.max ? ' A bed that deep can hold a beaver by a toe.' : '';
+  return { sentence: said.sentence + toe, remedy: said.remedy, idle: then < band.min || then > band.max };
 }
 
-/** Where the forecast has the pond a day from now. */
+/** When a set is frozen in by the ice's course, and how much lower it has to hang at the next check to be free until the one after. */
+function frostOutlook(
+  view: SetView,
+  sheet: Sheet | undefined,
+  course: Outlook | null,
+  levels: Water,
+  now: Date,
+  check: Date,
+  after: Date,
+  clock: (at: Date) => string,
+  system: System,
+): SetOutlook | null {
+  const icy = view.layout.needs.filter((n) => n.from === 'iceUnderside');
+  const [first] = icy;
+  if (!sheet || !first) return null;
+  const frozenAt = (at: number, which: 'middle' | 'high'): boolean => {
+    const ice = iceAt(sheet.course, at);
+    const pond = course ? levelOn(course.courses.middle, (at - course.from.getTime()) / 1000) : levels.known.pond;
+    if (!ice || pond === undefined) return false;
+    const then: Water = { known: { ...levels.known, pond, sheet: ice[which] }, age: {}, atMost: {} };
+    return icy.some((n) => deviceState(view.layout, n.device, atPlace(view, then), system).verdict === 'frozen');
+  };
+  const times = sheet.course.map((p) => p.at).filter((at) => at > now.getTime() && at <= check.getTime());
+  const likely = times.find((at) => frozenAt(at, 'middle'));
+  const early = times.find((at) => frozenAt(at, 'high'));
+  const grown = (iceAt(sheet.course, Math.min(after.getTime(), now.getTime() + AHEAD * HOUR))?.high ?? 0) * view.iceFactor;
+  const ice = (levels.known.sheet ?? 0) * view.iceFactor;
+  const remedyBy = (grown - ice) * (view.layout.parts.some((p) => p.bearer === 'ice' && p.device) ? 1 : ICE_RATIO);
+  const until = frozenAt(Math.min(after.getTime(), now.getTime() + AHEAD * HOUR), 'high');
+  const free = view.layout.free.find((f) => f.device === first.device);
+  const remedy =
+    until && free
+      ? `At the check ${free.say.down.toLowerCase()} ${printLength(Math.max(remedyBy, INCH / 4), system)} lower: the ice may be ${printLength(grown, system)} by ${clock(after)}.`
+      : '';
+  if (early === undefined) return remedy === '' ? null : { sentence: '', remedy, idle: false };
+  return {
+    sentence: `Frozen in by about ${likely === undefined ? `${clock(new Date(early))} at the earliest, perhaps not before the check` : `${clock(new Date(likely))}, at the earliest ${clock(new Date(early))}`}.`,
+    remedy,
+    idle: likely !== undefined,
+  };
+}
+
+/** What the current does to a trigger: where a flow was measured, or a break draws through its channel. Empty when it holds. */
+export function currentOf(view: SetView, season: Season, open: Opening[], levels: Water, now: Date): string {
+  const grip = view.devices.find((d) => d.class === 'bodyGrip');
+  const set = season.sets.find((s) => s.id === view.id);
+  if (!grip || !set) return '';
+  const speed = speedAt(view, open, levels);
+  if (speed === null) return '';
+  const current = currentOnTrigger(speed, BODY_GRIPS[grip.size]?.opening ?? 10 * INCH, settingAt(set, now).choices.notch ?? 'middle');
+  return current.verdict === 'holds' ? '' : currentText(current, speed);
+}
+
+/** Speed of the water at a set, m/s: measured there, else what its pond's breaks draw through the section of its channel; null when neither is known. */
+function speedAt(view: SetView, open: Opening[], levels: Water): number | null {
+  const measured = latest(view.station.measures, 'flow');
+  if (measured) return measured.value;
+  const pond = levels.known.pond;
+  if (!['dam', 'channel'].includes(view.station.kind) || pond === undefined || !view.station.bed) return null;
+  const depth = pond - (view.station.bed.level - view.station.bed.depth);
+  const flow = open
+    .filter((o) => o.water === view.station.water)
+    .reduce((sum, o) => sum + o.count * breakFlow(shapeOf(o, pond), pond - o.sill, (levels.known.tail ?? -100) - o.sill), 0);
+  const width = latest(view.station.measures, 'widthSurface')?.value ?? 0.9;
+  return flow === 0 || depth <= 0.05 ? null : flow / (width * depth);
+}
+
+/** Whether the place of a set can be stood at now, at its check, and from when again; null where bed or forecast are not known. */
+export function standingOf(
+  view: Pick<SetView, 'station' | 'follows' | 'deadline'>,
+  moving: MovingAll,
+  season: Season,
+  locals: App.Locals,
+): Ahead | null {
+  const { station, follows } = view;
+  const course = moving.waters[station.water]?.[station.surface === 'tail' ? 'tail' : 'pond'];
+  if (!course || !station.bed) return null;
+  const { now, who } = locals;
+  const clock = clockFrom(now, season.line.zone);
+  const seconds = (at: Date): number => (at.getTime() - course.from.getTime()) / 1000;
+  return standingAhead(
+    station.bed.level - station.bed.depth,
+    latest(station.measures, 'sink')?.value ?? null,
+    standerOf(who.words),
+    course.courses,
+    seconds(now),
+    seconds(checkOf(view as SetView, now)),
+    (s) => clock(new Date(course.from.getTime() + s * 1000)),
+    who.person.system,
+    follows ? (level) => surfaceAt(follows, level) : undefined,
+  );
+}
+
+/** Where the forecast has a surface a day from now. */
 export function tomorrowOf({ from, courses }: Outlook, now: Date): { low: number; middle: number; high: number } {
   const at = (now.getTime() + DAY - from.getTime()) / 1000;
   return { low: levelOn(courses.low, at), middle: levelOn(courses.middle, at), high: levelOn(courses.high, at) };

@@ -5,7 +5,10 @@ import { followsOf } from '#core/stations/relation';
 import { waterAt } from '#core/water/now';
 import type { Follows } from '#core/water/ownLevel';
 import type { Water } from '#core/water/state';
+import { iceAt } from '#core/ice/growth';
+import type { Ice } from '#core/record/kinds';
 import { db } from './database';
+import { factorAt, loadSheets, type Sheet } from './moving';
 import { lastLooks } from './repositories/checks';
 import { devices, type DeviceWhere } from './repositories/gear';
 import { gauges, stations, waters } from './repositories/places';
@@ -25,7 +28,10 @@ export interface Season {
   gauges: Gauge[];
   shed: DeviceWhere[];
   readings: ReadingsByGauge;
-  /** levels now, by water */
+  /** ice of the frozen waters, by water, and all that was seen of ice */
+  sheets: Record<string, Sheet>;
+  ice: Ice[];
+  /** levels now, by water; the ice by its course */
   levels: Record<string, Water>;
 }
 
@@ -63,16 +69,21 @@ async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promi
     stationLevels(db(), who.crew),
   ]);
   const follows = followsBy(water, places, depths);
-  const context = { line, stations: index(places), follows, shed: index<Device>(shed), looks, now, system: who.person.system };
+  const { sheets, seen } = await loadSheets(who.crew, now, water, boards);
+  const iceFactors = Object.fromEntries(
+    places.filter((s) => sheets[s.water]).map((s) => [s.id, factorAt(s, sheets[s.water], seen).factor]),
+  );
+  const context = { line, stations: index(places), follows, iceFactors, shed: index<Device>(shed), looks, now, system: who.person.system };
   const levels = Object.fromEntries(
-    water.map(({ id }) => [
-      id,
-      waterAt(
+    water.map(({ id }): [string, Water] => {
+      const levels = waterAt(
         boards.filter((g) => g.water === id),
         readings,
         now,
-      ),
-    ]),
+      );
+      const sheet = sheets[id] && iceAt(sheets[id].course, now.getTime());
+      return [id, sheet ? { ...levels, known: { ...levels.known, sheet: sheet.middle } } : levels];
+    }),
   );
   return {
     line,
@@ -84,6 +95,8 @@ async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promi
     gauges: boards,
     shed,
     readings,
+    sheets,
+    ice: seen,
     levels,
   };
 }

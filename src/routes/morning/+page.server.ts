@@ -9,7 +9,8 @@ import { loadSeason, type Season } from '$lib/server/season';
 import { db } from '$lib/server/database';
 import { entryOf } from '$lib/server/repositories/entries';
 import { intents } from '$lib/server/repositories/scouting';
-import { outlookOf, outlooks, type Outlook } from '$lib/server/outlook';
+import { loadMoving, type MovingAll } from '$lib/server/moving';
+import { outlookOf, standingOf } from '$lib/server/outlook';
 import { undo } from '$lib/server/undo';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -22,10 +23,8 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const { system } = who.person;
   const live = season.views.filter((v) => v.state === 'live');
   const changes = season.waters.map((w) => ({ id: w.id, name: w.name, change: changeOf(season, w.id, now) }));
-  const ahead = await outlooks(locals, season);
-  const rows = live
-    .map((view) => row(season, view, ahead[view.station.water], locals))
-    .sort((a, b) => a.deadline.localeCompare(b.deadline));
+  const moving = await loadMoving(locals, season);
+  const rows = live.map((view) => row(season, view, moving, locals)).sort((a, b) => a.deadline.localeCompare(b.deadline));
   const deadlines = rows.map((r) => new Date(r.deadline));
   const start = latestStart(deadlines);
   return {
@@ -64,7 +63,7 @@ async function preparedPlaces(season: Season, { now, who }: App.Locals) {
   return [...sets, ...intended].map((p) => ({ ...p, today: p.opens !== null && p.opens <= today }));
 }
 
-function row(season: Season, view: SetView, ahead: Outlook | undefined, locals: App.Locals) {
+function row(season: Season, view: SetView, moving: MovingAll, locals: App.Locals) {
   const { now, who } = locals;
   const { zone } = season.line;
   const water = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
@@ -85,7 +84,7 @@ function row(season: Season, view: SetView, ahead: Outlook | undefined, locals: 
     deadline,
     by: whenText(new Date(deadline), now, zone),
     overdue: new Date(deadline) < now,
-    outlook: outlookOf(view, state, ahead, water, locals, season.line),
+    outlook: outlookOf(view, state, season, moving, locals),
     orders: state ? instruction(state.remedy, state.verdict, view.type) : 'Look.',
   };
 }

@@ -6,6 +6,7 @@ import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../
 import { putReading, removeReading } from '../repositories/readings';
 import { putLine, putSet } from '../repositories/sets';
 import { putCamera, putEarlier, putGround, putIntent, putOpening, putStationLevel, putSurvey, remover } from '../repositories/scouting';
+import { putForecast, putIce, putLogged, putWeather } from '../repositories/moving';
 import { putSign, removeSign } from '../repositories/sign';
 import type { Owner } from './upsert';
 
@@ -31,6 +32,10 @@ const PUT: Put = {
   camera: putCamera,
   intent: putIntent,
   opening: putOpening,
+  weather: putWeather,
+  ice: putIce,
+  logged: putLogged,
+  forecast: putForecast,
 };
 
 const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
@@ -44,6 +49,10 @@ const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Prom
   camera: remover('camera'),
   intent: remover('intent'),
   opening: remover('opening'),
+  weather: remover('weather'),
+  ice: remover('ice'),
+  logged: remover('logged'),
+  forecast: remover('forecast'),
 };
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */

@@ -81,7 +81,23 @@ export async function stations(db: Knex, crew: string, water?: string): Promise<
 
 export async function waters(db: Knex, crew: string): Promise<WaterBody[]> {
   const rows: (Omit<WaterBody, 'site'> & { site_id: string })[] = await db('water')
-    .select('id', 'site_id', 'name', 'kind', 'profile', 'safe', 'rise', 'note')
+    .select(
+      'id',
+      'site_id',
+      'name',
+      'kind',
+      'profile',
+      'safe',
+      'rise',
+      'catchment',
+      'runoff',
+      'seep',
+      'spill',
+      'areas',
+      'pipes',
+      'ice',
+      'note',
+    )
     .where({ crew_id: crew })
     .orderBy('name');
   return rows.map(({ site_id, ...water }) => ({ ...water, site: site_id }));
@@ -89,7 +105,7 @@ export async function waters(db: Knex, crew: string): Promise<WaterBody[]> {
 
 export async function gauges(db: Knex, crew: string): Promise<Gauge[]> {
   const rows: (Omit<Gauge, 'water'> & { water_id: string })[] = await db('gauge')
-    .select('id', 'water_id', 'name', 'surface', 'zero')
+    .select('id', 'water_id', 'name', 'surface', 'zero', 'earlier')
     .where({ crew_id: crew })
     .orderBy('surface');
   return rows.map(({ water_id, ...gauge }) => ({ ...gauge, water: water_id }));

@@ -33,6 +33,10 @@ export async function recentReadings(db: Knex, crew: string, since: Date, until:
        (select at, level, bound, entry_id from reading where gauge_id = g.id and at <= :until and bound = 'exact' order by at desc limit 1)
        union
        (select at, level, bound, entry_id from reading where gauge_id = g.id and at between :since and :until)
+       union
+       (select p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at <= :until order by p.at desc limit 1)
+       union
+       (select p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at between :since and :until)
      ) r
      join entry e on e.id = r.entry_id
      where g.crew_id = :crew
@@ -44,13 +48,17 @@ export async function recentReadings(db: Knex, crew: string, since: Date, until:
 
 /** Every reading of the crew's gauges, for exposure. */
 export async function allReadings(db: Knex, crew: string): Promise<ReadingsByGauge> {
-  return byGauge(
-    (await db('reading as r')
-      .select('r.gauge_id', 'r.at', 'r.level', 'r.bound')
-      .join('entry as e', 'e.id', 'r.entry_id')
-      .where('r.crew_id', crew)
-      .orderBy(['r.at', 'e.seq'])) as Row[],
+  const { rows } = await db.raw<{ rows: Row[] }>(
+    `select r.gauge_id, r.at, r.level, r.bound from (
+       select gauge_id, at, level, bound, entry_id from reading where crew_id = :crew
+       union all
+       select p.gauge_id, p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.crew_id = :crew
+     ) r
+     join entry e on e.id = r.entry_id
+     order by r.at, e.seq`,
+    { crew },
   );
+  return byGauge(rows);
 }
 
 /** What was seen at a gauge besides its level: clarity and crests, of the last year. */

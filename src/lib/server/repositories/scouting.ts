@@ -26,7 +26,9 @@ export async function putCamera(trx: Knex, { station, from, to, events, ...own }
 
 /** Takes a thing of that table out of the truth. */
 export const remover =
-  (table: 'station_level' | 'ground' | 'earlier' | 'survey' | 'camera' | 'intent' | 'opening') =>
+  (
+    table: 'station_level' | 'ground' | 'earlier' | 'survey' | 'camera' | 'intent' | 'opening' | 'weather' | 'ice' | 'logged' | 'forecast',
+  ) =>
   (trx: Knex, id: string, { crew }: Owner) =>
     trx(table).where({ id, crew_id: crew }).delete();
 
@@ -130,7 +132,7 @@ export async function openings(db: Knex, crew: string, water?: string): Promise<
   const rows: (Row<Opening, 'water' | 'opened' | 'mended'> & { water_id: string; opened: Date; mended: Date | null })[] = await db(
     'opening',
   )
-    .select('id', 'water_id', 'shape', 'width', 'sill', 'opened', 'mended', 'by', 'note', 'entry_id')
+    .select('id', 'water_id', 'shape', 'width', 'sill', 'opened', 'mended', 'by', 'count', 'expect', 'widens', 'note', 'entry_id')
     .where({ crew_id: crew, ...(water ? { water_id: water } : {}) })
     .orderBy('opened', 'desc');
   return rows.map(({ water_id, opened, mended, entry_id, ...own }) => ({

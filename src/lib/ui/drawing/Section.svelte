@@ -14,11 +14,16 @@
     level: number | null;
     isWhatIf: boolean;
     valueText: string;
+    /** another time than now is shown */
+    isAhead?: boolean;
+    /** times as wide as the page; the section scrolls then */
+    zoom?: number;
+    onzoom?: (zoom: number) => void;
     onlevel: (level: number) => void;
     /** at an equal pitch and its own width, the axis fixed beside it */
     columns?: boolean;
   }
-  let { columns = false, scene, water, level, isWhatIf, valueText, onlevel }: Props = $props();
+  let { columns = false, scene, water, level, isWhatIf, isAhead = false, zoom = 1, onzoom, valueText, onlevel }: Props = $props();
 
   const curve = line().curve(curveMonotoneX);
   const bedPath = $derived(curve(scene.bed) ?? '');
@@ -62,8 +67,18 @@
   {/each}
 {/snippet}
 
-<div class="frame" class:columns>
-  {#if columns}<svg class="axis" viewBox="0 0 46 {scene.height}" width="46" height={scene.height} aria-hidden="true"
+{#if onzoom && !columns}
+  <div class="zoom no-print" role="group" aria-label="Zoom along the shore">
+    <button type="button" class="btn btn-sm" aria-label="Wider" disabled={zoom >= 8} onclick={() => onzoom(Math.min(8, zoom + 0.5))}
+      >+</button
+    >
+    <button type="button" class="btn btn-sm" aria-label="Narrower" disabled={zoom <= 1} onclick={() => onzoom(Math.max(1, zoom - 0.5))}
+      >−</button
+    >
+  </div>
+{/if}
+<div class="frame" class:columns={columns || zoom > 1}>
+  {#if columns || zoom > 1}<svg class="axis" viewBox="0 0 46 {scene.height}" width="46" height={scene.height} aria-hidden="true"
       ><rect width="46" height={scene.height} fill="var(--sky)" />{@render axis(34)}{#if pond}<path
           d="M0 {pond.y}h46"
           stroke="var(--line)"
@@ -73,7 +88,7 @@
   <div class="scroll">
     <svg
       viewBox="0 0 {scene.width} {scene.height}"
-      width={columns ? scene.width : '100%'}
+      width={columns || zoom > 1 ? scene.width : '100%'}
       role="group"
       aria-label="Section of the water, unrolled along its shore. The table below has the same numbers."
     >
@@ -105,6 +120,29 @@
           fill="var(--line)"
           opacity="0.22"
         />
+      {/if}
+      {#if scene.ice}
+        <rect
+          x={scene.ice.from}
+          y={scene.ice.y}
+          width={scene.ice.to - scene.ice.from}
+          height={Math.max(2, scene.ice.height)}
+          fill="var(--ice)"
+          stroke="var(--mute)"
+          stroke-width="1"
+        />
+        {#if scene.ice.snow > 0}<rect
+            x={scene.ice.from}
+            y={scene.ice.y - scene.ice.snow}
+            width={scene.ice.to - scene.ice.from}
+            height={scene.ice.snow}
+            fill="var(--paper)"
+            stroke="var(--mute)"
+            stroke-dasharray="2 3"
+          />{/if}
+        <text x={scene.ice.to - 70} y={scene.ice.y - scene.ice.snow - 6} font-size="13" font-weight="650" text-anchor="end" class="halo"
+          >{scene.ice.text}</text
+        >
       {/if}
       {#each scene.lodges as l (l.x)}
         <path
@@ -177,7 +215,7 @@
         >
       {/if}
       {#if pond}<text x="10" y={pond.y - 7} font-size="13.5" font-weight="700" class="halo" style:fill="var(--linetext)"
-          >{isWhatIf ? 'what if' : 'now'} {pond.text}</text
+          >{isAhead ? 'then' : isWhatIf ? 'what if' : 'now'} {pond.text}</text
         >{/if}
       {#if tail}<text
           x={tail.to - 62}
@@ -214,7 +252,7 @@
         </g>
       {/each}
 
-      {#if !columns}{@render axis(scene.width - 16)}{/if}
+      {#if !columns && zoom === 1}{@render axis(scene.width - 16)}{/if}
 
       {#if handle && level !== null}
         <g
@@ -244,6 +282,20 @@
 <style>
   .frame.columns {
     display: flex;
+  }
+  .zoom {
+    position: absolute;
+    right: 60px;
+    margin-top: 4px;
+    display: flex;
+    gap: 4px;
+    z-index: 2;
+  }
+  @media print {
+    .scroll svg {
+      width: 100%;
+      height: auto;
+    }
   }
   .axis {
     flex: none;

@@ -1,9 +1,15 @@
 import { error, redirect } from '@sveltejs/kit';
+import type { WaterBody } from '#core/record/kinds';
 import type { StationKind } from '#core/sets/setType';
+import type { Water } from '#core/water/state';
 import { STATION_KINDS } from '#core/sets/setType';
 import { stateOf } from '#core/sets/standing';
 import { spanText, toField, wholeMinute } from '#core/time/localTime';
-import { parseLength, smallUnit } from '#core/units/length';
+import { parseLength, printLength, smallUnit } from '#core/units/length';
+import { halfGone } from '#core/water/streamForecast';
+import { widthAt } from '#core/water/pondForecast';
+import { trackOf } from '#core/water/track';
+import type { System } from '#core/units/factors';
 import { clarityText, crestText } from '#core/water/seenText';
 import { levelAt } from '#core/water/series';
 import { db } from '$lib/server/database';
@@ -11,9 +17,11 @@ import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { seenAt } from '$lib/server/repositories/readings';
-import { outlookOf, outlooks, tomorrowOf } from '$lib/server/outlook';
+import { AHEAD, loadMoving, pondModel, type MovingAll, type Outlook } from '$lib/server/moving';
+import { keepForecasts } from '$lib/server/keepForecasts';
+import { outlookOf, standingOf } from '$lib/server/outlook';
 import { placeOn } from '$lib/server/placeOn';
-import { loadSeason } from '$lib/server/season';
+import { loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, url }) => {
@@ -28,7 +36,9 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
   const parsed = asked ? parseLength(asked, smallUnit(system), locals.who.words) : null;
   const readings = pond ? (season.readings[pond.id] ?? []) : [];
   const numbers = season.stations.map((s) => s.number);
-  const ahead = (await outlooks(locals, season))[water.id];
+  const moving = await loadMoving(locals, season);
+  const own = moving.waters[water.id];
+  const sheet = season.sheets[water.id];
   const seen = pond ? await seenAt(db(), locals.who.crew, pond.id) : [];
   return {
     water,
@@ -39,11 +49,33 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     levels,
     yesterday: levelAt(readings, new Date(locals.now.getTime() - (levels.age.pond ?? 0) - 12 * 3_600_000))?.level ?? null,
     read: Object.fromEntries(Object.entries(levels.age).map(([axis, age]) => [axis, `read ${spanText(age)} ago`])),
-    tomorrow: ahead ? tomorrowOf(ahead, locals.now) : null,
+    now: locals.now.getTime(),
+    zone: season.line.zone,
+    tracks: {
+      pond: own?.pond ? trackOut(own.pond) : null,
+      tail: own?.tail ? trackOut(own.tail) : null,
+      sheet: sheet
+        ? {
+            from: sheet.course[0]?.at ?? 0,
+            every: 3 * HOUR,
+            low: sheet.course.map((p) => p.low),
+            middle: sheet.course.map((p) => p.middle),
+            high: sheet.course.map((p) => p.high),
+          }
+        : null,
+    },
+    snow: sheet?.last.snow ?? 0,
+    whatIfModel: own?.pond && !own.pond.fit ? whatIfModel(water, levels, season, moving, locals.now) : null,
+    reasons: own?.pond ? reasonsText(own.pond, locals.now, system) : '',
+    standing: Object.fromEntries(
+      season.views
+        .filter((v) => v.station.water === water.id && v.state === 'live')
+        .map((v) => [v.station.id, standingOf(v, moving, season, locals)?.sentence ?? '']),
+    ),
     ahead: Object.fromEntries(
       season.views
         .filter((v) => v.station.water === water.id && v.state === 'live')
-        .map((v) => [v.id, outlookOf(v, stateOf(v, levels, system), ahead, levels, locals, season.line)]),
+        .map((v) => [v.id, outlookOf(v, stateOf(v, levels, system), season, moving, locals)]),
     ),
     clarity: clarityText(seen, locals.now),
     crest: crestText(seen, pond?.zero ?? 0, season.line.zone, system),
@@ -57,6 +89,32 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     stationIds: { entry: newId(), id: newId() },
   };
 };
+
+const HOUR = 3_600_000;
+
+/** The pond as it would be reckoned from another level, for what is dragged. */
+function whatIfModel(water: WaterBody, { known }: Water, season: Season, { open, ground, hours }: MovingAll, now: Date) {
+  if (known.pond === undefined) return null;
+  const own = open.filter((o) => o.water === water.id);
+  const model = pondModel(water, known.pond, now, { ground, open: own, hours, season, tail: known.tail });
+  return model && { model, hours: AHEAD };
+}
+
+const trackOut = ({ from, courses }: Outlook) => trackOf(courses, from.getTime());
+
+/** Why the band a day ahead is as wide as it is, the largest doubt first. */
+function reasonsText({ from, courses, fit }: Outlook, now: Date, system: System): string {
+  const at = (now.getTime() + 24 * HOUR - from.getTime()) / 1000;
+  const doubts = widthAt(courses, at);
+  if (doubts.length === 0) return '';
+  const named = doubts.slice(0, 4).map((d) => `${d.called} ${printLength(d.by, system)}`);
+  const by = fit
+    ? fit.steps === 0
+      ? 'the practice figures of a water that was read too seldom'
+      : `its own ${fit.steps} steps between readings: half of a rise is gone in ${Math.round(halfGone(fit))} h, an inch of rain lifts it ${printLength(fit.r * 25.4, system)}`
+    : 'the water balance of the pond';
+  return `Reckoned by ${by}. The band holds eight cases of ten; a day from now it is so wide by ${named.join(', ')} (each alone, to either side).`;
+}
 
 export const actions: Actions = {
   whatIf: async ({ request, params }) => {
@@ -102,6 +160,7 @@ export const actions: Actions = {
       }),
     );
     if ('failure' in result) return result.failure;
+    if (!isCrest) await keepForecasts(locals, gauge.id, read.text('entry'));
     redirect(303, `/waters/${params.water}?read=1`);
   },
 

@@ -3,9 +3,12 @@
   import { replaceState } from '$app/navigation';
   import { page } from '$app/state';
   import { stillToGo } from '#core/ledger/stillToGo';
-  import { sectionScene } from '#core/scene/section';
+  import { readableZoom, sectionScene } from '#core/scene/section';
+  import { endOf, trackAt, type Track } from '#core/water/track';
+  import { forecaster } from '$lib/forecast/forecaster';
+  import { whenShort } from '$lib/ui/whenShort';
   import { statesOf } from '#core/sets/standing';
-  import { printLevel } from '#core/units/length';
+  import { printLength, printLevel } from '#core/units/length';
   import { worst, type Water } from '#core/water/state';
   import Problem from '$lib/ui/Problem.svelte';
   import Section from '$lib/ui/drawing/Section.svelte';
@@ -14,6 +17,7 @@
   import SetSentences from './SetSentences.svelte';
   import StationForm from './StationForm.svelte';
   import StationTable from './StationTable.svelte';
+  import TimeSlider from './TimeSlider.svelte';
   import WaterNotes from './WaterNotes.svelte';
 
   let { data, form } = $props();
@@ -24,7 +28,13 @@
     tail: data.gauges.find((g) => g.surface === 'tail')?.zero ?? 0,
   });
   let whatIf = $derived(data.whatIf);
-  const levels: Water = $derived(
+  let minutes = $state(0);
+  let playing = $state(false);
+  let thought = $state<Track | null>(null);
+  const at = $derived(data.now + minutes * 60_000);
+  const pondTrack = $derived(whatIf === null ? data.tracks.pond : thought);
+  const most = $derived(Math.floor(((pondTrack ? endOf(pondTrack) : data.now) - data.now) / 900_000) * 15);
+  const here = $derived(
     whatIf === null
       ? data.levels
       : {
@@ -33,11 +43,40 @@
           atMost: { ...data.levels.atMost, pond: false },
         },
   );
+  /** the levels at the time looked at: read or thought of now, forecast after */
+  const levels: Water = $derived.by(() => {
+    if (minutes === 0) return here;
+    const known = { ...here.known };
+    if (pondTrack) known.pond = trackAt(pondTrack, at).middle;
+    if (data.tracks.tail) known.tail = trackAt(data.tracks.tail, at).middle;
+    if (data.tracks.sheet) known.sheet = trackAt(data.tracks.sheet, at).middle;
+    return { known, age: { pond: 0, tail: 0 }, atMost: {} };
+  });
+  const band = $derived.by(() => {
+    if (!pondTrack) return null;
+    const then = minutes === 0 ? data.now + 86_400_000 : at;
+    if (minutes === 0 && whatIf !== null) return null;
+    return { ...trackAt(pondTrack, then), called: minutes === 0 ? 'tomorrow at this hour' : whenShort(at, data.now, data.zone) };
+  });
+  const timeText = $derived.by(() => {
+    if (minutes === 0 || !pondTrack) return 'now';
+    const { low, middle, high } = trackAt(pondTrack, at);
+    const ice = levels.known.sheet ? `, ${printLength(levels.known.sheet, system)} of ice` : '';
+    return `${whenShort(at, data.now, data.zone)}: ${print(middle)}, between ${print(low)} and ${print(high)}${ice}`;
+  });
+  const marks = $derived(
+    Array.from({ length: Math.floor(most / 720) + 1 }, (_, n) => ({
+      minutes: n * 720,
+      text: n === 0 ? 'now' : whenShort(data.now + n * 43_200_000, data.now, data.zone),
+    })),
+  );
   const print = (level: number | undefined): string => (level === undefined ? '' : printLevel(level - zero.pond, system));
   let field = $derived(typed(kept, 'level', data.asked || print(levels.known.pond)));
   const toGo = $derived(data.water.safe ? stillToGo(data.water.safe, levels.known.pond ?? null, zero.pond, system) : null);
   let wide = $state(1280);
   const narrow = $derived(wide < 700);
+  const places = $derived(new Set(data.stations.map((s) => s.along)).size);
+  let zoom = $derived(readableZoom(places));
   const scene = $derived(
     sectionScene({
       water: data.water,
@@ -45,7 +84,9 @@
       views: data.views,
       levels,
       yesterday: data.yesterday,
-      tomorrow: whatIf === null ? data.tomorrow : null,
+      ahead: band,
+      snow: data.snow,
+      zoom,
       zero,
       size: { width: 1280, height: narrow ? 430 : 500, columns: narrow },
       system,
@@ -58,7 +99,14 @@
     }),
   );
 
+  const ask = forecaster((track) => (thought = track));
+  $effect(() => {
+    if (whatIf === null || !data.whatIfModel) thought = null;
+    else ask({ ...data.whatIfModel, level: whatIf, from: data.now });
+  });
+
   function setLevel(level: number): void {
+    minutes = 0;
     whatIf = level;
     field = print(level);
     replaceState(`?level=${encodeURIComponent(print(level))}`, page.state);
@@ -114,14 +162,27 @@
   water={data.water.id}
   level={levels.known.pond ?? null}
   isWhatIf={whatIf !== null}
+  isAhead={minutes > 0}
+  {zoom}
+  onzoom={(z) => (zoom = z)}
   valueText={print(levels.known.pond)}
   onlevel={setLevel}
   columns={narrow}
 />
+{#if most > 0}
+  <TimeSlider {minutes} {most} text={timeText} {marks} onminutes={(m) => (minutes = m)} onplaying={(p) => (playing = p)} />
+{/if}
 
 <div class="page">
   <WaterNotes water={data.water.id} isPond={data.water.kind === 'pond'} {toGo} clarity={data.clarity} crest={data.crest} />
-  <SetSentences {rows} {system} ahead={whatIf === null ? data.ahead : {}} />
+  <SetSentences
+    {rows}
+    {system}
+    ahead={whatIf === null && minutes === 0 ? data.ahead : {}}
+    standing={minutes === 0 ? data.standing : {}}
+    quiet={playing}
+  />
+  {#if data.reasons && minutes === 0}<p class="quiet small mt-3">{data.reasons}</p>{/if}
   <StationTable stations={data.stations} follows={data.follows} {rows} {levels} {system} zero={zero.pond} />
   <StationForm
     {kept}

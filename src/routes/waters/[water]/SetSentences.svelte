@@ -10,18 +10,27 @@
     system: System;
     /** what the forecast says of a set, by its id; empty while a what-if level is shown */
     ahead: Readonly<Record<string, { sentence: string; remedy: string } | null>>;
+    /** whether the place of a station can be stood at, by its id */
+    standing?: Readonly<Record<string, string>>;
+    /** nothing is read out while the night is played */
+    quiet?: boolean;
   }
-  let { rows, system, ahead }: Props = $props();
+  let { rows, system, ahead, standing = {}, quiet = false }: Props = $props();
 
   const live = $derived(rows.filter((r) => r.view.state === 'live'));
   const trouble = $derived(live.filter((r) => r.worst && r.worst.verdict !== 'fine').sort((a, b) => rank(a.worst) - rank(b.worst)));
   const fine = $derived(live.filter((r) => r.worst?.verdict === 'fine'));
   const waiting = $derived(rows.filter((r) => r.view.state !== 'live'));
   const rank = (state: DeviceState | null): number => (state?.verdict === 'nearEdge' ? 1 : state?.verdict === 'unknown' ? 2 : 0);
+  /** only what keeps a person from the place is said beside the set */
+  const cutOff = (view: SetView): string => {
+    const said = standing[view.station.id] ?? '';
+    return said.startsWith('Can be stood at now and') ? '' : said;
+  };
   const names = (list: typeof rows): string => list.map((r) => `${r.view.number} ${r.view.name}`).join(', ');
 </script>
 
-<div class="sentences" aria-live="polite" data-system={system}>
+<div class="sentences" aria-live={quiet ? 'off' : 'polite'} data-system={system}>
   {#each trouble as { view, worst } (view.id)}
     <article>
       <h3>
@@ -32,16 +41,17 @@
         {worst?.sentence}
         <b>{ahead[view.id]?.remedy || (worst?.remedy ?? '')}</b>
         {ahead[view.id]?.sentence ?? ''}
+        {cutOff(view)}
       </p>
     </article>
   {/each}
-  {#each fine.filter((r) => ahead[r.view.id]?.remedy || ahead[r.view.id]?.sentence.includes('until')) as { view } (view.id)}
+  {#each fine.filter((r) => ahead[r.view.id]?.remedy || /until|Frozen|current|may be/.test(ahead[r.view.id]?.sentence ?? '') || cutOff(r.view)) as { view } (view.id)}
     <article>
       <h3>
         <StateMark verdict="fine" />
         <span><a href="/bench/{view.id}">{view.number} {view.name}</a>: fine now</span>
       </h3>
-      <p>{ahead[view.id]?.sentence} <b>{ahead[view.id]?.remedy}</b></p>
+      <p>{ahead[view.id]?.sentence} <b>{ahead[view.id]?.remedy}</b> {cutOff(view)}</p>
     </article>
   {/each}
   {#if fine.length > 0}

@@ -24,7 +24,7 @@ import { INCH } from '#core/units/factors';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
-import { drawnArea, shapeOf } from '$lib/server/outlook';
+import { drawnArea, shapeOf } from '$lib/server/moving';
 import { record } from '$lib/server/record/write';
 import { grounds, openings } from '$lib/server/repositories/scouting';
 import { waterOf } from '$lib/server/scouting';
@@ -122,6 +122,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     start,
     model: { area: [{ level: start, area }], inflow: (rise / 86_400) * area, seepage: 0, tail: levels.known.tail ?? -100, pipes: [] },
     shape,
+    count: 1,
+    opened: 0,
     sill: sillLevel,
     running: opened
       .filter((o) => !o.mended)

@@ -1,0 +1,40 @@
+import { wholeMinute } from '#core/time/localTime';
+import { trackOf } from '#core/water/track';
+import { db } from './database';
+import { loadMoving, type Outlook } from './moving';
+import { idBeside } from './newId';
+import { record } from './record/write';
+import { loadSeason } from './season';
+
+/** A forecast is kept to a day and a half, a point every two hours. */
+const KEPT = 19;
+
+/** The points of a forecast as they are kept. */
+export function keptPoints({ from, courses }: Outlook) {
+  const track = trackOf(courses, from.getTime(), 7200);
+  return track.middle.slice(0, KEPT).map((middle, n) => ({
+    at: track.from + n * track.every,
+    low: track.low[n] ?? middle,
+    middle,
+    high: track.high[n] ?? middle,
+  }));
+}
+
+/** Keeps what the forecast says from a new reading on, so that it can be held against what comes. It is the program's own and fails no form. */
+export async function keepForecasts(locals: App.Locals, gauge: string, reading: string): Promise<void> {
+  const fresh = { ...locals };
+  const season = await loadSeason(fresh);
+  const board = season?.gauges.find((g) => g.id === gauge);
+  if (!season || !board) return;
+  const outlook = (await loadMoving(fresh, season)).waters[board.water]?.[board.surface];
+  if (!outlook) return;
+  const id = idBeside(reading, 'forecast');
+  await record(db(), {
+    id: idBeside(reading, 'forecast entry'),
+    crew: locals.who.crew,
+    kind: 'forecast',
+    occurredAt: wholeMinute(outlook.from),
+    by: null,
+    body: { id, gauge, made: wholeMinute(outlook.from).toISOString(), points: keptPoints(outlook), note: '' },
+  });
+}

@@ -1,0 +1,255 @@
+import { areaOf } from '#core/ground/geodesic';
+import { growthOf, iceAt, iceCourse, placeFactor, type Growth, type IceCourse, type Measured } from '#core/ice/growth';
+import type { Ground, Ice, Opening, Station, WaterBody } from '#core/record/kinds';
+import { sunOf } from '#core/time/sun';
+import { addDays, localDate } from '#core/time/localTime';
+import type { AreaTable, PondModel } from '#core/water/balance';
+import type { BreakShape } from '#core/water/outflow';
+import { pondForecast, type Forecast } from '#core/water/pondForecast';
+import { levelAt, levelNow, type Reading } from '#core/water/series';
+import { fitStream, streamForecast, type StreamFit } from '#core/water/streamForecast';
+import { merged, type WeatherHour } from '#core/weather/hours';
+import { db } from './database';
+import { iceSeen, weatherSince } from './repositories/moving';
+import { recentReadings, type ReadingsByGauge } from './repositories/readings';
+import { grounds, openings } from './repositories/scouting';
+import type { Season } from './season';
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+/** How far a forecast reaches, h. */
+export const AHEAD = 72;
+/** A reading older than this begins no forecast. */
+const OLDEST = DAY;
+/** History that a stream is fitted to. */
+const HISTORY = 35 * DAY;
+/** What a millimetre of rain cuts off the sides of a break in soft fill, m. [practice] */
+const CUTS = 0.0025;
+/** A mending begins this long after sunset. [practice] */
+export const MENDED_AFTER = 2 * HOUR;
+
+/** The courses of one surface, from its last reading on. */
+export interface Outlook {
+  from: Date;
+  courses: Forecast;
+  /** how a stream answers, where it was fitted */
+  fit: StreamFit | null;
+}
+
+/** The ice of a water, from its last measurement on. */
+export interface Sheet {
+  course: IceCourse[];
+  growth: Growth;
+  last: Ice;
+  /** how far the water fell since it froze over, m; null when it was not read then */
+  fell: number | null;
+  frozen: string;
+}
+
+export interface Moving {
+  pond: Outlook | null;
+  tail: Outlook | null;
+}
+
+/** The shape of a break as it stands in the water at a level. */
+export function shapeOf({ shape, width, sill }: Pick<Opening, 'shape' | 'width' | 'sill'>, level: number): BreakShape {
+  const depth = Math.max(0.05, level - sill);
+  if (shape === 'rectangle') return { kind: shape, width };
+  return shape === 'V' ? { kind: shape, side: width / (2 * depth) } : { kind: shape, width: Math.max(0.02, width - depth), side: 0.5 };
+}
+
+/** The area of a pond at its shore as drawn on the map, m²; null when it was not drawn. */
+export function drawnArea(ground: Ground[], water: string): number | null {
+  const shore = ground.find((g) => g.water === water && g.kind === 'shore' && g.shape.type === 'Polygon');
+  return shore?.shape.type === 'Polygon' ? areaOf(shore.shape.coordinates[0] ?? []).area : null;
+}
+
+/** A pond's area by level: as typed, else as drawn at the level it has now. */
+export function areasOf(water: WaterBody, ground: Ground[], level: number): AreaTable | null {
+  if (water.areas.length > 0) return [...water.areas].sort((a, b) => a.level - b.level);
+  const drawn = drawnArea(ground, water.id);
+  return drawn === null ? null : [{ level, area: drawn }];
+}
+
+const fromStart = (from: number, to: number): number => (to - from) / 1000;
+
+/** Rain as what comes into a pond: on its own surface and from the ground around it. */
+export function rainFlow(hours: readonly WeatherHour[], from: number, area: number, water: WaterBody) {
+  const catches = area + (water.catchment ?? 0) * (water.runoff ?? 0);
+  return hours
+    .filter((h) => h.rain > 0 && h.at + HOUR > from && h.at < from + AHEAD * HOUR)
+    .map((h) => ({ from: fromStart(from, h.at), to: fromStart(from, h.at + HOUR), flow: ((h.rain / 1000) * catches) / 3600 }));
+}
+
+/** How rain widens a break in soft fill, spread over the wet time ahead. */
+export function wideningIn(hours: readonly WeatherHour[], from: number) {
+  const wet = hours.filter((h) => h.rain > 0.5 && h.at + HOUR > from && h.at < from + AHEAD * HOUR);
+  const [first, last] = [wet[0], wet.at(-1)];
+  if (!first || !last) return undefined;
+  const total = wet.reduce((sum, h) => sum + h.rain, 0) * CUTS;
+  const [begin, end] = [fromStart(from, first.at), fromStart(from, last.at + HOUR)];
+  return { from: begin, to: end, by: total / (end - begin) };
+}
+
+/** The next time after a moment at which mending begins by practice. */
+export function dusk(after: Date, zone: string, place: { lat: number; lon: number }): Date {
+  const day = localDate(after, zone);
+  for (const date of [day, addDays(day, 1)]) {
+    const { sunset } = sunOf(date, zone, place);
+    if (sunset && sunset.getTime() + MENDED_AFTER > after.getTime()) return new Date(sunset.getTime() + MENDED_AFTER);
+  }
+  return new Date(after.getTime() + DAY);
+}
+
+interface PondContext {
+  ground: Ground[];
+  open: Opening[];
+  hours: WeatherHour[];
+  season: Season;
+  tail: number | undefined;
+}
+
+/** What fills and drains a pond, from a reading on; null where its area is not known. */
+export function pondModel(
+  water: WaterBody,
+  level: number,
+  from: Date,
+  { ground, open, hours, season, tail }: PondContext,
+): PondModel | null {
+  const area = areasOf(water, ground, level);
+  if (!area) return null;
+  const wide = area.find((a) => a.level >= level)?.area ?? area.at(-1)?.area ?? 0;
+  const start = from.getTime();
+  const dam = season.stations.find((s) => s.water === water.id && s.kind === 'dam' && s.crest !== null);
+  const widens = wideningIn(hours, start);
+  const breaks = open.flatMap((b) => {
+    const mended = b.mended ? new Date(b.mended) : b.expect === 'mended after dusk' ? dusk(from, season.line.zone, season.line) : null;
+    const one = {
+      shape: shapeOf(b, level),
+      sill: b.sill,
+      from: fromStart(start, Date.parse(b.opened)),
+      to: mended ? fromStart(start, mended.getTime()) : Infinity,
+      cd: 1,
+      ...(b.widens && widens ? { widens } : {}),
+    };
+    return Array.from({ length: b.count }, () => one);
+  });
+  return {
+    area,
+    inflow: ((water.rise ?? 0) / 86_400) * wide,
+    seepage: ((water.seep ?? 0) / 86_400) * wide,
+    tail: tail ?? -100,
+    pipes: water.pipes,
+    crest: water.spill !== null && dam?.crest ? { level: dam.crest, length: water.spill } : null,
+    rain: rainFlow(hours, start, wide, water),
+    breaks,
+  };
+}
+
+const loaded = new WeakMap<App.Locals, Promise<MovingAll>>();
+
+export interface MovingAll {
+  hours: WeatherHour[];
+  waters: Record<string, Moving>;
+  ground: Ground[];
+  open: Opening[];
+}
+
+/** Courses of every surface of the season that was read within a day, with the weather they rest on; loaded once a request. */
+export function loadMoving(locals: App.Locals, season: Season): Promise<MovingAll> {
+  const known = loaded.get(locals) ?? moving(locals, season);
+  loaded.set(locals, known);
+  return known;
+}
+
+async function moving({ who, now }: App.Locals, season: Season): Promise<MovingAll> {
+  const since = new Date(now.getTime() - HISTORY);
+  const [stretches, ground, all, history] = await Promise.all([
+    weatherSince(db(), who.crew, since),
+    grounds(db(), who.crew),
+    openings(db(), who.crew),
+    recentReadings(db(), who.crew, since, now),
+  ]);
+  const hours = merged(stretches);
+  const open = all.filter((o) => Date.parse(o.opened) <= now.getTime() && (!o.mended || Date.parse(o.mended) > now.getTime()));
+  const waters = Object.fromEntries(
+    season.waters.map((water): [string, Moving] => {
+      const tail = streamOf(season, history, hours, water.id, 'tail', now);
+      const own = open.filter((o) => o.water === water.id);
+      // a pond that nothing drains holds its height by its own dam: its history tells how
+      if (water.kind !== 'pond' || (own.length === 0 && water.pipes.length === 0))
+        return [water.id, { pond: streamOf(season, history, hours, water.id, 'pond', now), tail }];
+      const levels = season.levels[water.id];
+      const level = levels?.known.pond;
+      const age = levels?.age.pond ?? Infinity;
+      if (level === undefined || age > OLDEST) return [water.id, { pond: null, tail }];
+      const from = new Date(now.getTime() - age);
+      const model = pondModel(water, level, from, { ground, open: own, hours, season, tail: levels?.known.tail });
+      return [water.id, { pond: model ? { from, courses: pondForecast(model, level, AHEAD), fit: null } : null, tail }];
+    }),
+  );
+  return { hours, waters, ground, open };
+}
+
+function streamOf(
+  season: Season,
+  history: ReadingsByGauge,
+  hours: WeatherHour[],
+  water: string,
+  surface: 'pond' | 'tail',
+  now: Date,
+): Outlook | null {
+  const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
+  const readings = gauge ? (history[gauge.id] ?? []) : [];
+  const last = levelNow(readings, now);
+  if (!last || last.age > OLDEST || last.atMost) return null;
+  const from = new Date(now.getTime() - last.age);
+  const fit = fitStream(readings, hours);
+  return { from, courses: streamForecast(fit, last.level, from.getTime(), AHEAD, hours), fit };
+}
+
+/** The sheets of the crew's frozen waters, by water, reckoned to three days ahead. */
+export async function loadSheets(
+  crew: string,
+  now: Date,
+  waters: WaterBody[],
+  gauges: { id: string; water: string; surface: string }[],
+): Promise<{ sheets: Record<string, Sheet>; seen: Ice[] }> {
+  const seen = await iceSeen(db(), crew);
+  if (seen.length === 0) return { sheets: {}, seen };
+  const first = Math.min(...seen.map((i) => Date.parse(i.at)));
+  const since = new Date(Math.max(first, now.getTime() - 120 * DAY) - 2 * DAY);
+  const [stretches, readings] = await Promise.all([weatherSince(db(), crew, since), recentReadings(db(), crew, since, now)]);
+  const hours = merged(stretches);
+  const sheets: Record<string, Sheet> = {};
+  for (const water of waters) {
+    const own = seen.filter((i) => i.water === water.id && i.station === null && Date.parse(i.at) <= now.getTime());
+    const frozen = own.slice(own.findLastIndex((i) => i.seen === 'open water') + 1);
+    const [begun, last] = [frozen[0], frozen.at(-1)];
+    if (!begun || !last) continue;
+    const measured = frozen.map((i): Measured => ({ at: Date.parse(i.at), thickness: i.thickness }));
+    const growth = growthOf(water.ice ?? 'lake', measured, hours);
+    const gauge = gauges.find((g) => g.water === water.id && g.surface === 'pond');
+    sheets[water.id] = {
+      course: iceCourse({ at: Date.parse(last.at), thickness: last.thickness }, growth, hours, now.getTime() + AHEAD * HOUR),
+      growth,
+      last,
+      frozen: begun.at,
+      fell: gauge ? fellSince(readings[gauge.id] ?? [], new Date(begun.at), now) : null,
+    };
+  }
+  return { sheets, seen };
+}
+
+/** How far a water fell from its level at freeze-up to now, m; 0 when it rose. */
+function fellSince(readings: Reading[], then: Date, now: Date): number | null {
+  const [a, b] = [levelAt(readings, then), levelAt(readings, now)];
+  return a && b ? Math.max(0, a.level - b.level) : null;
+}
+
+/** The sheet over a place now, against the open one: its own measurement, else by its kind. */
+export function factorAt(station: Station, sheet: Sheet | undefined, seen: readonly Ice[]) {
+  const own = sheet && seen.filter((i) => i.station === station.id && i.seen === 'measured' && i.at >= sheet.frozen).at(-1);
+  const open = own && sheet ? iceAt(sheet.course, Date.parse(own.at)) : null;
+  return placeFactor(station, own && open ? { here: own.thickness, sheet: open.middle } : null);
+}

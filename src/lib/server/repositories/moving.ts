@@ -1,0 +1,88 @@
+import type { Knex } from 'knex';
+import type { ForecastBody, Ice, LoggedBody, WeatherBody } from '#core/record/kinds';
+import type { WeatherStretch } from '#core/weather/hours';
+import { upsert, type Owner } from '../record/upsert';
+import type { Written } from './scouting';
+
+export const putWeather = (trx: Knex, weather: WeatherBody, { crew, entry }: Owner) =>
+  upsert(trx, 'weather', { ...weather, entry_id: entry }, crew);
+export const putIce = (trx: Knex, { water, station, ...own }: Ice, { crew, entry }: Owner) =>
+  upsert(trx, 'ice', { ...own, water_id: water, station_id: station, entry_id: entry }, crew);
+export const putForecast = (trx: Knex, { gauge, ...own }: ForecastBody, { crew, entry }: Owner) =>
+  upsert(trx, 'forecast', { ...own, gauge_id: gauge, entry_id: entry }, crew);
+
+/** Writes a logger's stretch with its points; what the body no longer lists is taken out. */
+export async function putLogged(trx: Knex, { gauge, points, ...own }: LoggedBody, { crew, entry }: Owner): Promise<void> {
+  await upsert(trx, 'logged', { ...own, gauge_id: gauge, entry_id: entry }, crew);
+  await trx('logged_point').where({ logged_id: own.id }).delete();
+  await trx.raw(
+    `insert into logged_point (logged_id, gauge_id, crew_id, at, level)
+     select ?, ?, ?, to_timestamp(p.at / 1000), p.level from unnest(?::double precision[], ?::double precision[]) as p (at, level)`,
+    [own.id, gauge, crew, points.map((p) => p.at), points.map((p) => p.level)],
+  );
+}
+
+/** Weather told since a time, oldest first. */
+export async function weatherSince(db: Knex, crew: string, since: Date): Promise<(WeatherStretch & { source: string; station: string })[]> {
+  const rows: { made: Date; hours: WeatherStretch['hours']; source: string; station: string }[] = await db('weather')
+    .select('made', 'hours', 'source', 'station')
+    .where({ crew_id: crew })
+    .where('made', '>=', since)
+    .orderBy('made');
+  return rows.map(({ made, ...own }) => ({ ...own, made: made.getTime() }));
+}
+
+/** Ice of the crew's waters, oldest first; of one when `water` is given. */
+export async function iceSeen(db: Knex, crew: string, water?: string): Promise<Written<Ice>[]> {
+  const rows: (Omit<Ice, 'water' | 'station' | 'at'> & { water_id: string; station_id: string | null; at: Date; entry_id: string })[] =
+    await db('ice')
+      .select('id', 'water_id', 'station_id', 'at', 'seen', 'thickness', 'white', 'snow', 'by', 'note', 'entry_id')
+      .where({ crew_id: crew, ...(water ? { water_id: water } : {}) })
+      .orderBy('at');
+  return rows.map(({ water_id, station_id, at, entry_id, ...own }) => ({
+    ...own,
+    water: water_id,
+    station: station_id,
+    at: at.toISOString(),
+    entry: entry_id,
+  }));
+}
+
+export interface Kept extends Omit<ForecastBody, 'made'> {
+  made: Date;
+}
+
+/** What was forecast for gauges since a time, oldest first. */
+export async function forecastsSince(db: Knex, crew: string, since: Date): Promise<Kept[]> {
+  const rows: (Omit<Kept, 'gauge'> & { gauge_id: string })[] = await db('forecast')
+    .select('id', 'gauge_id', 'made', 'points', 'note')
+    .where({ crew_id: crew })
+    .where('made', '>=', since)
+    .orderBy('made');
+  return rows.map(({ gauge_id, ...own }) => ({ ...own, gauge: gauge_id }));
+}
+
+/** Loggers read into a gauge, newest first. */
+export const loggers = (
+  db: Knex,
+  crew: string,
+  gauge: string,
+): Promise<{ id: string; name: string; from: Date; to: Date; rows: number; entry_id: string }[]> =>
+  db('logged').select('id', 'name', 'from', 'to', 'rows', 'entry_id').where({ crew_id: crew, gauge_id: gauge }).orderBy('from', 'desc');
+
+/** Every level of a gauge since a time, read or logged, in the order of time. */
+export async function levelsSince(
+  db: Knex,
+  crew: string,
+  gauge: string,
+  since: Date,
+): Promise<{ at: Date; level: number; source: string }[]> {
+  const { rows } = await db.raw<{ rows: { at: Date; level: number; source: string }[] }>(
+    `select at, level, source from reading where crew_id = :crew and gauge_id = :gauge and bound = 'exact' and at >= :since
+     union all
+     select at, level, 'logger' from logged_point where crew_id = :crew and gauge_id = :gauge and at >= :since
+     order by at`,
+    { crew, gauge, since },
+  );
+  return rows;
+}
