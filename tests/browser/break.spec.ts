@@ -14,7 +14,7 @@ test('a break that is open moves every set: until when it is fine, what to chang
   await open(page, `${program.base}/waters`);
   await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
   await expect(page.getByRole('heading', { name: '22 stump hollow: fine now' })).toBeVisible();
-  await page.getByRole('link', { name: 'What a break would do' }).click();
+  await page.getByRole('link', { name: 'Breaks', exact: true }).click();
   await page.getByRole('button', { name: 'It was found mended' }).click();
   await expect(page.getByText(/nothing runs out there any more/)).toBeVisible();
   await open(page, `${program.base}/morning`);
@@ -22,7 +22,7 @@ test('a break that is open moves every set: until when it is fine, what to chang
 
   await open(page, `${program.base}/waters`);
   await page.getByRole('link', { name: 'Upper Reservoir', exact: true }).click();
-  await page.getByRole('link', { name: 'What a break would do' }).click();
+  await page.getByRole('link', { name: 'Breaks', exact: true }).click();
   await page.getByText(/A break was opened, or found open/).click();
   await page.getByLabel('Its width at the water').fill('two hands');
   await page.getByRole('button', { name: 'Keep this break' }).click();
@@ -40,7 +40,7 @@ test('a break that is open moves every set: until when it is fine, what to chang
 test('the break designer, both ways: what a break does to every set, and how large it may be', async ({ page, program }) => {
   await open(page, `${program.base}/waters`);
   await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
-  await page.getByRole('link', { name: 'What a break would do' }).click();
+  await page.getByRole('link', { name: 'Breaks', exact: true }).click();
   await expect(page.getByText(/Opening a dam can flood those below/)).toBeVisible();
   await expect(page.getByText(/^From 32½ in to [\d¼½¾]+ in by 26 Nov 05:22, between/)).toBeVisible();
   await expect(page.getByRole('row', { name: /22 stump hollow/ })).toContainText(

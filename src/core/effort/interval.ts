@@ -60,3 +60,37 @@ export function poissonLimits(count: number): { low: number; high: number } {
   if (!Number.isInteger(count) || count < 0) throw new RangeError(`a count is a whole number of 0 or more, got ${count}`);
   return { low: count === 0 ? 0 : gammaQuantile(0.025, count), high: gammaQuantile(0.975, count + 1) };
 }
+
+/** P(X ≤ k) of a binomial, summed term by term in logarithms. */
+function binomialAtMost(k: number, n: number, p: number): number {
+  let sum = 0;
+  for (let i = 0; i <= k; i += 1)
+    sum += Math.exp(logGamma(n + 1) - logGamma(i + 1) - logGamma(n - i + 1) + i * Math.log(p) + (n - i) * Math.log(1 - p));
+  return Math.min(1, sum);
+}
+
+function bisected(rises: (p: number) => boolean): number {
+  let [low, high] = [0, 1];
+  for (let n = 0; n < 60; n += 1) {
+    const middle = (low + high) / 2;
+    if (rises(middle)) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/**
+ * Exact two-sided 95 % limits of a share.
+ *
+ * @param hits how many of the trials, whole numbers
+ * @throws RangeError when hits are not between 0 and the trials
+ * @source Clopper & Pearson 1934: 0 of 10 → 0 to 0.3085
+ */
+export function shareLimits(hits: number, trials: number): [number, number] {
+  if (!Number.isInteger(hits) || !Number.isInteger(trials) || hits < 0 || hits > trials)
+    throw new RangeError(`${hits} of ${trials} is no share of trials`);
+  if (trials === 0) return [0, 1];
+  const low = hits === 0 ? 0 : bisected((p) => 1 - binomialAtMost(hits - 1, trials, p) < 0.025);
+  const high = hits === trials ? 1 : bisected((p) => binomialAtMost(hits, trials, p) > 0.025);
+  return [low, high];
+}

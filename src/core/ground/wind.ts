@@ -20,10 +20,10 @@ export function upwindSide(line: readonly Position[], wind: Wind): { side: 'left
 }
 
 /** The wind, in words. */
-export const windText = ({ from, speed }: Wind): string =>
+export const windText = ({ from, speed }: Wind, simulated: boolean): string =>
   speed < 0.5
-    ? 'Nearly still (simulated): it carries no scent over the water.'
-    : `Wind from the ${compass(from)}, ${speed.toFixed(1)} m/s (simulated). Scent belongs on the upwind bank: it blows over the water.`;
+    ? `Nearly still${simulated ? ' (simulated)' : ''}: it carries no scent over the water.`
+    : `Wind from the ${compass(from)}, ${speed.toFixed(1)} m/s${simulated ? ' (simulated)' : ''}. Scent belongs on the upwind bank: it blows over the water.`;
 
 /** Which bank of a water is to be set, in words. A shore is a ring, a stream line is looked along as it flows. @source common practice */
 export function upwindText(kind: 'shore' | 'stream line', line: readonly Position[], wind: Wind): string {

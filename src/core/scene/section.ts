@@ -43,7 +43,7 @@ export interface SectionSet {
   shape: 'planned' | 'prepared' | 'live' | 'pulled';
   /** y of the shelf under a set on the shore; null where the line of the bed is its bed */
   ledge: number | null;
-  devices: { device: string; kind: PartKind; x: number; top: number; height: number; stick: number }[];
+  devices: { device: string; kind: PartKind; x: number; top: number; height: number; stick: number; hung: number }[];
   band: { x: number; top: number; bottom: number; openTop: boolean; openBottom: boolean } | null;
 }
 
@@ -299,18 +299,22 @@ function sectionSet(
 ): SectionSet {
   const drawn = view.layout.parts.filter((p) => p.device && DEVICE_KINDS.includes(p.kind));
   const apart = Math.max(50, ...drawn.filter((p) => p.kind !== 'pan').map((p) => p.height * scale + 30));
+  /** what stands over each other on one pole is drawn over each other */
+  const spots = [...new Set(drawn.map((p) => `${p.x} ${p.y}`))];
+  const here = atPlace(view, levels).known;
   const gauge = levels.known[view.station.surface];
   /** the line of the water is the gauge's: a set hangs under it as deep as under its own surface */
   const shift = view.follows && gauge !== undefined ? gauge - surfaceAt(view.follows, gauge) : 0;
-  const devices = drawn.map((part, i) => {
-    const z = (bottomAt(part, atPlace(view, levels).known) ?? part.z.k) + shift;
+  const devices = drawn.map((part) => {
+    const z = (bottomAt(part, here) ?? part.z.k) + shift;
     return {
       device: part.device ?? '',
       kind: part.kind,
-      x: x + (i - (drawn.length - 1) / 2) * apart,
+      x: x + (spots.indexOf(`${part.x} ${part.y}`) - (spots.length - 1) / 2) * apart,
       top: yOf(z + part.height),
       height: part.height * scale,
       stick: Math.max(z - bed, 4 * INCH) * scale,
+      hung: part.bearer === 'ice' ? Math.max(0, (here.pond ?? z) + (here.sheet ?? 0) * (1 - ICE_RATIO) - z - part.height) * scale : 0,
     };
   });
   const state = stateOf(view, levels, system);
@@ -323,7 +327,7 @@ function sectionSet(
     shape: view.state,
     devices,
     ledge: ledgeOf(view.station, yOf),
-    band: bandOf(state?.band ?? null, x + ((drawn.length - 1) / 2) * apart, yOf, top, bottom),
+    band: bandOf(state?.band ?? null, x + ((spots.length - 1) / 2) * apart, yOf, top, bottom),
   };
 }
 

@@ -220,3 +220,34 @@ export function thinned(points: readonly Logged[], within: number): Logged[] {
   if (before !== kept.at(-1)) kept.push(before);
   return kept;
 }
+
+/** Points as a short text for the way to the server: minutes from the first, tenths of a millimetre. */
+export const packed = (points: readonly Logged[]): string => {
+  const first = points[0]?.at ?? 0;
+  let [minute, tenth] = [0, 0];
+  const steps = points.map((p) => {
+    const [m, t] = [Math.round((p.at - first) / 60_000), Math.round(p.level * 10_000)];
+    const step = `${m - minute} ${t - tenth}`;
+    [minute, tenth] = [m, t];
+    return step;
+  });
+  return `${first};${steps.join(',')}`;
+};
+
+/** The points out of such a text; null when it is none, or one of them lies beyond what a gauge shows. */
+export function unpacked(text: string): Logged[] | null {
+  const [first = '', steps = ''] = text.split(';');
+  const from = Number(first);
+  if (steps === '' || !Number.isFinite(from)) return null;
+  let [minute, tenth] = [0, 0];
+  const points = steps.split(',').map((step) => {
+    const [m = NaN, t = NaN] = step.split(' ').map(Number);
+    minute += m;
+    tenth += t;
+    return { at: from + minute * 60_000, level: tenth / 10_000 };
+  });
+  const good = points.every(
+    (p, i) => Number.isFinite(p.at) && p.level >= -10 && p.level <= 30 && (i === 0 || p.at > (points[i - 1] as Logged).at),
+  );
+  return good ? points : null;
+}

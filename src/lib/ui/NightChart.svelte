@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { baseLayout, plotted } from './plot';
 
   interface Props {
     points: { at: string; count: number; size: string; station: string }[];
@@ -29,15 +30,9 @@
   }
   const nightText = (date: string): string =>
     new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(`${date}T12:00:00Z`));
-  const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-
-  onMount(() => {
-    let gone = false;
-    let purge = (): void => undefined;
-    const draw = async (): Promise<void> => {
-      const { default: Plotly } = await import('plotly.js-basic-dist-min');
-      if (gone) return;
-      const [ink, mute, rule, paper, line, dusk] = ['--ink', '--mute', '--rule', '--paper', '--line', '--dusk'].map(colour);
+  onMount(() =>
+    plotted(host, (colours) => {
+      const { ink, mute, rule, line, dusk } = colours;
       type Edge = 'sunset' | 'dusk' | 'dawn' | 'sunrise';
       const edge = (pick: Edge) =>
         suns.flatMap((s) => {
@@ -74,16 +69,10 @@
         };
       });
       const ticks = [4, 7, 10, 13, 16, 19, 22];
-      await Plotly.newPlot(
-        host,
-        [light('sunset', false), light('dusk', true), light('dawn', false), light('sunrise', true), ...sizes],
-        {
-          height: 330,
-          autosize: true,
-          margin: { l: 56, r: 24, t: 8, b: 46 },
-          paper_bgcolor: paper,
-          plot_bgcolor: paper,
-          font: { family: '"Overpass Variable", sans-serif', size: 13, color: ink },
+      return {
+        data: [light('sunset', false), light('dusk', true), light('dawn', false), light('sunrise', true), ...sizes],
+        layout: {
+          ...baseLayout(colours, 330),
           xaxis: {
             title: { text: 'night of' },
             gridcolor: rule,
@@ -101,21 +90,10 @@
             gridcolor: rule,
             linecolor: mute,
           },
-          legend: { orientation: 'h', y: -0.22 },
         },
-        { displayModeBar: false, responsive: true },
-      );
-      purge = () => Plotly.purge(host);
-    };
-    void draw();
-    const themes = new MutationObserver(() => void draw());
-    themes.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
-    return () => {
-      gone = true;
-      themes.disconnect();
-      purge();
-    };
-  });
+      };
+    }),
+  );
 </script>
 
 <div bind:this={host} class="chart" role="img" aria-label={label}></div>

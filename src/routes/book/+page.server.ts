@@ -10,6 +10,8 @@ import { seasonTotals } from '$lib/server/totals';
 import type { PageServerLoad } from './$types';
 
 const DATE = /^\d{4}-\d{2}-\d{2}$/;
+/** Kinds that the program writes without being asked. */
+const BY_ITSELF: readonly Kind[] = ['forecast', 'weather'];
 const ID = /^[0-9a-f-]{36}$/;
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -20,7 +22,8 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const page = Math.max(1, Math.floor(Number(ask('page'))) || 1);
   const names = await namesOf(locals.who.crew);
   const filter = {
-    ...(kind ? { kinds: [kind] } : {}),
+    // what the program keeps by itself is shown when it is asked for
+    kinds: kind ? [kind] : KINDS.filter((k) => !BY_ITSELF.includes(k)),
     ...(ID.test(ask('set')) ? { set: ask('set') } : {}),
     ...(DATE.test(ask('from')) ? { from: instantOf(ask('from'), '00:00', zone) } : {}),
     ...(DATE.test(ask('to')) ? { to: instantOf(addDays(ask('to'), 1), '00:00', zone) } : {}),

@@ -11,11 +11,20 @@
 
 <div class="page">
   <h1>Book</h1>
+  <nav class="rooms" aria-label="More of the book">
+    <a class="btn" href="/book/water">How the sets stood in the water</a>
+    <a class="btn" href="/book/forecasts">How good the forecasts were</a>
+  </nav>
   {#if data.totals}<Totals totals={data.totals} />{/if}
 
   <h2 class="mt-6">Log</h2>
   <form method="GET" class="narrow">
-    <SelectField label="What" name="kind" value={data.filter.kind} options={[{ value: '', text: 'everything' }, ...data.kinds]} />
+    <SelectField
+      label="What"
+      name="kind"
+      value={data.filter.kind}
+      options={[{ value: '', text: 'everything but weather and forecasts' }, ...data.kinds]}
+    />
     <SelectField label="Set" name="set" value={data.filter.set} options={[{ value: '', text: 'all sets' }, ...data.sets]} />
     <TextField label="From" name="from" type="date" value={data.filter.from} />
     <TextField label="To" name="to" type="date" value={data.filter.to} />
@@ -63,6 +72,12 @@
 </div>
 
 <style>
+  .rooms {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin: 8px 0;
+  }
   .narrow {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));

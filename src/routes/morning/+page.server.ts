@@ -1,5 +1,8 @@
 import { BATCH_MINUTES, latestStart, ruleText } from '#core/time/deadline';
-import { clockText, localDate, spanText, whenText } from '#core/time/localTime';
+import { addDays, clockText, localDate, spanText, whenText } from '#core/time/localTime';
+import { sunOf } from '#core/time/sun';
+import { tonight } from '#core/weather/tonight';
+import { afterNight } from '#core/morning/afterNight';
 import { headline, instruction } from '#core/morning/headline';
 import { settingAt, stateOf, type SetView } from '#core/sets/standing';
 import { printLevel } from '#core/units/length';
@@ -15,6 +18,7 @@ import { undo } from '$lib/server/undo';
 import type { Actions, PageServerLoad } from './$types';
 
 const NIGHT = 14 * 3_600_000;
+const DAY = 24 * 3_600_000;
 
 export const load: PageServerLoad = async ({ locals, url }) => {
   const season = await loadSeason(locals);
@@ -35,6 +39,16 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       system,
     ),
     owed: owedText(deadlines, start, now, season.line.zone),
+    groups: afterNight(
+      rows.map((r) => ({
+        id: r.id,
+        name: `${r.number} ${r.name}`,
+        verdict: r.state?.verdict ?? 'unknown',
+        idleThen: r.outlook?.idle ?? false,
+      })),
+    ),
+    cutOff: cutOffSets(live, season, moving, locals),
+    weather: weatherTonight(season, moving, locals).filter((f) => f.verdict === 'warns'),
     waters: season.waters
       .map((w) => ({
         id: w.id,
@@ -61,6 +75,23 @@ async function preparedPlaces(season: Season, { now, who }: App.Locals) {
     .filter((i) => i.doing === 'prepared')
     .map((i) => ({ id: i.id, href: `/book/${i.entry}`, text: `${places[i.station] ?? ''}, ${i.type}`, opens: i.opens }));
   return [...sets, ...intended].map((p) => ({ ...p, today: p.opens !== null && p.opens <= today }));
+}
+
+/** Sets whose place can be stood at now and not at the check: to be pulled or looked at before dark. */
+function cutOffSets(live: SetView[], season: Season, moving: MovingAll, locals: App.Locals) {
+  return live.flatMap((view) => {
+    const ahead = standingOf(view, moving, season, locals);
+    return ahead?.now && !ahead.atCheck ? [{ id: view.id, name: `${view.number} ${view.name}`, sentence: ahead.sentence }] : [];
+  });
+}
+
+function weatherTonight(season: Season, { hours }: MovingAll, { now, who }: App.Locals) {
+  if (hours.length === 0) return [];
+  const { zone } = season.line;
+  const today = localDate(now, zone);
+  const dusk = sunOf(today, zone, season.line).sunset ?? now;
+  const dawn = sunOf(addDays(today, 1), zone, season.line).sunrise ?? new Date(now.getTime() + DAY);
+  return tonight(hours, now.getTime(), dusk.getTime(), dawn.getTime(), who.person.system);
 }
 
 function row(season: Season, view: SetView, moving: MovingAll, locals: App.Locals) {

@@ -4,6 +4,7 @@
   import BandGauge from '$lib/ui/drawing/BandGauge.svelte';
   import DeviceSymbol from '$lib/ui/DeviceSymbol.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
+  import AfterNight from './AfterNight.svelte';
   import { sizeText } from '#core/devices/sizes';
 
   let { data } = $props();
@@ -28,6 +29,7 @@
     {/if}
     <h1>{data.headline}</h1>
     <p class="quiet mt-1 mb-3">{data.owed}</p>
+    <AfterNight groups={data.groups} cutOff={data.cutOff} weather={data.weather} />
     {#if data.waters.length === 0}
       <p class="sheet">No set is live. <a class="link" href="/bench">Place one at the bench</a>, and its checks appear here by deadline.</p>
     {:else}

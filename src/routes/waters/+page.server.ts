@@ -5,33 +5,45 @@ import { upwindText, windText } from '#core/ground/wind';
 import { GROUND_KINDS, type GroundKind } from '#core/record/scouting';
 import { simulateFix, simulateWind } from '#core/sim/outside';
 import { spanText } from '#core/time/localTime';
+import { iceAt } from '#core/ice/growth';
+import { merged } from '#core/weather/hours';
+import type { Station } from '#core/record/kinds';
 import { stateOf } from '#core/sets/standing';
-import { printLevel } from '#core/units/length';
+import { printLength, printLevel } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { sites } from '$lib/server/repositories/places';
 import { grounds } from '$lib/server/repositories/scouting';
+import { factorAt } from '$lib/server/moving';
+import { weatherSince } from '$lib/server/repositories/moving';
 import { loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
 
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
 const NEVER = { known: {}, age: {}, atMost: {} };
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-  const [season, places, ground] = await Promise.all([loadSeason(locals), sites(db(), locals.who.crew), grounds(db(), locals.who.crew)]);
+  const [season, places, ground, told] = await Promise.all([
+    loadSeason(locals),
+    sites(db(), locals.who.crew),
+    grounds(db(), locals.who.crew),
+    weatherSince(db(), locals.who.crew, new Date(locals.now.getTime() - 2 * DAY)),
+  ]);
   const { system } = locals.who.person;
-  const wind = simulateWind(11, locals.now);
+  const { simulated, ...wind } = windNow(told, locals.now);
   const shown = places.find((s) => s.id === url.searchParams.get('site')) ?? places[0];
   return {
     ids: { entry: newId(), water: newId(), gaugeEntry: newId(), gauge: newId(), ground: newId(), groundEntry: newId() },
     shown: shown?.id ?? null,
     shownWater: url.searchParams.get('water'),
-    wind: { ...wind, text: windText(wind) },
+    wind: { ...wind, simulated, text: windText(wind, simulated) },
     fix: shown ? simulateFix(Math.floor(locals.now.getTime() / 60_000), [shown.lon, shown.lat]) : null,
     kinds: GROUND_KINDS,
     ground: ground.map(({ id, site, water, kind, name, shape, note, entry }) => ({ id, site, water, kind, name, shape, note, entry })),
-    stations: season ? stationsOnMap(season, ground, system) : [],
+    stations: season ? stationsOnMap(season, ground, system, locals.now) : [],
     sites: places.map((site) => ({
       ...site,
       waters: (season?.waters ?? [])
@@ -58,7 +70,15 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   };
 };
 
-function stationsOnMap(season: Season, ground: Awaited<ReturnType<typeof grounds>>, system: 'us' | 'metric') {
+/** The wind of the hour as the record's station told it; else the simulated one. */
+function windNow(told: Awaited<ReturnType<typeof weatherSince>>, now: Date) {
+  const hour = merged(told).find((h) => h.at <= now.getTime() && h.at + HOUR > now.getTime());
+  return hour
+    ? { from: hour.from, speed: hour.wind, simulated: told.at(-1)?.source === 'simulated' }
+    : { ...simulateWind(11, now), simulated: true };
+}
+
+function stationsOnMap(season: Season, ground: Awaited<ReturnType<typeof grounds>>, system: 'us' | 'metric', now: Date) {
   const leave = boundariesOf(ground);
   return season.stations.map((s) => {
     const view = season.views.find((v) => v.station.id === s.id);
@@ -72,10 +92,20 @@ function stationsOnMap(season: Season, ground: Awaited<ReturnType<typeof grounds
       lat: s.lat,
       lon: s.lon,
       mark: view ? (state?.verdict ?? (view.state === 'live' ? ('unknown' as const) : view.state)) : null,
+      thin: thinText(season, s, now, system),
       label: view ? `${view.typeName}, ${state?.label ?? view.state}` : 'no set',
       outside: s.lat === null || s.lon === null ? null : outsideSentence(`${s.number} ${s.name}`, [s.lon, s.lat], leave),
     };
   });
+}
+
+/** Where the ice is thinner than over the open water; null elsewhere. */
+function thinText(season: Season, station: Station, now: Date, system: 'us' | 'metric'): string | null {
+  const sheet = season.sheets[station.water];
+  const ice = sheet && iceAt(sheet.course, now.getTime());
+  if (!sheet || !ice) return null;
+  const { factor, why } = factorAt(station, sheet, season.ice);
+  return factor < 0.8 ? `Thin ice: ${printLength(ice.low * factor, system)} may be all, ${why}. No ice is safe.` : null;
 }
 
 export const actions: Actions = {

@@ -45,6 +45,7 @@
         number: String(s.number),
         mark: s.mark,
         outside: s.outside !== null,
+        thin: s.thin !== null,
       } satisfies Shown,
       shape: { type: 'Point' as const, coordinates: [s.lon ?? 0, s.lat ?? 0] as [number, number] },
     })),
@@ -81,6 +82,7 @@
     <h1>Waters</h1>
     <nav aria-label="Scouting">
       <a class="btn" href="/waters/plan">The plan</a>
+      <a class="btn" href="/waters/weather">Weather</a>
       <a class="btn" href="/waters/exchange">Files in and out</a>
       <a class="btn" href="/waters/sign">Half-lives of sign</a>
     </nav>
@@ -129,6 +131,7 @@
           {#if station}<a class="link" href="/waters/{station.water}/{station.id}"><b>{station.number} {station.name}</b></a>, {station.kind}:
             {station.label}.
             {station.outside ?? ''}
+            {#if station.thin}<b>{station.thin}</b>{/if}
             <button class="link" type="button" onclick={() => take(station.id)}>Move it</button>
           {:else if piece}<b>{piece.name}</b>, {piece.kind}. {piece.note}
             <button class="link" type="button" onclick={() => take(piece.id)}>Change its shape</button>

@@ -69,3 +69,25 @@ export const seenAt = (db: Knex, crew: string, gauge: string): Promise<SeenReadi
     .where((query) => query.where('bound', 'crest').orWhereNot('clarity', 'not looked'))
     .orderBy('at', 'desc')
     .limit(50);
+
+/** Readings of a gauge that were taken after a time, each with the entry that last wrote it. */
+export async function readingsAfter(db: Knex, crew: string, gauge: string, at: Date): Promise<(ReadingBody & { entry: string })[]> {
+  const rows: (Omit<ReadingBody, 'gauge' | 'at' | 'since' | 'set'> & {
+    at: Date;
+    since: Date | null;
+    set_id: string | null;
+    entry_id: string;
+  })[] = await db('reading')
+    .select('id', 'at', 'level', 'bound', 'source', 'since', 'clarity', 'set_id', 'note', 'entry_id')
+    .where({ crew_id: crew, gauge_id: gauge })
+    .where('at', '>', at)
+    .orderBy('at');
+  return rows.map(({ at: when, since, set_id, entry_id, ...own }) => ({
+    ...own,
+    gauge,
+    at: when.toISOString(),
+    since: since && since.toISOString(),
+    set: set_id,
+    entry: entry_id,
+  }));
+}

@@ -2,13 +2,24 @@
   import type { PartKind } from '#core/water/part';
 
   /** A device in a section: its height is true, its width symbolic. */
-  let { kind, x, top, height, stick }: { kind: PartKind; x: number; top: number; height: number; stick: number } = $props();
+  let {
+    kind,
+    x,
+    top,
+    height,
+    stick,
+    hung = 0,
+  }: { kind: PartKind; x: number; top: number; height: number; stick: number; hung?: number } = $props();
   const width = $derived(kind === 'pan' ? 34 : Math.max(height, 14));
 </script>
 
 <g fill="none" stroke="var(--steel)" stroke-width="2">
   {#if kind === 'jaws'}
-    <path d="M{x} {top + height}v{stick}" stroke="var(--stick)" stroke-width="3.5" />
+    {#if hung > 0}<path d="M{x} {top}v-{hung}M{x - 22} {top - hung}h44" stroke-width="1.6" />{:else}<path
+        d="M{x} {top + height}v{stick}"
+        stroke="var(--stick)"
+        stroke-width="3.5"
+      />{/if}
     <rect x={x - width / 2} y={top} {width} {height} rx="2.5" />
     <path d="M{x - width / 2} {top + height / 2}h-7M{x + width / 2} {top + height / 2}h7" />
     <circle cx={x - width / 2 - 10} cy={top + height / 2} r="3" /><circle cx={x + width / 2 + 10} cy={top + height / 2} r="3" />

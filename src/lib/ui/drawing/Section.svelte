@@ -67,226 +67,238 @@
   {/each}
 {/snippet}
 
-{#if onzoom && !columns}
-  <div class="zoom no-print" role="group" aria-label="Zoom along the shore">
-    <button type="button" class="btn btn-sm" aria-label="Wider" disabled={zoom >= 8} onclick={() => onzoom(Math.min(8, zoom + 0.5))}
-      >+</button
-    >
-    <button type="button" class="btn btn-sm" aria-label="Narrower" disabled={zoom <= 1} onclick={() => onzoom(Math.max(1, zoom - 0.5))}
-      >−</button
-    >
-  </div>
-{/if}
-<div class="frame" class:columns={columns || zoom > 1}>
-  {#if columns || zoom > 1}<svg class="axis" viewBox="0 0 46 {scene.height}" width="46" height={scene.height} aria-hidden="true"
-      ><rect width="46" height={scene.height} fill="var(--sky)" />{@render axis(34)}{#if pond}<path
-          d="M0 {pond.y}h46"
-          stroke="var(--line)"
-          stroke-width="3"
-        />{/if}</svg
-    >{/if}
-  <div class="scroll">
-    <svg
-      viewBox="0 0 {scene.width} {scene.height}"
-      width={columns || zoom > 1 ? scene.width : '100%'}
-      role="group"
-      aria-label="Section of the water, unrolled along its shore. The table below has the same numbers."
-    >
-      <defs>
-        <pattern id="hatch" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(40)"
-          ><path d="M0 0v9" stroke="var(--hatch)" stroke-width="1" /></pattern
-        >
-      </defs>
-      <rect width={scene.width} height={scene.height} fill="var(--sky)" />
-      {#each scene.surfaces as s (s.surface)}
-        <rect x={s.from} y={s.y} width={s.to - s.from} height={Math.max(0, scene.height - s.y)} fill="var(--water)" />
-      {/each}
-      {#if scene.before}
-        <path
-          d="M{scene.before.from} {scene.before.y}H{scene.before.to}"
-          stroke="var(--line)"
-          stroke-width="1.6"
-          stroke-dasharray="2 6"
-          stroke-linecap="round"
-        />
-        <text x="10" y={scene.before.textY} font-size="13" style:fill="var(--linetext)">{scene.before.text}</text>
-      {/if}
-      {#if scene.ahead}
-        <rect
-          x={scene.ahead.from}
-          y={scene.ahead.top}
-          width={scene.ahead.to - scene.ahead.from}
-          height={Math.max(2, scene.ahead.bottom - scene.ahead.top)}
-          fill="var(--line)"
-          opacity="0.22"
-        />
-      {/if}
-      {#if scene.ice}
-        <rect
-          x={scene.ice.from}
-          y={scene.ice.y}
-          width={scene.ice.to - scene.ice.from}
-          height={Math.max(2, scene.ice.height)}
-          fill="var(--ice)"
-          stroke="var(--mute)"
-          stroke-width="1"
-        />
-        {#if scene.ice.snow > 0}<rect
+<div class="whole">
+  {#if onzoom && !columns}
+    <div class="zoom no-print" role="group" aria-label="Zoom along the shore">
+      <button type="button" class="btn btn-sm" aria-label="Wider" disabled={zoom >= 8} onclick={() => onzoom(Math.min(8, zoom + 0.5))}
+        >+</button
+      >
+      <button type="button" class="btn btn-sm" aria-label="Narrower" disabled={zoom <= 1} onclick={() => onzoom(Math.max(1, zoom - 0.5))}
+        >−</button
+      >
+    </div>
+  {/if}
+  <div class="frame" class:columns={columns || zoom > 1}>
+    {#if columns || zoom > 1}<svg class="axis" viewBox="0 0 46 {scene.height}" width="46" height={scene.height} aria-hidden="true"
+        ><rect width="46" height={scene.height} fill="var(--sky)" />{@render axis(34)}{#if pond}<path
+            d="M0 {pond.y}h46"
+            stroke="var(--line)"
+            stroke-width="3"
+          />{/if}</svg
+      >{/if}
+    <div class="scroll">
+      <svg
+        viewBox="0 0 {scene.width} {scene.height}"
+        width={columns || zoom > 1 ? scene.width : '100%'}
+        role="group"
+        aria-label="Section of the water, unrolled along its shore. The table below has the same numbers."
+      >
+        <defs>
+          <pattern id="hatch" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(40)"
+            ><path d="M0 0v9" stroke="var(--hatch)" stroke-width="1" /></pattern
+          >
+        </defs>
+        <rect width={scene.width} height={scene.height} fill="var(--sky)" />
+        {#each scene.surfaces as s (s.surface)}
+          <rect x={s.from} y={s.y} width={s.to - s.from} height={Math.max(0, scene.height - s.y)} fill="var(--water)" />
+        {/each}
+        {#if scene.before}
+          <path
+            d="M{scene.before.from} {scene.before.y}H{scene.before.to}"
+            stroke="var(--line)"
+            stroke-width="1.6"
+            stroke-dasharray="2 6"
+            stroke-linecap="round"
+          />
+          <text x="10" y={scene.before.textY} font-size="13" style:fill="var(--linetext)">{scene.before.text}</text>
+        {/if}
+        {#if scene.ahead}
+          <rect
+            x={scene.ahead.from}
+            y={scene.ahead.top}
+            width={scene.ahead.to - scene.ahead.from}
+            height={Math.max(2, scene.ahead.bottom - scene.ahead.top)}
+            fill="var(--line)"
+            opacity="0.22"
+          />
+        {/if}
+        {#if scene.ice}
+          <rect
             x={scene.ice.from}
-            y={scene.ice.y - scene.ice.snow}
+            y={scene.ice.y}
             width={scene.ice.to - scene.ice.from}
-            height={scene.ice.snow}
-            fill="var(--paper)"
+            height={Math.max(2, scene.ice.height)}
+            fill="var(--ice)"
             stroke="var(--mute)"
-            stroke-dasharray="2 3"
-          />{/if}
-        <text x={scene.ice.to - 70} y={scene.ice.y - scene.ice.snow - 6} font-size="13" font-weight="650" text-anchor="end" class="halo"
-          >{scene.ice.text}</text
-        >
-      {/if}
-      {#each scene.lodges as l (l.x)}
-        <path
-          d="M{l.x - l.half} {l.base + 30}C{l.x - l.half * 0.75} {l.top + 20} {l.x - l.half * 0.4} {l.top} {l.x} {l.top}C{l.x +
-            l.half * 0.45} {l.top} {l.x + l.half * 0.8} {l.top + 26} {l.x + l.half} {l.base + 30}Z"
-          fill="var(--bed)"
-          stroke="var(--bedink)"
-          stroke-width="2"
-        />
-        <path
-          d="M{l.x - 30} {l.top + 44}l24 -12M{l.x - 6} {l.top + 66}l30 -10M{l.x - 34} {l.top + 88}l28 -8M{l.x + 4} {l.top + 34}l18 9M{l.x +
-            8} {l.top + 98}l28 -14"
-          stroke="var(--stick)"
-          stroke-width="2.4"
-          stroke-linecap="round"
-        />
-        <text x={l.x} y={Math.min(l.top + 130, l.base + 20)} font-size="12" text-anchor="middle" font-weight="600">{l.name}</text>
-      {/each}
-      <path d={ground} fill="var(--bed)" />
-      <path d={ground} fill="url(#hatch)" />
-      <path d={bedPath} fill="none" stroke="var(--bedink)" stroke-width="2.2" />
-      {#each scene.stations as s (s.id)}<path d="M{s.x} {s.y}v7" stroke="var(--bedink)" stroke-width="1.6"><title>{s.text}</title></path
-        >{/each}
-      {#each scene.ways as w, i (w.x)}
-        <path d="M{w.x} {scene.height - 6}v6" stroke="var(--ink)" /><text x={w.x + (i === 0 ? 3 : 3)} y={scene.height - 5} font-size="11.5"
-          >{w.text}</text
-        >
-      {/each}
+            stroke-width="1"
+          />
+          {#if scene.ice.snow > 0}<rect
+              x={scene.ice.from}
+              y={scene.ice.y - scene.ice.snow}
+              width={scene.ice.to - scene.ice.from}
+              height={scene.ice.snow}
+              fill="var(--paper)"
+              stroke="var(--mute)"
+              stroke-dasharray="2 3"
+            />{/if}
+          <text x={scene.ice.to - 70} y={scene.ice.y - scene.ice.snow - 6} font-size="13" font-weight="650" text-anchor="end" class="halo"
+            >{scene.ice.text}</text
+          >
+        {/if}
+        {#each scene.lodges as l (l.x)}
+          <path
+            d="M{l.x - l.half} {l.base + 30}C{l.x - l.half * 0.75} {l.top + 20} {l.x - l.half * 0.4} {l.top} {l.x} {l.top}C{l.x +
+              l.half * 0.45} {l.top} {l.x + l.half * 0.8} {l.top + 26} {l.x + l.half} {l.base + 30}Z"
+            fill="var(--bed)"
+            stroke="var(--bedink)"
+            stroke-width="2"
+          />
+          <path
+            d="M{l.x - 30} {l.top + 44}l24 -12M{l.x - 6} {l.top + 66}l30 -10M{l.x - 34} {l.top + 88}l28 -8M{l.x + 4} {l.top +
+              34}l18 9M{l.x + 8} {l.top + 98}l28 -14"
+            stroke="var(--stick)"
+            stroke-width="2.4"
+            stroke-linecap="round"
+          />
+          <text x={l.x} y={Math.min(l.top + 130, l.base + 20)} font-size="12" text-anchor="middle" font-weight="600">{l.name}</text>
+        {/each}
+        <path d={ground} fill="var(--bed)" />
+        <path d={ground} fill="url(#hatch)" />
+        <path d={bedPath} fill="none" stroke="var(--bedink)" stroke-width="2.2" />
+        {#each scene.stations as s (s.id)}<path d="M{s.x} {s.y}v7" stroke="var(--bedink)" stroke-width="1.6"><title>{s.text}</title></path
+          >{/each}
+        {#each scene.ways as w, i (w.x)}
+          <path d="M{w.x} {scene.height - 6}v6" stroke="var(--ink)" /><text
+            x={w.x + (i === 0 ? 3 : 3)}
+            y={scene.height - 5}
+            font-size="11.5">{w.text}</text
+          >
+        {/each}
 
-      {#each scene.sets as s (s.id)}
-        {@const near = s.label.y + 22}
-        <path
-          d="M{s.x} {near}V{Math.min(...s.devices.map((d) => d.top), scene.height) - 3}"
-          stroke="var(--mute)"
-          stroke-width="1"
-          stroke-dasharray="1.5 3.5"
-        />
-        {#if s.ledge !== null}<path d="M{s.x - 26} {s.ledge}h52v7h-52z" fill="var(--bed)" stroke="var(--bedink)" stroke-width="1.4" />{/if}
-        {#each s.devices as d (d.device)}<g opacity={s.shape === 'live' ? 1 : 0.55}><DeviceShape {...d} /></g>{/each}
-        {#if s.band}
-          <g stroke="var(--ink)" stroke-width="1.7" fill="none">
-            <path d="M{s.band.x} {s.band.top}V{s.band.bottom}" />
-            {#if s.band.openTop}<path d="M{s.band.x - 4} {s.band.top + 6}l4 -6 4 6" />{:else}<path
-                d="M{s.band.x - 5} {s.band.top}h10"
-              />{/if}
-            {#if s.band.openBottom}<path d="M{s.band.x - 4} {s.band.bottom - 6}l4 6 4 -6" />{:else}<path
-                d="M{s.band.x - 5} {s.band.bottom}h10"
-              />{/if}
+        {#each scene.sets as s (s.id)}
+          {@const near = s.label.y + 22}
+          <path
+            d="M{s.x} {near}V{Math.min(...s.devices.map((d) => d.top), scene.height) - 3}"
+            stroke="var(--mute)"
+            stroke-width="1"
+            stroke-dasharray="1.5 3.5"
+          />
+          {#if s.ledge !== null}<path
+              d="M{s.x - 26} {s.ledge}h52v7h-52z"
+              fill="var(--bed)"
+              stroke="var(--bedink)"
+              stroke-width="1.4"
+            />{/if}
+          {#each s.devices as d (d.device)}<g opacity={s.shape === 'live' ? 1 : 0.55}><DeviceShape {...d} /></g>{/each}
+          {#if s.band}
+            <g stroke="var(--ink)" stroke-width="1.7" fill="none">
+              <path d="M{s.band.x} {s.band.top}V{s.band.bottom}" />
+              {#if s.band.openTop}<path d="M{s.band.x - 4} {s.band.top + 6}l4 -6 4 6" />{:else}<path
+                  d="M{s.band.x - 5} {s.band.top}h10"
+                />{/if}
+              {#if s.band.openBottom}<path d="M{s.band.x - 4} {s.band.bottom - 6}l4 6 4 -6" />{:else}<path
+                  d="M{s.band.x - 5} {s.band.bottom}h10"
+                />{/if}
+            </g>
+          {/if}
+        {/each}
+
+        {#each scene.surfaces as s (s.surface)}
+          <path
+            d="M{s.from} {s.y}H{s.to}"
+            stroke="var(--line)"
+            stroke-width="3.6"
+            stroke-dasharray={isWhatIf && s.surface === 'pond' ? '14 4' : undefined}
+          />
+        {/each}
+        {#if scene.ahead}
+          <path d="M{scene.ahead.from} {scene.ahead.y}H{scene.ahead.to}" stroke="var(--line)" stroke-width="1.6" stroke-dasharray="7 5" />
+          <text
+            x={columns ? 10 : scene.ahead.to - 12}
+            y={scene.ahead.bottom + 15}
+            font-size="13"
+            text-anchor={columns ? 'start' : 'end'}
+            class="halo"
+            style:fill="var(--linetext)">{scene.ahead.text}</text
+          >
+        {/if}
+        {#if pond}<text x="10" y={pond.y - 7} font-size="13.5" font-weight="700" class="halo" style:fill="var(--linetext)"
+            >{isAhead ? 'then' : isWhatIf ? 'what if' : 'now'} {pond.text}</text
+          >{/if}
+        {#if tail}<text
+            x={tail.to - 62}
+            y={tail.y - 6}
+            font-size="13"
+            font-weight="700"
+            text-anchor="end"
+            class="halo"
+            style:fill="var(--linetext)">tailwater {tail.text}</text
+          >{/if}
+
+        {#each scene.sets as s (s.id)}
+          <g transform="translate({s.label.middle} {s.label.y})">
+            <g transform="translate(-8 -8)"
+              ><StateMark verdict={s.shape === 'live' ? (s.state?.verdict ?? 'unknown') : s.shape} size={16} /></g
+            >
+            <a href="/check/{s.id}"
+              ><text y="21" font-size={LABEL_SIZE} font-weight="600" text-anchor="middle" class="label"
+                >{s.label.text}<title>{s.full}: {s.state?.label ?? s.shape}</title></text
+              ></a
+            >
+          </g>
+        {/each}
+
+        {#each scene.free as s (s.id)}
+          <path d="M{s.x} {s.label.y + 22}V{s.y}" stroke="var(--rule)" stroke-width="1" stroke-dasharray="1.5 4" />
+          <g transform="translate({s.label.middle} {s.label.y})">
+            <circle r="4" fill="var(--paper)" stroke="var(--mute)" stroke-width="1.6" />
+            <a href="/waters/{water}/{s.id}"
+              ><text y="21" font-size={LABEL_SIZE} font-weight="500" text-anchor="middle" class="label free"
+                >{s.label.text}<title>{s.full}: no set</title></text
+              ></a
+            >
+          </g>
+        {/each}
+
+        {#if !columns && zoom === 1}{@render axis(scene.width - 16)}{/if}
+
+        {#if handle && level !== null}
+          <g
+            class="handle"
+            role="slider"
+            tabindex="0"
+            aria-label="Level of the water, what if"
+            aria-valuenow={Math.round((level / INCH) * 4) / 4}
+            aria-valuetext={valueText}
+            aria-orientation="vertical"
+            transform="translate({handle.x} {handle.y})"
+            onpointerdown={down}
+            onpointermove={move}
+            onpointerup={() => (dragFrom = null)}
+            onpointercancel={() => (dragFrom = null)}
+            onkeydown={key}
+          >
+            <circle r="22" fill="transparent" />
+            <circle r="11" fill="var(--paper)" stroke="var(--line)" stroke-width="3" />
+            <path d="M0 -6v12M-3 -3.4 0 -6.4 3 -3.4M-3 3.4 0 6.4 3 3.4" stroke="var(--linetext)" stroke-width="1.8" fill="none" />
           </g>
         {/if}
-      {/each}
-
-      {#each scene.surfaces as s (s.surface)}
-        <path
-          d="M{s.from} {s.y}H{s.to}"
-          stroke="var(--line)"
-          stroke-width="3.6"
-          stroke-dasharray={isWhatIf && s.surface === 'pond' ? '14 4' : undefined}
-        />
-      {/each}
-      {#if scene.ahead}
-        <path d="M{scene.ahead.from} {scene.ahead.y}H{scene.ahead.to}" stroke="var(--line)" stroke-width="1.6" stroke-dasharray="7 5" />
-        <text
-          x={columns ? 10 : scene.ahead.to - 12}
-          y={scene.ahead.bottom + 15}
-          font-size="13"
-          text-anchor={columns ? 'start' : 'end'}
-          class="halo"
-          style:fill="var(--linetext)">{scene.ahead.text}</text
-        >
-      {/if}
-      {#if pond}<text x="10" y={pond.y - 7} font-size="13.5" font-weight="700" class="halo" style:fill="var(--linetext)"
-          >{isAhead ? 'then' : isWhatIf ? 'what if' : 'now'} {pond.text}</text
-        >{/if}
-      {#if tail}<text
-          x={tail.to - 62}
-          y={tail.y - 6}
-          font-size="13"
-          font-weight="700"
-          text-anchor="end"
-          class="halo"
-          style:fill="var(--linetext)">tailwater {tail.text}</text
-        >{/if}
-
-      {#each scene.sets as s (s.id)}
-        <g transform="translate({s.label.middle} {s.label.y})">
-          <g transform="translate(-8 -8)"
-            ><StateMark verdict={s.shape === 'live' ? (s.state?.verdict ?? 'unknown') : s.shape} size={16} /></g
-          >
-          <a href="/check/{s.id}"
-            ><text y="21" font-size={LABEL_SIZE} font-weight="600" text-anchor="middle" class="label"
-              >{s.label.text}<title>{s.full}: {s.state?.label ?? s.shape}</title></text
-            ></a
-          >
-        </g>
-      {/each}
-
-      {#each scene.free as s (s.id)}
-        <path d="M{s.x} {s.label.y + 22}V{s.y}" stroke="var(--rule)" stroke-width="1" stroke-dasharray="1.5 4" />
-        <g transform="translate({s.label.middle} {s.label.y})">
-          <circle r="4" fill="var(--paper)" stroke="var(--mute)" stroke-width="1.6" />
-          <a href="/waters/{water}/{s.id}"
-            ><text y="21" font-size={LABEL_SIZE} font-weight="500" text-anchor="middle" class="label free"
-              >{s.label.text}<title>{s.full}: no set</title></text
-            ></a
-          >
-        </g>
-      {/each}
-
-      {#if !columns && zoom === 1}{@render axis(scene.width - 16)}{/if}
-
-      {#if handle && level !== null}
-        <g
-          class="handle"
-          role="slider"
-          tabindex="0"
-          aria-label="Level of the water, what if"
-          aria-valuenow={Math.round((level / INCH) * 4) / 4}
-          aria-valuetext={valueText}
-          aria-orientation="vertical"
-          transform="translate({handle.x} {handle.y})"
-          onpointerdown={down}
-          onpointermove={move}
-          onpointerup={() => (dragFrom = null)}
-          onpointercancel={() => (dragFrom = null)}
-          onkeydown={key}
-        >
-          <circle r="22" fill="transparent" />
-          <circle r="11" fill="var(--paper)" stroke="var(--line)" stroke-width="3" />
-          <path d="M0 -6v12M-3 -3.4 0 -6.4 3 -3.4M-3 3.4 0 6.4 3 3.4" stroke="var(--linetext)" stroke-width="1.8" fill="none" />
-        </g>
-      {/if}
-    </svg>
+      </svg>
+    </div>
   </div>
 </div>
 
 <style>
+  .whole {
+    position: relative;
+  }
   .frame.columns {
     display: flex;
   }
   .zoom {
     position: absolute;
-    right: 60px;
-    margin-top: 4px;
+    left: 20px;
+    bottom: 26px;
     display: flex;
     gap: 4px;
     z-index: 2;

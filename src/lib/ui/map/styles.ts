@@ -13,6 +13,8 @@ export interface Shown {
   kind?: GroundKind;
   mark?: string | null;
   outside?: boolean;
+  /** the ice is thinner here */
+  thin?: boolean;
 }
 
 const colour = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
@@ -89,7 +91,21 @@ export function mapStyle(): (feature: { get(key: string): unknown }, resolution:
             }),
           ]
         : [];
+      const thin = shown.thin
+        ? [
+            new Style({
+              image: new Circle({
+                declutterMode: 'none',
+                radius: 16,
+                fill: new Fill({ color: `${paper}88` }),
+                stroke: new Stroke({ color: ink, width: 1.6, lineDash: [1.5, 3] }),
+              }),
+              zIndex: 3,
+            }),
+          ]
+        : [];
       return [
+        ...thin,
         ...ring,
         new Style({ image, text: text(words, 19, shown.mark ? ink : mute, shown.mark ? 13 : 12), zIndex: shown.mark ? 6 : 5 }),
       ];

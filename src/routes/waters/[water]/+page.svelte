@@ -6,7 +6,7 @@
   import { readableZoom, sectionScene } from '#core/scene/section';
   import { endOf, trackAt, type Track } from '#core/water/track';
   import { forecaster } from '$lib/forecast/forecaster';
-  import { whenShort } from '$lib/ui/whenShort';
+  import { quarterDays, whenShort } from '$lib/ui/whenShort';
   import { statesOf } from '#core/sets/standing';
   import { printLength, printLevel } from '#core/units/length';
   import { worst, type Water } from '#core/water/state';
@@ -64,12 +64,7 @@
     const ice = levels.known.sheet ? `, ${printLength(levels.known.sheet, system)} of ice` : '';
     return `${whenShort(at, data.now, data.zone)}: ${print(middle)}, between ${print(low)} and ${print(high)}${ice}`;
   });
-  const marks = $derived(
-    Array.from({ length: Math.floor(most / 720) + 1 }, (_, n) => ({
-      minutes: n * 720,
-      text: n === 0 ? 'now' : whenShort(data.now + n * 43_200_000, data.now, data.zone),
-    })),
-  );
+  const marks = $derived(quarterDays(data.now, most, data.zone));
   const print = (level: number | undefined): string => (level === undefined ? '' : printLevel(level - zero.pond, system));
   let field = $derived(typed(kept, 'level', data.asked || print(levels.known.pond)));
   const toGo = $derived(data.water.safe ? stillToGo(data.water.safe, levels.known.pond ?? null, zero.pond, system) : null);

@@ -10,12 +10,15 @@
   let { water, isPond, toGo, clarity, crest }: Props = $props();
 </script>
 
-<nav aria-label="Scouting this water">
+<nav aria-label="This water">
   <a class="btn" href="/waters/{water}/read">Guided readings</a>
   <a class="btn" href="/waters/{water}/count">Counting</a>
   <a class="btn" href="/waters/{water}/ledger">Ledger</a>
   <a class="btn" href="/waters/plan?water={water}">Plan here</a>
-  {#if isPond}<a class="btn" href="/waters/{water}/break">What a break would do</a>{/if}
+  <a class="btn" href="/waters/{water}/levels">Levels</a>
+  <a class="btn" href="/waters/{water}/ice">Ice</a>
+  {#if isPond}<a class="btn" href="/waters/{water}/break">Breaks</a>
+    <a class="btn" href="/waters/{water}/fills">What fills it</a>{/if}
 </nav>
 <p>
   {#if toGo}<b>{toGo}</b>{/if}

@@ -23,8 +23,8 @@
     <PrintButton />
   </div>
   <p class="problem my-2">{data.caution}</p>
-  {#if page.url.searchParams.has('opened')}<p role="status"><b>Saved to the book: every set on this pond is forecast from it.</b></p>{/if}
-  {#if page.url.searchParams.has('mended')}<p role="status"><b>Saved to the book: nothing runs out there any more.</b></p>{/if}
+  {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book: every set on this pond is forecast from it.</b></p>{/if}
+  {#if page.url.searchParams.has('closed')}<p role="status"><b>Saved to the book: nothing runs out there any more.</b></p>{/if}
   {#each data.running as o (o.id)}
     <form method="POST" action="?/mend" class="open no-print" use:enhance={keeping}>
       <b>Open:</b>
@@ -33,15 +33,25 @@
       <button class="btn">It was found mended</button>
     </form>
   {/each}
+  {#each data.past as o (o.id)}
+    <p class="no-print quiet">Mended: {o.text}. <a class="link" href="?again={o.id}">Open the same place again</a></p>
+  {/each}
   {#if data.answer}
     <p class="answer" aria-live="polite">{data.answer.sentence}</p>
     {#if data.answer.safe}<p><b>{data.answer.safe}</b></p>{/if}
     {#if data.answer.reach}<p class="answer">{data.answer.reach}</p>{/if}
+    {#if data.answer.reasons}<p class="quiet mb-2">{data.answer.reasons}</p>{/if}
     <CourseChart chart={data.answer.chart} />
   {:else}<p class="answer" role="alert">{data.why}</p>{/if}
 
   <form method="GET" class="sheet mt-4 no-print" aria-label="The break">
+    <p class="mb-2">
+      As a set makes it:
+      {#each data.breaking as b, i (b.id)}{i > 0 ? ', ' : ''}<a class="link" href="?of={b.id}">{b.name}</a> ({b.words}){/each}.
+    </p>
+    {#if data.typed.again}<input type="hidden" name="again" value={data.typed.again} />{/if}
     <div class="fields">
+      <TextField label="How many alike" name="count" value={data.typed.count} error={data.errors.count} />
       <SelectField
         label="Shape"
         name="shape"
@@ -70,6 +80,44 @@
         options={[
           { value: 'dusk', text: 'two hours after sunset' },
           { value: 'never', text: 'never' },
+          { value: 'at', text: 'at a time' },
+        ]}
+      />
+      <TextField
+        label="Mended at"
+        name="mendedAt"
+        type="datetime-local"
+        value={data.typed.mendedAt}
+        error={data.errors.mendedAt}
+        help="only when “at a time”"
+      />
+      <TextField
+        label="To be opened at"
+        name="opened"
+        type="datetime-local"
+        value={data.typed.opened}
+        error={data.errors.opened}
+        help="empty is now; others may open it later"
+      />
+      <SelectField
+        label="The fill"
+        name="widens"
+        value={data.typed.widens}
+        options={[
+          { value: 'no', text: 'holds in rain' },
+          { value: 'yes', text: 'is soft: rain cuts it wider' },
+        ]}
+      />
+      <SelectField
+        label="Wanted"
+        name="want"
+        value={data.typed.want}
+        error={data.errors.want}
+        options={[
+          { value: 'none', text: 'nothing' },
+          { value: 'level', text: 'a level' },
+          { value: 'sets', text: 'my sets still in their bands' },
+          { value: 'safe', text: 'down to the safe level' },
         ]}
       />
       <TextField label="Level wanted" name="goal" value={data.typed.goal} error={data.errors.goal} help="to be kept, or to be reached" />
@@ -77,8 +125,11 @@
     </div>
     <button class="btn btn-primary">Work it out</button>
     <p class="quiet mt-2">
-      Water balance with critical flow over a broad crest. The band: the break runs a fifth better or worse, the inflow half as large again
-      or half <span class="origin">practice</span>. Rain, widening and repairs of another hour begin it anew.
+      Water balance with critical flow over a broad crest; rain by the weather of the record, pipes and crest as <a
+        class="link"
+        href="/waters/{data.water.id}/fills">kept for this water</a
+      >. The band: the break runs a fifth better or worse, inflow and rain half as large again or half, the area a tenth off
+      <span class="origin">practice</span>.
     </p>
   </form>
 

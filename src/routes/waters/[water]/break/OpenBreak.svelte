@@ -12,7 +12,7 @@
     ids: { entry: string; id: string };
     kinds: readonly string[];
     /** what the what-if above was asked, to begin from */
-    typedNow: { shape: string; width: string; sill: string };
+    typedNow: { shape: string; width: string; sill: string; count: string; widens: string };
     nowField: string;
   }
   let { kept, ids, kinds, typedNow, nowField }: Props = $props();
@@ -50,6 +50,27 @@
         name="openedBy"
         value={typed(kept, 'openedBy')}
         options={['us', 'others', 'the water'].map((b) => ({ value: b, text: b }))}
+      />
+      <TextField
+        label="How many of them"
+        name="openCount"
+        value={typed(kept, 'openCount', typedNow.count)}
+        error={kept?.errors?.openCount}
+      />
+      <SelectField
+        label="Expected"
+        name="expect"
+        value={typed(kept, 'expect', 'not mended')}
+        options={['not mended', 'mended after dusk'].map((e) => ({ value: e, text: e }))}
+      />
+      <SelectField
+        label="Its fill"
+        name="openWidens"
+        value={typed(kept, 'openWidens', typedNow.widens)}
+        options={[
+          { value: 'no', text: 'holds in rain' },
+          { value: 'yes', text: 'soft: rain cuts it wider' },
+        ]}
       />
       <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
     </div>

@@ -1,0 +1,42 @@
+import { many } from '../units/many';
+import type { Verdict } from '../water/need';
+
+/** A set as Morning counts it. */
+export interface Counted {
+  id: string;
+  name: string;
+  verdict: Verdict;
+  /** by the forecast it is idle at its check */
+  idleThen: boolean;
+}
+
+export interface Group {
+  id: 'idle' | 'fishing' | 'frozen' | 'will';
+  title: string;
+  sentence: string;
+  sets: { id: string; name: string }[];
+}
+
+const IDLE: readonly Verdict[] = ['outOfWater', 'heldUnder', 'aground', 'tooDeep', 'noLongerSubmerging'];
+
+/** The gear that goes out when the season turns. [practice] */
+export const TURNED =
+  'The season turned: set log crossings (a 155 clipped low to the trunk, tied to a tree: ice takes no stake) and lodges under ice. Load sled, chisel, saw and fuel, scoop, spare wires, green wood, safety poles, long gloves and a second pair.';
+
+/** What the night left: idle sets, those that still fish out of reach (which are not idle), those frozen in, and those that will be idle at their check. */
+export function afterNight(sets: readonly Counted[]): Group[] {
+  const group = (id: Group['id'], title: string, own: readonly Counted[], sentence: string): Group[] =>
+    own.length === 0
+      ? []
+      : [{ id, title: `${title}: ${many(own.length, 'set')}`, sentence, sets: own.map(({ id: set, name }) => ({ id: set, name })) }];
+  const frozen = sets.filter((s) => s.verdict === 'frozen');
+  const idle = sets.filter((s) => IDLE.includes(s.verdict));
+  const fishing = sets.filter((s) => s.verdict === 'cannotReach');
+  const will = sets.filter((s) => s.idleThen && !idle.includes(s) && !frozen.includes(s));
+  return [
+    ...group('idle', 'Idle as they stand', idle, 'Each takes nothing until it is changed.'),
+    ...group('fishing', 'Still fishing, out of reach', fishing, 'Not idle: leave them to the level, or draw them with a hook.'),
+    ...group('frozen', 'Frozen in', frozen, frozen.length >= 2 ? TURNED : 'Chop it free, or pull it before it is lost.'),
+    ...group('will', 'Idle by their check', will, 'By the middle of the forecast, if nothing is changed.'),
+  ];
+}

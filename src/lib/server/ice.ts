@@ -1,0 +1,130 @@
+import { bearing, firstDays, BEARING_TABLE, ICE_CAUTION } from '#core/ice/bearing';
+import { freeboard, iceAt, ICE_WATERS } from '#core/ice/growth';
+import { HOLDS_POLE, HOLE_ALPHA, holdsPole, newIce, safetyPole } from '#core/ice/hole';
+import type { Ice } from '#core/record/kinds';
+import { setTypeOf } from '#core/sets/catalogue';
+import { settingAt, type SetView } from '#core/sets/standing';
+import { inches, type System } from '#core/units/factors';
+import { printLength } from '#core/units/length';
+import { freezingDegreeDays, type WeatherHour } from '#core/weather/hours';
+import { AHEAD, factorAt, type Sheet } from './moving';
+import { clockFrom } from './outlook';
+import type { Season } from './season';
+
+const HOUR = 3_600_000;
+
+/** The thinnest ice that may be over any place of a water now, and where; m. */
+export function thinnest(season: Season, water: string, now: Date): { thickness: number; where: string; why: string } | null {
+  const sheet = season.sheets[water];
+  const ice = sheet && iceAt(sheet.course, now.getTime());
+  if (!sheet || !ice) return null;
+  const places = season.stations
+    .filter((s) => s.water === water)
+    .map((s) => ({ where: `${s.number} ${s.name}`, ...factorAt(s, sheet, season.ice) }))
+    .sort((a, b) => a.factor - b.factor);
+  const [first] = places;
+  return first && first.factor < 1
+    ? { thickness: ice.low * first.factor, where: first.where, why: first.why }
+    : { thickness: ice.low, where: 'the open sheet', why: 'no place of it is known to be thinner' };
+}
+
+/** What the published figures say of the sheet over the open water, and of its thinnest place. */
+export function bearingOf(season: Season, water: string, now: Date, system: System) {
+  const sheet = season.sheets[water];
+  const ice = sheet && iceAt(sheet.course, now.getTime());
+  if (!sheet || !ice) return null;
+  const thin = thinnest(season, water, now);
+  return {
+    caution: ICE_CAUTION,
+    ...bearing(ice.low, sheet.last.white, sheet.fell ?? 0, system),
+    thin: thin && thin.thickness < ice.low ? `${printLength(thin.thickness, system)} may be all over ${thin.where}: ${thin.why}.` : '',
+    unknownFall: sheet.fell === null,
+  };
+}
+
+/** When the open sheet may reach the table's figure for one on foot: a range of days, never a date alone. */
+export function footText(sheet: Sheet, now: Date, zone: string, system: System): string {
+  const wanted = (BEARING_TABLE[0]?.clear ?? 0) * (sheet.last.white ? 2 : 1);
+  const { earliest, latest } = firstDays(sheet.course, now.getTime(), wanted);
+  const clock = clockFrom(now, zone);
+  const figure = printLength(wanted, system);
+  if (earliest === null)
+    return `The table’s ${figure} for one on foot are not reached within three days, by the thick end of the course either.`;
+  const from = earliest <= now.getTime() ? 'may be reached already' : `may be reached from ${clock(new Date(earliest))}`;
+  return `The table’s ${figure} for one on foot ${from}, ${latest === null ? 'perhaps not within three days' : `at the latest by ${clock(new Date(latest))}`}. Measure, and measure again.`;
+}
+
+export interface HoleCheck {
+  set: string;
+  name: string;
+  /** what to do at the hole, the trouble first */
+  sentence: string;
+  warns: boolean;
+}
+
+/** Each hole that was opened: what it freezes by the next check, whether it holds the pole, and whether drop or loops still clear the ice. */
+export function holesOf(season: Season, water: string, hours: readonly WeatherHour[], now: Date, system: System): HoleCheck[] {
+  const sheet = season.sheets[water];
+  if (!sheet) return [];
+  return season.views
+    .filter((v) => v.station.water === water && v.state === 'live' && setTypeOf(v.type).underIce)
+    .map((view) => holeOf(view, season, sheet, hours, now, system));
+}
+
+function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly WeatherHour[], now: Date, system: System): HoleCheck {
+  const print = (m: number): string => printLength(m, system);
+  const set = season.sets.find((s) => s.id === view.id);
+  const setting = set && settingAt(set, now);
+  const opened = view.lastLook ? new Date(view.lastLook) : now;
+  const check = view.deadline ? new Date(view.deadline) : new Date(now.getTime() + 24 * HOUR);
+  const until = Math.min(check.getTime(), now.getTime() + AHEAD * HOUR);
+  const cover = setting?.choices.cover === 'snow' ? 'snow' : 'open';
+  const there = (iceAt(sheet.course, until)?.high ?? 0) * view.iceFactor;
+  const ice = newIce(there, cover, freezingDegreeDays(hours, opened.getTime(), until));
+  const clock = clockFrom(now, season.line.zone);
+  const hole = `New ice in the hole by ${clock(check)}: ${print(ice)} (${HOLE_ALPHA[cover]} cm per √(°C·day), ${cover === 'open' ? 'left open' : 'under snow'}, practice).`;
+  const clear = clearanceOf(view, there);
+  const hangs =
+    clear === null
+      ? ''
+      : clear <= 0
+        ? ` The ice there may be ${print(there)}: it is ${print(-clear)} inside it.`
+        : ` The ice there may be ${print(there)}: ${print(clear)} stay clear below it.`;
+  const pole =
+    view.type === 'ice-snare-pole'
+      ? holdsPole(ice)
+        ? ' It holds the set pole.'
+        : ` It does not hold the set pole (${print(HOLDS_POLE)} wanted): a safety pole of ${print(safetyPole(setting?.numbers.hole ?? inches(16)))} is required across it, tied to the set pole, on sound ice both sides.`
+      : '';
+  return {
+    set: view.id,
+    name: `${view.number} ${view.name}`,
+    sentence: `${hole}${pole}${hangs}`,
+    warns: (clear !== null && clear <= 0) || (view.type === 'ice-snare-pole' && !holdsPole(ice)),
+  };
+}
+
+/** Room between the underside of an ice of that thickness and the highest device, m; null when none hangs there. */
+function clearanceOf(view: SetView, ice: number): number | null {
+  const tops = view.layout.parts
+    .filter((p) => p.device && (p.kind === 'jaws' || p.kind === 'loop'))
+    .map((p) => ({ hung: p.bearer === 'ice', k: p.z.k + p.height, pond: p.z.pond ?? 0 }));
+  if (tops.length === 0) return null;
+  const hung = tops.filter((t) => t.hung);
+  // hung from the ice's top: the wire less the ice; on a pole the water line decides, which the section shows
+  return hung.length > 0 ? Math.min(...hung.map((t) => -t.k)) - ice : null;
+}
+
+export const iceText = (i: Ice, system: System): string =>
+  i.seen === 'measured' ? `${printLength(i.thickness, system)} of ${i.white ? 'white ' : ''}ice` : i.seen;
+
+/** How the sheet is reckoned, in words. */
+export function growthText({ growth, last }: Sheet, water: keyof typeof ICE_WATERS | null, system: System): string {
+  const own = growth.from > 0;
+  const by = own
+    ? `its own measurements: ${growth.middle.toFixed(1)} cm per √(°C·day), an eighth either way (practice)`
+    : `the class “${ICE_WATERS[water ?? 'lake'].words}”: ${growth.low} to ${growth.high} cm per √(°C·day) (USACE EM 1110-2-1612, from memory)`;
+  const wet = freeboard(last.thickness, last.snow);
+  const flooded = last.snow > 0 && wet < 0 ? ' The snow presses it under: water comes up the hole.' : '';
+  return `Grown from ${printLength(last.thickness, system)} by ${by}.${flooded}`;
+}

@@ -1,0 +1,45 @@
+/** Plotly's own words, untyped here. */
+export type Trace = Record<string, unknown>;
+export type Plan = Record<string, unknown>;
+
+/** Colours of the page under its theme, by their names in the style sheet. */
+export type Colours = Record<'ink' | 'mute' | 'rule' | 'paper' | 'line' | 'dusk' | 'water' | 'out' | 'fine' | 'steel', string>;
+
+const NAMES = ['ink', 'mute', 'rule', 'paper', 'line', 'dusk', 'water', 'out', 'fine', 'steel'] as const;
+
+const colours = (): Colours => {
+  const style = getComputedStyle(document.documentElement);
+  return Object.fromEntries(NAMES.map((name) => [name, style.getPropertyValue(`--${name}`).trim()])) as Colours;
+};
+
+/** What every chart has in common. */
+export const baseLayout = ({ ink, paper }: Colours, height: number): Plan => ({
+  height,
+  autosize: true,
+  margin: { l: 58, r: 24, t: 8, b: 46 },
+  paper_bgcolor: paper,
+  plot_bgcolor: paper,
+  font: { family: '"Overpass Variable", sans-serif', size: 13, color: ink },
+  legend: { orientation: 'h', y: -0.22 },
+});
+
+/** Draws a chart with Plotly, which only loads here, and anew when the theme changes. @returns what takes it down */
+export function plotted(host: HTMLElement, build: (colours: Colours) => { data: Trace[]; layout: Plan }): () => void {
+  let gone = false;
+  let purge = (): void => undefined;
+  const draw = async (): Promise<void> => {
+    const { default: Plotly } = await import('plotly.js-basic-dist-min');
+    if (gone) return;
+    const { data, layout } = build(colours());
+    await Plotly.react(host, data, layout, { displayModeBar: false, responsive: true });
+    purge = () => Plotly.purge(host);
+  };
+  void draw();
+  const themes = new MutationObserver(() => void draw());
+  themes.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
+  return () => {
+    gone = true;
+    themes.disconnect();
+    purge();
+  };
+}

@@ -1,0 +1,39 @@
+<script lang="ts">
+  let { data } = $props();
+</script>
+
+<svelte:head><title>How the sets stood in the water · Zaprud</title></svelte:head>
+
+<div class="page">
+  <p><a class="link" href="/book">Book</a></p>
+  <h1>How the sets stood in the water</h1>
+  <p class="quiet">Reckoned from the readings, straight between two of them; of a gap of over two days nothing is said (practice).</p>
+  <table class="plain-table mt-3">
+    <thead
+      ><tr
+        ><th scope="col">Set</th><th scope="col">Outside its band</th><th scope="col">From when to when</th><th scope="col"
+          >How it stood when it caught</th
+        ></tr
+      ></thead
+    >
+    <tbody>
+      {#each data.sets as s (s.id)}
+        <tr>
+          <td><a class="link font-bold" href="/book?set={s.id}">{s.name}</a></td>
+          <td>{s.hours === 0 ? 'never' : `${s.hours} h`}</td>
+          <td>
+            {#each s.spans.slice(-4) as span, i (i)}{span.text}<br />{:else}–{/each}
+            {#if s.spans.length > 4}<details>
+                <summary class="cursor-pointer">{s.spans.length - 4} more, earlier</summary
+                >{#each s.spans.slice(0, -4) as span, i (i)}{span.text}<br />{/each}
+              </details>{/if}
+          </td>
+          <td
+            >{#each s.catches as c, i (i)}<a class="link" href="/book?kind=check&set={s.id}">{c.text}</a>: {c.stood}<br
+              />{:else}–{/each}</td
+          >
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+</div>

@@ -1,0 +1,65 @@
+<script lang="ts">
+  import type { Group } from '#core/morning/afterNight';
+  import type { Finding } from '#core/water/finding';
+  import StateMark from '$lib/ui/StateMark.svelte';
+
+  /** What the night left and what the next one brings, before the list. */
+  interface Props {
+    groups: Group[];
+    cutOff: { id: string; name: string; sentence: string }[];
+    weather: Finding[];
+  }
+  let { groups, cutOff, weather }: Props = $props();
+  const MARK = { idle: 'outOfWater', fishing: 'cannotReach', frozen: 'frozen', will: 'nearEdge' } as const;
+</script>
+
+{#if groups.length + cutOff.length + weather.length > 0}
+  <div class="night">
+    {#each groups as g (g.id)}
+      <p>
+        <StateMark verdict={MARK[g.id]} />
+        <span
+          ><b>{g.title}</b>: {#each g.sets as s, i (s.id)}{i > 0 ? ', ' : ''}<a class="link" href="/bench/{s.id}">{s.name}</a>{/each}. {g.sentence}</span
+        >
+      </p>
+    {/each}
+    {#if cutOff.length > 0}
+      <p>
+        <StateMark verdict="cannotReach" />
+        <span
+          ><b>Pull before dark, or lose the way to them</b>: {#each cutOff as s, i (s.id)}{i > 0 ? ' ' : ''}<a
+              class="link"
+              href="/check/{s.id}">{s.name}</a
+            >
+            ({s.sentence}){/each}</span
+        >
+      </p>
+    {/if}
+    {#each weather as f (f.id)}
+      <p>
+        <StateMark verdict="nearEdge" />
+        <span><a class="link" href="/waters/weather">{f.about}</a>: {f.sentence} <span class="origin">{f.origin}</span></span>
+      </p>
+    {/each}
+  </div>
+{/if}
+
+<style>
+  .night {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(330px, 1fr));
+    gap: 6px 28px;
+    margin: 0 0 14px;
+  }
+  p {
+    display: grid;
+    grid-template-columns: 22px 1fr;
+    gap: 8px;
+    align-items: start;
+  }
+  .origin {
+    border: 1px solid var(--rule);
+    padding: 0 5px;
+    font-size: 0.85rem;
+  }
+</style>

@@ -1,0 +1,152 @@
+import { stillToGo } from '#core/ledger/stillToGo';
+import { courseChart } from '#core/scene/courseChart';
+import { statesOf } from '#core/sets/standing';
+import { spanText } from '#core/time/localTime';
+import { INCH, type System } from '#core/units/factors';
+import { printLength, printLevel } from '#core/units/length';
+import { levelOn, type PondModel } from '#core/water/balance';
+import {
+  breakCourses,
+  largestBreak,
+  leaving,
+  resized,
+  sizeText,
+  smallestBreak,
+  type BreakPlan,
+  type Leaving,
+} from '#core/water/breakDesign';
+import { breakFlow, criticalSpeed } from '#core/water/outflow';
+import { widthAt } from '#core/water/pondForecast';
+import { bandText } from '#core/water/state';
+import { clockFrom } from '$lib/server/outlook';
+import { wideningIn, type MovingAll } from '$lib/server/moving';
+import type { waterOf } from '$lib/server/scouting';
+import type { Asked } from './asked';
+
+type Place = Awaited<ReturnType<typeof waterOf>>;
+
+/** Sets of the pond with the band of each; two traps of a set at one height answer once. */
+function bandsOf({ season, water, levels }: Place, system: System) {
+  const all = season.views
+    .filter((v) => v.station.water === water.id && v.state === 'live')
+    .flatMap((v) =>
+      statesOf(v, levels, system)
+        .filter((s) => s.axis === 'pond' && s.band)
+        .map((s) => ({ id: `${v.id} ${s.device}`, set: v.id, name: `${v.number} ${v.name}`, band: s.band ?? { min: 0, max: 0 } })),
+    );
+  return all.filter(
+    (s, i) => all.findIndex((o) => o.set === s.set && Math.abs(o.band.min - s.band.min) + Math.abs(o.band.max - s.band.max) < 1e-6) === i,
+  );
+}
+
+/** Everything the designer answers, both ways. */
+export function answerOf(asked: Asked, place: Place, model: PondModel, moving: MovingAll, hours: number, locals: App.Locals) {
+  const { water, zero, season, levels } = place;
+  const { system } = locals.who.person;
+  const { zone } = season.line;
+  const { now } = locals;
+  const start = asked.start ?? 0;
+  const told = clockFrom(now, zone);
+  const when = (seconds: number): string => told(new Date(now.getTime() + seconds * 1000));
+  const seconds = (at: Date): number => (at.getTime() - now.getTime()) / 1000;
+  const { breaks: running, ...rest } = model;
+  const widens = asked.widens ? wideningIn(moving.hours, now.getTime()) : undefined;
+  const plan: BreakPlan = {
+    start,
+    model: rest,
+    shape: asked.shape,
+    sill: asked.sill,
+    count: asked.count,
+    opened: asked.opened ? Math.max(0, seconds(asked.opened)) : 0,
+    running,
+    mended: asked.mended ? Math.max(60, seconds(asked.mended)) : null,
+    ...(widens ? { widens } : {}),
+    hours,
+  };
+  const courses = breakCourses(plan);
+  const bands = bandsOf(place, system);
+  const print = (level: number): string => printLevel(level - zero, system);
+  const last = (course: typeof courses.middle): number => course.at(-1)?.level ?? start;
+  const end = last(courses.middle);
+  const by = when(hours * 3600);
+  const flow = asked.count * breakFlow(asked.shape, asked.depth, (levels.known.tail ?? -100) - asked.sill);
+  const size = sizeText(asked.shape, asked.shape.kind === 'V' ? asked.shape.side : asked.width, system);
+  const many = asked.count > 1 ? `${asked.count} breaks alike, each ` : 'Break ';
+  const goal = goalLevel(asked, bands, start, water.safe?.level ?? null);
+  const doubts = widthAt(courses, Math.min(hours, 24) * 3600).slice(0, 3);
+  return {
+    sentence: `From ${print(start)} to ${print(end)} by ${by}, between ${print(last(courses.low))} and ${print(last(courses.high))}. ${asked.mended === null ? 'Never mended.' : `Mended about ${told(asked.mended)}${asked.typed.mended === 'dusk' ? ', two hours after sunset (practice)' : ''}.`}${asked.opened ? ` Opened ${told(asked.opened)}.` : ''}`,
+    reasons:
+      doubts.length > 0
+        ? `The band holds eight cases of ten; it is so wide by ${doubts.map((d) => `${d.called} ${printLength(d.by, system)}`).join(', ')}.`
+        : '',
+    current: `At first ${flow.toFixed(2)} m³/s run out. In the break itself the water runs about ${criticalSpeed(asked.shape, asked.depth).toFixed(1)} m/s: it pushes on a trigger and brings sticks and mud.${widens ? ' Rain is expected: soft fill cuts wider (practice, an inch for ten millimetres).' : ''}`,
+    reach: goal === null ? null : goalAnswer(plan, goal, Math.max(600, seconds(asked.by)), zero, system, asked.goal),
+    safe: water.safe ? stillToGo(water.safe, end, zero, system).replace(': ', `, by ${by}: `) : null,
+    report: `${many}${size}, sill at ${print(asked.sill)} on the gauge, opened ${when(plan.opened)}: the pond is expected at ${print(end)} by ${by}, between ${print(last(courses.low))} and ${print(last(courses.high))}.`,
+    sets: bands.map((s) => ({
+      ...s,
+      band: bandText({ min: s.band.min - zero, max: s.band.max - zero }, system),
+      leaves: leavingText(leaving(courses, s.band), when),
+    })),
+    chart: courseChart({
+      courses,
+      bands,
+      size: { width: 1100, height: 320 },
+      hourText: (s) => when(s).slice(-5),
+      levelText: print,
+      step: system === 'us' ? 2 * INCH : 0.05,
+    }),
+    table: courses.middle
+      .filter((p) => Math.abs(p.at % 10_800) < 1)
+      .map((p) => ({
+        at: when(p.at),
+        level: print(p.level),
+        low: print(levelOn(courses.low, p.at)),
+        high: print(levelOn(courses.high, p.at)),
+      })),
+  };
+}
+
+/** The level that is wanted: typed, the highest foot of a band that holds now, or that at which what is endangered is safe. */
+function goalLevel(
+  { goal, goalLevel: typed, errors }: Asked,
+  bands: { band: { min: number; max: number } }[],
+  start: number,
+  safe: number | null,
+): number | null {
+  if (errors.goal || errors.want || errors.by) return null;
+  if (goal === 'level') return typed;
+  if (goal === 'safe') return safe;
+  if (goal !== 'sets') return null;
+  const standing = bands.map((b) => b.band).filter((b) => start >= b.min && start <= b.max && Number.isFinite(b.min));
+  return standing.length === 0 ? null : Math.max(...standing.map((b) => b.min));
+}
+
+function leavingText({ middle, earliest, latest }: Leaving, when: (s: number) => string): string {
+  if (earliest === null) return 'stays in its band all the time';
+  if (middle === 0 && latest === 0) return 'is out of its band already';
+  const range = latest === null ? `not before ${when(earliest)}, perhaps never` : `between ${when(earliest)} and ${when(latest)}`;
+  return middle === null ? `holds on the middle course; leaves its band ${range}` : `leaves its band about ${when(middle)}, ${range}`;
+}
+
+function goalAnswer(plan: BreakPlan, goal: number, at: number, zero: number, system: System, kind: Asked['goal']): string {
+  const level = printLevel(goal - zero, system);
+  const reckoned = { ...plan, hours: Math.max(plan.hours, at / 3600) };
+  const size = (n: number): string => sizeText(resized(plan.shape, n), n, system);
+  const each = plan.count > 1 ? 'each ' : '';
+  const keeps = largestBreak(reckoned, goal, at);
+  const keep =
+    keeps === 0
+      ? `Even without a break the pond does not stand at ${level} then.`
+      : keeps === Infinity
+        ? `No break with this sill takes it under ${level} by then.`
+        : `To keep ${level}: at most ${each}${size(keeps)}.`;
+  if (kind === 'sets') return `In ${spanText(at * 1000)}, every set that works now still in its band: ${keep}`;
+  const reaches = smallestBreak(reckoned, goal, at);
+  const reach =
+    reaches === null
+      ? `To come down to ${level} by then the sill has to lie lower, or the break open earlier.`
+      : `To be down at ${level}: at least ${each}${size(reaches)}.`;
+  return kind === 'safe' ? `In ${spanText(at * 1000)}, down to the safe level: ${reach}` : `In ${spanText(at * 1000)}: ${keep} ${reach}`;
+}

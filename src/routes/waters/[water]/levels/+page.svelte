@@ -1,0 +1,166 @@
+<script lang="ts">
+  import { enhance } from '$app/forms';
+  import { page } from '$app/state';
+  import { toField } from '#core/time/localTime';
+  import CourseChart from '$lib/ui/CourseChart.svelte';
+  import PrintButton from '$lib/ui/PrintButton.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import TimeField from '$lib/ui/TimeField.svelte';
+  import { keeping } from '$lib/ui/keeping';
+  import { typed, type Kept } from '$lib/ui/kept';
+  import LoggerForm from './LoggerForm.svelte';
+
+  let { data, form } = $props();
+  const kept = $derived(form as Kept | null);
+  const said = (name: string): string | null => page.url.searchParams.get(name);
+  const clock = (ms: number): string => toField(new Date(ms), data.zone).replace('T', ' ');
+</script>
+
+<svelte:head><title>Levels of {data.water.name} · Zaprud</title></svelte:head>
+
+<div class="page">
+  <p class="no-print"><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
+  <div class="head">
+    <h1>Levels of {data.water.name}</h1>
+    <PrintButton />
+  </div>
+  {#if said('taken')}<p role="status"><b>{said('taken')} points of the logger are in the book.</b></p>{/if}
+  {#if said('read')}<p role="status"><b>The simulated gauge was read.</b></p>{/if}
+  {#if said('moved')}<p role="status">
+      <b>The zero was moved; {said('moved')} readings since were corrected, each by an entry of its own.</b>
+    </p>{/if}
+  <form method="GET" class="pick no-print">
+    {#if data.gauges.length > 1}
+      <label
+        >Gauge <select name="surface" class="select">
+          {#each data.gauges as g (g.surface)}<option value={g.surface} selected={g.surface === data.surface}>{g.name}</option>{/each}
+        </select></label
+      >
+    {/if}
+    <label
+      >Days back <select name="days" class="select">
+        {#each data.spans as d (d)}<option value={d} selected={d === data.days}>{d}</option>{/each}
+      </select></label
+    >
+    <button class="btn">Show</button>
+    <a class="link" href="/book/forecasts">How good the forecasts were</a>
+  </form>
+  {#if data.count === 0}
+    <p class="sheet">Nothing was read here in {data.days} days. Save a reading on the water’s page, or take a logger’s file below.</p>
+  {:else}
+    {#key `${data.surface}${data.days}${data.count}`}
+      <CourseChart
+        past={data.past}
+        ahead={data.ahead}
+        kept={data.kept}
+        bands={data.bands}
+        unit={data.unit}
+        label="Course of the level with its forecast, what was forecast on earlier evenings, and the bands of the sets. The tables below have the same numbers."
+      />
+    {/key}
+  {/if}
+  <p class="quiet mt-1">
+    The wide band holds eight cases of ten. Grey: what was forecast on the evenings before. Upright bars: the levels at which each set
+    works, by its number. Its own zero lies at {data.zeroText} of the water’s datum{data.moved.length > 0
+      ? `; ${data.moved.join('; ')}`
+      : ''}.
+  </p>
+  <div class="two mt-3">
+    {#if data.aheadTable.length > 0}
+      <details open>
+        <summary class="font-bold cursor-pointer">The forecast as a table</summary>
+        <table class="plain-table mt-1">
+          <thead><tr><th scope="col">At</th><th scope="col">Level</th><th scope="col">Lowest</th><th scope="col">Highest</th></tr></thead>
+          <tbody
+            >{#each data.aheadTable as t (t.at)}<tr><td>{t.at}</td><td>{t.level}</td><td>{t.low}</td><td>{t.high}</td></tr>{/each}</tbody
+          >
+        </table>
+      </details>
+    {/if}
+    <details>
+      <summary class="font-bold cursor-pointer">What was read as a table: {data.count} in {data.days} days</summary>
+      <table class="plain-table mt-1">
+        <thead><tr><th scope="col">At</th><th scope="col">Level</th><th scope="col">From</th></tr></thead>
+        <tbody
+          >{#each data.table as t, i (i)}<tr><td>{t.at}</td><td>{t.level}</td><td>{t.source}</td></tr>{/each}</tbody
+        >
+      </table>
+    </details>
+  </div>
+  {#if data.bands.length > 0}
+    <details class="mt-2">
+      <summary class="font-bold cursor-pointer">The bands of the sets as a table</summary>
+      <table class="plain-table mt-1">
+        <thead><tr><th scope="col">Set</th><th scope="col">From, {data.unit}</th><th scope="col">To, {data.unit}</th></tr></thead>
+        <tbody>
+          {#each data.bands as b (b.name)}<tr
+              ><td>{b.name}</td><td>{Number.isFinite(b.low) ? b.low : 'any'}</td><td>{Number.isFinite(b.high) ? b.high : 'any'}</td></tr
+            >{/each}
+        </tbody>
+      </table>
+    </details>
+  {/if}
+  {#if data.gauge}
+    <div class="two mt-4 no-print">
+      <LoggerForm {kept} form={data.ids.file} surface={data.surface} zone={data.zone} unit={data.unit} now={data.now} {clock} />
+      <div>
+        <form method="POST" action="?/simulated&surface={data.surface}" class="sheet" use:enhance={keeping}>
+          <h2>The simulated gauge</h2>
+          <p class="quiet mb-2">It stands in for one that sends its level, and says so wherever its readings are shown.</p>
+          <input type="hidden" name="sim" value={data.ids.sim} />
+          <button class="btn">Read it now</button>
+        </form>
+        <details class="sheet mt-3" open={kept?.errors?.after !== undefined || kept?.errors?.before !== undefined}>
+          <summary class="font-bold cursor-pointer">The gauge was moved</summary>
+          <form method="POST" action="?/zero&surface={data.surface}" class="mt-2" use:enhance={keeping}>
+            <Problem text={kept?.values && 'before' in kept.values ? kept.problem : undefined} />
+            <input type="hidden" name="form" value={typed(kept, 'form', data.ids.zero)} />
+            <TimeField label="Moved at" name="moved" value={typed(kept, 'moved', data.nowField)} error={kept?.errors?.moved} />
+            <TextField label="It showed before" name="before" value={typed(kept, 'before')} error={kept?.errors?.before} />
+            <TextField
+              label="It showed after"
+              name="after"
+              value={typed(kept, 'after')}
+              error={kept?.errors?.after}
+              help="the water standing where it stood"
+            />
+            <button class="btn">Move its zero</button>
+          </form>
+        </details>
+        {#if data.files.length > 0}
+          <h2 class="mt-3">Loggers read here</h2>
+          <ul>
+            {#each data.files as f (f.entry)}<li><a class="link" href="/book/{f.entry}">{f.text}</a></li>{/each}
+          </ul>
+        {/if}
+      </div>
+    </div>
+  {/if}
+</div>
+
+<style>
+  .head {
+    display: flex;
+    justify-content: space-between;
+    gap: 12px;
+  }
+  .pick {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 16px;
+    align-items: center;
+    margin: 8px 0;
+  }
+  .pick label {
+    display: flex;
+    gap: 6px;
+    align-items: center;
+  }
+  .two {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+    gap: 16px;
+    align-items: start;
+  }
+</style>
