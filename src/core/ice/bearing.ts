@@ -45,7 +45,11 @@ export function bearing(ice: number, white: boolean, fell: number, system: Syste
       load,
       asks: printLength(asks, system),
       says:
-        ice >= asks ? `the table's figure is reached by ${printLength(ice - asks, system)}` : `${printLength(asks - ice, system)} short`,
+        Math.abs(ice - asks) < INCH / 8
+          ? 'right at the figure'
+          : ice >= asks
+            ? `the table's figure is reached by ${printLength(ice - asks, system)}`
+            : `${printLength(asks - ice, system)} short`,
     };
   });
   const load = goldLoad(white ? ice / 2 : ice);

@@ -82,7 +82,7 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
   const there = (iceAt(sheet.course, until)?.high ?? 0) * view.iceFactor;
   const ice = newIce(there, cover, freezingDegreeDays(hours, opened.getTime(), until));
   const clock = clockFrom(now, season.line.zone);
-  const hole = `New ice in the hole by ${clock(check)}: ${print(ice)} (${HOLE_ALPHA[cover]} cm per √(°C·day), ${cover === 'open' ? 'left open' : 'under snow'}, practice).`;
+  const hole = `New ice in the hole by ${clock(check)}: ${print(ice)} (${HOLE_ALPHA[cover]} cm for the root of a °C-day, ${cover === 'open' ? 'left open' : 'under snow'}, practice).`;
   const clear = clearanceOf(view, there);
   const hangs =
     clear === null
@@ -122,8 +122,8 @@ export const iceText = (i: Ice, system: System): string =>
 export function growthText({ growth, last }: Sheet, water: keyof typeof ICE_WATERS | null, system: System): string {
   const own = growth.from > 0;
   const by = own
-    ? `its own measurements: ${growth.middle.toFixed(1)} cm per √(°C·day), an eighth either way (practice)`
-    : `the class “${ICE_WATERS[water ?? 'lake'].words}”: ${growth.low} to ${growth.high} cm per √(°C·day) (USACE EM 1110-2-1612, from memory)`;
+    ? `its own measurements: ${growth.middle.toFixed(1)} cm for the root of a °C-day, an eighth either way (practice)`
+    : `the class “${ICE_WATERS[water ?? 'lake'].words}”: ${growth.low} to ${growth.high} cm for the root of a °C-day (USACE EM 1110-2-1612, from memory)`;
   const wet = freeboard(last.thickness, last.snow);
   const flooded = last.snow > 0 && wet < 0 ? ' The snow presses it under: water comes up the hole.' : '';
   return `Grown from ${printLength(last.thickness, system)} by ${by}.${flooded}`;

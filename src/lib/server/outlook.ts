@@ -141,7 +141,10 @@ function frostOutlook(
     until && free
       ? `At the check ${free.say.down.toLowerCase()} ${printLength(Math.max(remedyBy, INCH / 4), system)} lower: the ice may be ${printLength(grown, system)} by ${clock(after)}.`
       : '';
-  if (early === undefined) return remedy === '' ? null : { sentence: '', remedy, idle: false };
+  if (early === undefined) {
+    const then = (iceAt(sheet.course, check.getTime())?.high ?? 0) * view.iceFactor;
+    return { sentence: `The ice there may be ${printLength(then, system)} by ${clock(check)}: it stays clear of it.`, remedy, idle: false };
+  }
   return {
     sentence: `Frozen in by about ${likely === undefined ? `${clock(new Date(early))} at the earliest, perhaps not before the check` : `${clock(new Date(likely))}, at the earliest ${clock(new Date(early))}`}.`,
     remedy,

@@ -5,9 +5,20 @@
   import DeviceSymbol from '$lib/ui/DeviceSymbol.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
   import AfterNight from './AfterNight.svelte';
-  import { sizeText } from '#core/devices/sizes';
+  import { sizeText, type DeviceClass } from '#core/devices/sizes';
 
   let { data } = $props();
+  /** tags of one size stand behind it together */
+  const devicesText = (devices: { kind: DeviceClass; size: string; tag: string }[]): string =>
+    [...new Set(devices.map((d) => sizeText(d.kind, d.size)))]
+      .map(
+        (size) =>
+          `${size} ${devices
+            .filter((d) => sizeText(d.kind, d.size) === size)
+            .map((d) => d.tag)
+            .join(', ')}`,
+      )
+      .join('; ');
   const undone = $derived(page.url.searchParams.has('undone'));
 </script>
 
@@ -56,11 +67,7 @@
                 <td>
                   <a class="set" href="/check/{row.id}">
                     <DeviceSymbol kind={row.devices[0]?.kind ?? 'bodyGrip'} />
-                    <span
-                      ><b>{row.number} {row.name}</b><br /><span class="quiet small"
-                        >{row.devices.map((d) => `${sizeText(d.kind, d.size)} ${d.tag}`).join(', ')}</span
-                      ></span
-                    >
+                    <span><b>{row.number} {row.name}</b><br /><span class="quiet small">{devicesText(row.devices)}</span></span>
                   </a>
                 </td>
                 <td class="wide">

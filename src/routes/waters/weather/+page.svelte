@@ -59,7 +59,7 @@
           ><tr
             ><th scope="col">Day</th><th scope="col">Lowest</th><th scope="col">Highest</th><th scope="col">Rain</th><th scope="col"
               >Snow, melted</th
-            ><th scope="col">Frost, °C·days</th></tr
+            ><th scope="col">Frost, °C-days</th></tr
           ></thead
         >
         <tbody>

@@ -104,7 +104,14 @@
     {/if}
   </div>
 
-  <IceForm {kept} ids={data.ids} kinds={data.kinds} stations={data.stations} unit={data.unit} nowField={data.nowField} />
+  <IceForm
+    {kept}
+    ids={data.ids}
+    kinds={data.kinds}
+    stations={data.stations}
+    unit={data.unit === 'in' ? 'inches' : 'centimetres'}
+    nowField={data.nowField}
+  />
 
   {#if data.seen.length > 0}
     <h2 class="mt-4">What was seen of ice</h2>

@@ -92,7 +92,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     aheadTable: outlook
       ? outlook.courses.middle
           .map((p, i) => ({ p, i }))
-          .filter(({ i }) => i % 12 === 0)
+          .filter(({ p }) => Math.abs(p.at % 21_600) < 1)
           .map(({ p, i }) => ({
             at: `${dayText(new Date(outlook.from.getTime() + p.at * 1000), zone)} ${clockText(new Date(outlook.from.getTime() + p.at * 1000), zone)}`,
             level: printLevel(p.level - zero, system),
