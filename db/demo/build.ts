@@ -260,7 +260,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
 
 function simulateLevels(seed: number, weather: Weather): Record<string, SimulatedGauge> {
   return {
-    'header-pond': simulatePond(seed + 2, weather, inches(39.75), inches(9.25)),
+    'header-pond': simulatePond(seed + 2, weather, inches(40.5), inches(9.25)),
     'header-tail': simulateStream(seed + 3, weather, inches(9.5), inches(1.2)),
     'race-pond': simulateStream(seed + 4, weather, inches(18.5), inches(6.5)),
     'ditch-pond': simulateStream(seed + 5, weather, inches(22), inches(3)),

@@ -159,22 +159,22 @@ export const SETS: DemoSet[] = [
   { key: 's51', number: 51, name: 'post float', type: 'float', species: 'muskrat', station: 'postfloat', state: 'live', placed: [15, '15:10'], devices: { left: 'K-63' }, numbers: { panOver: 0.5, depth: 24, lineRise: 12 }, anchor: 'line to the post', yields: 0.3 },
   { key: 's52', number: 52, name: 'reed float', type: 'float', species: 'muskrat', station: 'reeds', state: 'pulled', placed: [15, '15:25'], pulled: [7, '15:30'], devices: { left: 'K-64' }, numbers: { panOver: 0.5, depth: 20, lineRise: 12 }, anchor: 'line to a stake', yields: 0.25 },
   { key: 's54', number: 54, name: 'lane culvert', type: 'channel-snare', species: 'beaver', station: 'culvert', state: 'pulled', placed: [13, '15:40'], pulled: [4, '15:50'], devices: { snare: 'K-53' }, numbers: { loop: 9, share: 0.66, depth: 18 }, anchor: 'rebar, left wall', yields: 0.04 },
-  { key: 's30', number: 30, name: 'two breaks', type: 'dam-break-channel', species: 'beaver', station: 'dam', state: 'live', placed: [1, '16:30'], devices: { trap: 'K-14' }, numbers: { topUnder: 3, width: 34 }, choices: { notch: 'firm' }, anchor: 'cable to the dam log, north end', yields: 0.14 },
+  { key: 's30', number: 30, name: 'two breaks', type: 'dam-break-channel', species: 'beaver', station: 'dam', state: 'live', placed: [1, '16:30'], devices: { trap: 'K-19' }, numbers: { topUnder: 3, width: 34 }, choices: { notch: 'firm' }, anchor: 'cable to the dam log, north end', yields: 0.14 },
   { key: 's65', number: 65, name: 'long dam shoulder', type: 'dam-break-shoulder', species: 'beaver', station: 'updam', state: 'planned', placed: [3, '12:30'], devices: {}, numbers: { leftUnder: 7, rightUnder: 6 }, anchor: '', yields: 0 },
   { key: 's64', number: 64, name: 'birch slide', type: 'slide-foothold', species: 'beaver', station: 'upslide', state: 'planned', placed: [3, '12:40'], devices: {}, numbers: { depth: 14 }, anchor: '', yields: 0, leftBecause: 'Frozen over since; after the thaw' },
-  { key: 's74', number: 74, name: 'left wall', type: 'wall-blind', species: 'mink', station: 'bridgeleft', state: 'live', placed: [1, '14:20'], devices: { trap: 'K-65' }, numbers: { panUnder: 1, depth: 6, stopDepth: 30, chain: 8 }, choices: { hold: 'slide', measured: 'pan' }, anchor: 'slide to the pool, stake at the abutment', yields: 0 },
-  { key: 's81', number: 81, name: 'low lodge, hung', type: 'ice-hanging-baited', species: 'beaver', station: 'mossrun', state: 'live', placed: [3, '13:10'], devices: { near: 'K-15', far: 'K-16' }, numbers: { drop: 2, ice: 1.25, depth: 31 }, anchor: 'both on one stick, tied', yields: 0 },
-  { key: 's82', number: 82, name: 'sunk pile pole', type: 'ice-snare-pole', species: 'beaver', station: 'mosspile', state: 'live', placed: [2, '13:00'], devices: { a1: 'K-54', b1: 'K-55', a2: 'K-56', b2: 'K-57' }, numbers: { ice: 3.5, depth: 36, loop: 9, clearance: 5 }, anchor: 'set pole in the mud, safety pole across', yields: 0 },
+  { key: 's74', number: 74, name: 'left wall', type: 'wall-blind', species: 'mink', station: 'bridgeleft', state: 'live', placed: [1, '14:20'], devices: { trap: 'K-67' }, numbers: { panUnder: 1, depth: 6, stopDepth: 30, chain: 8 }, choices: { hold: 'slide', measured: 'pan' }, anchor: 'slide to the pool, stake at the abutment', yields: 0 },
+  { key: 's81', number: 81, name: 'low lodge, hung', type: 'ice-hanging-baited', species: 'beaver', station: 'mossrun', state: 'live', placed: [3, '13:10'], devices: { near: 'K-20', far: 'K-21' }, numbers: { drop: 2, ice: 1.25, depth: 31 }, anchor: 'both on one stick, tied', yields: 0 },
+  { key: 's82', number: 82, name: 'sunk pile pole', type: 'ice-snare-pole', species: 'beaver', station: 'mosspile', state: 'live', placed: [2, '13:00'], devices: { a1: 'K-57', b1: 'K-58', a2: 'K-59', b2: 'K-60' }, numbers: { ice: 3.5, depth: 36, loop: 9, clearance: 5 }, anchor: 'set pole in the mud, safety pole across', yields: 0 },
 ];
 
-/** Tags: body-grips K-01 to K-20, footholds K-31 to K-36 and K-61 to K-66, snares K-51 to K-58. */
+/** Tags: body-grips K-07 to K-21, footholds K-31 to K-35 and K-61 to K-67, snares K-51 to K-60. */
 // prettier-ignore
 export const SHED: { tag: string; class: 'bodyGrip' | 'foothold' | 'snare'; size: string; note?: string }[] = [
-  ...['07', '08', '09', '10', '11', '12', '13', '14', '15', '16'].map((n) => ({ tag: `K-${n}`, class: 'bodyGrip' as const, size: '330' })),
+  ...['07', '08', '09', '10', '11', '12', '13', '14', '15', '16', '19', '20', '21'].map((n) => ({ tag: `K-${n}`, class: 'bodyGrip' as const, size: '330' })),
   ...['17', '18'].map((n) => ({ tag: `K-${n}`, class: 'bodyGrip' as const, size: '110' })),
   ...['31', '32', '33', '34', '35'].map((n) => ({ tag: `K-${n}`, class: 'foothold' as const, size: n === '31' ? '5' : '4' })),
-  ...['61', '62', '63', '64', '65', '66'].map((n) => ({ tag: `K-${n}`, class: 'foothold' as const, size: '1½' })),
-  ...['51', '52', '53', '54', '55', '56', '57', '58'].map((n) => ({ tag: `K-${n}`, class: 'snare' as const, size: '7×7 3/32' })),
+  ...['61', '62', '63', '64', '65', '66', '67'].map((n) => ({ tag: `K-${n}`, class: 'foothold' as const, size: '1½' })),
+  ...['51', '52', '53', '54', '55', '56', '57', '58', '59', '60'].map((n) => ({ tag: `K-${n}`, class: 'snare' as const, size: '7×7 3/32' })),
 ];
 
 /** Sign as the crew noted it: station, kind, species, how old it looked, days back, note. One lodge looks live and is not. */

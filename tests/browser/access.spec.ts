@@ -25,12 +25,24 @@ test('in every room axe finds nothing serious and nothing scrolls sideways, ligh
   await open(page, `${program.base}${water}`);
   const station = await page.getByRole('link', { name: '13 lodge' }).first().getAttribute('href');
   const scouting = [
-    ...['read', 'read/crossing', 'read/lodge', 'read/brook', 'ledger', 'count', 'break'].map((path) => `${water}/${path}`),
+    ...['read', 'read/crossing', 'read/lodge', 'read/brook', 'ledger', 'count', 'break', 'levels', 'ice', 'fills'].map(
+      (path) => `${water}/${path}`,
+    ),
     survey,
     station,
     `${station}/measure`,
   ];
-  const rooms = [...ROOMS, '/waters/plan', '/waters/plan/sheet', '/waters/exchange', '/waters/sign', ...scouting];
+  const rooms = [
+    ...ROOMS,
+    '/waters/plan',
+    '/waters/plan/sheet',
+    '/waters/exchange',
+    '/waters/sign',
+    '/waters/weather',
+    '/book/forecasts',
+    '/book/water',
+    ...scouting,
+  ];
   for (const theme of ['firstlight', 'headlamp']) {
     await context.addCookies([{ name: 'theme', value: theme, url: program.base }]);
     for (const path of [...rooms, water, check, `${check}?outcome=catch`, bench, entry, '/nowhere']) {

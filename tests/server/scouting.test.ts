@@ -374,11 +374,11 @@ describe('guided readings, ledger, counting, plan', () => {
         ...over,
       });
     saved(await at(81, {}), /taken=/);
-    const [planned] = await rows('trap_set', { station_id: stations['81'] });
+    const [planned] = await rows('trap_set', { station_id: stations['81'], state: 'planned' });
     assert.equal(planned?.state, 'planned');
-    refused(await at(82, { doing: 'left', type: 'Baited bank' }), 400, /Say why it is left unset/);
-    saved(await at(82, { doing: 'left', because: 'rest it this week' }), /taken=/);
-    refused(await at(82, { doing: 'planned', type: 'Baited bank' }), 409, /intended at that place already/);
+    refused(await at(63, { doing: 'left', type: 'Baited bank' }), 400, /Say why it is left unset/);
+    saved(await at(63, { doing: 'left', because: 'rest it this week' }), /taken=/);
+    refused(await at(63, { doing: 'planned', type: 'Baited bank' }), 409, /intended at that place already/);
     refused(await at(30, { doing: 'prepared', type: 'Break with a trap' }), 400, /needs the date/);
     saved(await at(30, { doing: 'prepared', type: 'Break with a trap', opens: '2026-12-05' }), /taken=/);
     assert.match(await get('/waters/plan'), /Left unset: rest it this week/);
@@ -406,12 +406,12 @@ describe('guided readings, ledger, counting, plan', () => {
       openedBy: 'others',
       note: '',
     };
-    saved(await post(`${path}?/open`, form), /opened=1/);
-    saved(await post(`${path}?/open`, form), /opened=1/);
+    saved(await post(`${path}?/open`, form), /saved=1/);
+    saved(await post(`${path}?/open`, form), /saved=1/);
     const open = (await rows('opening', { water_id: waters['Header Pond'] })).filter((o) => o.mended === null);
     assert.equal(open.length, 2);
-    for (const o of open) saved(await post(`${path}?/mend`, { opening: String(o.id), mendEntry: uuid() }), /mended=1/);
-    assert.doesNotMatch(await get('/morning'), /Forecast: /);
+    for (const o of open) saved(await post(`${path}?/mend`, { opening: String(o.id), mendEntry: uuid() }), /closed=1/);
+    assert.doesNotMatch(await get('/morning'), /fine until about/);
     assert.equal((await post(`${path}?/mend`, { opening: uuid(), mendEntry: uuid() })).status, 404);
   });
   it('the break designer answers any address with a page', async () => {

@@ -7,7 +7,14 @@ import { datumAt, heightAt } from '../water/need';
 import { bottomAt, type Part } from '../water/part';
 
 /** What a height is told from. */
-const OF: Record<string, string> = { iceUnderside: 'the underside of the ice', iceTop: 'the top of the ice' };
+const OF: Record<string, string> = {
+  iceUnderside: 'the underside of the ice',
+  iceTop: 'the top of the ice',
+  bed: 'the bed',
+  ceiling: 'the ceiling',
+  crest: 'the crest',
+  part: 'its mate',
+};
 
 export interface DrawnPart {
   id: string;
@@ -93,7 +100,7 @@ export function sideView(
       return height === null
         ? []
         : [
-            `The ${need.called} ${need.device === 'trap' || need.device === 'snare' ? '' : `(${need.device}) `}lies ${printLength(Math.abs(height), system)} ${height > 0 ? 'over' : 'under'} ${OF[typeof need.from === 'string' ? need.from : 'other'] ?? 'the water'}.`,
+            `The ${need.called} ${need.device === 'trap' || need.device === 'snare' ? '' : `(${need.device}) `}lies ${printLength(Math.abs(height), system)} ${height > 0 ? 'over' : 'under'} ${OF[typeof need.from === 'string' ? need.from : (Object.keys(need.from)[0] ?? '')] ?? 'the water'}.`,
           ];
     }),
   };

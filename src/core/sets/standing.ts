@@ -4,7 +4,7 @@ import type { Layout } from '../water/layout';
 import { onGauge, surfaceAt, type Follows } from '../water/ownLevel';
 import { deviceState, worst, type DeviceState, type Water } from '../water/state';
 import { setTypeOf } from './catalogue';
-import type { FilledPosition, Place, SetType } from './setType';
+import type { FilledPosition, Laying, Place, SetType } from './setType';
 
 /** What is drawn and reckoned where no tag is chosen yet, by type. [practice] */
 const USUAL: Record<string, FilledPosition> = {
@@ -64,13 +64,22 @@ export function layOutSetting(
   place: Place,
   devices: Record<string, FilledPosition>,
   system: System,
+  ahead: Pick<Laying, 'iceNext' | 'frostToCheck'> = {},
 ): Layout {
   const { surface, follows } = place;
   const then = { ...(setting.pond === null ? {} : { pond: setting.pond }), ...(setting.tail === null ? {} : { tail: setting.tail }) };
   const gauge = then[surface];
   if (follows && gauge !== undefined) then[surface] = surfaceAt(follows, gauge);
   const defaults = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
-  const layout = type.layOut({ numbers: setting.numbers, choices: { ...defaults, ...setting.choices }, place, devices, then, system });
+  const layout = type.layOut({
+    numbers: setting.numbers,
+    choices: { ...defaults, ...setting.choices },
+    place,
+    devices,
+    then,
+    system,
+    ...ahead,
+  });
   return follows ? onGauge(layout, surface, follows) : layout;
 }
 

@@ -207,7 +207,7 @@ export function thinned(points: readonly Logged[], within: number): Logged[] {
     const span = p.at - from.at;
     const slope = (p.level - from.level) / span;
     if (slope < low || slope > high || span > 24 * HOUR) {
-      kept.push(before);
+      if (before !== from) kept.push(before);
       from = before;
       const next = p.at - from.at;
       [low, high] = [(p.level - within - from.level) / next, (p.level + within - from.level) / next];

@@ -4,12 +4,21 @@ import type { SetType } from '#core/sets/setType';
 import type { Station, TrapSet } from '#core/record/kinds';
 import { toField } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
-import { waterAt } from '#core/water/now';
+import { iceAt } from '#core/ice/growth';
+import { freezingDegreeDays } from '#core/weather/hours';
+import { factorAt, loadMoving } from './moving';
 import { newId } from './newId';
 import type { Season } from './season';
 
 /** Everything the bench shows for one set at one station; plain values, so that the page reckons while numbers change. */
-export function benchData(season: Season, station: Station, type: SetType, set: TrapSet | undefined, number: number, locals: App.Locals) {
+export async function benchData(
+  season: Season,
+  station: Station,
+  type: SetType,
+  set: TrapSet | undefined,
+  number: number,
+  locals: App.Locals,
+) {
   const { now, who } = locals;
   const held = set && settingAt(set, now);
   const standing = Object.fromEntries((set?.stays ?? []).filter((s) => s.to === null).map((s) => [s.position, s.device]));
@@ -21,11 +30,8 @@ export function benchData(season: Season, station: Station, type: SetType, set: 
     station,
     follows: season.follows[station.id] ?? null,
     waterName: water?.name ?? '',
-    levels: waterAt(
-      season.gauges.filter((g) => g.water === station.water),
-      season.readings,
-      now,
-    ),
+    levels: season.levels[station.water] ?? { known: {}, age: {}, atMost: {} },
+    ice: type.underIce ? await iceAhead(season, station, set, locals) : null,
     words: who.words,
     ids: { entry: newId(), id: set?.id ?? newId() },
     held: held ?? null,
@@ -55,4 +61,26 @@ export function benchData(season: Season, station: Station, type: SetType, set: 
   };
 }
 
-export type BenchData = ReturnType<typeof benchData>;
+/** The ice over a station now and, thick end of the forecast, at the next check, m; and the frost until then. */
+async function iceAhead(season: Season, station: Station, set: TrapSet | undefined, locals: App.Locals) {
+  const sheet = season.sheets[station.water];
+  const { hours } = await loadMoving(locals, season);
+  const view = set && season.views.find((v) => v.id === set.id);
+  const deadline = view?.deadline ? new Date(view.deadline) : null;
+  const { now } = locals;
+  const check = deadline && deadline > now ? deadline : new Date(now.getTime() + 24 * 3_600_000);
+  const { factor } = factorAt(station, sheet, season.ice);
+  const print = (m: number): string => printLength(m, locals.who.person.system);
+  const [here, then] = [sheet && iceAt(sheet.course, now.getTime()), sheet && iceAt(sheet.course, check.getTime())];
+  return {
+    now: here ? here.middle * factor : null,
+    iceNext: then ? then.high * factor : null,
+    frostToCheck: hours.length === 0 ? null : freezingDegreeDays(hours, now.getTime(), check.getTime()),
+    text:
+      here && then
+        ? `By its course ${print(here.middle * factor)} of ice are over this place now, ${print(then.low * factor)} to ${print(then.high * factor)} at the next check. Measure before the wire is cut.`
+        : 'No ice was recorded on this water: measure it in the hole.',
+  };
+}
+
+export type BenchData = Awaited<ReturnType<typeof benchData>>;

@@ -23,6 +23,8 @@ export const AHEAD = 72;
 const OLDEST = DAY;
 /** History that a stream is fitted to. */
 const HISTORY = 35 * DAY;
+/** After a mending a pond fills up; until then its history does not tell where it stands. */
+const REFILLS = 10 * DAY;
 /** What a millimetre of rain cuts off the sides of a break in soft fill, m. [practice] */
 const CUTS = 0.0025;
 /** A mending begins this long after sunset. [practice] */
@@ -176,16 +178,18 @@ async function moving({ who, now }: App.Locals, season: Season): Promise<MovingA
     season.waters.map((water): [string, Moving] => {
       const tail = streamOf(season, history, hours, water.id, 'tail', now);
       const own = open.filter((o) => o.water === water.id);
-      // a pond that nothing drains holds its height by its own dam: its history tells how
-      if (water.kind !== 'pond' || (own.length === 0 && water.pipes.length === 0))
-        return [water.id, { pond: streamOf(season, history, hours, water.id, 'pond', now), tail }];
+      const byHistory = (): Moving => ({ pond: streamOf(season, history, hours, water.id, 'pond', now), tail });
+      // a pond that nothing drained of late holds its height by its own dam: its history tells how
+      const mended = all.some((o) => o.water === water.id && o.mended && now.getTime() - Date.parse(o.mended) < REFILLS);
+      if (water.kind !== 'pond' || (own.length === 0 && water.pipes.length === 0 && !mended)) return [water.id, byHistory()];
       const levels = season.levels[water.id];
       const level = levels?.known.pond;
       const age = levels?.age.pond ?? Infinity;
       if (level === undefined || age > OLDEST) return [water.id, { pond: null, tail }];
       const from = new Date(now.getTime() - age);
       const model = pondModel(water, level, from, { ground, open: own, hours, season, tail: levels?.known.tail });
-      return [water.id, { pond: model ? { from, courses: pondForecast(model, level, AHEAD), fit: null } : null, tail }];
+      if (!model) return [water.id, own.length === 0 ? byHistory() : { pond: null, tail }];
+      return [water.id, { pond: { from, courses: pondForecast(model, level, AHEAD), fit: null }, tail }];
     }),
   );
   return { hours, waters, ground, open };

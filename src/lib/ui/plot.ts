@@ -34,8 +34,9 @@ export function plotted(host: HTMLElement, build: (colours: Colours) => { data: 
     await Plotly.react(host, data, layout, { displayModeBar: false, responsive: true });
     purge = () => Plotly.purge(host);
   };
-  void draw();
-  const themes = new MutationObserver(() => void draw());
+  // one drawing at a time: a second one into a half drawn chart leaves its axes behind
+  let last = draw();
+  const themes = new MutationObserver(() => (last = last.then(draw)));
   themes.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
   return () => {
     gone = true;

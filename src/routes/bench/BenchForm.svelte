@@ -63,15 +63,22 @@
   const devices = $derived(Object.keys(chosen).length > 0 ? chosen : usualDevices(type));
   /** the level it is measured from: typed now, as it was when it was set, or the last reading */
   const levelNow = $derived(parsed(fields.level ?? '') ?? bench.levels.known[bench.station.surface] ?? null);
-  const then = $derived({ ...bench.levels.known, ...(levelNow === null ? {} : { [bench.station.surface]: levelNow }) });
+  const sheet = $derived(numbers.ice ?? bench.ice?.now ?? null);
+  const then = $derived({
+    ...bench.levels.known,
+    ...(levelNow === null ? {} : { [bench.station.surface]: levelNow }),
+    ...(sheet === null ? {} : { sheet }),
+  });
   const unchanged = $derived(
     bench.held !== null && Object.keys(bench.fields).every((name) => !/^[nc]\./.test(name) || fields[name] === bench.fields[name]),
   );
   const from = $derived(
     unchanged && bench.held ? { pond: bench.held.pond, tail: bench.held.tail } : { pond: then.pond ?? null, tail: then.tail ?? null },
   );
-  const layout = $derived(layOutSetting(type, { numbers, choices, ...from }, placeOf(bench.station, bench.follows), devices, system));
-  const known = $derived(levelNow === null ? { [bench.station.surface]: 0 } : then);
+  const layout = $derived(
+    layOutSetting(type, { numbers, choices, ...from }, placeOf(bench.station, bench.follows), devices, system, bench.ice ?? {}),
+  );
+  const known = $derived(levelNow === null ? { ...then, [bench.station.surface]: 0 } : then);
   const scene = $derived(sideView(layout, known, bench.station.surface, { width: 620, height: 430 }, system));
   const states = $derived(statesOf({ layout, devices: [] }, { known, age: {}, atMost: {} }, system));
   const carry = $derived(cutAndCarry(layout));
@@ -97,6 +104,7 @@
   <div class="middle">
     <SideView {scene} title="{type.name} at {bench.station.name}" />
     <p class="quiet small">{scene.twin.join(' ')} To scale, both ways; sticks across the travel are drawn where they stand along it.</p>
+    {#if bench.ice}<p class="mt-2"><b>{bench.ice.text}</b></p>{/if}
     <h2 class="mt-4">Cut and carry</h2>
     <p>{carry.map(({ what, count }) => `${count} × ${what}`).join(', ')}</p>
     <h2 class="mt-4">In this order</h2>

@@ -30,11 +30,13 @@ export async function recentReadings(db: Knex, crew: string, since: Date, until:
     `select g.id as gauge_id, r.at, r.level, r.bound
      from gauge g
      cross join lateral (
-       (select at, level, bound, entry_id from reading where gauge_id = g.id and at <= :until and bound = 'exact' order by at desc limit 1)
+       (select at, level, bound, entry_id from (
+          (select at, level, bound, entry_id from reading where gauge_id = g.id and at <= :until and bound = 'exact' order by at desc limit 1)
+          union all
+          (select p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at <= :until order by p.at desc limit 1)
+        ) newest order by at desc limit 1)
        union
        (select at, level, bound, entry_id from reading where gauge_id = g.id and at between :since and :until)
-       union
-       (select p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at <= :until order by p.at desc limit 1)
        union
        (select p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at between :since and :until)
      ) r

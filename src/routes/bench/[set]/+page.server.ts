@@ -22,7 +22,7 @@ async function find(locals: App.Locals, id: string) {
 export const load: PageServerLoad = async ({ locals, params, url }) => {
   const { season, set, station, type } = await find(locals, params.set);
   return {
-    bench: benchData(season, station, type, set, set.number, locals),
+    bench: await benchData(season, station, type, set, set.number, locals),
     state: set.state,
     set: { id: set.id, number: set.number, name: set.name },
     saved: url.searchParams.has('saved'),

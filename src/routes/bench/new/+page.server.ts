@@ -21,7 +21,7 @@ async function placeOf(locals: App.Locals, url: URL) {
 
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { season, station, type } = await placeOf(locals, url);
-  return { bench: benchData(season, station, type, undefined, await nextSetNumber(db(), season.line.id), locals) };
+  return { bench: await benchData(season, station, type, undefined, await nextSetNumber(db(), season.line.id), locals) };
 };
 
 export const actions: Actions = {

@@ -107,6 +107,7 @@
     replaceState(`?level=${encodeURIComponent(print(level))}`, page.state);
   }
   function backToNow(): void {
+    minutes = 0;
     whatIf = null;
     field = print(data.levels.known.pond);
   }

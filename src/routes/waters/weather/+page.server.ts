@@ -138,7 +138,7 @@ export const actions: Actions = {
     const { zone } = season.line;
     const made = wholeMinute(locals.now);
     const start = instantOf(addDays(localDate(made, zone), -1), '00:00', zone).getTime();
-    const last = merged(await weatherSince(db(), locals.who.crew, new Date(start - 3 * DAY))).filter((h) => h.at < made.getTime());
+    const last = merged(await weatherSince(db(), locals.who.crew, new Date(start - 3 * DAY)));
     const mean = last.length > 0 ? last.reduce((sum, h) => sum + h.temperature, 0) / last.length : 2;
     const seed = Math.floor(start / DAY);
     const days = Array.from({ length: 5 }, (_, n) => ({
@@ -149,6 +149,8 @@ export const actions: Actions = {
     const hours = simulateExpected(seed, simulateHours(seed, Math.floor(start / HOUR) * HOUR, days), made.getTime()).filter(
       (h) => !known.has(h.at),
     );
+    if (hours.length === 0) read.refuse('sim', 'The simulated station told everything to four days ahead already: read it again tomorrow.');
+    if (!read.ok()) return refused(read, Object.values(read.errors)[0]);
     const form = read.text('sim');
     const result = await attempt(read, () =>
       record(db(), {

@@ -104,6 +104,7 @@
     <form method="POST" action="?/simulated" class="sheet" use:enhance={keeping}>
       <h2>The simulated station</h2>
       <p class="quiet mb-2">It stands in for a weather service and says so wherever its hours are shown.</p>
+      <Problem text={kept?.values && 'sim' in kept.values ? kept.problem : undefined} />
       <input type="hidden" name="sim" value={data.ids.sim} />
       <button class="btn">Read it now</button>
     </form>

@@ -80,7 +80,7 @@ export function answerOf(asked: Asked, place: Place, model: PondModel, moving: M
       doubts.length > 0
         ? `The band holds eight cases of ten; it is so wide by ${doubts.map((d) => `${d.called} ${printLength(d.by, system)}`).join(', ')}.`
         : '',
-    current: `At first ${flow.toFixed(2)} m³/s run out. In the break itself the water runs about ${criticalSpeed(asked.shape, asked.depth).toFixed(1)} m/s: it pushes on a trigger and brings sticks and mud.${widens ? ' Rain is expected: soft fill cuts wider (practice, an inch for ten millimetres).' : ''}`,
+    current: `At first ${system === 'us' ? `${(flow * 35.3147).toFixed(1)} cubic feet` : `${flow.toFixed(2)} m³`} a second run out. In the break itself the water runs about ${criticalSpeed(asked.shape, asked.depth).toFixed(1)} m/s: it pushes on a trigger and brings sticks and mud.${widens ? ' Rain is expected: soft fill cuts wider (practice, an inch for ten millimetres).' : ''}`,
     reach: goal === null ? null : goalAnswer(plan, goal, Math.max(600, seconds(asked.by)), zero, system, asked.goal),
     safe: water.safe ? stillToGo(water.safe, end, zero, system).replace(': ', `, by ${by}: `) : null,
     report: `${many}${size}, sill at ${print(asked.sill)} on the gauge, opened ${when(plan.opened)}: the pond is expected at ${print(end)} by ${by}, between ${print(last(courses.low))} and ${print(last(courses.high))}.`,

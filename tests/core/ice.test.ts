@@ -1,0 +1,195 @@
+import assert from 'node:assert/strict';
+import { describe, it } from 'node:test';
+import fc from 'fast-check';
+import { bearing, BEARING_TABLE, firstDays, goldLoad, ICE_CAUTION } from '#core/ice/bearing';
+import { alphaOf, freeboard, grown, growthOf, iceAt, iceCourse, ICE_WATERS, placeFactor, thawed } from '#core/ice/growth';
+import { holdsPole, newIce, safetyPole } from '#core/ice/hole';
+import { hangingClearance, hangingWire, loopSpan, poleMarks, shortBy, wireToCut, type PolePlan } from '#core/ice/pole';
+import { INCH, inches } from '#core/units/factors';
+import type { WeatherHour } from '#core/weather/hours';
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+const near = (is: number, wanted: number, within: number, say = ''): void =>
+  assert.ok(Math.abs(is - wanted) <= within, `${say} ${is} is not ${wanted} within ${within}`);
+const frost = (celsius: number, days: number, from = 0): WeatherHour[] =>
+  Array.from({ length: days * 24 }, (_, n) => ({ at: from + n * HOUR, temperature: celsius, wind: 0, from: 0, rain: 0, snow: 0 }));
+
+describe('growth of ice (Stefan; USACE EM 1110-2-1612, from memory)', () => {
+  it('100 °C·days at 2.7 give 27 cm', () => near(grown(0, 2.7, 100), 0.27, 1e-9));
+  it('8½ in after seven days at −12 °C: 8.87, 9.89, 10.48 and 12.13 in by alpha', () => {
+    for (const [alpha, wanted] of [
+      [0.7, 8.87],
+      [1.4, 9.89],
+      [1.7, 10.48],
+      [2.4, 12.13],
+    ] as const)
+      near(grown(inches(8.5), alpha, 84) / INCH, wanted, 0.005, String(alpha));
+  });
+  it('refuses what is negative', () => {
+    assert.throws(() => grown(-1, 2, 3), RangeError);
+    assert.throws(() => grown(0, 2, -3), RangeError);
+  });
+  it('thaw never leaves less than nothing', () => {
+    assert.equal(thawed(0.02, 1, 10), 0);
+    near(thawed(0.2, 0.5, 10), 0.15, 1e-9);
+  });
+  it('two measurements tell the alpha that grew them, whatever it was', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 0.4, noNaN: true }),
+        fc.double({ min: 0.5, max: 3, noNaN: true }),
+        fc.double({ min: 5, max: 200, noNaN: true }),
+        (h0, alpha, fdd) => near(alphaOf(h0, grown(h0, alpha, fdd), fdd) ?? 0, alpha, 1e-6),
+      ),
+    ));
+  it('tells no alpha of ice that did not grow, or hardly froze', () => {
+    assert.equal(alphaOf(0.1, 0.09, 30), null);
+    assert.equal(alphaOf(0.1, 0.2, 1), null);
+  });
+  it('growing in hours or at once is the same, since it adds in squares', () => {
+    const course = iceCourse({ at: 0, thickness: inches(8.5) }, { low: 1.4, middle: 1.4, high: 1.4, from: 1 }, frost(-12, 7), 7 * DAY);
+    near((course.at(-1)?.middle ?? 0) / INCH, 9.89, 0.01);
+  });
+  it('a course lies within its band, grows in frost and shrinks in thaw', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: -25, max: 12 }), fc.double({ min: 0, max: 0.5, noNaN: true }), (celsius, start) => {
+        const { low, high } = ICE_WATERS.lake;
+        const course = iceCourse({ at: 0, thickness: start }, { low, middle: (low + high) / 2, high, from: 0 }, frost(celsius, 3), 3 * DAY);
+        for (const p of course) assert.ok(p.low <= p.middle + 1e-9 && p.middle <= p.high + 1e-9);
+        const [first, last] = [course[0]?.middle ?? 0, course.at(-1)?.middle ?? 0];
+        assert.ok(celsius < 0 ? last >= first - 1e-9 : last <= first + 1e-9);
+      }),
+    ));
+  it('a measurement corrects the water’s own growth, and its band becomes narrower than that of its class', () => {
+    const hours = frost(-8, 6);
+    const measured = [
+      { at: 0, thickness: 0.01 },
+      { at: 5 * DAY, thickness: grown(0.01, 1.9, 40) },
+    ];
+    const growth = growthOf('lake', measured, hours);
+    near(growth.middle, 1.9, 1e-6);
+    assert.equal(growth.from, 1);
+    assert.ok(growth.high - growth.low < ICE_WATERS.lake.high - ICE_WATERS.lake.low);
+    assert.equal(growthOf('lake', measured.slice(0, 1), hours).from, 0);
+  });
+  it('between two points of a course it is straight, beyond them held; of none nothing', () => {
+    const course = [
+      { at: 0, low: 0, middle: 0.1, high: 0.2 },
+      { at: 10, low: 0.1, middle: 0.2, high: 0.3 },
+    ];
+    near(iceAt(course, 5)?.middle ?? 0, 0.15, 1e-9);
+    near(iceAt(course, 99)?.middle ?? 0, 0.2, 1e-9);
+    assert.equal(iceAt([], 1), null);
+  });
+  it('runs, vents, springs and inlets are thinner, by practice; what was measured there goes first', () => {
+    assert.ok(placeFactor({ kind: 'run', name: 'run', note: '' }, null).factor < 1);
+    assert.ok(placeFactor({ kind: 'point', name: 'spring inlet', note: '' }, null).factor < 1);
+    assert.equal(placeFactor({ kind: 'point', name: 'point', note: '' }, null).factor, 1);
+    const own = placeFactor({ kind: 'point', name: 'point', note: '' }, { here: 0.05, sheet: 0.1 });
+    assert.deepEqual([own.factor, own.origin], [0.5, 'measured']);
+  });
+  it('floats with 0.083 of its thickness dry; snow presses it under', () => {
+    near(freeboard(0.2), 0.0166, 1e-9);
+    assert.ok(freeboard(0.1, 0.2, 300) < 0);
+  });
+});
+
+describe('an opened hole (alphas are practice)', () => {
+  it('84 °C·d at 1.7 would be 6.13 in; 6 °C·d under snow 0.96 in: the pole is not held', () => {
+    near(grown(0, 1.7, 84) / INCH, 6.13, 0.005);
+    const ice = newIce(1, 'snow', 6);
+    near(ice / INCH, 0.96, 0.005);
+    assert.equal(holdsPole(ice), false);
+  });
+  it('never becomes thicker than the sheet around it', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 400, noNaN: true }), (sheet, fdd) =>
+        assert.ok(newIce(sheet, 'open', fdd) <= sheet && newIce(sheet, 'snow', fdd) <= newIce(sheet, 'open', fdd) + 1e-12),
+      ),
+    ));
+  it('a safety pole bears on both sides of the hole', () => assert.ok(safetyPole(0.4) > 0.4 + 0.8));
+});
+
+const plan = (over: Partial<PolePlan> = {}): PolePlan => ({
+  pushIn: inches(12),
+  depth: inches(84),
+  ice: inches(8),
+  iceNext: inches(8),
+  loop: inches(10),
+  tiers: 3,
+  overlap: inches(1),
+  clearance: inches(6),
+  overBed: inches(6),
+  ...over,
+});
+
+describe('a snare pole', () => {
+  it('push 12 in, 84 in of water, 8 in of ice: underside 88.66, loops 82.66 to 54.66, ice top 96.66 in', () => {
+    const marks = poleMarks(plan());
+    near(marks.underside / INCH, 88.66, 0.01);
+    near((marks.loops[0]?.top ?? 0) / INCH, 82.66, 0.01);
+    near((marks.loops.at(-1)?.bottom ?? 0) / INCH, 54.66, 0.01);
+    near(marks.iceTop / INCH, 96.66, 0.01);
+  });
+  it('is refused when ice, clearances and loops want more water than there is', () => {
+    assert.ok(shortBy(plan({ depth: inches(30) })) > 0);
+    assert.ok(shortBy(plan()) < 0);
+  });
+  it('its loops never stand in the ice of the next check nor, where it fits, in the bed', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 0.8, noNaN: true }),
+        fc.integer({ min: 1, max: 3 }),
+        fc.double({ min: 0.5, max: 4, noNaN: true }),
+        (iceNext, tiers, depth) => {
+          const p = plan({ iceNext, tiers, depth });
+          const marks = poleMarks(p);
+          assert.ok((marks.loops[0]?.top ?? 0) < marks.undersideNext);
+          if (shortBy(p) <= 0) assert.ok((marks.loops.at(-1)?.bottom ?? 0) >= p.pushIn + p.overBed - 1e-9);
+          near((marks.loops[0]?.top ?? 0) - (marks.loops.at(-1)?.bottom ?? 0), loopSpan(p), 1e-9);
+        },
+      ),
+    ));
+});
+
+describe('a hanging trap', () => {
+  it('jaws 9 in down under 8½ in of ice are frozen in within a week at −12 °C for alphas of 0.82 and more', () => {
+    const after = (alpha: number): number => hangingClearance(inches(9), grown(inches(8.5), alpha, 84));
+    assert.ok(after(0.8) > 0 && after(0.82) <= 0.0005 && after(1.4) < 0);
+  });
+  it('the wire to a lower eye is longer, and two turns of the stick are added', () => {
+    near(hangingWire(inches(10), inches(2), -inches(4)), inches(16), 1e-9);
+    near(wireToCut(1, 0.05, 0.2), 1.2 + 2 * Math.PI * 0.05, 1e-9);
+  });
+});
+
+describe('bearing', () => {
+  it('10 cm carry 350 kg by Gold (1971, from memory)', () => near(goldLoad(0.1), 350, 1e-9));
+  it('asks 4, 5, 8 and 12 in of clear ice (common agency table, from memory), of white ice double', () => {
+    assert.deepEqual(
+      BEARING_TABLE.map((r) => Math.round(r.clear / INCH)),
+      [4, 5, 8, 12],
+    );
+    assert.match(bearing(0.1, true, 0, 'us').rows[0]?.asks ?? '', /^8 in/);
+  });
+  it('gives no figure at all when the water fell under the sheet', () => {
+    const hollow = bearing(0.4, false, 0.2, 'us');
+    assert.deepEqual([hollow.hollow, hollow.rows.length], [true, 0]);
+    assert.match(hollow.sentence, /may hang hollow .* No figure holds/);
+    assert.doesNotMatch(hollow.sentence, /lb|kg/);
+  });
+  it('never says that ice is safe, whatever the thickness', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1.5, noNaN: true }), fc.boolean(), (ice, white) => {
+        const said = JSON.stringify(bearing(ice, white, 0, 'metric'));
+        assert.doesNotMatch(said, /safe/i);
+      }),
+    ));
+  it('the caution says that none is', () => assert.match(ICE_CAUTION, /^No ice is safe/));
+  it('a first day is a range between the thick and the thin end, or not at all', () => {
+    const course = [0, 1, 2, 3].map((n) => ({ at: n * DAY, low: n * 0.02, high: n * 0.05 }));
+    assert.deepEqual(firstDays(course, 0, 0.06), { earliest: 2 * DAY, latest: 3 * DAY });
+    assert.deepEqual(firstDays(course, 0, 1), { earliest: null, latest: null });
+  });
+});
