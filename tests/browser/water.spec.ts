@@ -10,6 +10,7 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
   await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
   await page.getByLabel('Level', { exact: true }).fill('32 in');
   await page.getByRole('button', { name: 'Save reading' }).click();
+  await expect(page).toHaveURL(/read=1/);
   await expect(page.getByText(/Reckoned by the water balance of the pond\. The band holds eight cases of ten/)).toBeVisible();
 
   const time = page.getByRole('slider', { name: 'Time looked at' });
@@ -38,7 +39,7 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
   const lower = /Hang the loop ([\d¼½¾ ]+ in) lower/.exec((await stump.textContent()) ?? '')?.[1] ?? '';
   expect(lower).not.toBe('');
   await stump.getByRole('link', { name: '22 stump hollow' }).click();
-  await page.getByLabel('Water level now').fill('32 in');
+  await page.getByLabel('Level on the gauge now').fill('32 in');
   await page.getByLabel('Lowest point under').fill('10 in');
   await page.getByLabel('Depth of the channel').fill('13 in');
   for (const box of await page.getByRole('checkbox').all()) await box.check();
@@ -108,13 +109,11 @@ test('the weather of the night and what it asks, from the simulated station and 
   await open(page, `${program.base}/waters/weather`);
   await expect(page.getByText(/are expected in the night: breaks cut wider and streams rise/)).toBeVisible();
   await expect(page.getByText(/Header Pond: upwind/)).toBeVisible();
-  await page
-    .getByLabel('CSV of hours')
-    .setInputFiles({
-      name: 'mast.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from('time,temperature (f),wind from\n2026-08-01T00:00,60,NW\n2026-08-01T01:00,hot,N'),
-    });
+  await page.getByLabel('CSV of hours').setInputFiles({
+    name: 'mast.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('time,temperature (f),wind from\n2026-08-01T00:00,60,NW\n2026-08-01T01:00,hot,N'),
+  });
   await expect(page.getByText(/1 hour new, 0 here already, 1 refused/)).toBeVisible();
   await page.getByRole('button', { name: 'Take the 1 new' }).click();
   await expect(page.getByText('1 hour taken into the book.')).toBeVisible();

@@ -246,7 +246,7 @@ describe('the designer', () => {
       await page('want=safe&by=2026-11-27T12:00'),
       /down to the safe level: To be down at 30 in: at least|To come down to 30 in/,
     );
-    assert.match(await page('opened=2026-11-25T20:00'), /Opened 20:00/);
+    assert.match(await page('openAt=2026-11-25T20:00'), /Opened 20:00/);
     assert.match(await page('mended=at&mendedAt=2026-11-25T12:00'), /Mended about 12:00/);
   });
   for (const [query, say] of [
@@ -254,7 +254,7 @@ describe('the designer', () => {
     ['count=9', /Between one and six breaks alike/],
     ['area=0', /area of the pond is above 0/],
     ['mended=at', /Say when it is mended/],
-    ['opened=2026-12-25T20:00', /reckoned three days ahead/],
+    ['openAt=2026-12-25T20:00', /reckoned three days ahead/],
     ['want=level', /Type the level that is wanted/],
   ] as const)
     it(`${query}: a sentence at the field`, async () => assert.match(await page(query), say));

@@ -72,7 +72,7 @@ function whyNot({ start, area, depth, errors }: ReturnType<typeof askedOf>): str
   if (start === null) return 'The gauge was never read: save a reading of this water first.';
   if (area === null) return 'The area of the pond is not known: draw its shore on the map, or type the area.';
   if (depth <= 0) return 'The sill stands over the water: nothing would run out.';
-  return errors.area || errors.sill || errors.count || errors.opened || errors.mendedAt ? 'Look at the marked fields.' : null;
+  return errors.area || errors.sill || errors.count || errors.openAt || errors.mendedAt ? 'Look at the marked fields.' : null;
 }
 
 export const actions: Actions = {

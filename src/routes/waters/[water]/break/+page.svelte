@@ -93,10 +93,10 @@
       />
       <TextField
         label="To be opened at"
-        name="opened"
+        name="openAt"
         type="datetime-local"
-        value={data.typed.opened}
-        error={data.errors.opened}
+        value={data.typed.openAt}
+        error={data.errors.openAt}
         help="empty is now; others may open it later"
       />
       <SelectField

@@ -145,8 +145,10 @@ function goalAnswer(plan: BreakPlan, goal: number, at: number, zero: number, sys
   if (kind === 'sets') return `In ${spanText(at * 1000)}, every set that works now still in its band: ${keep}`;
   const reaches = smallestBreak(reckoned, goal, at);
   const reach =
-    reaches === null
-      ? `To come down to ${level} by then the sill has to lie lower, or the break open earlier.`
-      : `To be down at ${level}: at least ${each}${size(reaches)}.`;
+    reaches !== null && reaches < 0.005
+      ? `Without a break it is down at ${level} by then.`
+      : reaches === null
+        ? `To come down to ${level} by then the sill has to lie lower, or the break open earlier.`
+        : `To be down at ${level}: at least ${each}${size(reaches)}.`;
   return kind === 'safe' ? `In ${spanText(at * 1000)}, down to the safe level: ${reach}` : `In ${spanText(at * 1000)}: ${keep} ${reach}`;
 }

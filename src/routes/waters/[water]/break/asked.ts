@@ -77,13 +77,14 @@ export function askedOf(
   const count = text('count') === '' ? preset.count : Number(text('count'));
   if (!Number.isInteger(count) || count < 1 || count > 6) errors.count = 'Between one and six breaks alike.';
   const kind = BREAK_KINDS.find((k) => k === text('shape')) ?? preset.shape;
-  const opened = time('opened');
+  const opened = time('openAt');
   if (opened && opened.getTime() > now.getTime() + 72 * 3_600_000)
-    errors.opened = 'It is reckoned three days ahead: choose an earlier time.';
+    errors.openAt = 'It is reckoned three days ahead: choose an earlier time.';
   const mended = text('mended') === 'never' ? null : text('mended') === 'at' ? time('mendedAt') : dusk(opened ?? now, zone, season.line);
   if (text('mended') === 'at' && !mended && !errors.mendedAt) errors.mendedAt = 'Say when it is mended.';
   if (mended && mended.getTime() <= (opened ?? now).getTime()) errors.mendedAt = 'It is mended after it was opened.';
-  const goal = GOALS.find((g) => g === text('want')) ?? (text('goal') === '' ? 'none' : 'level');
+  // a level that was typed is wanted, whatever stands in the list beside it
+  const goal = GOALS.find((g) => g !== 'none' && g === text('want')) ?? (text('goal') === '' ? 'none' : 'level');
   const goalLevel = goal === 'level' ? length('goal', 0, -10, 30, 'A level lies between −32 and 98 ft.') + zero : null;
   if (goal === 'level' && text('goal') === '') errors.goal = 'Type the level that is wanted.';
   if (goal === 'safe' && !water.safe) errors.want = 'No safe level is kept for this water: correct the water in the book.';
@@ -116,7 +117,7 @@ export function askedOf(
       sill: text('sill') || (start === null ? '' : printLevel(sill - zero, system)),
       rise: text('rise') || printLength(rise, system),
       area: text('area') || (area === null ? '' : String(Math.round(area / square))),
-      opened: text('opened'),
+      openAt: text('openAt'),
       mended: text('mended') || 'dusk',
       mendedAt: text('mendedAt'),
       widens: text('widens') || 'no',
