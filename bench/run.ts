@@ -1,4 +1,8 @@
 import { pondCourse, type PondModel } from '#core/water/balance';
+import { Worker } from 'node:worker_threads';
+import { pondForecast } from '#core/water/pondForecast';
+import { planLogger, thinned } from '#core/water/logger';
+import { trackAt, trackOf } from '#core/water/track';
 import { bestShift } from '#core/water/outlook';
 import { chromium } from '@playwright/test';
 import { sectionScene } from '#core/scene/section';
@@ -13,9 +17,9 @@ import { tenfold } from './tenfold';
 const median = (list: number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;
 const say = (what: string, is: string, budget = ''): void => console.log(`${what.padEnd(58)} ${is.padStart(22)}   ${budget}`);
 
-function moveLevel(): void {
+function viewsOf(count: number): SetView[] {
   const id = '00000000-0000-7000-8000-000000000000';
-  const views = Array.from({ length: 500 }, (_, n): SetView => {
+  return Array.from({ length: count }, (_, n): SetView => {
     const type = CATALOGUE[n % CATALOGUE.length];
     if (!type) throw new Error('an empty catalogue');
     const station: Station = {
@@ -61,6 +65,10 @@ function moveLevel(): void {
       lastLook: null,
     };
   });
+}
+
+function moveLevel(): void {
+  const views = viewsOf(500);
   const stations = views.map((v) => v.station);
   const times = { states: [] as number[], scene: [] as number[] };
   for (let i = 0; i < 60; i += 1) {
@@ -140,7 +148,12 @@ function forecast(): void {
     return median(times);
   };
   const run = () => pondCourse(model, 0.4, 48);
-  say('forecast of one pond, 48 h', `${(time(run) / 5).toFixed(2)} of its budget`, 'budget 5 ms');
+  say('course of one pond, 48 h', `${(time(run) / 5).toFixed(2)} of its budget`, 'budget 5 ms');
+  say(
+    'its forecast with the band of every doubt',
+    `${(time(() => pondForecast(model, 0.4, 48)) / 5).toFixed(2)} of its budget`,
+    'budget 5 ms',
+  );
   const courses = { low: run(), middle: run(), high: run() };
   const line = () => {
     for (let n = 0; n < 60; n += 1) bestShift(courses, { min: 0.1 + n * 0.004, max: 0.2 + n * 0.004 }, 0, 24 * 3600, null);
@@ -166,8 +179,75 @@ async function sqlTime(
   return median(times);
 }
 
+/** The slider over the section of 60 sets: levels of a time, states and drawing anew. */
+function slider(): void {
+  const model: PondModel = {
+    area: [{ level: 0, area: 4000 }],
+    inflow: 0.005,
+    seepage: 0,
+    tail: -1,
+    breaks: [{ shape: { kind: 'rectangle', width: 0.3 }, sill: 0, from: 0, to: Infinity, cd: 1 }],
+    pipes: [],
+  };
+  const track = trackOf(pondForecast(model, 1, 72), 0);
+  const views = viewsOf(60);
+  const stations = views.map((v) => v.station);
+  const times = Array.from({ length: 60 }, (_, i) => {
+    const start = performance.now();
+    const at = i * 3_600_000;
+    const levels = { known: { pond: trackAt(track, at).middle, tail: 0.2 }, age: { pond: 0, tail: 0 }, atMost: {} };
+    for (const view of views) statesOf(view, levels, 'us');
+    sectionScene({
+      water: { profile: [], kind: 'pond' },
+      stations,
+      views,
+      levels,
+      yesterday: 1,
+      ahead: { ...trackAt(track, at), called: '03:10' },
+      zero: { pond: 0, tail: 0 },
+      size: { width: 1280, height: 500 },
+      zoom: 4,
+      system: 'us',
+    });
+    return performance.now() - start;
+  });
+  say('slider over a section of 60 sets, a step', `${(median(times) / 16).toFixed(2)} of a frame`, 'budget 1 frame (16 ms)');
+}
+
+/** A year at 15 minutes: the file's rows decided and thinned, and thinned again for a drawing. */
+function year(): void {
+  const rows = Array.from({ length: 35_040 }, (_, n) => ({
+    time: new Date(Date.UTC(2025, 10, 25) + n * 900_000).toISOString(),
+    'level (cm)': (60 + 9 * Math.sin(n / 400) + 3 * Math.sin(n / 17)).toFixed(1),
+  }));
+  const times = Array.from({ length: 9 }, () => {
+    const start = performance.now();
+    const { points } = planLogger(rows, 'America/Chicago', 'cm', Date.UTC(2027, 0, 1));
+    thinned(points, 0.0003);
+    return performance.now() - start;
+  });
+  say(
+    'a year at 15 minutes read and made ready to be drawn',
+    `${(median(times) / 300).toFixed(2)} of its budget`,
+    'budget 300 ms with the drawing',
+  );
+}
+
+/** Eight ponds and sixty sets' answers in a worker thread of its own, its start not counted. */
+async function lineInWorker(): Promise<void> {
+  const worker = new Worker(new URL('./line.ts', import.meta.url), { execArgv: ['--import', 'tsx'] });
+  const once = (): Promise<number> => new Promise((done) => (worker.once('message', done), worker.postMessage('go')));
+  const times: number[] = [];
+  for (let i = 0; i < 12; i += 1) times.push(await once());
+  await worker.terminate();
+  say('all forecasts of a line of 60 sets, in a worker', `${(median(times.slice(3)) / 100).toFixed(2)} of its budget`, 'budget 100 ms');
+}
+
 moveLevel();
 forecast();
+slider();
+year();
+await lineInWorker();
 const program = await startProgram({ demo: true });
 process.env.DATABASE_URL = program.url;
 await firstLoad(program.base);

@@ -101,7 +101,7 @@ test('the keyboard alone: skip to the room, open a water, move the level, and it
 test('the level is dragged with the mouse and every set answers', async ({ page, program }) => {
   await open(page, `${program.base}/waters`);
   await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
-  const handle = page.getByRole('slider');
+  const handle = page.getByRole('slider', { name: 'Level of the water' });
   const box = await handle.boundingBox();
   if (!box) throw new Error('no handle');
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
@@ -138,7 +138,7 @@ test('without script a level is asked as a what-if, a reading saved, and a set c
 test('a section with twelve stations and more shows every set by name, none over another', async ({ page, program }) => {
   await open(page, `${program.base}/waters`);
   await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
-  await expect(page.getByRole('slider')).toBeVisible();
+  await expect(page.getByRole('slider', { name: 'Level of the water' })).toBeVisible();
   const labels = await page.locator('svg a text').all();
   expect(labels.length).toBeGreaterThanOrEqual(12);
   const boxes = await Promise.all(labels.map((l) => l.boundingBox()));

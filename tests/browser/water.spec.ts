@@ -54,7 +54,7 @@ test('ice before a wire is cut: what the hole will hold, thinner places, and no 
   await page.getByRole('link', { name: 'Moss Slough', exact: true }).click();
   await page.getByRole('link', { name: 'Ice', exact: true }).click();
   await expect(page.getByText(/^No ice is safe/)).toBeVisible();
-  await expect(page.getByText(/82 sunk pile pole: New ice in the hole by .* a safety pole of .* is required/)).toBeVisible();
+  await expect(page.getByText(/82 low lodge pole: New ice in the hole by .* a safety pole of .* is required/)).toBeVisible();
   await expect(page.getByRole('row', { name: /^81 low lodge run/ })).toContainText('measured here against the open sheet');
   await expect(page.getByRole('img', { name: /Course of the ice/ })).toBeVisible();
   await page.getByLabel('Thickness').fill('3 m');

@@ -3,7 +3,7 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { bandGauge } from '#core/scene/bandGauge';
 import { fitted, placeLabels, textWidth } from '#core/scene/labels';
-import { sectionScene } from '#core/scene/section';
+import { readableZoom, sectionScene } from '#core/scene/section';
 import { sideView } from '#core/scene/sideView';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { layOutSetting, usualDevices, type SetView } from '#core/sets/standing';
@@ -142,6 +142,43 @@ describe('the section', () => {
     const drawn = scene(41);
     assert.equal(drawn.sets.length, 12);
     assert.ok(Math.max(...drawn.sets.map((s) => s.label.row)) <= 2);
+  });
+  it('sixty stations have their names in full rows when the shore is unrolled as wide as it asks', () => {
+    const far = Array.from({ length: 60 }, (_, n) => view(n, feet(20 + n * 14)));
+    const zoom = readableZoom(60);
+    const drawn = sectionScene({
+      water: { profile: [], kind: 'pond' },
+      stations: far.map((v) => v.station),
+      views: far,
+      levels: { known: { pond: inches(41) }, age: { pond: 0 }, atMost: {} },
+      yesterday: null,
+      zero: { pond: 0, tail: 0 },
+      size: { width: 1280, height: 500 },
+      zoom,
+      system: 'us',
+    });
+    assert.equal(drawn.width, 1280 * zoom);
+    assert.ok(Math.max(...drawn.sets.map((s) => s.label.row)) <= 3, 'at most four rows');
+    assert.equal(new Set(drawn.sets.map((s) => `${s.label.row} ${Math.round(s.label.middle)}`)).size, 60);
+    assert.equal(readableZoom(8), 1);
+  });
+  it('ice floats with nine parts in ten under the water line, snow on its top', () => {
+    const input = {
+      water: { profile: [], kind: 'pond' as const },
+      stations,
+      views,
+      yesterday: null,
+      zero: { pond: 0, tail: 0 },
+      size: { width: 1280, height: 500 },
+      system: 'us' as const,
+      snow: inches(3),
+    };
+    const drawn = sectionScene({ ...input, levels: { known: { pond: inches(41), sheet: inches(10) }, age: {}, atMost: {} } });
+    const [line, ice] = [drawn.surfaces[0]?.y ?? 0, drawn.ice];
+    assert.ok(ice);
+    assert.ok(Math.abs((ice.y + ice.height - line) / ice.height - 0.917) < 1e-6);
+    assert.ok(Math.abs(ice.snow - inches(3) * drawn.scale) < 1e-6);
+    assert.equal(sectionScene({ ...input, levels: { known: { pond: 1 }, age: {}, atMost: {} } }).ice, null);
   });
   it('heights are true: ten inches are the same on the level, the bed and a trap', () => {
     const [high, low] = [scene(41), scene(31)];

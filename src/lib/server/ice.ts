@@ -1,5 +1,5 @@
 import { bearing, firstDays, BEARING_TABLE, ICE_CAUTION } from '#core/ice/bearing';
-import { freeboard, iceAt, ICE_WATERS } from '#core/ice/growth';
+import { freeboard, iceAt, ICE_RATIO, ICE_WATERS } from '#core/ice/growth';
 import { HOLDS_POLE, HOLE_ALPHA, holdsPole, newIce, safetyPole } from '#core/ice/hole';
 import type { Ice } from '#core/record/kinds';
 import { setTypeOf } from '#core/sets/catalogue';
@@ -83,7 +83,7 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
   const ice = newIce(there, cover, freezingDegreeDays(hours, opened.getTime(), until));
   const clock = clockFrom(now, season.line.zone);
   const hole = `New ice in the hole by ${clock(check)}: ${print(ice)} (${HOLE_ALPHA[cover]} cm for the root of a °C-day, ${cover === 'open' ? 'left open' : 'under snow'}, practice).`;
-  const clear = clearanceOf(view, there);
+  const clear = clearanceOf(view, there, season.levels[view.station.water]?.known.pond ?? null);
   const hangs =
     clear === null
       ? ''
@@ -105,14 +105,15 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
 }
 
 /** Room between the underside of an ice of that thickness and the highest device, m; null when none hangs there. */
-function clearanceOf(view: SetView, ice: number): number | null {
-  const tops = view.layout.parts
-    .filter((p) => p.device && (p.kind === 'jaws' || p.kind === 'loop'))
-    .map((p) => ({ hung: p.bearer === 'ice', k: p.z.k + p.height, pond: p.z.pond ?? 0 }));
-  if (tops.length === 0) return null;
-  const hung = tops.filter((t) => t.hung);
-  // hung from the ice's top: the wire less the ice; on a pole the water line decides, which the section shows
-  return hung.length > 0 ? Math.min(...hung.map((t) => -t.k)) - ice : null;
+function clearanceOf(view: SetView, ice: number, pond: number | null): number | null {
+  const tops = view.layout.parts.filter((p) => p.device && (p.kind === 'jaws' || p.kind === 'loop'));
+  const free = tops.flatMap((p) => {
+    const top = p.z.k + p.height;
+    // hung from the ice's top: the wire less the ice; on a pole its top stands still under the floating sheet
+    if (p.bearer === 'ice') return [-top - ice];
+    return pond === null ? [] : [pond - ICE_RATIO * ice - top];
+  });
+  return free.length === 0 ? null : Math.min(...free);
 }
 
 export const iceText = (i: Ice, system: System): string =>

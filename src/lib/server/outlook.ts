@@ -12,6 +12,8 @@ import { printLength } from '#core/units/length';
 import { levelOn } from '#core/water/balance';
 import { breakFlow } from '#core/water/outflow';
 import { outlookText } from '#core/water/outlook';
+import { widthAt } from '#core/water/pondForecast';
+import { halfGone } from '#core/water/streamForecast';
 import { surfaceAt } from '#core/water/ownLevel';
 import { deviceState, roomBelow, type DeviceState, type Water } from '#core/water/state';
 import { AHEAD, shapeOf, type MovingAll, type Outlook, type Sheet } from './moving';
@@ -35,7 +37,7 @@ export function clockFrom(now: Date, zone: string) {
     localDate(at, zone) === localDate(now, zone) ? clockText(at, zone) : `${dayText(at, zone)} ${clockText(at, zone)}`;
 }
 
-const checkOf = (view: SetView, now: Date): Date => {
+const checkOf = (view: Pick<SetView, 'deadline'>, now: Date): Date => {
   const deadline = view.deadline ? new Date(view.deadline) : null;
   return deadline && deadline > now ? deadline : new Date(now.getTime() + DAY);
 };
@@ -152,15 +154,15 @@ function frostOutlook(
   };
 }
 
-/** What the current does to a trigger: where a flow was measured, or a break draws through its channel. Empty when it holds. */
-export function currentOf(view: SetView, season: Season, open: Opening[], levels: Water, now: Date): string {
+/** What the current does to a trigger: where a flow was measured, or a break draws through its channel. Empty when it holds, unless it is always asked. */
+export function currentOf(view: SetView, season: Season, open: Opening[], levels: Water, now: Date, always = false): string {
   const grip = view.devices.find((d) => d.class === 'bodyGrip');
   const set = season.sets.find((s) => s.id === view.id);
   if (!grip || !set) return '';
   const speed = speedAt(view, open, levels);
   if (speed === null) return '';
   const current = currentOnTrigger(speed, BODY_GRIPS[grip.size]?.opening ?? 10 * INCH, settingAt(set, now).choices.notch ?? 'middle');
-  return current.verdict === 'holds' ? '' : currentText(current, speed);
+  return current.verdict === 'holds' && !always ? '' : currentText(current, speed);
 }
 
 /** Speed of the water at a set, m/s: measured there, else what its pond's breaks draw through the section of its channel; null when neither is known. */
@@ -196,7 +198,7 @@ export function standingOf(
     standerOf(who.words),
     course.courses,
     seconds(now),
-    seconds(checkOf(view as SetView, now)),
+    seconds(checkOf(view, now)),
     (s) => clock(new Date(course.from.getTime() + s * 1000)),
     who.person.system,
     follows ? (level) => surfaceAt(follows, level) : undefined,
@@ -207,4 +209,18 @@ export function standingOf(
 export function tomorrowOf({ from, courses }: Outlook, now: Date): { low: number; middle: number; high: number } {
   const at = (now.getTime() + DAY - from.getTime()) / 1000;
   return { low: levelOn(courses.low, at), middle: levelOn(courses.middle, at), high: levelOn(courses.high, at) };
+}
+
+/** Why the band a day ahead is as wide as it is, the largest doubt first. */
+export function reasonsText({ from, courses, fit }: Outlook, now: Date, system: System): string {
+  const at = (now.getTime() + DAY - from.getTime()) / 1000;
+  const doubts = widthAt(courses, at);
+  if (doubts.length === 0) return '';
+  const named = doubts.slice(0, 4).map((d) => `${d.called} ${printLength(d.by, system)}`);
+  const by = fit
+    ? fit.steps === 0
+      ? 'the practice figures of a water that was read too seldom'
+      : `its own ${fit.steps} steps between readings: half of a rise is gone in ${Math.round(halfGone(fit))} h, an inch of rain lifts it ${printLength(fit.r * 25.4, system)}`
+    : 'the water balance of the pond';
+  return `Reckoned by ${by}. The band holds eight cases of ten; a day from now it is so wide by ${named.join(', ')} (each alone, to either side).`;
 }

@@ -18,19 +18,14 @@
     {#each groups as g (g.id)}
       <p>
         <StateMark verdict={MARK[g.id]} />
-        <span
-          ><b>{g.title}</b>: {#each g.sets as s, i (s.id)}{i > 0 ? ', ' : ''}<a class="link" href="/bench/{s.id}">{s.name}</a>{/each}. {g.sentence}</span
-        >
+        <span><b>{g.title}</b>: {g.sets.map((s) => s.name).join(', ')}. {g.sentence}</span>
       </p>
     {/each}
     {#if cutOff.length > 0}
       <p>
         <StateMark verdict="cannotReach" />
         <span
-          ><b>Pull before dark, or lose the way to them</b>: {#each cutOff as s, i (s.id)}{i > 0 ? ' ' : ''}<a
-              class="link"
-              href="/check/{s.id}">{s.name}</a
-            >
+          ><b>Pull before dark, or lose the way to them</b>: {#each cutOff as s, i (s.id)}{i > 0 ? ' ' : ''}{s.name}
             ({s.sentence}){/each}</span
         >
       </p>

@@ -7,7 +7,10 @@ import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { record } from '$lib/server/record/write';
 import { setOf } from '$lib/server/repositories/sets';
-import { loadSeason } from '$lib/server/season';
+import { loadMoving } from '$lib/server/moving';
+import { currentOf, outlookOf, standingOf } from '$lib/server/outlook';
+import { stateOf } from '#core/sets/standing';
+import { loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
 
 const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
@@ -24,10 +27,26 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   return {
     bench: await benchData(season, station, type, set, set.number, locals),
     state: set.state,
+    ahead: await aheadOf(season, set.id, locals),
     set: { id: set.id, number: set.number, name: set.name },
     saved: url.searchParams.has('saved'),
   };
 };
+
+/** What the forecast says of a live set: its level, ice, current, and whether its place can be stood at. */
+async function aheadOf(season: Season, id: string, locals: App.Locals) {
+  const view = season.views.find((v) => v.id === id);
+  if (!view || view.state !== 'live') return null;
+  const moving = await loadMoving(locals, season);
+  const levels = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
+  const said = outlookOf(view, stateOf(view, levels, locals.who.person.system), season, moving, locals);
+  return {
+    sentence: said?.sentence ?? '',
+    remedy: said?.remedy ?? '',
+    current: currentOf(view, season, moving.open, levels, locals.now, true),
+    standing: standingOf(view, moving, season, locals)?.sentence ?? '',
+  };
+}
 
 export const actions: Actions = {
   save: async ({ request, locals, params }) => {

@@ -15,6 +15,12 @@
     <b>Saved to the book.</b>
     {data.state === 'live' ? 'It is live and owes its checks.' : ''}
   </p>{/if}
+{#if data.ahead}
+  <section class="page pb-0" aria-label="What the forecast says of it">
+    {#if data.ahead.remedy}<p class="ahead"><b>{data.ahead.remedy}</b></p>{/if}
+    <p>{data.ahead.sentence} {data.ahead.sentence.includes(data.ahead.current) ? '' : data.ahead.current} {data.ahead.standing}</p>
+  </section>
+{/if}
 {#key data.bench.ids.entry}
   <BenchForm bench={data.bench} {kept} system={data.who?.person.system ?? 'us'} title="{data.set.number} {data.set.name}" />
 {/key}
@@ -34,3 +40,9 @@
     </details>
   {/if}
 </div>
+
+<style>
+  .ahead {
+    font-size: 1.1rem;
+  }
+</style>

@@ -5,11 +5,8 @@ import type { Water } from '#core/water/state';
 import { STATION_KINDS } from '#core/sets/setType';
 import { stateOf } from '#core/sets/standing';
 import { spanText, toField, wholeMinute } from '#core/time/localTime';
-import { parseLength, printLength, smallUnit } from '#core/units/length';
-import { halfGone } from '#core/water/streamForecast';
-import { widthAt } from '#core/water/pondForecast';
+import { parseLength, smallUnit } from '#core/units/length';
 import { trackOf } from '#core/water/track';
-import type { System } from '#core/units/factors';
 import { clarityText, crestText } from '#core/water/seenText';
 import { levelAt } from '#core/water/series';
 import { db } from '$lib/server/database';
@@ -19,7 +16,7 @@ import { record } from '$lib/server/record/write';
 import { seenAt } from '$lib/server/repositories/readings';
 import { AHEAD, loadMoving, pondModel, type MovingAll, type Outlook } from '$lib/server/moving';
 import { keepForecasts } from '$lib/server/keepForecasts';
-import { outlookOf, standingOf } from '$lib/server/outlook';
+import { outlookOf, reasonsText, standingOf } from '$lib/server/outlook';
 import { placeOn } from '$lib/server/placeOn';
 import { loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
@@ -68,9 +65,13 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     whatIfModel: own?.pond && !own.pond.fit ? whatIfModel(water, levels, season, moving, locals.now) : null,
     reasons: own?.pond ? reasonsText(own.pond, locals.now, system) : '',
     standing: Object.fromEntries(
-      season.views
-        .filter((v) => v.station.water === water.id && v.state === 'live')
-        .map((v) => [v.station.id, standingOf(v, moving, season, locals)?.sentence ?? '']),
+      season.stations
+        .filter((s) => s.water === water.id)
+        .map((station) => {
+          const view = season.views.find((v) => v.station.id === station.id && v.state === 'live');
+          const place = { station, follows: season.follows[station.id] ?? null, deadline: view?.deadline ?? null };
+          return [station.id, standingOf(place, moving, season, locals)?.sentence ?? ''];
+        }),
     ),
     ahead: Object.fromEntries(
       season.views
@@ -101,20 +102,6 @@ function whatIfModel(water: WaterBody, { known }: Water, season: Season, { open,
 }
 
 const trackOut = ({ from, courses }: Outlook) => trackOf(courses, from.getTime());
-
-/** Why the band a day ahead is as wide as it is, the largest doubt first. */
-function reasonsText({ from, courses, fit }: Outlook, now: Date, system: System): string {
-  const at = (now.getTime() + 24 * HOUR - from.getTime()) / 1000;
-  const doubts = widthAt(courses, at);
-  if (doubts.length === 0) return '';
-  const named = doubts.slice(0, 4).map((d) => `${d.called} ${printLength(d.by, system)}`);
-  const by = fit
-    ? fit.steps === 0
-      ? 'the practice figures of a water that was read too seldom'
-      : `its own ${fit.steps} steps between readings: half of a rise is gone in ${Math.round(halfGone(fit))} h, an inch of rain lifts it ${printLength(fit.r * 25.4, system)}`
-    : 'the water balance of the pond';
-  return `Reckoned by ${by}. The band holds eight cases of ten; a day from now it is so wide by ${named.join(', ')} (each alone, to either side).`;
-}
 
 export const actions: Actions = {
   whatIf: async ({ request, params }) => {

@@ -10,6 +10,7 @@
   import { statesOf } from '#core/sets/standing';
   import { printLength, printLevel } from '#core/units/length';
   import { worst, type Water } from '#core/water/state';
+  import PrintButton from '$lib/ui/PrintButton.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import Section from '$lib/ui/drawing/Section.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
@@ -170,6 +171,7 @@
 {/if}
 
 <div class="page">
+  <div class="print"><PrintButton /></div>
   <WaterNotes water={data.water.id} isPond={data.water.kind === 'pond'} {toGo} clarity={data.clarity} crest={data.crest} />
   <SetSentences
     {rows}
@@ -179,7 +181,15 @@
     quiet={playing}
   />
   {#if data.reasons && minutes === 0}<p class="quiet small mt-3">{data.reasons}</p>{/if}
-  <StationTable stations={data.stations} follows={data.follows} {rows} {levels} {system} zero={zero.pond} />
+  <StationTable
+    stations={data.stations}
+    follows={data.follows}
+    {rows}
+    {levels}
+    {system}
+    zero={zero.pond}
+    standing={minutes === 0 && whatIf === null ? data.standing : {}}
+  />
   <StationForm
     {kept}
     ids={data.stationIds}
@@ -203,6 +213,9 @@
   .bar p {
     flex: 1;
     min-width: 220px;
+  }
+  .print {
+    float: right;
   }
   .small {
     font-size: 0.92rem;

@@ -16,8 +16,10 @@
     system: System;
     /** elevation of the pond gauge's zero, m */
     zero: number;
+    /** whether each place can be stood at now, at the check, and again; empty while another time is shown */
+    standing?: Readonly<Record<string, string>>;
   }
-  let { stations, follows, rows, levels, system, zero }: Props = $props();
+  let { stations, follows, rows, levels, system, zero, standing = {} }: Props = $props();
 
   function depth(station: Station): string {
     const level = levels.known[station.surface];
@@ -36,7 +38,7 @@
       ><tr
         ><th scope="col">Station</th><th scope="col">Along</th><th scope="col">Water there</th><th scope="col">Set</th><th scope="col"
           >Works at a level</th
-        ><th scope="col">State</th></tr
+        ><th scope="col">State</th><th scope="col">Standing there, 6 in to the waders’ top (practice)</th></tr
       ></thead
     >
     <tbody>
@@ -67,6 +69,7 @@
                 .map((s) => s.label)
                 .join(', ')}<br />{/each}</td
           >
+          <td>{standing[station.id] || '–'}</td>
         </tr>
       {/each}
     </tbody>

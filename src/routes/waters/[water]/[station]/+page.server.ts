@@ -12,7 +12,9 @@ import { printLength, printLevel } from '#core/units/length';
 import { levelAt } from '#core/water/series';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
+import { loadMoving } from '$lib/server/moving';
 import { newId } from '$lib/server/newId';
+import { standingOf } from '$lib/server/outlook';
 import { photoFrom } from '$lib/server/photo';
 import { record } from '$lib/server/record/write';
 import { allReadings } from '$lib/server/repositories/readings';
@@ -43,6 +45,9 @@ export const load: PageServerLoad = async ({ locals, params }) => {
           ? `${printLength(still, system)} of water now.`
           : `Dry by ${printLength(-still, system)} now.`,
     standing: standingAt(here, latest(station.measures, 'sink')?.value ?? null, standerOf(measures), system),
+    standingAhead:
+      standingOf({ station, follows: season.follows[station.id] ?? null, deadline: null }, await loadMoving(locals, season), season, locals)
+        ?.sentence ?? '',
     owns: own.map((o) => ({
       id: o.id,
       entry: o.entry,

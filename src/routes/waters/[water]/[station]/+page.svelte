@@ -34,6 +34,7 @@
     <p class="quiet">{data.station.kind}, {printWay(data.station.along, system)} along. {data.station.note}</p>
     <FindingLine finding={data.use} note="sign loses half of its weight with every half-life" />
     <FindingLine finding={data.standing} />
+    {#if data.standingAhead}<p>By the forecast, in a day: {data.standingAhead}</p>{/if}
     <p>{data.depth}</p>
     {#if data.children.length > 0}
       <p class="mt-2">

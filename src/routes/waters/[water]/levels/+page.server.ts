@@ -10,6 +10,7 @@ import { attempt, reader, refused } from '$lib/server/form';
 import { keepForecasts } from '$lib/server/keepForecasts';
 import { loadMoving } from '$lib/server/moving';
 import { idBeside, newId } from '$lib/server/newId';
+import { reasonsText } from '$lib/server/outlook';
 import { record, type NewEntry } from '$lib/server/record/write';
 import { forecastsSince, levelsSince, loggers } from '$lib/server/repositories/moving';
 import { readingsAfter } from '$lib/server/repositories/readings';
@@ -71,6 +72,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
           high: outlook.courses.high.map((p) => number(p.level)),
         }
       : null,
+    reasons: outlook ? reasonsText(outlook, locals.now, system) : '',
     kept: own.map((k) => ({
       x: k.points.map((p) => clock(p.at)),
       low: k.points.map((p) => number(p.low)),

@@ -61,10 +61,8 @@
     {/key}
   {/if}
   <p class="quiet mt-1">
-    The wide band holds eight cases of ten. Grey: what was forecast on the evenings before. Upright bars: the levels at which each set
-    works, by its number. Its own zero lies at {data.zeroText} of the water’s datum{data.moved.length > 0
-      ? `; ${data.moved.join('; ')}`
-      : ''}.
+    {data.reasons} Grey: what was forecast on the evenings before. Upright bars: the levels at which each set works, by its number. Its own zero
+    lies at {data.zeroText} of the water’s datum{data.moved.length > 0 ? `; ${data.moved.join('; ')}` : ''}.
   </p>
   <div class="two mt-3">
     {#if data.aheadTable.length > 0}
