@@ -27,16 +27,43 @@ export function readLocalTime(text: string, zone: string, which?: 'first' | 'sec
 }
 
 /** An instant as a form field wants it: the line's wall time to the minute. */
-export const toField = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat("yyyy-MM-dd'T'HH:mm");
+export function toField(at: Date, zone: string): string {
+  const { date, clock } = wallOf(at, zone);
+  return `${date}T${clock}`;
+}
 
 /** An instant as text that reads back: `2026-11-25 07:31` in the line's zone. */
 export const instantText = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat('yyyy-MM-dd HH:mm');
 
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const WALLS = new Map<string, Intl.DateTimeFormat>();
+
+/** What a wall clock of a zone shows; pages ask it hundreds of times. */
+function wallOf(at: Date, zone: string): { date: string; clock: string } {
+  const wall =
+    WALLS.get(zone) ??
+    new Intl.DateTimeFormat('en-CA', {
+      timeZone: zone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+    });
+  WALLS.set(zone, wall);
+  const part = Object.fromEntries(wall.formatToParts(at).map((p) => [p.type, p.value]));
+  return { date: `${part.year}-${part.month}-${part.day}`, clock: `${part.hour}:${part.minute}` };
+}
+
 /** `07:31` in the line's zone. */
-export const clockText = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat('HH:mm');
+export const clockText = (at: Date, zone: string): string => wallOf(at, zone).clock;
 
 /** `12 Nov` in the line's zone. */
-export const dayText = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).setLocale('en').toFormat('d LLL');
+export function dayText(at: Date, zone: string): string {
+  const { date } = wallOf(at, zone);
+  return `${Number(date.slice(8))} ${MONTHS[Number(date.slice(5, 7)) - 1] ?? ''}`;
+}
 
 /** `12 Nov 07:31`, or only the time when it is the same local day as `now`. */
 export function whenText(at: Date, now: Date, zone: string): string {
@@ -50,7 +77,7 @@ export function whenText(at: Date, now: Date, zone: string): string {
 }
 
 /** The local date (ISO) of an instant. */
-export const localDate = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat('yyyy-MM-dd');
+export const localDate = (at: Date, zone: string): string => wallOf(at, zone).date;
 
 /** A local date `days` later, by the calendar and never by hours. */
 export const addDays = (date: string, days: number): string =>

@@ -100,17 +100,20 @@ function eventsOf({ breaks, rain = [] }: PondModel, end: number): number[] {
 
 /** Largest error of a step, m; a course of a day ends some thousand times nearer than any gauge is read. */
 const ALLOWED = 1e-8;
+/** The same for the ends of a band, which are doubts themselves. */
+export const ROUGH = 1e-6;
 
 /**
  * The course of a pond: `A(L)·dL/dt = Q_in + rain − Q_break(L, L_tail) − Q_crest − Q_pipe − seepage`, by an adaptive integrator that stops at every opening and mending.
  *
  * @param hours how far, h
  * @param every a point at least this often, s
+ * @param allowed largest error of a step, m
  * @returns points in the order of time, the first at 0
  * @throws RangeError when an area is not above 0
  * @source Dormand–Prince 5(4), any handbook of numerical methods; checked against the package odex
  */
-export function pondCourse(model: PondModel, start: number, hours: number, every = 900): CoursePoint[] {
+export function pondCourse(model: PondModel, start: number, hours: number, every = 900, allowed = ALLOWED): CoursePoint[] {
   assertAreas(model.area);
   const end = hours * 3600;
   const stops = [
@@ -151,13 +154,13 @@ export function pondCourse(model: PondModel, start: number, hours: number, every
         h * ((71 / 57600) * a - (71 / 16695) * c + (71 / 1920) * d - (17253 / 339200) * e + (22 / 525) * f - (1 / 40) * g);
       const error = Math.abs(off(k1, k3, k4, k5, k6, k7)) + Math.abs(off(q1, q3, q4, q5, q6, q7)) / area(model.area, level);
       if (Number.isNaN(error)) throw new RangeError('the water balance was given something that is not a number');
-      if (error <= ALLOWED || h < 1e-3) {
+      if (error <= allowed || h < 1e-3) {
         time += h;
         level = next;
         out += fifth(q1, q3, q4, q5, q6);
         [k1, q1] = [k7, q7];
       }
-      step = Math.min(3600, Math.max(1e-3, 0.9 * h * (error === 0 ? 5 : Math.min(5, (ALLOWED / error) ** 0.2))));
+      step = Math.min(3600, Math.max(1e-3, 0.9 * h * (error === 0 ? 5 : Math.min(5, (allowed / error) ** 0.2))));
     }
     points.push({ at: stop, level, out });
   }

@@ -38,7 +38,7 @@ function criticalDepth(shape: BreakShape, head: number): number {
 }
 
 /** The depth of greatest flow between two limits, by golden section: the flow has one hump. */
-function greatest(flow: (y: number) => number, from: number, to: number): number {
+function deepest(flow: (y: number) => number, from: number, to: number): number {
   const ratio = (Math.sqrt(5) - 1) / 2;
   let [a, b] = [from, to];
   let [c, d] = [b - ratio * (b - a), a + ratio * (b - a)];
@@ -54,7 +54,7 @@ function greatest(flow: (y: number) => number, from: number, to: number): number
       fd = flow(d);
     }
   }
-  return Math.max(flow(from), flow((a + b) / 2));
+  return (a + b) / 2;
 }
 
 /**
@@ -79,12 +79,30 @@ export function breakFlow(shape: BreakShape, head: number, tail: number, cd = 1)
  */
 export function pipeFlow(pipe: Pipe, head: number, tail: number): number {
   if (head <= 0 || tail >= head) return 0;
-  const from = Math.max(tail, 0);
-  const to = Math.min(head, pipe.diameter);
-  const weir = from < to ? greatest((y) => pipeArea(pipe, y) * Math.sqrt(2 * G * Math.max(0, head - y)), from, to) : Infinity;
+  const y = Math.min(Math.max(criticalInPipe(head / pipe.diameter) * pipe.diameter, tail), head, pipe.diameter);
+  const weir = tail < Math.min(head, pipe.diameter) ? pipeArea(pipe, y) * Math.sqrt(2 * G * Math.max(0, head - y)) : Infinity;
   const drop = head - Math.max(tail, Math.min(head, pipe.diameter / 2));
   const orifice = 0.6 * pipeArea(pipe, pipe.diameter) * Math.sqrt(2 * G * Math.max(0, drop));
   return Math.min(weir, orifice);
+}
+
+/** Head over the sill of a pipe, in diameters, up to which its critical depth is kept in a table; over that it runs full. */
+const FULL = 2;
+const STEPS = 400;
+let critical: number[] | null = null;
+
+/** Critical depth in a pipe as a share of its diameter, by the head in diameters: the same for every size. */
+function criticalInPipe(head: number): number {
+  const unit = { diameter: 1, plugged: 0 };
+  critical ??= Array.from({ length: STEPS + 1 }, (_, n) => {
+    const h = (n * FULL) / STEPS;
+    return deepest((y) => pipeArea(unit, y) * Math.sqrt(2 * G * Math.max(0, h - y)), 0, Math.min(h, 1));
+  });
+  if (head >= FULL) return 1;
+  const n = (head / FULL) * STEPS;
+  const i = Math.floor(n);
+  const [a, b] = [critical[i] ?? 1, critical[i + 1] ?? 1];
+  return a + (n - i) * (b - a);
 }
 
 /** Speed at the critical depth of a break, m/s: what a trigger set in it has to stand. @source √(2gH/3) in a rectangle, √(2gH/5) in a V; from memory */

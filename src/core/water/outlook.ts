@@ -40,6 +40,8 @@ export function bestShift(courses: Courses, band: Interval, from: number, to: nu
   ];
   const sidesOf = (by: number): number => share(low, band, by) + share(high, band, by);
   let best = { by: 0, share: share(middle, band), sides: sidesOf(0) };
+  // nothing keeps it in its band longer than the whole time on every course
+  if (best.share === 1 && best.sides === 2) return { by: 0, share: 1 };
   for (let n = -Math.floor(down / STEP + 1e-6); n <= Math.floor(FURTHEST / STEP); n += 1) {
     const by = n * STEP;
     const own = share(middle, band, by);

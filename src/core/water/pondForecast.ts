@@ -1,4 +1,4 @@
-import { levelOn, pondCourse, type CoursePoint, type PondModel } from './balance';
+import { levelOn, pondCourse, ROUGH, type CoursePoint, type PondModel } from './balance';
 
 /** A course with its band: one in ten ends under `low`, one in ten over `high`. */
 export interface Courses {
@@ -24,11 +24,12 @@ export type Doubts = Record<keyof typeof PRACTICE_DOUBTS, number>;
 
 const EVERY = 1800;
 
-type Changed = [called: string, up: [PondModel, number], down: [PondModel, number]];
+/** One end of a doubt, and the other; where it is left out the level answers evenly and the first is mirrored. */
+type Changed = [called: string, up: [PondModel, number], down?: [PondModel, number]];
 
 /** The pond with one thing changed to either end of its doubt; `up` is the end that leaves more water. */
 function changes(model: PondModel, start: number, doubts: Doubts): Changed[] {
-  const found: Changed[] = [['the reading', [model, start + doubts.reading], [model, start - doubts.reading]]];
+  const found: Changed[] = [['the reading', [model, start + doubts.reading]]];
   const both = (called: string, change: (share: number) => PondModel, by: number): void => {
     found.push([called, [change(1 + by), start], [change(1 - by), start]]);
   };
@@ -38,10 +39,10 @@ function changes(model: PondModel, start: number, doubts: Doubts): Changed[] {
       (share) => ({ ...model, breaks: model.breaks.map((b) => ({ ...b, cd: b.cd * share })) }),
       -doubts.coefficient,
     );
-  if (model.inflow > 0) both('the inflow', (share) => ({ ...model, inflow: model.inflow * share }), doubts.inflow);
+  if (model.inflow > 0) found.push(['the inflow', [{ ...model, inflow: model.inflow * (1 + doubts.inflow) }, start]]);
   if (model.rain && model.rain.length > 0)
     both('the rain', (share) => ({ ...model, rain: model.rain?.map((r) => ({ ...r, flow: r.flow * share })) ?? [] }), doubts.rain);
-  both('the area of the pond', (share) => ({ ...model, area: model.area.map((a) => ({ ...a, area: a.area * share })) }), doubts.area);
+  found.push(['the area of the pond', [{ ...model, area: model.area.map((a) => ({ ...a, area: a.area * (1 + doubts.area) })) }, start]]);
   const drowns = [...model.breaks, ...model.pipes].some((o) => model.tail + doubts.tail > o.sill);
   if (drowns)
     found.push([
@@ -62,9 +63,12 @@ function changes(model: PondModel, start: number, doubts: Doubts): Changed[] {
 export function pondForecast(model: PondModel, start: number, hours: number, doubts: Doubts = PRACTICE_DOUBTS): Forecast {
   const middle = pondCourse(model, start, hours, EVERY);
   const found = changes(model, start, doubts).map(([called, up, down]): Doubt => {
-    const runs = [up, down].map(([changed, from]) => pondCourse(changed, from, hours, 2 * EVERY));
-    const off = (run: CoursePoint[] | undefined): number[] => middle.map((p) => levelOn(run ?? [], p.at) - p.level);
-    const [a, b] = [off(runs[0]), off(runs[1])];
+    const off = ([changed, from]: [PondModel, number]): number[] => {
+      const run = pondCourse(changed, from, hours, 2 * EVERY, ROUGH);
+      return middle.map((p) => levelOn(run, p.at) - p.level);
+    };
+    const a = off(up);
+    const b = down ? off(down) : a.map((d) => -d);
     return {
       called,
       up: a.map((d, i) => Math.max(0, d, b[i] ?? 0)),

@@ -11,7 +11,7 @@ const UNKNOWN = { k: 0.4 / 24, wander: 0.04 };
 const RAIN_DOUBT = 0.5;
 const LEAST_SPREAD = 0.006;
 
-/** Rain of an hour that begins at a time; mm. */
+/** Rain of an hour of the clock that begins at a time; mm. */
 export interface RainHour {
   at: number;
   rain: number;
@@ -109,11 +109,11 @@ export function streamForecast(fit: StreamFit, start: number, from: number, hour
   const middle: CoursePoint[] = [{ at: 0, level: start, out: 0 }];
   const wet = [0];
   const fades = Math.exp((-fit.k * every) / 3600);
+  const falls = new Map(rain.filter((h) => h.rain > 0).map((h) => [Math.floor(h.at / HOUR), h.rain]));
   let [over, rise] = [start - fit.base, 0];
   for (let i = 1; i <= count; i += 1) {
     const now = from + (i - 1) * every * 1000;
-    const hour = rain.find((h) => h.at <= now && h.at + HOUR > now);
-    const more = hour ? (fit.r * hour.rain * every) / 3600 : 0;
+    const more = (fit.r * (falls.get(Math.floor(now / HOUR)) ?? 0) * every) / 3600;
     over = over * fades + more;
     rise = rise * fades + more;
     middle.push({ at: i * every, level: fit.base + over, out: 0 });

@@ -36,7 +36,8 @@ export async function seasonTotals(
   if (!season) return null;
   const line = of?.id ?? season.line.id;
   const other = line === season.line.id ? null : await setsOf(db(), locals.who.crew, { line, states: ['live', 'pulled'] });
-  const [visits, readings] = await Promise.all([checks(db(), locals.who.crew, { line }), allReadings(db(), locals.who.crew)]);
+  const first = firstStay(other ?? season.sets);
+  const [visits, readings] = await Promise.all([checks(db(), locals.who.crew, { line }), allReadings(db(), locals.who.crew, first)]);
   const stations = index<Station>(season.stations);
   const shed = index<Device>(season.shed);
   const bySet = new Map<string, Check[]>();
@@ -85,6 +86,10 @@ export async function seasonTotals(
     },
   };
 }
+
+/** Readings before the first trap stood tell nothing of it; three days more reach over any gap that is still told. */
+export const firstStay = (sets: Pick<TrapSet, 'stays'>[]): Date =>
+  new Date(Math.max(0, Math.min(...sets.flatMap((s) => s.stays.map((y) => Date.parse(y.from))), 4e12) - 3 * 86_400_000));
 
 const sum = (list: number[]): number => list.reduce((a, b) => a + b, 0);
 

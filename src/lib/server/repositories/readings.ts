@@ -48,17 +48,17 @@ export async function recentReadings(db: Knex, crew: string, since: Date, until:
   return byGauge(rows);
 }
 
-/** Every reading of the crew's gauges, for exposure. */
-export async function allReadings(db: Knex, crew: string): Promise<ReadingsByGauge> {
+/** Every reading of the crew's gauges since a time, for exposure. */
+export async function allReadings(db: Knex, crew: string, since = new Date(0)): Promise<ReadingsByGauge> {
   const { rows } = await db.raw<{ rows: Row[] }>(
     `select r.gauge_id, r.at, r.level, r.bound from (
-       select gauge_id, at, level, bound, entry_id from reading where crew_id = :crew
+       select gauge_id, at, level, bound, entry_id from reading where crew_id = :crew and at >= :since
        union all
-       select p.gauge_id, p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.crew_id = :crew
+       select p.gauge_id, p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.crew_id = :crew and p.at >= :since
      ) r
      join entry e on e.id = r.entry_id
      order by r.at, e.seq`,
-    { crew },
+    { crew, since },
   );
   return byGauge(rows);
 }

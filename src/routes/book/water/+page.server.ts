@@ -14,6 +14,7 @@ import { db } from '$lib/server/database';
 import { checks } from '$lib/server/repositories/checks';
 import { allReadings } from '$lib/server/repositories/readings';
 import { index, loadSeason } from '$lib/server/season';
+import { firstStay } from '$lib/server/totals';
 import type { PageServerLoad } from './$types';
 
 /** How deep each set stood when it caught, and from when to when it was outside its band. */
@@ -24,7 +25,7 @@ export const load: PageServerLoad = async ({ locals }) => {
   const { zone } = season.line;
   const [visits, readings] = await Promise.all([
     checks(db(), locals.who.crew, { line: season.line.id }),
-    allReadings(db(), locals.who.crew),
+    allReadings(db(), locals.who.crew, firstStay(season.sets)),
   ]);
   const stations = index<Station>(season.stations);
   const shed = index<Device>(season.shed);
