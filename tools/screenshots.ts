@@ -28,23 +28,24 @@ const dry = await href('/morning', /27 patrol channel/);
 const bench = await href('/bench', '22 stump hollow');
 const moss = await href('/waters', 'Moss Slough');
 const lodge = await href(`${moss}/read`, /winter lodge read/);
-const low = await href(moss, /81 low lodge run/);
+const pile = await href(moss, /82 sunk pile/);
 const views: [string, string][] = [
   ['morning', '/morning'],
   ['waters', '/waters'],
   ['section', water],
+  ['levels', `${water}/levels`],
+  ['break', `${water}/break?of=dam-break-channel&want=sets`],
+  ['ice', `${moss}/ice`],
   ['station', station],
-  ['measure', `${low}/measure`],
   ['lodge', lodge],
-  ['count', `${water}/count`],
   ['plan', '/waters/plan?minutes=40&traps=8'],
   ['bench', bench],
-  ['bench-list', '/bench'],
+  ['bench-ice', `/bench/new?station=${pile.split('/').at(-1) ?? ''}&type=ice-snare-pole`],
   ['colonies', '/colonies'],
   ['book', '/book'],
+  ['forecasts', '/book/forecasts'],
   ['shed', '/shed'],
   ['rules', '/rules'],
-  ['people', '/people'],
 ];
 for (const [name, path] of views) {
   await go(path);
@@ -53,7 +54,6 @@ for (const [name, path] of views) {
 const hand = await phone.newPage();
 for (const [name, path] of [
   ['check-phone', dry],
-  ['sign-phone', low],
   ['morning-phone', '/morning'],
   ['section-phone', water],
 ] as const) {
