@@ -7,6 +7,7 @@ import {
   daysOf,
   freezingDegreeDays,
   merged,
+  observed,
   rainOf,
   thawingDegreeDays,
   unknownHours,
@@ -57,6 +58,10 @@ describe('hours of weather', () => {
     );
     assert.equal(unknownHours(list, 0, 5 * HOUR), 3);
     assert.equal(coldest([], 0, 1), null);
+  });
+  it('an hour that was only expected may be told anew, one that was seen may not', () => {
+    const told = observed([{ made: 2 * HOUR, hours: [hour(0), hour(1), hour(2)] }]);
+    assert.deepEqual([...told], [0, HOUR]);
   });
   it('days of which nothing is known are left out', () => assert.equal(daysOf(hours(24), 0, 3).length, 1));
 });

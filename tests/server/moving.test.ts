@@ -244,7 +244,7 @@ describe('the designer', () => {
     assert.match(await page('want=sets'), /every set that works now still in its band/);
     assert.match(
       await page('want=safe&by=2026-11-27T12:00'),
-      /down to the safe level: To be down at 30 in: at least|To come down to 30 in/,
+      /down to the safe level: To be down at 30 in: at least|down to the safe level: Without a break it is down at 30 in/,
     );
     assert.match(await page('openAt=2026-11-25T20:00'), /Opened 20:00/);
     assert.match(await page('mended=at&mendedAt=2026-11-25T12:00'), /Mended about 12:00/);
@@ -273,6 +273,17 @@ describe('morning', () => {
     const page = await get('/morning');
     assert.match(page, /Idle as they stand<!--[^>]*-->?: \d+ sets|Idle as they stand: \d+ sets/);
     assert.match(page, /Rain in the night/);
+  });
+  it('a rise that is expected cuts places off before their check: they are listed, to be pulled before dark', async () => {
+    const flood = Array.from({ length: 8 }, (_, n) => ({
+      time: `2026-11-25T${String(6 + n).padStart(2, '0')}:00`,
+      temperature: '4',
+      'rain (in)': '0.6',
+    }));
+    saved(await post('/waters/weather?/file', { form: uuid(), rows: JSON.stringify(flood), station: 'flood.csv' }), /taken=8/);
+    const page = await get('/morning');
+    assert.match(page, /Pull before dark, or lose the way to them/);
+    assert.match(page, /42 willow bend[\s\S]{0,120}Cut off before the check/);
   });
   it('the map names the thinner places', async () => {
     saved(

@@ -88,12 +88,12 @@ export function withBand(middle: CoursePoint[], doubts: Doubt[]): Forecast {
   return { low: side(-1), middle, high: side(1), doubts };
 }
 
-/** The band's half-widths at a time and what each doubt alone gives of them, the largest first; m. */
+/** What each doubt alone gives of the band's half-width at a time, the largest first, those of over an eighth of an inch; m. */
 export function widthAt({ middle, doubts }: Forecast, at: number): { called: string; by: number }[] {
   const nth = middle.findIndex((p) => p.at >= at);
   const i = nth === -1 ? middle.length - 1 : nth;
   return doubts
     .map((d) => ({ called: d.called, by: ((d.up[i] ?? 0) + (d.down[i] ?? 0)) / 2 }))
-    .filter((d) => d.by > 0.001)
+    .filter((d) => d.by > 0.0035)
     .sort((a, b) => b.by - a.by);
 }

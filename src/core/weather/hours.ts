@@ -83,6 +83,10 @@ export interface WeatherStretch {
   hours: readonly WeatherHour[];
 }
 
+/** Begins of the hours that a station told after they were over; what was only expected may be told anew. */
+export const observed = (stretches: readonly WeatherStretch[]): Set<number> =>
+  new Set(stretches.flatMap(({ made, hours }) => hours.filter((h) => h.at + HOUR <= made).map((h) => h.at)));
+
 /** One list of hours out of all stretches: of an hour told twice the later telling stands. */
 export function merged(stretches: readonly WeatherStretch[]): WeatherHour[] {
   const found = new Map<number, WeatherHour>();

@@ -1,11 +1,11 @@
 import { BUILDS } from '../../animals/species';
-import { BODY_GRIPS } from '../../devices/sizes';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import type { Finding } from '../../water/finding';
 import { fixed, follows } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
+import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
@@ -66,7 +66,7 @@ const numbers: Record<string, NumberSpec> = {
   },
 };
 const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
-const frameOf = (laying: Laying): number => BODY_GRIPS[laying.devices.trap?.size ?? '330']?.opening ?? inches(10);
+const frameOf = (laying: Laying): number => openingOf(laying.devices.trap?.size);
 const isSnare = (laying: Laying): boolean => laying.devices.trap?.class === 'snare';
 
 /** A trap in the middle of the patrol channel, between two small breaks that are made last. */
@@ -80,7 +80,7 @@ export const damBreakChannel: SetType = {
   positions: [{ id: 'trap', label: 'Trap or loop', optional: false }],
   numbers,
   seen: 'topUnder',
-  choices: { notch: { label: 'Notch', options: { firm: 'firm', middle: 'middle', light: 'light' }, default: 'firm' } },
+  choices: { notch: notchChoice('firm') },
   acts: {
     breaks: 2,
     shape: 'V',
@@ -173,20 +173,15 @@ function gripParts(laying: Laying): Part[] {
   const floor = floorOf(laying);
   const width = of(laying, 'width');
   return [
-    {
+    jawsPart({
       id: 'jaws',
-      kind: 'jaws',
       device: 'trap',
       bearer: 'bed',
       x: 0,
-      y: 0,
       z: fixed(bottom),
-      height: frame,
-      wide: 0.02,
-      across: frame,
       tiedTo: 'anchor',
-      stock: `body-grip ${laying.devices.trap?.size ?? ''}`,
-    },
+      size: laying.devices.trap?.size ?? '330',
+    }),
     {
       id: 'stand',
       kind: 'stand',

@@ -1,8 +1,8 @@
-import { BODY_GRIPS } from '../../devices/sizes';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
+import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
@@ -48,7 +48,7 @@ export const damCrossoverFace: SetType = {
   numbers,
   seen: 'overTail',
   choices: {
-    notch: { label: 'Notch', options: { firm: 'firm', middle: 'middle', light: 'light' }, default: 'middle' },
+    notch: notchChoice('middle'),
     channel: { label: 'Channel at the foot', options: { firm: 'firm and clear', none: 'none: below the crest instead' }, default: 'firm' },
   },
   layOut: (laying) => {
@@ -106,7 +106,7 @@ export const damCrossoverFace: SetType = {
 function faceGround(laying: Laying, size: string): [number, number][] {
   const jaws = faceParts(laying, size)[0]?.z.k ?? 0;
   const tail = laying.then.tail ?? levelThen(laying);
-  const crest = jaws + (BODY_GRIPS[size]?.opening ?? inches(10)) + numberOf(laying, { numbers }, 'crestOver');
+  const crest = jaws + openingOf(size) + numberOf(laying, { numbers }, 'crestOver');
   return [
     [-1, crest - 0.06],
     [-0.55, crest],
@@ -119,23 +119,10 @@ function faceGround(laying: Laying, size: string): [number, number][] {
 }
 
 function faceParts(laying: Laying, size: string): Part[] {
-  const frame = BODY_GRIPS[size]?.opening ?? inches(10);
+  const frame = openingOf(size);
   const bottom = (laying.then.tail ?? levelThen(laying)) + numberOf(laying, { numbers }, 'overTail');
   return [
-    {
-      id: 'jaws',
-      kind: 'jaws',
-      device: 'trap',
-      bearer: 'bank',
-      x: 0,
-      y: 0,
-      z: fixed(bottom),
-      height: frame,
-      wide: 0.02,
-      across: frame,
-      tiedTo: 'dam log',
-      stock: `body-grip ${size}`,
-    },
+    jawsPart({ id: 'jaws', device: 'trap', bearer: 'bank', x: 0, z: fixed(bottom), tiedTo: 'dam log', size: size }),
     {
       id: 'over',
       kind: 'log',

@@ -1,5 +1,4 @@
 import { BUILDS } from '../../animals/species';
-import { BODY_GRIPS } from '../../devices/sizes';
 import { fence } from '../../geometry/fence';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
@@ -7,6 +6,7 @@ import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
+import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const STICK = inches(1.25);
@@ -101,7 +101,7 @@ export const lodgeRun: SetType = {
   numbers,
   seen: 'topUnder',
   choices: {
-    notch: { label: 'Notch', options: { firm: 'firm', middle: 'middle', light: 'light' }, default: 'middle' },
+    notch: notchChoice('middle'),
     trigger: {
       label: 'Trigger',
       options: { straightV: 'straight V, inside the jaws', spread: 'spread', bottom: 'bottom mounted, bent wide' },
@@ -151,7 +151,7 @@ function cover(device: string, laying: Laying): Need {
 
 /** Elevation of the bottom of a trap's jaws: as seen at the surface, else on its stand over the bed. */
 function jawsBottom(laying: Laying, id: string): number {
-  const frame = BODY_GRIPS[laying.devices[id]?.size ?? '330']?.opening ?? inches(10);
+  const frame = openingOf(laying.devices[id]?.size);
   const seen = (id === 'inner' ? laying.numbers.innerTopUnder : undefined) ?? laying.numbers.topUnder;
   if (seen !== undefined) return levelThen(laying) - seen - frame;
   const bed = bedOf(laying);
@@ -164,7 +164,7 @@ const floorOf = (laying: Laying, id: string): number =>
 
 function trapParts(laying: Laying, id: string, x: number): Part[] {
   const size = laying.devices[id]?.size ?? '330';
-  const frame = BODY_GRIPS[size]?.opening ?? inches(10);
+  const frame = openingOf(size);
   const level = levelThen(laying);
   const bottom = jawsBottom(laying, id);
   const floor = floorOf(laying, id);
@@ -173,20 +173,7 @@ function trapParts(laying: Laying, id: string, x: number): Part[] {
   const { sticks } = fence(side, BUILDS.beaverKit.smallestGap, STICK);
   const tall = Math.max(level - floor, frame) + inches(14);
   return [
-    {
-      id: `${id}-jaws`,
-      kind: 'jaws',
-      device: id,
-      bearer: 'bed',
-      x,
-      y: 0,
-      z: fixed(bottom),
-      height: frame,
-      wide: 0.02,
-      across: frame,
-      tiedTo: 'anchor',
-      stock: `body-grip ${size}`,
-    },
+    jawsPart({ id: `${id}-jaws`, device: id, bearer: 'bed', x, z: fixed(bottom), tiedTo: 'anchor', size: size }),
     {
       id: `${id}-stand`,
       kind: 'stand',
@@ -230,7 +217,7 @@ function groundOf(laying: Laying, spacing: number): [number, number][] {
 
 function fenceFinding(laying: Laying): Finding {
   const size = laying.devices.outer?.size ?? '330';
-  const frame = BODY_GRIPS[size]?.opening ?? inches(10);
+  const frame = openingOf(size);
   const width = numberOf(laying, { numbers }, 'widthBed');
   const side = Math.max(0, (width - frame) / 2);
   const { sticks, clear } = fence(side, BUILDS.beaverKit.smallestGap, STICK);
@@ -253,7 +240,7 @@ function fenceFinding(laying: Laying): Finding {
 
 function depthFindings(laying: Laying): Finding[] {
   const { depth, topUnder } = laying.numbers;
-  const frame = BODY_GRIPS[laying.devices.outer?.size ?? '330']?.opening ?? inches(10);
+  const frame = openingOf(laying.devices.outer?.size);
   const print = (m: number) => printLength(m, laying.system);
   if (depth !== undefined && topUnder !== undefined && topUnder + frame > depth + inches(1)) {
     const sentence = `With its top ${print(topUnder)} under and ${print(frame)} of frame it would reach ${print(topUnder + frame)} down, but the run is ${print(depth)} deep. Measure one of the two again.`;

@@ -1,4 +1,3 @@
-import { BODY_GRIPS } from '../../devices/sizes';
 import { ICE_RATIO } from '../../ice/growth';
 import { hangingClearance, hangingWire, wireToCut } from '../../ice/pole';
 import { inches } from '../../units/factors';
@@ -8,6 +7,7 @@ import type { Linear } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { ICE_NUMBERS, expectedIce, iceSteps } from './underIce';
+import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
@@ -78,7 +78,7 @@ export const iceHangingBaited: SetType = {
   numbers,
   seen: null,
   choices: {
-    notch: { label: 'Notch', options: { firm: 'firm', middle: 'middle', light: 'light' }, default: 'middle' },
+    notch: notchChoice('middle'),
     measured: { label: 'Drop measured from', options: { ice: 'the top of the ice', water: 'the water line' }, default: 'ice' },
   },
   underIce: true,
@@ -99,7 +99,7 @@ export const iceHangingBaited: SetType = {
   ),
 };
 
-const frameOf = (laying: Laying, id: string): number => BODY_GRIPS[laying.devices[id]?.size ?? '330']?.opening ?? inches(10);
+const frameOf = (laying: Laying, id: string): number => openingOf(laying.devices[id]?.size);
 
 /** Drop from the ice's top to the jaw top, m: as hung, measured from the water line it is 0.083 of the ice more; else by the ice of the next check. */
 export function dropOf(laying: Laying): number {
@@ -115,20 +115,15 @@ function hung(laying: Laying, id: string, n: number): Part[] {
   const z = top(laying);
   const x = n * inches(16);
   return [
-    {
+    jawsPart({
       id: `${id}-jaws`,
-      kind: 'jaws',
       device: id,
       bearer: 'ice',
       x,
-      y: 0,
       z: { ...z, k: z.k - frame },
-      height: frame,
-      wide: 0.02,
-      across: frame,
       tiedTo: 'stick',
-      stock: `body-grip ${laying.devices[id]?.size ?? ''}`,
-    },
+      size: laying.devices[id]?.size ?? '330',
+    }),
     {
       id: `${id}-wire`,
       kind: 'line',

@@ -3,7 +3,7 @@ import { upwindText } from '#core/ground/wind';
 import { simulateExpected, simulateHours } from '#core/sim/weather';
 import { addDays, clockText, dayText, instantOf, localDate, toField, wholeMinute } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
-import { daysOf, merged } from '#core/weather/hours';
+import { daysOf, merged, observed } from '#core/weather/hours';
 import { planWeather } from '#core/weather/table';
 import { rainText, tempText, tonight } from '#core/weather/tonight';
 import { db } from '$lib/server/database';
@@ -74,7 +74,7 @@ export const load: PageServerLoad = async ({ locals }) => {
       snow: rainText(d.snow * 10, system),
       frost: d.frost.toFixed(1),
     })),
-    known: hours.map((h) => h.at),
+    known: [...observed(stretches)],
     zone,
     ids: { file: newId(), sim: newId() },
   };
@@ -99,7 +99,7 @@ export const actions: Actions = {
     const read = reader(await request.formData(), locals.who);
     const rows = rowsIn(read);
     if (!read.ok()) return refused(read);
-    const known = new Set(merged(await weatherSince(db(), locals.who.crew, new Date(0))).map((h) => h.at));
+    const known = observed(await weatherSince(db(), locals.who.crew, new Date(0)));
     const plan = planWeather(rows, known, season.line.zone);
     if (plan.problem) read.refuse('file', plan.problem);
     else if (plan.hours.length === 0)

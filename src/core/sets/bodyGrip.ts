@@ -1,0 +1,24 @@
+import { BODY_GRIPS } from '../devices/sizes';
+import { inches } from '../units/factors';
+import type { Linear } from '../water/linear';
+import type { Part } from '../water/part';
+import type { ChoiceSpec } from './setType';
+
+/** What the types with a body-grip have in common. */
+
+/** Which notch the dog sits in, by name and never by number: people count from opposite ends. */
+export const notchChoice = (usual: 'firm' | 'middle'): ChoiceSpec => ({
+  label: 'Notch',
+  options: { firm: 'firm', middle: 'middle', light: 'light' },
+  default: usual,
+});
+
+/** Opening of a size, m; that of a 330 where the size is not known. */
+export const openingOf = (size: string | undefined): number => BODY_GRIPS[size ?? '330']?.opening ?? inches(10);
+
+/** The jaws of a trap, their bottom at an elevation. */
+export const jawsPart = (own: Pick<Part, 'id' | 'device' | 'bearer' | 'x' | 'tiedTo'> & { z: Linear; size: string }): Part => {
+  const { size, ...rest } = own;
+  const frame = openingOf(size);
+  return { kind: 'jaws', y: 0, height: frame, wide: 0.02, across: frame, stock: `body-grip ${size}`, ...rest };
+};
