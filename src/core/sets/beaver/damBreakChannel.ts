@@ -168,7 +168,6 @@ const pole = (id: string, x: number, z: Part['z'], bearer: Part['bearer'], acros
 });
 
 function gripParts(laying: Laying): Part[] {
-  const frame = frameOf(laying);
   const bottom = jawsBottom(laying);
   const floor = floorOf(laying);
   const width = of(laying, 'width');
