@@ -8,7 +8,9 @@ test('a break that is open moves every set: until when it is fine, what to chang
 }) => {
   await open(page, `${program.base}/morning`);
   const stump = page.getByRole('row', { name: /22 stump hollow/ });
-  await expect(stump).toContainText(/Forecast: fine until about 0\d:\d\d, between 0\d:\d\d and 0\d:\d\d; too shallow after/);
+  await expect(stump).toContainText(
+    /Forecast: fine until about 0\d:\d\d, between 0\d:\d\d and 0\d:\d\d; too shallow, the loop under its share, after/,
+  );
   await expect(stump).toContainText(/Hang the loop .* lower: by the forecast it stays in its band until 26 Nov/);
   await expect(page.getByRole('row', { name: /42 willow bend/ })).toContainText('Forecast: in its band to the check');
   await open(page, `${program.base}/waters`);

@@ -143,6 +143,13 @@ describe('a stream', () => {
     assert.ok(Math.abs(fit.base - truth.base) < 0.01 && Math.abs(fit.r / truth.r - 1) < 0.2, `${fit.base} ${fit.r}`);
     assert.ok(Math.abs(halfGone(fit) - Math.LN2 / fit.k) < 1e-12);
   });
+  it('a logger’s quarter hours teach as well as two readings a day', () => {
+    const { rain, readings } = made(2, { ...truth, noise: 0.0005 }, 14, 1);
+    const fit = fitStream(readings, rain);
+    assert.ok(fit.steps > 300 && Math.abs(fit.k / truth.k - 1) < 0.2, `${fit.steps} ${fit.k}`);
+    const quarter = readings.slice(0, 40).map((r, n) => ({ ...r, at: new Date(n * 900_000) }));
+    assert.equal(fitStream(quarter, []).steps, 39);
+  });
   it('read too seldom it keeps the practice figures and says so', () => {
     const fit = fitStream(made(1, truth, 2).readings, []);
     assert.equal(fit.steps, 0);

@@ -80,7 +80,7 @@ export function fitStream(readings: readonly Reading[], rain: readonly RainHour[
   const steps = exact.slice(1).flatMap((b, i): Step[] => {
     const a = exact[i] as Reading;
     const [from, to] = [a.at.getTime(), b.at.getTime()];
-    if (to - from <= HOUR / 4 || to - from >= 48 * HOUR) return [];
+    if (to - from < HOUR / 12 || to - from >= 48 * HOUR) return [];
     return [{ from, to, a: a.level, b: b.level, wet: wet.filter((h) => h.at >= from && h.at < to) }];
   });
   const last = exact.at(-1)?.level ?? 0;

@@ -57,13 +57,16 @@ export interface WeatherDay {
   rain: number;
   snow: number;
   frost: number;
+  /** the strongest hour, m/s */
+  wind: number;
 }
 
 /** Days of 24 hours from a time on, those of which something is known. */
 export function daysOf(hours: readonly WeatherHour[], from: number, days: number): WeatherDay[] {
   return Array.from({ length: days }, (_, i) => from + i * DAY).flatMap((at): WeatherDay[] => {
-    const own = within(hours, at, at + DAY).map(([h]) => h.temperature);
-    if (own.length === 0) return [];
+    const told = within(hours, at, at + DAY).map(([h]) => h);
+    if (told.length === 0) return [];
+    const own = told.map((h) => h.temperature);
     return [
       {
         at,
@@ -72,6 +75,7 @@ export function daysOf(hours: readonly WeatherHour[], from: number, days: number
         rain: rainOf(hours, at, at + DAY),
         snow: snowOf(hours, at, at + DAY),
         frost: freezingDegreeDays(hours, at, at + DAY),
+        wind: Math.max(...told.map((h) => h.wind)),
       },
     ];
   });

@@ -83,6 +83,7 @@ function levelOutlook(
   const seconds = (at: Date): number => Math.min((at.getTime() - outlook.from.getTime()) / 1000, AHEAD * 3600);
   const free = view.layout.free.find((f) => f.device === state.device) ?? null;
   const axis = state.axis;
+  const shared = view.layout.needs.some((n) => n.device === state.device && 'share' in n.of);
   const label = (level: number): string => {
     const then = { ...levels, known: { ...levels.known, [axis]: level }, age: { ...levels.age, [axis]: 0 } };
     return deviceState(view.layout, state.device, atPlace(view, then), system).label;
@@ -94,7 +95,10 @@ function levelOutlook(
       now: seconds(now),
       check: seconds(check),
       after: seconds(after),
-      then: { min: label(band.min - 0.01), max: label(band.max + 0.01) },
+      then: {
+        min: `${label(band.min - 0.01)}${shared ? ', the loop under its share,' : ''}`,
+        max: `${label(band.max + 0.01)}${shared ? ', the loop over its share,' : ''}`,
+      },
       say: free?.say ?? null,
       stone: free?.stone ?? 0,
       room: free ? roomBelow(free, view.layout, levels.known) : null,

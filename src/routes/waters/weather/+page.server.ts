@@ -73,6 +73,7 @@ export const load: PageServerLoad = async ({ locals }) => {
       rain: rainText(d.rain, system),
       snow: rainText(d.snow * 10, system),
       frost: d.frost.toFixed(1),
+      wind: system === 'us' ? `${Math.round(d.wind / 0.44704)} mph` : `${d.wind.toFixed(1)} m/s`,
     })),
     known: [...observed(stretches)],
     zone,

@@ -57,16 +57,16 @@
       <table class="plain-table mt-1">
         <thead
           ><tr
-            ><th scope="col">Day</th><th scope="col">Lowest</th><th scope="col">Highest</th><th scope="col">Rain</th><th scope="col"
-              >Snow, melted</th
-            ><th scope="col">Frost, °C-days</th></tr
+            ><th scope="col">Day</th><th scope="col">Lowest</th><th scope="col">Highest</th><th scope="col">Strongest wind</th><th
+              scope="col">Rain</th
+            ><th scope="col">Snow, melted</th><th scope="col">Frost, °C-days</th></tr
           ></thead
         >
         <tbody>
           {#each data.days as d (d.at)}<tr
-              ><td>{d.at}{d.ahead ? ', expected' : ''}</td><td>{d.low}</td><td>{d.high}</td><td>{d.rain}</td><td>{d.snow}</td><td
-                >{d.frost}</td
-              ></tr
+              ><td>{d.at}{d.ahead ? ', expected' : ''}</td><td>{d.low}</td><td>{d.high}</td><td>{d.wind}</td><td>{d.rain}</td><td
+                >{d.snow}</td
+              ><td>{d.frost}</td></tr
             >{/each}
         </tbody>
       </table>
