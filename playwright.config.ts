@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests/browser',
   testMatch: '*.spec.ts',
-  workers: 1,
+  workers: 2,
   retries: 0,
   timeout: 60_000,
   reporter: [['list']],

@@ -20,14 +20,18 @@ export { expect };
 
 const axe = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 
-/** What axe finds serious or critical on a page, in words. */
-export async function serious(page: Page): Promise<string[]> {
-  await page.evaluate(axe);
-  return page.evaluate(async () => {
+/** What axe finds serious or critical on a page, in words; by all its rules, or by those that are named. */
+export async function serious(page: Page, rules: string[] = []): Promise<string[]> {
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe);
+  return page.evaluate(async (only) => {
     const { axe: runner } = window as unknown as {
-      axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { target: string[]; failureSummary: string }[] }[] }> };
+      axe: {
+        run: (
+          options: object,
+        ) => Promise<{ violations: { id: string; impact: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
+      };
     };
-    const { violations } = await runner.run();
+    const { violations } = await runner.run(only.length > 0 ? { runOnly: { type: 'rule', values: only } } : {});
     return violations
       .filter((v) => v.impact === 'serious' || v.impact === 'critical')
       .map(
@@ -37,7 +41,7 @@ export async function serious(page: Page): Promise<string[]> {
             .slice(0, 3)
             .join(', ')}`,
       );
-  });
+  }, rules);
 }
 
 /** The page once its script runs: only then a click is more than a plain form. */

@@ -170,5 +170,6 @@
     color: var(--ink);
     border-color: var(--ink);
     font-size: 0.8rem;
+    transition: none;
   }
 </style>
