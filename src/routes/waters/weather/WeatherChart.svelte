@@ -13,6 +13,9 @@
       const { ink, mute, rule, line, water, steel } = colours;
       const { x, temperature, rain, snow, now, units } = chart;
       const frost = units[0] === '°F' ? 32 : 0;
+      // with bars on a second axis Plotly finds no range of its own in the first drawing
+      const [low, high] = [Math.min(...temperature, frost) - 2, Math.max(...temperature, frost) + 2];
+      const wettest = Math.max(...rain.map((r, i) => r + (snow[i] ?? 0)), 0.04);
       return {
         data: [
           {
@@ -46,9 +49,17 @@
           ...baseLayout(colours, 300),
           margin: { l: 58, r: 58, t: 16, b: 46 },
           barmode: 'stack',
-          xaxis: { gridcolor: rule, linecolor: mute, type: 'date' },
-          yaxis: { title: { text: units[0] }, gridcolor: rule, linecolor: mute, zeroline: false },
-          yaxis2: { title: { text: units[1] }, overlaying: 'y', side: 'right', rangemode: 'tozero', showgrid: false },
+          xaxis: { gridcolor: rule, linecolor: mute, type: 'date', range: [x[0], x.at(-1)] },
+          yaxis: { title: { text: units[0] }, gridcolor: rule, linecolor: mute, zeroline: false, range: [low, high] },
+          yaxis2: {
+            title: { text: units[1] },
+            overlaying: 'y',
+            side: 'right',
+            range: [0, wettest * 1.2],
+            tickmode: 'auto',
+            tickformat: '.2f',
+            showgrid: false,
+          },
           shapes: [
             { type: 'line', x0: now, x1: now, y0: 0, y1: 1, yref: 'paper', line: { color: mute, width: 1.5, dash: 'dot' } },
             { type: 'line', x0: 0, x1: 1, xref: 'paper', y0: frost, y1: frost, line: { color: line, width: 1, dash: 'dash' } },
