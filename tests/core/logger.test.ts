@@ -134,6 +134,15 @@ describe('outside its band', () => {
     assert.equal(more.length, 0);
     assert.deepEqual([span?.from.getTime(), span?.to.getTime(), span?.side], [6 * 3_600_000, 30 * 3_600_000, 'under']);
   });
+  it('tells its times in their order when the water falls through the whole band, and joins what goes on', () => {
+    const falls: Reading[] = [45, 44, 30].map((l, n) => ({ at: new Date(n * 12 * 3_600_000), level: inches(l), bound: 'exact' }));
+    const spans = outsideBand(falls, new Date(0), new Date(24 * 3_600_000), { min: inches(35), max: inches(40) });
+    assert.deepEqual(
+      spans.map((o) => o.side),
+      ['over', 'under'],
+    );
+    assert.ok((spans[0]?.to.getTime() ?? 0) < (spans[1]?.from.getTime() ?? 0) && spans[0]?.from.getTime() === 0);
+  });
   it('and inside it are the whole of the time, whatever the band', () =>
     fc.assert(
       fc.property(fc.integer({ min: 20, max: 50 }), fc.integer({ min: 0, max: 20 }), (low, wide) => {

@@ -30,8 +30,15 @@ export function outsideBand(readings: readonly Reading[], from: Date, to: Date, 
     const crossing = (level: number): number => t0 + ((level - a.level) / (b.level - a.level)) * (t1 - t0);
     const below = (l: number): boolean => l < band.min - 1e-9;
     const above = (l: number): boolean => l > band.max + 1e-9;
-    if (below(a.level) || below(b.level)) add('under', below(a.level) ? t0 : crossing(band.min), below(b.level) ? t1 : crossing(band.min));
-    if (above(a.level) || above(b.level)) add('over', above(a.level) ? t0 : crossing(band.max), above(b.level) ? t1 : crossing(band.max));
+    const under = (): void => {
+      if (below(a.level) || below(b.level))
+        add('under', below(a.level) ? t0 : crossing(band.min), below(b.level) ? t1 : crossing(band.min));
+    };
+    const over = (): void => {
+      if (above(a.level) || above(b.level)) add('over', above(a.level) ? t0 : crossing(band.max), above(b.level) ? t1 : crossing(band.max));
+    };
+    // of two readings with the whole band between them the side of the first comes first
+    for (const side of above(a.level) ? [over, under] : [under, over]) side();
   }
   return found;
 }
