@@ -30,8 +30,10 @@ const station = (over: Partial<Station>): Station => ({
   ...over,
 });
 
+const SEVERAL = ['lodge-run', 'castor-foothold', 'slide-foothold', 'channel-snare', 'dam-break-channel', 'dam-break-shoulder', 'dam-crossover-face', 'float', 'wall-blind', 'ice-snare-pole', 'ice-hanging-baited'];
+
 function view(n: number, along: number): SetView {
-  const type = CATALOGUE[n % CATALOGUE.length] ?? setTypeOf('lodge-run');
+  const type = setTypeOf(SEVERAL[n % SEVERAL.length] ?? 'lodge-run');
   const setting = { numbers: {}, choices: {}, pond: inches(41), tail: inches(10) };
   return {
     id: `${id}${n}`,

@@ -3,22 +3,49 @@ export type Species = (typeof SPECIES)[number];
 
 /** Size of an animal, m and kg. @source typical values, from memory; editable practice, no law of nature */
 export interface Build {
+  called: string;
   weight: { low: number; high: number; usual: number };
+  /** body without tail */
   body: number;
+  tail: number;
   forearmToNose: number;
   width: number;
+  /** height swimming, under the surface */
   swims: number;
   smallestGap: number;
+  /** height at which it takes a bait standing up; 0 where it does not */
+  rears: number;
 }
 
-export const BUILDS = {
-  beaverAdult: { weight: { low: 16, high: 30, usual: 20 }, body: 0.83, forearmToNose: 0.4, width: 0.25, swims: 0.2, smallestGap: 0.15 },
-  beaverYearling: { weight: { low: 7, high: 11, usual: 9 }, body: 0.6, forearmToNose: 0.29, width: 0.18, swims: 0.15, smallestGap: 0.115 },
-  beaverKit: { weight: { low: 4, high: 7, usual: 5 }, body: 0.48, forearmToNose: 0.23, width: 0.14, swims: 0.12, smallestGap: 0.09 },
-  muskrat: { weight: { low: 0.7, high: 1.8, usual: 1.1 }, body: 0.3, forearmToNose: 0.14, width: 0.09, swims: 0.08, smallestGap: 0.06 },
-  mink: { weight: { low: 0.5, high: 1.6, usual: 1.2 }, body: 0.38, forearmToNose: 0.15, width: 0.07, swims: 0.06, smallestGap: 0.05 },
-} as const satisfies Record<string, Build>;
+const build = (
+  called: string,
+  [low, high, usual]: [number, number, number],
+  [body, tail, forearmToNose, width, swims, smallestGap]: [number, number, number, number, number, number],
+  rears = 0,
+): Build => ({ called, weight: { low, high, usual }, body, tail, forearmToNose, width, swims, smallestGap, rears });
 
+export const BUILDS = {
+  beaverAdult: build('an adult', [16, 30, 20], [0.83, 0.3, 0.4, 0.25, 0.2, 0.15], 0.6),
+  beaverTwo: build('a two-year-old', [11, 16, 13], [0.7, 0.26, 0.34, 0.21, 0.17, 0.13], 0.5),
+  beaverYearling: build('a yearling', [7, 11, 9], [0.6, 0.22, 0.29, 0.18, 0.15, 0.115], 0.42),
+  beaverKit: build('a kit', [4, 7, 5], [0.48, 0.18, 0.23, 0.14, 0.12, 0.09]),
+  muskrat: build('a muskrat', [0.7, 1.8, 1.1], [0.3, 0.24, 0.14, 0.09, 0.08, 0.06]),
+  mink: build('a mink', [0.5, 1.6, 1.2], [0.38, 0.18, 0.15, 0.07, 0.06, 0.05]),
+  minkFemale: build('a female mink', [0.5, 0.8, 0.65], [0.33, 0.15, 0.13, 0.06, 0.05, 0.04]),
+  otter: build('an otter', [5, 14, 8], [0.86, 0.38, 0.35, 0.15, 0.12, 0.1]),
+  raccoon: build('a raccoon', [4, 11, 7], [0.58, 0.25, 0.3, 0.14, 0.14, 0.1]),
+} as const satisfies Record<string, Build>;
+export type BuildKey = keyof typeof BUILDS;
+
+/** The builds of a species, largest first: what a set must hold, and what slips through it. */
+export const BUILDS_OF: Record<Species, readonly BuildKey[]> = {
+  beaver: ['beaverAdult', 'beaverTwo', 'beaverYearling', 'beaverKit'],
+  muskrat: ['muskrat'],
+  mink: ['mink', 'minkFemale'],
+  otter: ['otter'],
+  raccoon: ['raccoon'],
+  other: ['raccoon'],
+};
 /** Above this a typed weight is taken for a slip, kg. [practice] */
 export const HEAVIEST: Record<Species, number> = { beaver: 45, muskrat: 3, mink: 3, otter: 20, raccoon: 20, other: 100 };
 

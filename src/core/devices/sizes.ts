@@ -1,9 +1,14 @@
 import { inches } from '../units/factors';
 
-export const DEVICE_CLASSES = ['bodyGrip', 'foothold', 'snare'] as const;
+export const DEVICE_CLASSES = ['bodyGrip', 'foothold', 'snare', 'enclosed'] as const;
 export type DeviceClass = (typeof DEVICE_CLASSES)[number];
 
-export const CLASS_WORDS: Record<DeviceClass, string> = { bodyGrip: 'body-grip', foothold: 'foothold', snare: 'snare' };
+export const CLASS_WORDS: Record<DeviceClass, string> = {
+  bodyGrip: 'body-grip',
+  foothold: 'foothold',
+  snare: 'snare',
+  enclosed: 'enclosed foot trap',
+};
 
 /** A body-grip's square opening, jaw rod and spring arm beyond the jaw, m. @source from memory, makers differ */
 export const BODY_GRIPS: Record<string, { opening: number; rod: number; arm: number; springs: 1 | 2 }> = {
@@ -34,13 +39,25 @@ export const SIZES: Record<DeviceClass, readonly string[]> = {
   bodyGrip: Object.keys(BODY_GRIPS),
   foothold: ['1', '11', '1½', '2', '3', '4', '5'],
   snare: CABLES,
+  enclosed: ['pull', 'push and pull'],
 };
 
 /** What a device is called beside its tag: `330`, `No. 4`, `7×7 3/32 snare`. */
 export function sizeText(deviceClass: DeviceClass, size: string): string {
   if (deviceClass === 'foothold') return `No. ${size}`;
+  if (deviceClass === 'enclosed') return `enclosed, ${size}`;
   return deviceClass === 'snare' ? `${size} snare` : size;
 }
 
 /** From this opening up a body-grip is set with a setter, never by hand alone. [practice: from 220] */
 export const needsSetter = (size: string): boolean => (BODY_GRIPS[size]?.opening ?? 0) >= inches(7);
+
+/** Weight of a trap in air, kg. @source from memory, makers differ */
+export const WEIGHTS: Record<'bodyGrip' | 'foothold', Record<string, number>> = {
+  bodyGrip: inPounds({ '110': 0.75, '120': 1, '155': 1.5, '160': 1.5, '220': 2.5, '280': 3.75, '330': 5 }),
+  foothold: inPounds({ '1': 1, '11': 1, '1½': 1.25, '2': 1.5, '3': 2, '4': 2.75, '5': 4.5 }),
+};
+
+function inPounds(weights: Record<string, number>): Record<string, number> {
+  return Object.fromEntries(Object.entries(weights).map(([size, pounds]) => [size, pounds * 0.45359237]));
+}

@@ -20,6 +20,10 @@ const BY_CLASS = {
     ['panTension', 'Pan tension known?'],
     ['looseJaw', 'Loose jaw to the middle of the approach?'],
   ],
+  enclosed: [
+    ['turns', 'Trap turns on its stake?'],
+    ['triggerSet', 'Trigger set, bait under it?'],
+  ],
   snare: [
     ['loaded', 'Loaded: the loop stays round?'],
     ['nudged', 'Nudged: only the loop moved, and it snapped shut?'],
@@ -52,6 +56,7 @@ export function armingCheck(type: SetType, devices: Record<string, FilledPositio
 
 function cautionOf({ class: kind, size }: FilledPosition): string {
   if (kind === 'snare') return 'From here only the support is touched; the loop closes on a finger too.';
+  if (kind === 'enclosed') return 'Fingers out of the tube from here.';
   const setter = kind === 'bodyGrip' && needsSetter(size) ? ' A setter and a rope within reach: this size breaks hands.' : '';
   return `Keep hands outside the jaws from here.${setter}`;
 }
@@ -61,6 +66,7 @@ export const LAST_REACH: Record<DeviceClass, string> = {
   bodyGrip: 'Last moment at which the safety hooks can be reached.',
   foothold: 'Last moment at which the jaws may be touched.',
   snare: 'From here only the support is touched.',
+  enclosed: 'From here no finger goes into the tube.',
 };
 
 /** The ids that are still unanswered; a set with any is not live. */

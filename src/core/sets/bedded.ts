@@ -1,4 +1,3 @@
-import type { Build } from '../animals/species';
 import { FOOTHOLDS } from '../devices/sizes';
 import { inches } from '../units/factors';
 import { printLength } from '../units/length';
@@ -8,10 +7,7 @@ import type { Need } from '../water/need';
 import type { Part } from '../water/part';
 import { bedOf, levelThen, type Laying, type NumberSpec } from './setType';
 
-/** What the types with a bedded foothold have in common: bed, pan, slide to deep water. */
-
-/** Extra depth behind the animal's reach. [practice] */
-const MARGIN = inches(6);
+/** What the types with a bedded foothold have in common: bed, pan, build-up. */
 
 export const PAN_UNDER: NumberSpec = {
   label: 'Pan under',
@@ -34,34 +30,7 @@ export const BED_DEPTH: NumberSpec = {
   withLevel: 1,
 };
 
-export const SLIDE_NUMBERS: Record<'chain' | 'stopDepth' | 'wire', NumberSpec> = {
-  chain: { label: 'Chain', help: 'trap to the lock', unit: 'length', default: inches(14), min: inches(4), max: 3, origin: 'practice' },
-  stopDepth: {
-    label: 'Depth at the stop',
-    help: 'water over the deep end of the slide',
-    unit: 'length',
-    min: 0,
-    max: 6,
-    origin: 'measured',
-    withLevel: 1,
-  },
-  wire: {
-    label: 'Slide wire',
-    help: 'bank stake to the deep end',
-    unit: 'length',
-    default: inches(120),
-    min: 0.5,
-    max: 12,
-    origin: 'practice',
-  },
-};
-
-export const HOLD = { label: 'Hold', options: { slide: 'slide wire to deep water', live: 'live hold' }, default: 'slide' };
-
 export const footholdOf = (size: string): { spread: number; pan: number } => FOOTHOLDS[size] ?? { spread: inches(6.75), pan: inches(1.5) };
-
-/** Depth that chain, the way from forefoot to nose and some inches want at the stop, m. */
-export const wantedDepth = (chain: number, build: Build): number => chain + build.forearmToNose + MARGIN;
 
 /** The pan's cover. */
 export const panNeed = (
@@ -77,18 +46,6 @@ export const panNeed = (
   target: inches(-target),
   broken: { min: 'tooDeep', max: 'outOfWater' },
   called: 'pan',
-  origin: 'practice',
-});
-
-/** The depth at the stop of a slide. */
-export const stopNeed = (laying: Laying, wanted: number, device = 'trap'): Need => ({
-  id: 'stop',
-  device,
-  of: { part: 'stop', spot: 'bottom' },
-  from: laying.place.surface,
-  max: -wanted,
-  broken: { max: 'noLongerSubmerging' },
-  called: 'deep end of the slide',
   origin: 'practice',
 });
 
@@ -137,52 +94,6 @@ export function bedParts(
   ];
 }
 
-/** The deep end of a slide and its stake on the bank. @param bank x of the stake, m */
-export function slideParts(laying: Laying, wire: number, wanted: number, bank = inches(20), device = 'trap'): Part[] {
-  const level = levelThen(laying);
-  const bottom = level - (laying.numbers.stopDepth ?? wanted);
-  const rise = level + inches(6) - bottom;
-  const away = Math.sqrt(Math.max(wire ** 2 - rise ** 2, 0.25));
-  return [
-    {
-      id: 'stop',
-      kind: 'slideStop',
-      device,
-      bearer: 'bed',
-      x: bank - away,
-      y: 0,
-      z: fixed(bottom),
-      height: inches(3),
-      wide: inches(3),
-      across: inches(3),
-      stock: 'one-way lock and stop',
-    },
-    {
-      id: 'stake',
-      kind: 'stake',
-      bearer: 'bank',
-      x: bank,
-      y: 0,
-      z: fixed(level - inches(18)),
-      height: inches(24),
-      wide: inches(1),
-      across: inches(1),
-      tiedTo: 'stop',
-      stock: `slide wire ${printLength(wire, laying.system)}`,
-    },
-  ];
-}
-
-/** The bed's line from the deep end of a slide to the trap. */
-export function deepGround(laying: Laying, floor: number, slide: Part[] | null): [number, number][] {
-  const stop = slide?.[0];
-  if (!stop) return [[-1.2, floor - 0.2]];
-  return [
-    [stop.x - 0.3, stop.z.k],
-    [stop.x + 0.3, stop.z.k],
-  ];
-}
-
 /** What has to be built up under the trap: depth less cover less the height of the pan. */
 export function buildUp(laying: Laying, size: string, panUnder: number, of = 'Build-up under the trap'): Finding {
   const { pan } = footholdOf(size);
@@ -211,41 +122,3 @@ export function buildUp(laying: Laying, size: string, panUnder: number, of = 'Bu
     sentence: `Depth ${print(depth)} less the wanted cover and ${print(pan)} of pan height (No. ${size}, from memory).`,
   };
 }
-
-/** Whether the stop lies deep enough for the largest animal that is meant. */
-export function slideFinding(laying: Laying, wanted: number, who = 'an adult'): Finding {
-  const { stopDepth } = laying.numbers;
-  const print = (m: number) => printLength(m, laying.system);
-  const base = { id: 'slide', about: 'Drowning depth', origin: 'practice' as const };
-  if (stopDepth === undefined)
-    return {
-      ...base,
-      verdict: 'unknown',
-      figure: `${print(wanted)}?`,
-      sentence: `Uncertain: the deep end was not measured. Chain and ${who}'s reach with 6 in to spare want ${print(wanted)} there.`,
-    };
-  const spare = stopDepth - wanted;
-  if (spare < 0)
-    return {
-      ...base,
-      verdict: 'fails',
-      figure: `short ${print(-spare)}`,
-      sentence: `${print(stopDepth)} of water, ${print(wanted)} wanted (chain, forearm to nose of ${who}, 6 in): short by ${print(-spare)}. Deeper water, a shorter chain, or a live hold.`,
-    };
-  return {
-    ...base,
-    verdict: 'holds',
-    figure: print(stopDepth),
-    sentence: `${print(wanted)} wanted for chain, reach and 6 in: the margin is gone when the level falls ${print(spare)}.`,
-  };
-}
-
-export const liveFinding = (): Finding => ({
-  id: 'live',
-  verdict: 'unknown',
-  about: 'Live hold',
-  figure: '10 ft',
-  origin: 'practice',
-  sentence:
-    'About ten feet of tether, land and water both in reach. Without a measured profile it stays uncertain whether the catch lives.',
-});

@@ -20,5 +20,5 @@ export const openingOf = (size: string | undefined): number => BODY_GRIPS[size ?
 export const jawsPart = (own: Pick<Part, 'id' | 'device' | 'bearer' | 'x' | 'tiedTo'> & { z: Linear; size: string }): Part => {
   const { size, ...rest } = own;
   const frame = openingOf(size);
-  return { kind: 'jaws', y: 0, height: frame, wide: 0.02, across: frame, stock: `body-grip ${size}`, ...rest };
+  return { kind: 'jaws', y: 0, height: frame, wide: 0.02, across: frame, stock: `body-grip ${size}`, look: { size }, ...rest };
 };

@@ -36,11 +36,13 @@ export function restated(
   return numbers;
 }
 
-/** How high the device's spot stands over the surface that judges it, m (the bottom of the jaws on a dam's face). */
+/** How high the device's spot stands over the surface that judges it, m (or the spot that its number speaks of). */
 function seenHeight(type: SetType, layout: Layout, known: Known): number | null {
   const need = layout.needs[0];
   if (!need) return null;
   const height = heightAt(need, layout.parts, known);
-  if (height === null || type.seen !== 'overTail') return height;
-  return height - (layout.parts.find((p) => p.id === need.of.part)?.height ?? 0);
+  const tall = layout.parts.find((p) => p.id === need.of.part)?.height ?? 0;
+  if (height === null || !type.seenAt) return height;
+  const bottom = 'spot' in need.of && need.of.spot === 'top' ? height - tall : height;
+  return type.seenAt === 'middle' ? bottom + tall / 2 : bottom;
 }

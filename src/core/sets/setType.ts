@@ -1,9 +1,9 @@
 import type { Species } from '../animals/species';
 import type { DeviceClass } from '../devices/sizes';
-import type { System } from '../units/factors';
+import { inches, type System } from '../units/factors';
 import type { Known } from '../water/levels';
 import type { Follows } from '../water/ownLevel';
-import type { Layout } from '../water/layout';
+import type { Design } from './design';
 import type { Origin } from '../water/need';
 import type { BreakShape } from '../water/outflow';
 
@@ -40,6 +40,29 @@ export interface NumberSpec {
   /** it is measured from the surface: it grows (1) or shrinks (−1) as much as the level rises */
   withLevel?: 1 | -1;
 }
+
+/** A length in inches by practice. @param range least, most; inches */
+export const practised = (label: string, help: string, usual: number, [min, max]: [number, number], withLevel?: 1 | -1): NumberSpec => ({
+  label,
+  help,
+  unit: 'length',
+  default: inches(usual),
+  min: inches(min),
+  max: inches(max),
+  origin: 'practice',
+  ...(withLevel ? { withLevel } : {}),
+});
+
+/** A length that only a measurement gives. @param range least, most; inches */
+export const measured = (label: string, help: string, [min, max]: [number, number], withLevel?: 1 | -1): NumberSpec => ({
+  label,
+  help,
+  unit: 'length',
+  min: inches(min),
+  max: inches(max),
+  origin: 'measured',
+  ...(withLevel ? { withLevel } : {}),
+});
 
 export interface ChoiceSpec {
   label: string;
@@ -85,6 +108,14 @@ export interface Laying {
   system: System;
 }
 
+export interface Variant {
+  id: string;
+  name: string;
+  device?: FilledPosition;
+  choices?: Record<string, string>;
+  numbers?: Record<string, number>;
+}
+
 export interface Step {
   do: string;
   caution?: string;
@@ -101,9 +132,29 @@ export interface SetType {
   positions: Position[];
   numbers: Record<string, NumberSpec>;
   choices: Record<string, ChoiceSpec>;
+  /** what is drawn and reckoned with while no tag is chosen, for every position that is not optional. [practice] */
+  usual: FilledPosition;
+  /** other ways to build it, each a drawing of its own in the catalogue */
+  variants?: Variant[];
+  /** months in which it is mostly made, 1 to 12; all of them when left out. [practice] */
+  months?: readonly number[];
+  /** which stand, clip or hook suits, and which way the springs point */
+  fit: string;
+  /** carried for it beside its parts: tools */
+  tools: readonly string[];
+  /** what mostly goes wrong, and what is done */
+  faults: readonly string[];
+  /** what a remake of it asks for beside the sheet of its class */
+  remake?: readonly string[];
+  /** one of two schools, where practitioners differ */
+  school?: string;
+  /** where a catch may lie beside tie and deep end */
+  hides?: readonly string[];
   /** the number that says how high the device stands, as it is seen at the surface; null where it floats */
   seen: string | null;
-  layOut: (laying: Laying) => Layout;
+  /** which spot of the first need's part that number speaks of, where it is not the need's own */
+  seenAt?: 'bottom' | 'middle';
+  layOut: (laying: Laying) => Design;
   /** what the set does to the water: breaks of a shape, each so wide and deep; m */
   acts?: { breaks: number; shape: BreakShape['kind']; width: number; depth: number; words: string };
   /** it stands under ice */

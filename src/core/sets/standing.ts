@@ -1,30 +1,15 @@
 import type { Device, Setting, Station, TrapSet } from '../record/kinds';
 import type { System } from '../units/factors';
 import type { Layout } from '../water/layout';
+import type { Design } from './design';
 import { onGauge, surfaceAt, type Follows } from '../water/ownLevel';
 import { deviceState, worst, type DeviceState, type Water } from '../water/state';
 import { setTypeOf } from './catalogue';
 import type { FilledPosition, Laying, Place, SetType } from './setType';
 
-/** What is drawn and reckoned where no tag is chosen yet, by type. [practice] */
-const USUAL: Record<string, FilledPosition> = {
-  'lodge-run': { class: 'bodyGrip', size: '330' },
-  'castor-foothold': { class: 'foothold', size: '4' },
-  'channel-snare': { class: 'snare', size: '7×7 3/32' },
-  'dam-crossover-face': { class: 'bodyGrip', size: '330' },
-  float: { class: 'foothold', size: '1½' },
-  'slide-foothold': { class: 'foothold', size: '5' },
-  'dam-break-channel': { class: 'bodyGrip', size: '330' },
-  'dam-break-shoulder': { class: 'foothold', size: '4' },
-  'wall-blind': { class: 'foothold', size: '1½' },
-  'ice-snare-pole': { class: 'snare', size: '7×7 3/32' },
-  'ice-hanging-baited': { class: 'bodyGrip', size: '330' },
-};
-
 /** The devices a type is reckoned with while no tag is chosen. */
 export function usualDevices(type: SetType): Record<string, FilledPosition> {
-  const usual = USUAL[type.id];
-  return Object.fromEntries(type.positions.filter((p) => !p.optional && usual).map((p) => [p.id, usual as FilledPosition]));
+  return Object.fromEntries(type.positions.filter((p) => !p.optional).map((p) => [p.id, type.usual]));
 }
 
 /** What a set type is told of its station. */
@@ -65,7 +50,7 @@ export function layOutSetting(
   devices: Record<string, FilledPosition>,
   system: System,
   ahead: Pick<Laying, 'iceNext' | 'frostToCheck'> = {},
-): Layout {
+): Design {
   const { surface, follows } = place;
   const then = { ...(setting.pond === null ? {} : { pond: setting.pond }), ...(setting.tail === null ? {} : { tail: setting.tail }) };
   const gauge = then[surface];

@@ -2,6 +2,7 @@ import type { Device, Line, Station, TrapSet } from '../record/kinds';
 import { setDeadline } from '../time/deadline';
 import type { Follows } from '../water/ownLevel';
 import type { System } from '../units/factors';
+import type { Layout } from '../water/layout';
 import { setTypeOf } from './catalogue';
 import { devicesAt, layOutSetting, placeOf, settingAt, type DeviceView, type SetView } from './standing';
 
@@ -18,6 +19,9 @@ export interface ViewContext {
   now: Date;
   system: System;
 }
+
+/** What states, section and remedies need of a design; its drawings are made where they are shown. */
+const lean = ({ parts, ground, needs, free, findings }: Layout): Layout => ({ parts, ground, needs, free, findings });
 
 /** A set of the record as the rooms show it: laid out, with its devices, its last look and its deadline. */
 export function setView(set: TrapSet, { line, stations, follows, iceFactors, shed, looks, now, system }: ViewContext): SetView {
@@ -41,7 +45,7 @@ export function setView(set: TrapSet, { line, stations, follows, iceFactors, she
     follows: follows[station.id] ?? null,
     iceFactor: iceFactors[station.id] ?? 1,
     devices,
-    layout: layOutSetting(type, settingAt(set, now), placeOf(station, follows[station.id]), devicesAt(set, now, shed), system),
+    layout: lean(layOutSetting(type, settingAt(set, now), placeOf(station, follows[station.id]), devicesAt(set, now, shed), system)),
     deadline: deadline && deadline.toISOString(),
     lastLook: lastLooks.length === 0 ? null : new Date(Math.min(...lastLooks.map(Number))).toISOString(),
   };

@@ -21,7 +21,7 @@ function put(line: Linear, axis: Axis, { k, slope }: Follows): Linear {
  * A layout whose surface is the place's own, told in levels of the gauge: everything that hung on the surface now hangs on the gauge by the place's relation.
  * Bands, states and remedies then speak in levels of the gauge.
  */
-export function onGauge(layout: Layout, axis: Axis, follows: Follows): Layout {
+export function onGauge<L extends Layout>(layout: L, axis: Axis, follows: Follows): L {
   return {
     ...layout,
     parts: layout.parts.map((part) => ({

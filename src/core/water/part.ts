@@ -21,7 +21,20 @@ export type PartKind =
   | 'stake'
   | 'ceiling'
   | 'frontStick'
-  | 'bait';
+  | 'bait'
+  | 'trunk'
+  | 'wall'
+  | 'pipe'
+  | 'ledge'
+  | 'root'
+  | 'box'
+  | 'platform'
+  | 'tube'
+  | 'bar'
+  | 'stones'
+  | 'grass'
+  | 'bag'
+  | 'tree';
 
 /** One thing of a set. Metres: x along the travel, y across it, z its bottom; `wide` is its extent along x, `across` along y. */
 export interface Part {
@@ -40,6 +53,31 @@ export interface Part {
   tiedTo?: string;
   /** What it takes from the shed or the wood, as written on the cut list; parts without it are the ground itself. */
   stock?: string;
+  /** marks on a pole or stick, m from its foot, and what each stands for */
+  marks?: PoleMark[];
+  /** it also does the work of a tool, which then need not be carried: a post that drives the earth anchor */
+  serves?: string;
+  look?: Look;
+}
+
+export interface PoleMark {
+  at: number;
+  what: string;
+}
+
+/** How a device or a stick is turned; it changes the drawing and what shows, never the sums. */
+export interface Look {
+  size?: string;
+  /** where the springs lie: beside the frame, standing up, or away along the travel */
+  springs?: 'side' | 'up' | 'flat' | 'bank';
+  trigger?: 'v' | 'spread' | 'bar' | 'low' | 'pan';
+  dog?: 'top' | 'bottom' | 'side';
+  /** across the loop: where the lock sits */
+  lock?: 'side' | 'top';
+  /** a stick or post that leans, m along the travel from foot to top */
+  leans?: number;
+  /** the same, m across */
+  leansAcross?: number;
 }
 
 /** Elevation of a part's bottom at known levels, its limits observed; null when an axis is not known. */

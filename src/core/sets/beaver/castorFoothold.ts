@@ -1,50 +1,22 @@
-import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
-import type { Part } from '../../water/part';
-import {
-  BED_DEPTH,
-  HOLD,
-  PAN_UNDER,
-  SLIDE_NUMBERS,
-  bedParts,
-  buildUp,
-  deepGround,
-  footholdOf,
-  liveFinding,
-  panNeed,
-  slideFinding,
-  slideParts,
-  stopNeed,
-  wantedDepth,
-} from '../bedded';
-import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+import { footholdOf } from '../bedded';
+import { assemble, level as across, NOTHING } from '../design';
+import { bed, offset, offsetPiece, panUnder } from '../pieces/bed';
+import { depthHere } from '../pieces/grip';
+import { flat } from '../pieces/ground';
+import { mound } from '../pieces/scent';
+import { deepGround, HOLD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { bedLast } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
-  panUnder: PAN_UNDER,
-  depth: BED_DEPTH,
-  panToMound: {
-    label: 'Pan before the mound',
-    help: 'along the approach',
-    unit: 'length',
-    default: inches(11),
-    min: inches(4),
-    max: inches(30),
-    origin: 'practice',
-  },
-  offset: {
-    label: 'Pan off the centre',
-    help: 'front foot 2 to 3 in, hind foot 5 to 7',
-    unit: 'length',
-    default: inches(2.5),
-    min: 0,
-    max: inches(9),
-    origin: 'practice',
-  },
+  panUnder: panUnder(3),
+  depth: depthHere('Depth at the bed', 'water over the firm bottom before the bed is built'),
+  panToMound: practised('Pan before the mound', 'along the approach', 11, [4, 30]),
+  offset: offset(2.5),
   ...SLIDE_NUMBERS,
 };
 const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
-const wanted = (laying: Laying): number => wantedDepth(of(laying, 'chain'), BUILDS.beaverAdult);
 
 /** A foothold bedded in the approach to a scent mound, on a slide to deep water or on a live hold. */
 export const castorFoothold: SetType = {
@@ -55,52 +27,65 @@ export const castorFoothold: SetType = {
   stations: ['castor mound', 'slide', 'point', 'bank den', 'feed bed'],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'foothold', size: '4' },
+  variants: [
+    { id: 'live', name: 'live hold', choices: { hold: 'live' } },
+    { id: 'tangle', name: 'tangle pole', choices: { hold: 'tangle' } },
+  ],
+  months: [1, 2, 3, 4, 5],
+  fit: 'No. 4 or 5 with a pan of about 5 lb; chain 14 in to the lock, two swivels. Loose jaw to the middle of the approach.',
+  tools: ['setters', 'hatchet', 'spade', 'waders'],
+  faults: [
+    'A toe or a pinch: the bed rocked or was too shallow.',
+    'Gone round: the mound can be reached from the side.',
+    'Castor refused: sac oil, sparingly.',
+  ],
+  remake: ['Put fresh scent over the old; slick the bank so that it differs from the torn ground.'],
+  school: 'Front foot, shallow and near the centre; or hind foot, deeper and further out.',
   numbers,
   seen: 'panUnder',
-  choices: { hold: HOLD },
+  choices: {
+    hold: HOLD,
+    side: {
+      label: 'Bed on the side',
+      options: { still: 'still water, either', left: 'the current pushes to the left', right: 'the current pushes to the right' },
+      default: 'still',
+    },
+  },
   layOut: (laying) => {
     const device = laying.devices.trap;
-    if (!device) return { parts: [], ground: [], needs: [], free: [], findings: [] };
-    const slide = laying.choices.hold === 'live' ? null : slideParts(laying, of(laying, 'wire'), wanted(laying));
-    const panUnder = of(laying, 'panUnder');
-    return {
-      parts: [...bedParts(laying, device.size, panUnder, { y: of(laying, 'offset') }), mound(laying), ...(slide ?? [])],
-      ground: groundOf(laying, device.size, slide),
-      needs: [panNeed(laying), ...(slide && laying.numbers.stopDepth !== undefined ? [stopNeed(laying, wanted(laying))] : [])],
-      free: [{ device: 'trap', say: { down: 'Make the bed', up: 'Build the bed' }, floor: null }],
-      findings: [buildUp(laying, device.size, panUnder), slide ? slideFinding(laying, wanted(laying)) : liveFinding()],
-    };
+    if (!device) return NOTHING;
+    const under = of(laying, 'panUnder');
+    const off = of(laying, 'offset') * (laying.choices.side === 'left' ? -1 : 1);
+    const surface = levelThen(laying);
+    const to = of(laying, 'panToMound');
+    const hold = holdPiece(laying, { numbers, build: 'beaverAdult', held: 'front foot' });
+    const base = surface - under - footholdOf(device.size).pan;
+    const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
+    return assemble(
+      bed(laying, { size: device.size, under, y: off, works: { min: 2, max: 6, target: 3 } }),
+      offsetPiece(laying, Math.abs(off), under, 'front'),
+      mound(to + inches(8), surface + inches(1), { stock: 'castor and mud' }),
+      hold,
+      {
+        ground: [
+          ...deepGround(laying, floor, hold),
+          [-0.3, floor],
+          [0.15, floor],
+          [to, surface + inches(1)],
+          [to + inches(26), surface + inches(4)],
+        ],
+        front: flat(floor),
+        marks: [across('panToMound', 'Pan before the mound', 'side', surface + inches(11), 0, to)],
+        travel: [{ build: 'beaverAdult', x: -inches(8), z: Math.max(floor, surface - 0.2), pose: 'swims' }],
+      },
+    );
   },
   steps: [
     { do: 'Drive the deep end first, then the bank stake; the lock stays at the bank end.' },
     { do: 'Cut the trough, heap mud and leaves above it, leave a low berm in front.' },
     { do: 'Pack the platform until it does not give; lay sticks under it in soft mud.' },
-    {
-      do: 'Cock the trap aside, loose jaw to the middle of the approach, and bed it so that it does not rock.',
-      lastReach: true,
-      caution: 'Tip the loose jaw up while setting. Never kneel on the levers; a No. 5 takes paired setters.',
-    },
+    bedLast('on the side the current pushes towards; in still water either'),
     { do: 'Close the side gaps; lure last, low beside the trough.', caution: 'Reach round the trap, not over it.' },
   ],
 };
-
-const mound = (laying: Laying): Part => ({
-  id: 'mound',
-  kind: 'mound',
-  bearer: 'bank',
-  x: of(laying, 'panToMound') + inches(8),
-  y: 0,
-  z: fixed(levelThen(laying) + inches(1)),
-  height: inches(7),
-  wide: inches(16),
-  across: inches(18),
-  stock: 'castor and mud',
-});
-
-function groundOf(laying: Laying, size: string, slide: Part[] | null): [number, number][] {
-  const level = levelThen(laying);
-  const base = level - of(laying, 'panUnder') - footholdOf(size).pan;
-  const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
-  const to = of(laying, 'panToMound');
-  return [...deepGround(laying, floor, slide), [-0.3, floor], [0.15, floor], [to, level + inches(1)], [to + inches(26), level + inches(4)]];
-}

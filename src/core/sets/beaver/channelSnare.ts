@@ -1,3 +1,4 @@
+import { BUILDS } from '../../animals/species';
 import { wetAreaShare } from '../../devices/wetAreaShare';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
@@ -5,10 +6,12 @@ import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
+import { assemble, level as across, NOTHING, type Piece } from '../design';
+import { FITTINGS, largestLoop } from '../../devices/cable';
+import { trench } from '../pieces/ground';
+import { depthMarks } from '../pieces/grip';
+import { tie } from '../pieces/hold';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
-
-/** Lock, swivel and ferrules. [practice] */
-const FITTINGS = inches(5);
 
 const numbers: Record<string, NumberSpec> = {
   loop: {
@@ -71,19 +74,28 @@ export const channelSnare: SetType = {
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
   numbers,
   seen: 'lowestUnder',
+  usual: { class: 'snare', size: '7×7 3/32' },
+  variants: [{ id: 'roofed', name: 'roofed passage', choices: { passage: 'roofed' }, numbers: { ceiling: inches(9) } }],
+  fit: 'A support rod of 24 in beside the loop, or a support wire braced round a root, which has little play. Lock at the side closes later, at the top at the first touch.',
+  tools: ['pliers', '9 gauge wire', 'hatchet'],
+  faults: ['Knocked aside: low, large, unloaded, or a loose support.', 'Gone round: a guide too many.'],
+  school: 'A thin guide each side, or the passage as it was.',
   choices: {
     passage: { label: 'Passage', options: { open: 'open above', roofed: 'roofed' }, default: 'open' },
     lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' },
   },
   layOut: (laying) => {
-    if (!laying.devices.snare) return { parts: [], ground: [], needs: [], free: [], findings: [] };
-    return {
-      parts: loopParts(laying),
-      ground: [-0.7, 0.7].map((x): [number, number] => [x, bedOf(laying) ?? lowest(laying) - inches(8)]),
-      needs: needs(laying),
-      free: [{ device: 'snare', say: { down: 'Hang the loop', up: 'Hang the loop' }, floor: bedOf(laying) }],
-      findings: [area(laying), cable(laying), ...tooLarge(laying)],
-    };
+    if (!laying.devices.snare) return NOTHING;
+    return assemble(
+      {
+        parts: loopParts(laying),
+        ground: [-0.9, 0.7].map((x): [number, number] => [x, bedOf(laying) ?? lowest(laying) - inches(8)]),
+        needs: needs(laying),
+        free: [{ device: 'snare', say: { down: 'Hang the loop', up: 'Hang the loop' }, floor: bedOf(laying) }],
+        findings: [area(laying), cable(laying), ...tooLarge(laying)],
+      },
+      drawn(laying),
+    );
   },
   steps: [
     { do: 'Push the support in until it is stiff; brace it round a root.' },
@@ -93,6 +105,39 @@ export const channelSnare: SetType = {
     { do: 'Narrow the passage with a thin stick each side, where fences are not feared.' },
   ],
 };
+
+function drawn(laying: Laying): Piece {
+  const surface = levelThen(laying);
+  const bottom = lowest(laying);
+  const loop = numberOf(laying, { numbers }, 'loop');
+  const floor = bedOf(laying) ?? bottom - inches(8);
+  return assemble(
+    {
+      front: trench(surface, floor, loop + inches(6), loop + inches(12)),
+      marks: [across('loop', 'Loop', 'eye', bottom + loop / 2, -loop / 2, loop / 2)],
+      travel: [{ build: 'beaverAdult', x: -inches(14), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
+      supplies: [
+        {
+          kind: 'cable',
+          what: `${laying.devices.snare?.size ?? '7×7 3/32'} cable`,
+          amount: Math.PI * loop + FITTINGS + numberOf(laying, { numbers }, 'tail'),
+        },
+        { kind: 'wire', what: '9 gauge support wire', amount: inches(24) },
+      ],
+    },
+    depthMarks(laying, floor, -inches(20), loop / 2 + inches(5)),
+    tie(laying, {
+      numbers,
+      device: 'snare',
+      part: 'loop',
+      from: [0, loop / 2, bottom + loop * 0.9],
+      at: [inches(22), loop / 2, surface + inches(6)],
+      to: 'root',
+      build: 'beaverAdult',
+      cable: 'tail and extension',
+    }),
+  );
+}
 
 function lowest(laying: Laying): number {
   const seen = laying.numbers.lowestUnder;
@@ -218,7 +263,7 @@ function cable(laying: Laying): Finding {
     about: 'Cable to cut',
     figure: print(around + tail),
     origin: 'computed',
-    sentence: `${print(around)} for the loop with lock, swivel and ferrules (5 in, practice), ${print(tail)} of tail and extension.`,
+    sentence: `${print(around)} for the loop with lock, swivel and ferrules (5 in, practice), ${print(tail)} of tail and extension. 3 ft of loop cable would give at most a ${print(largestLoop(inches(36)))} loop.`,
   };
 }
 

@@ -6,6 +6,9 @@ import { fixed, follows } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING, type Piece } from '../design';
+import { depthMarks, gripMarks } from '../pieces/grip';
+import { tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
@@ -64,6 +67,7 @@ const numbers: Record<string, NumberSpec> = {
     max: 2,
     origin: 'practice',
   },
+  tie: tieNumber(72),
 };
 const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
 const frameOf = (laying: Laying): number => openingOf(laying.devices.trap?.size);
@@ -80,6 +84,15 @@ export const damBreakChannel: SetType = {
   positions: [{ id: 'trap', label: 'Trap or loop', optional: false }],
   numbers,
   seen: 'topUnder',
+  usual: { class: 'bodyGrip', size: '330' },
+  variants: [{ id: 'snare', name: 'snare, no dive pole', device: { class: 'snare', size: '7×7 3/32' } }],
+  fit: 'A stand on the channel’s hard bottom, springs beside the frame; firm notch, since a leak moves leaves. The snare variant hangs at the surface, half to two thirds under, and has no pole.',
+  tools: ['setter', 'hatchet', 'spade', 'waders'],
+  faults: [
+    'Sprung, full of mud: it stood where the leak is mended, not beside it.',
+    'Passed over: the pole was not tied, or floated away from it.',
+  ],
+  hides: ['under the repair of the nearer break', 'over the crest, on the far side of the dam'],
   choices: { notch: notchChoice('firm') },
   acts: {
     breaks: 2,
@@ -89,19 +102,22 @@ export const damBreakChannel: SetType = {
     words: 'two small breaks, left and right of the trap, made last',
   },
   layOut: (laying) => {
-    if (!laying.devices.trap) return { parts: [], ground: [], needs: [], free: [], findings: [] };
+    if (!laying.devices.trap) return NOTHING;
     const floor = bedOf(laying);
-    return {
-      parts: isSnare(laying) ? snareParts(laying) : gripParts(laying),
-      ground: groundOf(laying),
-      needs: [isSnare(laying) ? share(laying) : cover(laying)],
-      free: [
-        isSnare(laying)
-          ? { device: 'trap', say: { down: 'Hang the loop', up: 'Hang the loop' }, floor }
-          : { device: 'trap', say: { down: 'Set it', up: 'Set it' }, floor },
-      ],
-      findings: isSnare(laying) ? [breaks(laying)] : [gapOver(laying), breaks(laying)],
-    };
+    return assemble(
+      {
+        parts: isSnare(laying) ? snareParts(laying) : gripParts(laying),
+        ground: groundOf(laying),
+        needs: [isSnare(laying) ? share(laying) : cover(laying)],
+        free: [
+          isSnare(laying)
+            ? { device: 'trap', say: { down: 'Hang the loop', up: 'Hang the loop' }, floor }
+            : { device: 'trap', say: { down: 'Set it', up: 'Set it' }, floor },
+        ],
+        findings: isSnare(laying) ? [breaks(laying)] : [gapOver(laying), breaks(laying)],
+      },
+      drawn(laying),
+    );
   },
   steps: [
     {
@@ -248,6 +264,47 @@ function snareParts(laying: Laying): Part[] {
     },
     fencePole(laying, floor),
   ];
+}
+
+function drawn(laying: Laying): Piece {
+  const surface = levelThen(laying);
+  const floor = isSnare(laying) ? (bedOf(laying) ?? surface - inches(20)) : floorOf(laying);
+  const half = of(laying, 'width') / 2;
+  const size = laying.devices.trap?.size ?? '330';
+  const loop = of(laying, 'loop');
+  const top = laying.numbers.topUnder ?? -0.4 * loop;
+  const height = isSnare(laying) ? surface - top - loop / 2 : jawsBottom(laying) + frameOf(laying) / 2;
+  return assemble(
+    {
+      front: [
+        [-half - inches(18), surface + inches(5)],
+        [-half, surface - inches(2)],
+        [-half + inches(5), floor],
+        [half - inches(4), floor],
+        [half, floor + inches(4)],
+        [half + inches(18), floor + inches(3)],
+      ],
+      marks: [across('width', 'Channel', 'eye', floor - inches(5), -half, half)],
+      travel: [
+        {
+          build: 'beaverAdult',
+          x: -inches(18),
+          z: isSnare(laying) ? surface - BUILDS.beaverAdult.swims : floor + inches(1),
+          pose: 'swims',
+        },
+      ],
+    },
+    isSnare(laying) ? { marks: [across('loop', 'Loop', 'eye', height, -loop / 2, loop / 2)] } : gripMarks(laying, size, jawsBottom(laying)),
+    depthMarks(laying, floor, -inches(16), half - inches(5)),
+    tie(laying, {
+      numbers,
+      part: isSnare(laying) ? 'loop' : 'jaws',
+      from: [0, 0, height],
+      at: [inches(30), -half - inches(8), surface + inches(5)],
+      to: 'stake',
+      build: 'beaverAdult',
+    }),
+  );
 }
 
 function groundOf(laying: Laying): [number, number][] {

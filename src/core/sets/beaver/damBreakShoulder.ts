@@ -3,7 +3,9 @@ import { printLength } from '../../units/length';
 import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
-import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, liveFinding, panNeed } from '../bedded';
+import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
+import { assemble, level as across, upright } from '../design';
+import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const pan = (label: string, default_: number): NumberSpec => ({
@@ -45,6 +47,7 @@ const numbers: Record<string, NumberSpec> = {
     origin: 'practice',
     withLevel: 1,
   },
+  ...SLIDE_NUMBERS,
 };
 const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
 const SIDES = ['left', 'right'] as const;
@@ -63,17 +66,56 @@ export const damBreakShoulder: SetType = {
   ],
   numbers,
   seen: 'leftUnder',
+  usual: { class: 'foothold', size: '4' },
+  variants: [{ id: 'pair', name: 'a bed on each shoulder' }],
+  fit: 'No. 4 or 5 on sod; each bed ringed with small sticks.',
+  tools: ['setters', 'spade', 'hatchet', 'waders'],
+  faults: ['Dry in the morning: the pond fell further than the bed was deep.', 'Leaves in the bed: the ring was left out.'],
+  hides: ['under the repair', 'over the far side of the dam'],
   choices: { hold: { label: 'Hold', options: { live: 'live hold', slide: 'slide wire to deep water' }, default: 'live' } },
   acts: { breaks: 1, shape: 'rectangle', width: inches(8), depth: inches(12), words: 'one narrow deep break between the beds' },
   layOut: (laying) => {
     const filled = SIDES.filter((side) => laying.devices[side]);
-    return {
+    const surface = levelThen(laying);
+    const half = of(laying, 'breakWidth') / 2;
+    const sill = surface - of(laying, 'breakDepth');
+    const hold = filled[0]
+      ? holdPiece(laying, {
+          numbers,
+          build: 'beaverAdult',
+          held: 'front foot',
+          bank: of(laying, 'apart') / 2 + inches(20),
+          device: filled[0],
+        })
+      : null;
+    return assemble({
       parts: filled.flatMap((side) => bedOfSide(laying, side)),
       ground: groundOf(laying),
       needs: filled.map((side) => ({ ...panNeed(laying, { device: side, min: 2, max: 8, target: 5 }), called: `${side} pan` })),
       free: filled.map((device) => ({ device, say: { down: 'Make the bed', up: 'Build the bed' }, floor: null })),
-      findings: filled.length === 0 ? [] : [...filled.map((side) => build(laying, side)), fall(laying), liveFinding()],
-    };
+      findings: filled.length === 0 ? [] : [...filled.map((side) => build(laying, side)), fall(laying), ...(hold?.findings ?? [])],
+      front: [
+        [-0.7, surface + inches(4)],
+        [-half, surface + inches(2)],
+        [-half, sill],
+        [half, sill],
+        [half, surface + inches(2)],
+        [0.7, surface + inches(4)],
+      ],
+      marks: [
+        ...filled.map((side) =>
+          upright(`${side}Under`, `${side} pan under`, 'side', xOf(laying, side), surface, surface - underOf(laying, side)),
+        ),
+        ...(filled.length > 1
+          ? [across('apart', 'Beds apart', 'side', surface + inches(6), -of(laying, 'apart') / 2, of(laying, 'apart') / 2)]
+          : []),
+        upright('breakDepth', 'Sill under', 'eye', 0, surface, sill),
+        across('breakWidth', 'Break', 'eye', sill - inches(4), -half, half),
+      ],
+      travel:
+        filled.length === 0 ? [] : [{ build: 'beaverAdult', x: -of(laying, 'apart') / 2 - inches(14), z: surface - 0.2, pose: 'swims' }],
+      holds: hold?.holds ?? [],
+    });
   },
   steps: [
     {
@@ -146,7 +188,7 @@ function groundOf(laying: Laying): [number, number][] {
   const deepest = Math.max(of(laying, 'leftUnder'), of(laying, 'rightUnder'));
   const floor = Math.min(bedOf(laying) ?? level - deepest - inches(2), level - deepest - inches(1.75));
   return [
-    [-apart - 0.6, level + 0.15],
+    [-apart - 1.2, floor - inches(10)],
     [-apart - 0.25, floor],
     [-half - 0.04, floor],
     [-half, Math.min(sill, floor - 0.02)],

@@ -3,6 +3,8 @@ import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
+import { assemble, NOTHING, upright, type Piece } from '../design';
+import { tie, tieNumber } from '../pieces/hold';
 import { levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
@@ -34,6 +36,7 @@ const numbers: Record<string, NumberSpec> = {
     max: 2,
     origin: 'practice',
   },
+  tie: tieNumber(60, 'to a log buried in the dam'),
 };
 
 /** A body-grip on the lower face of a dam; the tailwater judges it and no pond gauge. */
@@ -47,51 +50,61 @@ export const damCrossoverFace: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   numbers,
   seen: 'overTail',
+  seenAt: 'bottom',
+  usual: { class: 'bodyGrip', size: '330' },
+  fit: 'Two rods or a bar stand; springs beside the frame, never outlined against the sky. Hooks stay on until it stands.',
+  tools: ['setter', 'hatchet', 'wire'],
+  faults: ['Gone round: it stood where the face is wide, or against the sky.', 'Sprung empty: a hind end brushed it on the way down.'],
+  hides: ['in the water below the dam, under the outfall', 'over the crest, in the pond'],
   choices: {
     notch: notchChoice('middle'),
     channel: { label: 'Channel at the foot', options: { firm: 'firm and clear', none: 'none: below the crest instead' }, default: 'firm' },
   },
   layOut: (laying) => {
     const device = laying.devices.trap;
-    if (!device) return { parts: [], ground: [], needs: [], free: [], findings: [] };
+    if (!device) return NOTHING;
     const print = (m: number) => printLength(m, laying.system);
     const crest = numberOf(laying, { numbers }, 'crestOver');
-    return {
-      parts: faceParts(laying, device.size),
-      ground: faceGround(laying, device.size),
-      needs: [
-        {
-          id: 'reach',
-          device: 'trap',
-          of: { part: 'jaws', spot: 'top' },
-          from: 'tail',
-          min: -numberOf(laying, { numbers }, 'reach'),
-          broken: { min: 'cannotReach' },
-          called: 'top of the jaws',
-          origin: 'practice',
-        },
-      ],
-      free: [{ device: 'trap', say: { down: 'Hang it', up: 'Hang it' }, floor: null }],
-      findings: [
-        crest < inches(2)
-          ? {
-              id: 'skyline',
-              verdict: 'warns',
-              about: 'Against the sky',
-              figure: print(crest),
-              origin: 'practice',
-              sentence: 'Its top stands at the crest and is outlined against the sky: take it lower on the face.',
-            }
-          : {
-              id: 'skyline',
-              verdict: 'holds',
-              about: 'Against the sky',
-              figure: print(crest),
-              origin: 'practice',
-              sentence: 'It stands below the crest, not outlined against the sky. The pond can fall or rise: only the tailwater judges it.',
-            },
-      ],
-    };
+    return assemble(
+      {
+        parts: faceParts(laying, device.size),
+        ground: faceGround(laying, device.size),
+        needs: [
+          {
+            id: 'reach',
+            device: 'trap',
+            of: { part: 'jaws', spot: 'top' },
+            from: 'tail',
+            min: -numberOf(laying, { numbers }, 'reach'),
+            broken: { min: 'cannotReach' },
+            called: 'top of the jaws',
+            origin: 'practice',
+          },
+        ],
+        free: [{ device: 'trap', say: { down: 'Hang it', up: 'Hang it' }, floor: null }],
+        findings: [
+          crest < inches(2)
+            ? {
+                id: 'skyline',
+                verdict: 'warns',
+                about: 'Against the sky',
+                figure: print(crest),
+                origin: 'practice',
+                sentence: 'Its top stands at the crest and is outlined against the sky: take it lower on the face.',
+              }
+            : {
+                id: 'skyline',
+                verdict: 'holds',
+                about: 'Against the sky',
+                figure: print(crest),
+                origin: 'practice',
+                sentence:
+                  'It stands below the crest, not outlined against the sky. The pond can fall or rise: only the tailwater judges it.',
+              },
+        ],
+      },
+      drawn(laying, device.size),
+    );
   },
   steps: [
     { do: 'Look at the gap from below; find the firm clear channel at the foot, otherwise the tight place below the crest.' },
@@ -101,6 +114,39 @@ export const damCrossoverFace: SetType = {
     { do: 'Take both hooks off.', lastReach: true, caution: 'From here hands stay outside the jaws.' },
   ],
 };
+
+function drawn(laying: Laying, size: string): Piece {
+  const frame = openingOf(size);
+  const tail = laying.then.tail ?? levelThen(laying);
+  const jaws = faceParts(laying, size)[0]?.z.k ?? 0;
+  const crest = jaws + frame + numberOf(laying, { numbers }, 'crestOver');
+  return assemble(
+    {
+      front: [
+        [-inches(30), crest + inches(3)],
+        [-inches(11), crest],
+        [-inches(8), jaws - inches(1)],
+        [inches(8), jaws - inches(1)],
+        [inches(11), crest],
+        [inches(30), crest + inches(3)],
+      ],
+      marks: [
+        upright('overTail', 'Over the tailwater', 'side', inches(7), tail, jaws, 1),
+        upright('overTail', 'Over the tailwater', 'eye', 0, tail, jaws, 1),
+        upright('crestOver', 'Crest over the jaws', 'side', -inches(9), jaws + frame, crest, 1),
+      ],
+      travel: [{ build: 'beaverAdult', x: -inches(20), z: crest, pose: 'walks' }],
+    },
+    tie(laying, {
+      numbers,
+      part: 'jaws',
+      from: [0, 0, jaws + frame / 2],
+      at: [-inches(16), inches(14), crest],
+      to: 'log',
+      build: 'beaverAdult',
+    }),
+  );
+}
 
 /** The lower face as it is drawn: crest, slope under the jaws, foot in the tailwater. Its slope is symbolic, its heights are true. */
 function faceGround(laying: Laying, size: string): [number, number][] {
@@ -122,7 +168,7 @@ function faceParts(laying: Laying, size: string): Part[] {
   const frame = openingOf(size);
   const bottom = (laying.then.tail ?? levelThen(laying)) + numberOf(laying, { numbers }, 'overTail');
   return [
-    jawsPart({ id: 'jaws', device: 'trap', bearer: 'bank', x: 0, z: fixed(bottom), tiedTo: 'dam log', size: size }),
+    jawsPart({ id: 'jaws', device: 'trap', bearer: 'bank', x: 0, z: fixed(bottom), tiedTo: 'dam log', size }),
     {
       id: 'over',
       kind: 'log',

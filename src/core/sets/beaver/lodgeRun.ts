@@ -7,6 +7,12 @@ import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING, type Piece } from '../design';
+import { trench } from '../pieces/ground';
+import { depthMarks, gripMarks, springsFinding } from '../pieces/grip';
+import { openingFindings, swingFinding } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { spacingWanted, takes } from '../series';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const STICK = inches(1.25);
@@ -84,6 +90,7 @@ const numbers: Record<string, NumberSpec> = {
     max: 2,
     origin: 'practice',
   },
+  tie: tieNumber(48),
 };
 
 /** 330 on the hard bottom of an entrance run. Water above it is no fault: in a run they travel along the bed. */
@@ -100,6 +107,16 @@ export const lodgeRun: SetType = {
   ],
   numbers,
   seen: 'topUnder',
+  usual: { class: 'bodyGrip', size: '330' },
+  variants: [{ id: 'pair', name: 'two traps in line' }],
+  fit: 'A stand that clamps the jaws goes on before it is set, one with hooks after. Springs beside the frame keep it low; springs up need 9 in more water. Stand and trap are tied together, but the stand tie is never the anchor.',
+  tools: ['setter', 'hatchet', 'long gloves', 'spare safety hook'],
+  faults: [
+    'Sprung empty: wires outside the jaws or a stick in the swing.',
+    'Untouched: the run is an old one, full of loose sticks.',
+    'They dig round a fence that is too tight: fewer sticks.',
+  ],
+  school: 'A fence that leaves one way, or the run as it was with two thin sticks at most.',
   choices: {
     notch: notchChoice('middle'),
     trigger: {
@@ -112,13 +129,23 @@ export const lodgeRun: SetType = {
     const bed = bedOf(laying);
     const positions = Object.keys(laying.devices);
     const spacing = numberOf(laying, { numbers }, 'spacing');
-    return {
-      parts: positions.flatMap((id, i) => trapParts(laying, id, i === 0 ? 0 : spacing)),
-      ground: groundOf(laying, positions.length > 1 ? spacing : 0),
-      needs: positions.map((id) => cover(id, laying)),
-      free: positions.map((device) => ({ device, say: { down: 'Set it', up: 'Set it' }, floor: bed })),
-      findings: positions.length === 0 ? [] : [fenceFinding(laying), ...depthFindings(laying)],
-    };
+    if (positions.length === 0) return NOTHING;
+    return assemble(
+      {
+        parts: positions.flatMap((id, i) => trapParts(laying, id, i === 0 ? 0 : spacing)),
+        ground: groundOf(laying, positions.length > 1 ? spacing : 0),
+        needs: positions.map((id) => cover(id, laying)),
+        free: positions.map((device) => ({ device, say: { down: 'Set it', up: 'Set it' }, floor: bed })),
+        findings: [
+          fenceFinding(laying),
+          ...throughFindings(laying),
+          ...depthFindings(laying),
+          ...rowFinding(laying, spacing),
+          springsFinding(laying, laying.devices.outer?.size ?? '330', jawsBottom(laying, 'outer'), roomOf(laying)),
+        ],
+      },
+      drawn(laying, spacing),
+    );
   },
   steps: [
     { do: 'Clear old sticks out of the run and feel for the hard bottom.' },
@@ -173,7 +200,14 @@ function trapParts(laying: Laying, id: string, x: number): Part[] {
   const { sticks } = fence(side, BUILDS.beaverKit.smallestGap, STICK);
   const tall = Math.max(level - floor, frame) + inches(14);
   return [
-    jawsPart({ id: `${id}-jaws`, device: id, bearer: 'bed', x, z: fixed(bottom), tiedTo: 'anchor', size: size }),
+    {
+      ...jawsPart({ id: `${id}-jaws`, device: id, bearer: 'bed', x, z: fixed(bottom), tiedTo: 'anchor', size }),
+      look: {
+        size,
+        springs: roomOf(laying) < inches(24) ? 'up' : 'side',
+        trigger: laying.choices.trigger === 'spread' ? 'spread' : laying.choices.trigger === 'bottom' ? 'low' : 'v',
+      },
+    },
     {
       id: `${id}-stand`,
       kind: 'stand',
@@ -203,15 +237,98 @@ function trapParts(laying: Laying, id: string, x: number): Part[] {
   ];
 }
 
+/** The section, the lengths on both drawings, the animal and the tie. */
+function drawn(laying: Laying, spacing: number): Piece {
+  const size = laying.devices.outer?.size ?? '330';
+  const bottom = jawsBottom(laying, 'outer');
+  const floor = floorOf(laying, 'outer');
+  const surface = levelThen(laying);
+  const [bed, top] = [numberOf(laying, { numbers }, 'widthBed'), numberOf(laying, { numbers }, 'widthSurface')];
+  const two = Object.keys(laying.devices).length > 1;
+  const marks = [
+    across('widthBed', 'Run at the bed', 'eye', floor - inches(5), -bed / 2, bed / 2),
+    across('widthSurface', 'Run at the surface', 'eye', surface + inches(8), -top / 2, top / 2),
+    ...(two ? [across('spacing', 'Between the traps', 'side', floor + openingOf(size) + inches(3), 0, spacing)] : []),
+  ];
+  return assemble(
+    {
+      front: trench(surface, floor, bed, top),
+      marks,
+      travel: [{ build: 'beaverAdult', x: -inches(16), z: floor + inches(1), pose: 'walks' }],
+    },
+    gripMarks(laying, size, bottom),
+    depthMarks(laying, floor, -inches(14), bed / 2 + inches(4)),
+    ...Object.keys(laying.devices).map((id, i) =>
+      tie(laying, {
+        numbers,
+        device: id,
+        part: `${id}-jaws`,
+        from: [i * spacing, 0, bottom + openingOf(size) / 2],
+        at: [i * spacing - inches(26), -top / 2 - inches(6), surface + inches(2)],
+        to: 'root',
+        build: 'beaverAdult',
+      }),
+    ),
+  );
+}
+
+/** What leads through the jaws, and whether a stick stands in their swing. */
+function throughFindings(laying: Laying): Finding[] {
+  const size = laying.devices.outer?.size ?? '330';
+  const frame = openingOf(size);
+  const section = trench(
+    levelThen(laying),
+    floorOf(laying, 'outer'),
+    numberOf(laying, { numbers }, 'widthBed'),
+    numberOf(laying, { numbers }, 'widthSurface'),
+  );
+  const own = {
+    section,
+    level: levelThen(laying),
+    frame: { y: 0, z: jawsBottom(laying, 'outer'), across: frame, height: frame },
+    species: 'beaver' as const,
+    route: 'bed' as const,
+  };
+  const sticks = trapParts(laying, 'outer', 0).filter((p) => p.kind === 'stick');
+  const said = openingFindings(own, [], 'beaverKit', 'beaverAdult', laying.system).filter(
+    (f) => f.id === 'opening' && f.verdict === 'holds',
+  );
+  return [...said.map((f) => ({ ...f, id: 'through' })), ...swingFinding(sticks, own.frame, laying.system)];
+}
+
+/** Width at the height of the springs, m: half way up a trench of that bed and surface. */
+const roomOf = (laying: Laying): number => (numberOf(laying, { numbers }, 'widthBed') + numberOf(laying, { numbers }, 'widthSurface')) / 2;
+
+/** Two in line: how far apart, and what they take together at 7 in 10 each. [practice] */
+function rowFinding(laying: Laying, spacing: number): Finding[] {
+  if (Object.keys(laying.devices).length < 2) return [];
+  const wanted = spacingWanted(BUILDS.beaverAdult.body, numberOf(laying, { numbers }, 'tie') / 4);
+  const { one, two } = takes([0.7, 0.7]);
+  const print = (m: number) => printLength(m, laying.system);
+  const short = spacing < Math.min(wanted, inches(48)) - 1e-6;
+  const tenth = (p: number): string => `${Math.round(p * 100)} %`;
+  return [
+    {
+      id: 'row',
+      verdict: short ? 'warns' : 'holds',
+      about: 'Two in line',
+      figure: tenth(one),
+      origin: 'practice',
+      sentence: `${short ? `${print(spacing)} apart: a catch in one can foul the other; 4 ft are accepted. ` : ''}At 7 in 10 each one animal is taken ${tenth(one)} of its passes; of two animals on one pass both ${tenth(two.both)}, one ${tenth(two.single)}.`,
+    },
+  ];
+}
+
+/** The bed along the run, from open water to the lodge's side. */
 function groundOf(laying: Laying, spacing: number): [number, number][] {
   const floor = floorOf(laying, 'outer');
   const level = levelThen(laying);
   return [
-    [-0.9, level + 0.12],
-    [-0.62, Math.max(level - 0.1, floor)],
-    [-0.4, floor],
-    [spacing + 0.5, floor],
-    [spacing + 0.9, floor - 0.04],
+    [-inches(48), floor - inches(4)],
+    [-inches(16), floor],
+    [spacing + inches(16), floor],
+    [spacing + inches(26), floor + inches(6)],
+    [spacing + inches(40), level + inches(10)],
   ];
 }
 

@@ -1,62 +1,31 @@
-import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import type { Finding } from '../../water/finding';
-import { fixed } from '../../water/linear';
-import type { Part } from '../../water/part';
-import {
-  BED_DEPTH,
-  PAN_UNDER,
-  SLIDE_NUMBERS,
-  bedParts,
-  buildUp,
-  deepGround,
-  footholdOf,
-  panNeed,
-  slideFinding,
-  slideParts,
-  stopNeed,
-  wantedDepth,
-} from '../bedded';
-import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+import { footholdOf } from '../bedded';
+import { assemble, NOTHING } from '../design';
+import { bed, FOOT, offset, offsetPiece, panUnder, type Foot } from '../pieces/bed';
+import { depthHere } from '../pieces/grip';
+import { flat } from '../pieces/ground';
+import { upright } from '../pieces/guides';
+import { deepGround, holdPiece, profileOf, SLIDE_NUMBERS } from '../pieces/slide';
+import { bedLast, WADING } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
-  panUnder: PAN_UNDER,
-  depth: { ...BED_DEPTH, label: 'Depth at the toe', help: 'where the slide meets the bed' },
-  offset: {
-    label: 'Pan off the middle of the slide',
-    help: 'front foot 2 to 3 in, hind foot 5 to 7',
-    unit: 'length',
-    default: inches(6),
-    min: 0,
-    max: inches(9),
-    origin: 'practice',
-  },
+  panUnder: { ...panUnder(3), label: 'Pan under' },
+  depth: depthHere('Depth at the toe', 'where the slide meets the bed'),
+  offset: { ...offset(6), label: 'Pan off the middle of the slide' },
   ...SLIDE_NUMBERS,
-  pushIn: {
-    label: 'Deep-end pole pushed in',
-    help: 'into the bed',
-    unit: 'length',
-    default: inches(18),
-    min: inches(4),
-    max: 2,
-    origin: 'practice',
-  },
-  pole: {
-    label: 'Length of the deep-end pole',
-    help: 'depth, push-in and a hand to grip',
-    unit: 'length',
-    default: inches(84),
-    min: inches(24),
-    max: 6,
-    origin: 'practice',
-  },
+  pushIn: practised('Deep-end pole pushed in', 'into the bed', 18, [4, 78]),
+  pole: practised('Length of the deep-end pole', 'depth, push-in and a hand to grip', 84, [24, 236]),
+  waders: practised('Waders', 'how deep you can stand', 36, [6, 60]),
 };
 const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
-const wanted = (laying: Laying): number => wantedDepth(of(laying, 'chain'), BUILDS.beaverAdult);
+const BANK = inches(30);
 
-/** What a hand needs of the pole over the water. [practice] */
+/** What a hand needs of the pole over the water, and how far an arm sets it. [practice] */
 const GRIP = inches(8);
+const ARM = inches(30);
 
 /** A foothold at the toe of a slide, its catch drawn down a wire to deep water. */
 export const slideFoothold: SetType = {
@@ -67,6 +36,12 @@ export const slideFoothold: SetType = {
   stations: ['slide', 'point', 'bank den', 'latrine'],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'foothold', size: '5' },
+  variants: [{ id: 'front', name: 'for a front foot', choices: { foot: 'front' }, numbers: { offset: inches(2.5) } }],
+  fit: 'No. 4 or 5. The lock runs out only and is held at the bank end: one that slips down means drawing the pole again.',
+  tools: ['setters', 'hatchet', 'waders', 'wire'],
+  faults: ['A toe: the pan was too near the middle for a hind foot.', 'The lock slid down while bedding: draw the pole again.'],
+  school: 'Front foot, shallow and near the centre; or hind foot, deeper and further out.',
   numbers,
   seen: 'panUnder',
   choices: {
@@ -75,69 +50,63 @@ export const slideFoothold: SetType = {
   },
   layOut: (laying) => {
     const device = laying.devices.trap;
-    if (!device) return { parts: [], ground: [], needs: [], free: [], findings: [] };
-    const hind = laying.choices.foot !== 'front';
-    const panUnder = laying.numbers.panUnder ?? inches(hind ? 7 : 3);
-    const slide = slideParts(laying, of(laying, 'wire'), wanted(laying), inches(30));
-    return {
-      parts: [...bedParts(laying, device.size, panUnder, { y: of(laying, 'offset') }), ...slide, pole(laying, slide)],
-      ground: groundOf(laying, device.size, panUnder, slide),
-      needs: [
-        panNeed(laying, hind ? { min: 6, max: 9, target: 7 } : { min: 2, max: 3.5, target: 2.5 }),
-        ...(laying.numbers.stopDepth !== undefined ? [stopNeed(laying, wanted(laying))] : []),
-      ],
-      free: [{ device: 'trap', say: { down: 'Make the bed', up: 'Build the bed' }, floor: null }],
-      findings: [buildUp(laying, device.size, panUnder), slideFinding(laying, wanted(laying)), poleFinding(laying)],
-    };
+    if (!device) return NOTHING;
+    const foot: Foot = laying.choices.foot === 'front' ? 'front' : 'hind';
+    const under = laying.numbers.panUnder ?? inches(FOOT[foot].target + (foot === 'front' ? 0.5 : 0));
+    const works = foot === 'hind' ? { min: 6, max: 9, target: 7 } : { min: 2, max: 3.5, target: 2.5 };
+    const hold = holdPiece(
+      { ...laying, choices: { ...laying.choices, hold: 'slide' } },
+      { numbers, build: 'beaverAdult', held: foot === 'front' ? 'front foot' : 'hind foot', bank: BANK },
+    );
+    const surface = levelThen(laying);
+    const base = surface - under - footholdOf(device.size).pan;
+    const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
+    const stop = hold.parts?.[0];
+    const poleFoot = (stop?.z.k ?? surface - 1) - of(laying, 'pushIn');
+    return assemble(
+      bed(laying, { size: device.size, under, y: of(laying, 'offset'), works }),
+      offsetPiece(laying, of(laying, 'offset'), under, foot),
+      hold,
+      {
+        parts: [
+          upright(
+            { id: 'pole', x: stop?.x ?? -1, foot: poleFoot, top: poleFoot + of(laying, 'pole'), thick: inches(2), name: 'deep-end pole' },
+            laying.system,
+          ),
+        ].map((p) => ({
+          ...p,
+          marks: [
+            { at: of(laying, 'pushIn'), what: 'bed' },
+            { at: surface - poleFoot, what: 'water line' },
+          ],
+        })),
+        findings: [poleFinding(laying, stop ? surface - stop.z.k : undefined), ...handFinding(laying, stop?.x)],
+        ground: [...deepGround(laying, floor, hold), [-0.35, floor], [0.2, floor], [0.55, surface], [1.1, surface + inches(14)]],
+        front: flat(floor),
+        travel: [{ build: 'beaverAdult', x: -inches(10), z: Math.max(floor, surface - 0.2), pose: 'swims' }],
+      },
+    );
   },
   steps: [
-    {
-      do: 'Push the deep-end pole in first, within your reach, then drive the bank stake.',
-      caution: 'Depth and sink against the waders first.',
-    },
+    { do: 'Push the deep-end pole in first, within your reach, then drive the bank stake.', caution: WADING },
     { do: 'Hang the lock at the bank end: it runs out only. One that slips down means drawing the pole again.' },
     { do: 'Pack the platform and lay sticks in it until it does not give.' },
-    {
-      do: 'Cock the trap aside and bed it last, loose jaw to the middle of the slide.',
-      lastReach: true,
-      caution: 'Tip the loose jaw up while setting. Never kneel on the levers; a No. 5 takes paired setters.',
-    },
+    bedLast('at the toe of the slide'),
     { do: 'Lure low beside it; close the gaps at the sides.', caution: 'Reach round the trap, not over it.' },
   ],
 };
 
-const pole = (laying: Laying, slide: Part[]): Part => ({
-  id: 'pole',
-  kind: 'stick',
-  bearer: 'bed',
-  x: slide[0]?.x ?? -1,
-  y: 0,
-  z: fixed((slide[0]?.z.k ?? levelThen(laying) - 1) - of(laying, 'pushIn')),
-  height: of(laying, 'pole'),
-  wide: inches(2),
-  across: inches(2),
-  stock: `deep-end pole ${printLength(of(laying, 'pole'), laying.system)}`,
-});
-
-function groundOf(laying: Laying, size: string, panUnder: number, slide: Part[]): [number, number][] {
-  const level = levelThen(laying);
-  const base = level - panUnder - footholdOf(size).pan;
-  const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
-  return [...deepGround(laying, floor, slide), [-0.35, floor], [0.2, floor], [0.55, level], [1.1, level + inches(14)]];
-}
-
-function poleFinding(laying: Laying): Finding {
+function poleFinding(laying: Laying, depth: number | undefined): Finding {
   const print = (m: number) => printLength(m, laying.system);
-  const { stopDepth } = laying.numbers;
   const base = { id: 'pole', about: 'Deep-end pole', origin: 'practice' as const };
-  if (stopDepth === undefined)
+  if (depth === undefined || (laying.numbers.stopDepth === undefined && !profileOf(laying, BANK)))
     return {
       ...base,
       verdict: 'unknown',
       figure: '?',
       sentence: 'Measure the depth at the deep end: the pole has to be that long, its push-in and a grip.',
     };
-  const needs = stopDepth + of(laying, 'pushIn') + GRIP;
+  const needs = depth + of(laying, 'pushIn') + GRIP;
   const spare = of(laying, 'pole') - needs;
   return spare < 0
     ? {
@@ -152,4 +121,28 @@ function poleFinding(laying: Laying): Finding {
         figure: print(needs),
         sentence: `Depth, push-in and a hand to grip take ${print(needs)} of its ${print(of(laying, 'pole'))}.`,
       };
+}
+
+/** Whether the pole can be set from where the waders still hold: with a measured profile only. */
+function handFinding(laying: Laying, stopX: number | undefined): Finding[] {
+  const profile = profileOf(laying, BANK);
+  if (!profile || stopX === undefined) return [];
+  const print = (m: number) => printLength(m, laying.system);
+  const deepest = levelThen(laying) - of(laying, 'waders');
+  const stands = profile.filter(([, z]) => z >= deepest).at(-1)?.[0] ?? 0;
+  const rest = BANK - stopX;
+  const short = rest - stands - ARM;
+  return [
+    {
+      id: 'hand',
+      verdict: short > 0 ? 'fails' : 'holds',
+      about: 'Within your reach',
+      figure: print(rest),
+      origin: 'practice',
+      sentence:
+        short > 0
+          ? `The pole goes in ${print(rest)} out; with waders of ${print(of(laying, 'waders'))} and an arm of ${print(ARM)} you reach ${print(stands + ARM)}: a shorter wire, a boat, or a place that falls off nearer the bank.`
+          : `${print(rest)} out; you can stand ${print(stands)} out and reach ${print(ARM)} further. Add what you sink in.`,
+    },
+  ];
 }

@@ -8,6 +8,8 @@ import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { ICE_NUMBERS, expectedIce, iceSteps } from './underIce';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
+import { assemble, NOTHING, upright } from '../design';
+import { evaluate } from '../../water/linear';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
@@ -77,6 +79,13 @@ export const iceHangingBaited: SetType = {
   ],
   numbers,
   seen: null,
+  usual: { class: 'bodyGrip', size: '330' },
+  variants: [{ id: 'pair', name: 'two on one tie' }],
+  months: [12, 1, 2, 3],
+  fit: 'A wire of about 2 ft on each spring eye; green wood wired across its foot so that the head comes to the trigger.',
+  tools: ['setter', 'chisel', 'saw and fuel', 'scoop', 'waterproof gloves', 'spare wires'],
+  faults: ['A drop that suffices today can be inside the ice in a week.', 'Sprung by your own chisel, or by the neighbour on the tie.'],
+  school: 'Checked daily, or weekly where the law allows it.',
   choices: {
     notch: notchChoice('middle'),
     measured: { label: 'Drop measured from', options: { ice: 'the top of the ice', water: 'the water line' }, default: 'ice' },
@@ -84,14 +93,36 @@ export const iceHangingBaited: SetType = {
   underIce: true,
   layOut: (laying) => {
     const filled = POSITIONS.filter((id) => laying.devices[id]);
-    if (filled.length === 0) return { parts: [], ground: [], needs: [], free: [], findings: [] };
-    return {
+    if (filled.length === 0) return NOTHING;
+    const known = { pond: levelThen(laying), sheet: laying.numbers.ice ?? inches(6) };
+    const jawTop = evaluate(top(laying), known) ?? levelThen(laying);
+    const iceTop = jawTop + dropOf(laying);
+    return assemble({
       parts: [...filled.flatMap((id, n) => hung(laying, id, n)), stick(laying)],
       ground: groundOf(laying),
       needs: filled.flatMap((id) => [under(id), ...clear(laying, id)]),
       free: filled.map((device) => ({ device, say: { down: 'Hang it', up: 'Hang it' }, floor: bedOf(laying) })),
+      front: groundOf(laying),
       findings: [wire(laying), nextCheck(laying), ...bedFinding(laying)],
-    };
+      marks: [
+        upright('drop', 'Drop', 'side', -inches(8), iceTop, jawTop),
+        upright('drop', 'Drop', 'eye', -inches(7), iceTop, jawTop),
+        upright('depth', 'Bed to the water line', 'side', -inches(20), known.pond, bedOf(laying) ?? known.pond - inches(60)),
+      ],
+      travel: [{ build: 'beaverAdult', x: -inches(16), z: jawTop - frameOf(laying, filled[0] ?? 'near'), pose: 'swims' }],
+      supplies: [
+        { kind: 'wire', what: 'hanging wire', amount: filled.length * 2 * cut(laying) },
+        { kind: 'bait', what: 'green wood', amount: filled.length },
+      ],
+      holds: filled.map((device) => ({
+        kind: 'tie' as const,
+        device,
+        anchor: [inches(8), 0, iceTop] as [number, number, number],
+        tether: dropOf(laying),
+        held: 'body' as const,
+        build: 'beaverAdult' as const,
+      })),
+    });
   },
   steps: iceSteps(
     'Wire the bait across its foot, a wire on each spring eye, set the trap with the setter, hooks off.',

@@ -8,6 +8,8 @@ import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { ICE_NUMBERS, expectedIce, iceSteps } from './underIce';
+import { assemble, NOTHING, upright } from '../design';
+import { loopCable } from '../../devices/cable';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
@@ -76,19 +78,56 @@ export const iceSnarePole: SetType = {
   positions: POSITIONS.map((id, n) => ({ id, label: `Loop ${Math.floor(n / 2) + 1}${id[0] ?? ''}`, optional: n > 1 })),
   numbers,
   seen: null,
+  usual: { class: 'snare', size: '7×7 3/32' },
+  variants: [{ id: 'six', name: 'six loops on three wires' }],
+  months: [12, 1, 2, 3],
+  fit: 'Six on three wires, two a wire, on opposite faces, wired so that the lock’s own weight does not pull them shut. Carried coiled.',
+  tools: ['chisel', 'saw and fuel', 'scoop', 'waterproof gloves', 'spare wires'],
+  faults: [
+    'Loops shut while being lowered: they touched sticks.',
+    'Side twigs on the bait close loops.',
+    'After two checks the yield falls: move.',
+  ],
+  school: 'Six on a pole, or nine: half of nine are ruined by one catch.',
   choices: { cover: { label: 'The hole is left', options: { open: 'open', snow: 'under snow' }, default: 'open' } },
   underIce: true,
   layOut: (laying) => {
     const filled = POSITIONS.filter((id) => laying.devices[id]);
-    if (filled.length === 0) return { parts: [], ground: [], needs: [], free: [], findings: [] };
+    if (filled.length === 0) return NOTHING;
     const plan = planOf(laying, filled);
-    return {
+    const surface = levelThen(laying);
+    const foot = footOf(laying, plan);
+    return assemble({
       parts: [...filled.map((id) => loopPart(laying, id, plan)), ...poleParts(laying, plan)],
       ground: groundOf(laying),
       needs: filled.map((id) => under(id)),
       free: filled.map((device) => ({ device, say: { down: 'Hang the loops', up: 'Hang the loops' }, floor: bedOf(laying) })),
+      front: groundOf(laying),
       findings: [marks(laying, plan), holding(laying)],
-    };
+      marks: [
+        upright('depth', 'Bed to the water line', 'side', inches(24), surface, surface - plan.depth),
+        upright('pushIn', 'Pushed into the bed', 'side', -inches(4), foot + plan.pushIn, foot),
+        upright('depth', 'Bed to the water line', 'eye', inches(24), surface, surface - plan.depth),
+      ],
+      travel: [{ build: 'beaverAdult', x: -inches(16), z: foot + (poleMarks(plan).loops[0]?.bottom ?? 0), pose: 'swims' }],
+      supplies: [
+        {
+          kind: 'cable',
+          what: `${laying.devices[filled[0] ?? 'a1']?.size ?? '7×7 3/32'} cable`,
+          amount: filled.length * (loopCable(plan.loop) + inches(30)),
+        },
+        { kind: 'wire', what: '9 gauge support wire', amount: Math.ceil(filled.length / 2) * inches(40) },
+        { kind: 'bait', what: 'green wood', amount: 2 },
+      ],
+      holds: filled.map((device) => ({
+        kind: 'pole' as const,
+        device,
+        anchor: [0, 0, foot] as [number, number, number],
+        tether: inches(30),
+        held: 'body' as const,
+        build: 'beaverAdult' as const,
+      })),
+    });
   },
   steps: iceSteps(
     'Hang the loops on their wires, tie them hard; some break: spares in the sled.',
@@ -164,6 +203,7 @@ function poleParts(laying: Laying, plan: PolePlan): Part[] {
       wide: inches(2),
       across: inches(2),
       stock: `pole ${print(tall)}`,
+      marks: poleMarkList(plan),
     },
     {
       id: 'bait',
@@ -190,6 +230,19 @@ function poleParts(laying: Laying, plan: PolePlan): Part[] {
       tiedTo: 'pole',
       stock: `safety pole ${print(safety)}`,
     },
+  ];
+}
+
+/** The marks of the set pole from its foot, as they are cut into it. */
+function poleMarkList(plan: PolePlan): { at: number; what: string }[] {
+  const m = poleMarks(plan);
+  return [
+    { at: m.bed, what: 'bed' },
+    ...m.loops.map((loop, i) => ({ at: loop.top, what: `top of tier ${i + 1}` })).reverse(),
+    { at: m.undersideNext, what: 'ice at the next check' },
+    { at: m.underside, what: 'underside of the ice now' },
+    { at: m.waterLine, what: 'water line' },
+    { at: m.iceTop, what: 'top of the ice' },
   ];
 }
 

@@ -1,24 +1,13 @@
-import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
-import {
-  BED_DEPTH,
-  PAN_UNDER,
-  SLIDE_NUMBERS,
-  bedParts,
-  buildUp,
-  deepGround,
-  footholdOf,
-  panNeed,
-  slideFinding,
-  slideParts,
-  stopNeed,
-  wantedDepth,
-} from '../bedded';
-import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
+import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
+import { besideWall, mirrored } from '../pieces/ground';
+import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
   panUnder: { ...PAN_UNDER, label: 'Cover', help: 'water, over what is chosen below', default: inches(1), max: inches(6) },
@@ -33,11 +22,10 @@ const numbers: Record<string, NumberSpec> = {
     origin: 'practice',
   },
   ...SLIDE_NUMBERS,
-  chain: { ...SLIDE_NUMBERS.chain, default: inches(8) },
-  wire: { ...SLIDE_NUMBERS.wire, default: inches(72) },
+  chain: practised('Chain', 'trap to the lock', 8, [4, 118]),
+  wire: practised('Slide wire', 'bank stake to the deep end', 72, [20, 472]),
 };
 const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
-const wanted = (laying: Laying): number => wantedDepth(of(laying, 'chain'), BUILDS.mink);
 
 /** Water over the pan: where the cover was measured over the stone, less the height of the pan. */
 const panUnder = (laying: Laying, size: string): number =>
@@ -54,31 +42,48 @@ export const wallBlind: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   numbers,
   seen: 'panUnder',
+  usual: { class: 'foothold', size: '1½' },
+  variants: [{ id: 'stone', name: 'cover measured over the stone', choices: { measured: 'stone' }, numbers: { panUnder: inches(2) } }],
+  fit: 'No. 1½ coil, a light pan; a flat stone that does not rock.',
+  tools: ['setters', 'hip boots', 'wire'],
+  faults: [
+    'A flood went over it: too deep is not harmless, it can take a beaver by a toe.',
+    'Silent for four nights: a blind set needs 4 to 7.',
+  ],
   choices: {
     hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' },
     measured: { label: 'Cover measured over', options: { pan: 'the pan', stone: 'the stone' }, default: 'pan' },
   },
   layOut: (laying) => {
     const device = laying.devices.trap;
-    if (!device) return { parts: [], ground: [], needs: [], free: [], findings: [] };
+    if (!device) return NOTHING;
     const cover = panUnder(laying, device.size);
-    const slide = slideParts(laying, of(laying, 'wire'), wanted(laying), inches(16));
+    const hold = holdPiece(laying, { numbers, build: 'mink', held: 'front foot', bank: inches(16) });
+    const surface = levelThen(laying);
+    const off = of(laying, 'offWall');
     const bed = bedParts(laying, device.size, cover, { y: of(laying, 'offWall'), under: 'stone' });
     const stone = bed.find((p) => p.kind === 'stone')?.height ?? 0;
-    return {
-      parts: [...bed, guide(laying), ...slide],
-      ground: groundOf(laying, device.size, cover, slide),
-      needs: [
-        panNeed(laying, { min: 0.5, max: 2, target: 1 }),
-        ...(laying.numbers.stopDepth !== undefined ? [stopNeed(laying, wanted(laying))] : []),
-      ],
-      free: [{ device: 'trap', say: { down: 'Set it', up: 'Raise it' }, floor: bedOf(laying), stone }],
-      findings: [
-        buildUp(laying, device.size, cover, 'Stone under the trap'),
-        measured(laying, device.size),
-        slideFinding(laying, wanted(laying), 'a mink'),
-      ],
-    };
+    const floor = bedOf(laying) ?? surface - inches(4.5);
+    return assemble(
+      {
+        parts: [...bed, guide(laying)],
+        needs: [panNeed(laying, { min: 0.5, max: 2, target: 1 })],
+        free: [{ device: 'trap', say: { down: 'Set it', up: 'Raise it' }, floor: bedOf(laying), stone }],
+        findings: [buildUp(laying, device.size, cover, 'Stone under the trap'), measured(laying, device.size)],
+        marks: [
+          ...(Math.abs(cover) < 0.003
+            ? []
+            : [
+                upright('panUnder', 'Pan under', 'side', 0.03, surface, surface - cover),
+                upright('panUnder', 'Pan under', 'eye', 0, surface, surface - cover),
+              ]),
+          across('offWall', 'Off the wall', 'eye', floor - inches(2), 0, off),
+        ],
+        travel: [{ build: 'mink', x: -inches(6), z: surface - 0.06, pose: 'swims' }],
+      },
+      hold,
+      { ground: groundOf(laying, device.size, cover, hold), front: mirrored(besideWall(surface, floor, 0)) },
+    );
   },
   steps: [
     {
@@ -105,11 +110,11 @@ const guide = (laying: Laying): Part => ({
   stock: 'guide stick ½ to ¾ in',
 });
 
-function groundOf(laying: Laying, size: string, cover: number, slide: Part[]): [number, number][] {
+function groundOf(laying: Laying, size: string, cover: number, hold: Piece): [number, number][] {
   const level = levelThen(laying);
   const base = level - cover - footholdOf(size).pan;
   const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
-  return [...deepGround(laying, floor, slide), [-0.3, floor], [0.25, floor], [0.4, level + inches(2)], [0.7, level + inches(8)]];
+  return [...deepGround(laying, floor, hold), [-0.3, floor], [0.25, floor], [0.4, level + inches(2)], [0.7, level + inches(8)]];
 }
 
 /** Cover over the stone or over the pan differ by the height of the pan: said with both figures. */

@@ -4,6 +4,8 @@ import { printLength } from '../../units/length';
 import type { Finding } from '../../water/finding';
 import { fixed, follows, type Linear } from '../../water/linear';
 import type { Part } from '../../water/part';
+import { assemble, NOTHING, upright } from '../design';
+import { weightFinding } from '../pieces/bed';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
@@ -43,11 +45,17 @@ export const float: SetType = {
   ],
   numbers,
   seen: null,
+  usual: { class: 'foothold', size: '1½' },
+  variants: [{ id: 'single', name: 'one trap, roots as bait' }],
+  fit: 'No. 1 to 1½; each chain long enough to reach water beside the raft. A roof against birds.',
+  tools: ['line', 'wire', 'pliers'],
+  faults: ['Held under or aground: the line was measured for one level only.', 'A bird on it: no roof.'],
   choices: { roof: { label: 'Roof against birds', options: { yes: 'roofed', no: 'open' }, default: 'yes' } },
   layOut: (laying) => {
     const positions = Object.keys(laying.devices);
-    if (positions.length === 0) return { parts: [], ground: [], needs: [], free: [], findings: [] };
-    return {
+    if (positions.length === 0) return NOTHING;
+    const raft = levelThen(laying);
+    return assemble({
       parts: [...positions.map((id) => panPart(laying, id)), ...raftParts(laying)],
       ground: [-0.9, 1.1].map((x): [number, number] => [x, bedOf(laying) ?? levelThen(laying) - inches(30)]),
       needs: positions.map((device) => ({
@@ -63,8 +71,24 @@ export const float: SetType = {
         origin: 'practice' as const,
       })),
       free: [],
-      findings: [...ground(laying), roof(laying)],
-    };
+      front: [-0.6, 0.6].map((y): [number, number] => [y, bedOf(laying) ?? raft - inches(30)]),
+      findings: [...ground(laying), roof(laying), weightFinding(laying, laying.devices[positions[0] ?? 'left']?.size ?? '1½', 'muskrat')],
+      marks: [
+        upright('draft', 'Raft under water', 'side', -inches(22), raft, raft - numberOf(laying, { numbers }, 'draft')),
+        upright('depth', 'Depth under the raft', 'side', inches(16), raft, bedOf(laying) ?? raft - inches(30)),
+        upright('depth', 'Depth under the raft', 'eye', inches(14), raft, bedOf(laying) ?? raft - inches(30)),
+      ],
+      travel: [{ build: 'muskrat', x: -inches(24), z: raft - 0.08, pose: 'swims' }],
+      supplies: [{ kind: 'bait', what: 'roots or apple', amount: 1 }],
+      holds: positions.map((device) => ({
+        kind: 'tie' as const,
+        device,
+        anchor: [0, 0, raft] as [number, number, number],
+        tether: inches(14),
+        held: 'front foot' as const,
+        build: 'muskrat' as const,
+      })),
+    });
   },
   steps: [
     { do: 'Load the raft ashore until the pans stand at their height; bait in the middle.' },

@@ -1,0 +1,290 @@
+import { BUILDS } from '../animals/species';
+import { ICE_RATIO } from '../ice/growth';
+import type { Design, Mark } from '../sets/design';
+import type { System } from '../units/factors';
+import { printLength } from '../units/length';
+import type { Known } from '../water/levels';
+import { bottomAt, type Part } from '../water/part';
+import { animalFront, animalSide } from './glyphs/animal';
+import { jawsFront, jawsSide, loopFront, loopSide, pan } from './glyphs/devices';
+import { drawThing } from './glyphs/things';
+import { textWidth } from './labels';
+import { placeAround, type Box, type Segment, type Wish } from './placing';
+import type { Ink, Point, Stroke } from './stroke';
+
+export type View = 'side' | 'eye';
+
+export interface Shape {
+  part: string;
+  /** SVG path, px */
+  d: string;
+  ink: Ink;
+  fill: 'ink' | 'pale' | 'none';
+  width: number;
+  dash: boolean;
+}
+
+export interface Dimension {
+  /** the number it stands for; null when it follows from others */
+  key: string | null;
+  label: string;
+  text: string;
+  /** the line with its two ends, px; `to` is the end that moves */
+  from: Point;
+  to: Point;
+  /** px per metre of the number, on the drawing */
+  pull: Point;
+  /** box of its text */
+  box: Box;
+  /** a thin line from text to dimension where they lie apart */
+  leader: Segment | null;
+}
+
+export interface DesignScene {
+  view: View;
+  width: number;
+  height: number;
+  /** px per metre, both ways */
+  scale: number;
+  /** SVG path of bed and banks */
+  ground: string;
+  /** the bank beyond the way, seen over the water from the side */
+  beyond: { y: number; height: number } | null;
+  water: { y: number; box: Box } | null;
+  ice: { y: number; height: number } | null;
+  shapes: Shape[];
+  /** box of each part that is drawn */
+  boxes: Record<string, Box>;
+  dimensions: Dimension[];
+  /** the same numbers in words */
+  twin: string[];
+}
+
+const SIZE = 14;
+const TALL = 17;
+/** As the animal comes: what lies further before the set than this is behind it. */
+const BEHIND = -0.7;
+
+/** Whether a part is drawn as the animal meets the set: what it has passed already is not. */
+export const isAhead = (part: Part): boolean => (part.kind === 'line' ? part.x - part.wide / 2 : part.x + part.wide / 2) >= BEHIND;
+
+/**
+ * A design from the side (x along the travel) or as the animal meets it (y across), to one scale both ways. What is drawn is the parts list, part for part.
+ *
+ * @param known the levels to draw it at
+ * @param surface the surface that stands there
+ * @param bare leaves the lengths out, for small pictures
+ */
+export function designScene(
+  design: Design,
+  view: View,
+  known: Known,
+  surface: 'pond' | 'tail',
+  frame: { width: number; height: number },
+  system: System,
+  bare = false,
+): DesignScene {
+  const surfaceLevel = known[surface] ?? null;
+  const parts = design.parts.filter((part) => view === 'side' || isAhead(part));
+  const strokes = [...parts].sort(byDepth(view)).flatMap((part) => drawPart(part, view, bottomAt(part, known) ?? part.z.k));
+  const animals = design.travel.flatMap((travel) => (view === 'side' ? animalSide(travel) : animalFront(travel)));
+  const line = view === 'side' ? design.ground : design.front;
+  const marks = bare ? [] : design.marks.filter((mark) => mark.view === view);
+  const points: Point[] = [...strokes, ...animals]
+    .flatMap((s) => s.line)
+    .concat(
+      line,
+      marks.flatMap((m) => [m.at, m.to]),
+    );
+  if (points.length === 0)
+    return { ...frame, view, scale: 1, ground: '', beyond: null, water: null, ice: null, shapes: [], boxes: {}, dimensions: [], twin: [] };
+  const fit = fitted(points, surfaceLevel, frame, bare);
+  const put = ([h, z]: Point): Point => [fit.left + h * fit.scale, fit.bottom - z * fit.scale];
+  const dims = lanes(marks).map((mark) => dimensionOf(mark, put, fit.scale, system));
+  const water = surfaceLevel === null ? null : put([0, surfaceLevel])[1];
+  const words = surface === 'tail' ? 'tailwater' : 'water';
+  const own: Wish = {
+    width: textWidth(words, SIZE),
+    height: TALL,
+    spots:
+      water === null
+        ? []
+        : [
+            [frame.width - textWidth(words, SIZE) / 2 - 6, water - 11],
+            [textWidth(words, SIZE) / 2 + 6, water - 11],
+          ],
+  };
+  const segments = dims.map(({ from, to }): Segment => [...from, ...to]);
+  if (water !== null) segments.push([0, water, frame.width, water]);
+  const boxes = boxesOf(strokes, put);
+  const devices = parts.flatMap((part) => (part.device ? [boxes[part.id]] : [])).filter((box): box is Box => box !== undefined);
+  const [waterBox, ...labels] = placeAround([own, ...dims.map((d) => wishOf(d))], frame, segments, devices);
+  return {
+    ...frame,
+    view,
+    scale: fit.scale,
+    ground: groundPath(line.map(put), frame),
+    beyond: view === 'side' && surfaceLevel !== null ? bankBeyond(design.front, surfaceLevel, put) : null,
+    water: water === null || !waterBox ? null : { y: water, box: waterBox },
+    ice:
+      known.sheet && surfaceLevel !== null
+        ? { y: put([0, surfaceLevel + (1 - ICE_RATIO) * known.sheet])[1], height: known.sheet * fit.scale }
+        : null,
+    shapes: [...animals, ...strokes].map((s) => shapeOf(s, put)),
+    boxes,
+    dimensions: dims.map((d, i) => {
+      const box = labels[i] ?? { x: 0, y: 0, width: 0, height: 0 };
+      return { ...d, box, leader: leaderOf(d, box) };
+    }),
+    twin: twinOf(design, dims, view, surfaceLevel, known, system),
+  };
+}
+
+/** What stands nearer to the eye is drawn later; devices last, since they are what is looked for. */
+const byDepth =
+  (view: View) =>
+  (a: Part, b: Part): number =>
+    rank(a) - rank(b) || (view === 'side' ? b.y - a.y : b.x - a.x);
+
+const rank = (part: Part): number => {
+  if (['wall', 'pipe', 'ceiling', 'box', 'tree'].includes(part.kind)) return 0;
+  if (part.kind === 'line') return 3;
+  return part.device && part.kind !== 'bed' && part.kind !== 'stone' ? 2 : 1;
+};
+
+function drawPart(part: Part, view: View, z: number): Stroke[] {
+  if (part.kind === 'jaws') return view === 'side' ? jawsSide(part, z) : jawsFront(part, z);
+  if (part.kind === 'loop') return view === 'side' ? loopSide(part, z) : loopFront(part, z);
+  const at = view === 'side' ? part.x : part.y;
+  const wide = view === 'side' ? part.wide : part.across;
+  return part.kind === 'pan' ? pan(part, at, z) : drawThing({ part, at, wide, z, view });
+}
+
+/** Scale and place of the drawing in its frame: everything inside, with room for words. */
+function fitted(
+  points: Point[],
+  surface: number | null,
+  frame: { width: number; height: number },
+  bare: boolean,
+): { left: number; bottom: number; scale: number } {
+  const hs = points.map(([h]) => h);
+  const zs = [...points.map(([, z]) => z), ...(surface === null ? [] : [surface, surface + 0.06])];
+  const [left, right, low, high] = [Math.min(...hs), Math.max(...hs), Math.min(...zs), Math.max(...zs)];
+  const pad = bare ? { x: 6, y: 6 } : { x: 30, y: 22 };
+  const scale = Math.min((frame.width - 2 * pad.x) / Math.max(right - left, 0.1), (frame.height - 2 * pad.y) / Math.max(high - low, 0.1));
+  const x = (frame.width - (right - left) * scale) / 2 - left * scale;
+  const y = frame.height - (frame.height - (high - low) * scale) / 2 + low * scale;
+  return { left: x, bottom: y, scale };
+}
+
+/** Upright lengths that would lie on each other step aside. */
+function lanes(marks: Mark[]): Mark[] {
+  const taken: { h: number; low: number; high: number }[] = [];
+  return marks.map((mark) => {
+    if (mark.grows[0] !== 0) return mark;
+    const [low, high] = [Math.min(mark.at[1], mark.to[1]), Math.max(mark.at[1], mark.to[1])];
+    let h = mark.at[0];
+    while (taken.some((t) => Math.abs(t.h - h) < 0.03 && t.low < high + 0.02 && low < t.high + 0.02)) h += 0.045;
+    taken.push({ h, low, high });
+    return { ...mark, at: [h, mark.at[1]], to: [h, mark.to[1]] };
+  });
+}
+
+function dimensionOf(mark: Mark, put: (p: Point) => Point, scale: number, system: System): Omit<Dimension, 'box' | 'leader'> {
+  const length = Math.hypot(mark.to[0] - mark.at[0], mark.to[1] - mark.at[1]);
+  return {
+    key: mark.key,
+    label: mark.label,
+    text: printLength(length, system),
+    from: put(mark.at),
+    to: put(mark.to),
+    pull: [mark.grows[0] * scale, -mark.grows[1] * scale],
+  };
+}
+
+function wishOf({ from, to, text, pull }: Omit<Dimension, 'box' | 'leader'>): Wish {
+  const width = textWidth(text, SIZE);
+  const [x, y] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+  const upright = pull[0] === 0;
+  const short = Math.abs(to[1] - from[1]) < 22;
+  const spots: Point[] = upright
+    ? [
+        ...(short ? [[x, Math.min(from[1], to[1]) - TALL / 2 - 2] as Point] : []),
+        [x + width / 2 + 6, y],
+        [x - width / 2 - 6, y],
+        [x + width / 2 + 6, from[1] + (to[1] - from[1]) * 0.25],
+        [x - width / 2 - 6, from[1] + (to[1] - from[1]) * 0.75],
+      ]
+    : [
+        [x, y - TALL / 2 - 2],
+        [x, y + TALL / 2 + 3],
+      ];
+  return { width, height: TALL, spots };
+}
+
+/** A leader is drawn where the words had to go further than beside their line. */
+function leaderOf({ from, to }: { from: Point; to: Point }, box: Box): Segment | null {
+  const middle: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+  const near: Point = [Math.min(Math.max(middle[0], box.x), box.x + box.width), Math.min(Math.max(middle[1], box.y), box.y + box.height)];
+  return Math.hypot(near[0] - middle[0], near[1] - middle[1]) > 26 ? [...near, ...middle] : null;
+}
+
+const round = (n: number): number => Math.round(n * 10) / 10;
+
+const pathOf = (points: Point[], closed: boolean): string =>
+  `M${points.map(([x, y]) => `${round(x)} ${round(y)}`).join('L')}${closed ? 'Z' : ''}`;
+
+const shapeOf = ({ part, line, ink, fill, width, dash, closed }: Stroke, put: (p: Point) => Point): Shape => ({
+  part,
+  d: pathOf(line.map(put), closed ?? false),
+  ink,
+  fill: fill ?? 'none',
+  width,
+  dash: dash ?? false,
+});
+
+function boxesOf(strokes: Stroke[], put: (p: Point) => Point): Record<string, Box> {
+  const found: Record<string, Box> = {};
+  for (const { part, line } of strokes) {
+    const before = found[part];
+    const points = line.map(put);
+    const xs = [...points.map(([x]) => x), ...(before ? [before.x, before.x + before.width] : [])];
+    const ys = [...points.map(([, y]) => y), ...(before ? [before.y, before.y + before.height] : [])];
+    const [x, y] = [Math.min(...xs), Math.min(...ys)];
+    found[part] = { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+  }
+  return found;
+}
+
+function groundPath(points: Point[], { width, height }: { width: number; height: number }): string {
+  const [first, last] = [points[0], points.at(-1)];
+  if (!first || !last) return '';
+  return pathOf([[-5, height + 5], [-5, first[1]], ...points, [width + 5, last[1]], [width + 5, height + 5]], true);
+}
+
+/** The nearer-to-the-left bank of the section, as a strip over the water; a wall or a mound is a part of its own. */
+function bankBeyond(front: Point[], surface: number, put: (p: Point) => Point): DesignScene['beyond'] {
+  const high = Math.max(...front.slice(0, 2).map(([, z]) => z), ...front.slice(-2).map(([, z]) => z));
+  if (front.length < 4 || high - surface < 0.03) return null;
+  const [top, foot] = [put([0, Math.min(high, surface + 0.14)])[1], put([0, surface])[1]];
+  return { y: top, height: foot - top };
+}
+
+/** The numbers of the drawing in words, with the animal that is drawn. */
+function twinOf(
+  design: Design,
+  dims: Omit<Dimension, 'box' | 'leader'>[],
+  view: View,
+  surface: number | null,
+  known: Known,
+  system: System,
+): string[] {
+  const lengths = dims.map(({ label, text }) => `${label} ${text}.`);
+  const ice = known.sheet ? [`${printLength(known.sheet, system)} of ice.`] : [];
+  const who = design.travel[0];
+  const animal = who
+    ? [`Drawn at true size: ${BUILDS[who.build].called}, ${printLength(BUILDS[who.build].body, system)} without its tail.`]
+    : [];
+  const dry = surface === null ? ['No level was read: the drawing takes the water as it is seen.'] : [];
+  return [...lengths, ...ice, ...(view === 'side' ? animal : []), ...dry];
+}

@@ -1,0 +1,76 @@
+import { inches } from '../../units/factors';
+import { footholdOf } from '../bedded';
+import { assemble, level as across, NOTHING } from '../design';
+import { bed, offset, offsetPiece, panUnder } from '../pieces/bed';
+import { depthHere } from '../pieces/grip';
+import { flat, landing } from '../pieces/ground';
+import { bait } from '../pieces/scent';
+import { deepGround, HOLD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { bedLast } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  panUnder: panUnder(3),
+  depth: depthHere('Depth at the bed', 'water over the firm bottom before the bed is built'),
+  panToBait: practised('Pan before the sticks', 'along the approach', 12, [4, 40]),
+  offset: offset(2.5),
+  ...SLIDE_NUMBERS,
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** Peeled sticks on the bank instead of a mound, outside the mating months. */
+export const baitedBank: SetType = {
+  id: 'baited-bank',
+  name: 'Baited bank',
+  idea: 'Partly peeled sticks of two woods on the bank instead of a mound, a foothold where the forefeet land.',
+  species: ['beaver'],
+  stations: ['castor mound', 'slide', 'point', 'feed bed', 'bank den'],
+  devices: ['foothold'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'foothold', size: '4' },
+  months: [6, 7, 8, 9, 10, 11, 12],
+  fit: 'No. 4 or 5; pan of about 5 lb.',
+  tools: ['setters', 'hatchet', 'waders'],
+  faults: ['Sticks taken from the side: fan them so that one place is left to land.'],
+  remake: ['Fresh peeled sticks; old ones thrown in the water.'],
+  numbers,
+  seen: 'panUnder',
+  choices: { hold: HOLD },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const under = of(laying, 'panUnder');
+    const to = of(laying, 'panToBait');
+    const base = surface - under - footholdOf(device.size).pan;
+    const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
+    const hold = holdPiece(laying, { numbers, build: 'beaverAdult', held: 'front foot', bank: inches(30) });
+    return assemble(
+      bed(laying, { size: device.size, under, y: of(laying, 'offset'), works: { min: 2, max: 6, target: 3 } }),
+      offsetPiece(laying, of(laying, 'offset'), under, 'front'),
+      ...[-1, 0, 1].map((k) =>
+        bait({
+          id: `peeled${k + 2}`,
+          x: to + inches(7),
+          y: k * inches(6),
+          z: surface + inches(2),
+          what: 'peeled sticks of two woods',
+          height: inches(6),
+          wide: inches(14),
+        }),
+      ),
+      hold,
+      { ground: [...deepGround(laying, floor, hold), ...landing(surface, floor, { toe: to - inches(2) }).slice(1)], front: flat(floor) },
+      {
+        marks: [across('panToBait', 'Pan before the sticks', 'side', surface + inches(12), 0, to)],
+        travel: [{ build: 'beaverAdult', x: -inches(8), z: Math.max(floor, surface - 0.2), pose: 'swims' }],
+      },
+    );
+  },
+  steps: [
+    { do: 'Drive the deep end first, then the bank stake; the lock stays at the bank end.' },
+    { do: 'Cut a landing; pack the bed.' },
+    bedLast('where the forefeet land'),
+    { do: 'Fan the peeled sticks above it, some with their ends in the water.', caution: 'Reach round the trap, not over it.' },
+  ],
+};

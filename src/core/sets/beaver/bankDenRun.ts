@@ -1,0 +1,128 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING } from '../design';
+import { coverNeed, depthHere, depthMarks, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { trench } from '../pieces/ground';
+import { fenced } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { feelSwing, hooksOff, setGrip, WADING } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: topUnder(3, [-8, 60]),
+  depth: depthHere('Depth at the mouth', 'water over the hard bottom of the run'),
+  width: practised('Run at the bed', 'the hard groove before the hole', 14, [6, 60]),
+  frameOverBed: frameOverBed(1),
+  fromMouth: practised('Before the mouth', 'trap to the hole', 10, [2, 48]),
+  reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 78]),
+  tie: tieNumber(60),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A trap before the mouth of a bank den. */
+export const bankDenRun: SetType = {
+  id: 'bank-den-run',
+  name: 'Bank den run',
+  idea: 'A body-grip in the groove just before a den’s mouth in the bank; in a narrow run the stake is the second fence.',
+  species: ['beaver', 'otter'],
+  stations: ['bank den', 'run', 'undercut'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '330' },
+  fit: 'A stake at an angle through one spring: in a narrow run it is the second fence. Springs beside the frame, or up where the groove is tight.',
+  tools: ['setter', 'hatchet', 'waders'],
+  faults: ['Dry at the mouth: then it is a land set and other rules hold.', 'Buried by caving mud: further from the mouth.'],
+  hides: ['inside the den, as far as the tie lets it'],
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: notchChoice('middle') },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const bottom = jawsBottom(laying, device.size, inches(3), of(laying, 'frameOverBed'));
+    const frame = openingOf(device.size);
+    const floor = bedOf(laying) ?? bottom - of(laying, 'frameOverBed');
+    const width = of(laying, 'width');
+    const mouth = of(laying, 'fromMouth');
+    const section = trench(surface, floor, width, width + inches(8));
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'rods', room: width }),
+      fenced(
+        { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'bed', most: 2 },
+        laying.system,
+      ),
+      {
+        parts: [
+          {
+            id: 'den',
+            kind: 'ceiling',
+            bearer: 'bank',
+            x: mouth + inches(15),
+            y: 0,
+            z: fixed(floor + inches(13)),
+            height: Math.max(surface + inches(8) - floor - inches(13), inches(5)),
+            wide: inches(28),
+            across: width + inches(10),
+          },
+        ],
+        needs: [
+          coverNeed(laying, {
+            min: -of(laying, 'reach') / inches(1),
+            max: 0,
+            target: -3,
+            broken: { min: 'cannotReach', max: 'outOfWater' },
+          }),
+        ],
+        findings: [
+          {
+            id: 'mouth',
+            verdict: surface <= floor + inches(1) ? 'fails' : 'holds',
+            about: 'Water at the mouth',
+            figure: printLength(surface - floor, laying.system),
+            origin: 'measured',
+            sentence:
+              surface <= floor + inches(1)
+                ? 'It is dry at the mouth: then it is a land set, and its rules are others.'
+                : `${printLength(surface - floor, laying.system)} of water stand at the mouth.`,
+          },
+        ],
+        ground: [
+          [-inches(40), floor - inches(8)],
+          [-inches(12), floor],
+          [mouth + inches(29), floor + inches(4)],
+          [mouth + inches(29.5), surface + inches(8)],
+          [mouth + inches(42), surface + inches(9)],
+        ],
+        front: section,
+        marks: [
+          across('fromMouth', 'Before the mouth', 'side', floor - inches(4), 0, mouth),
+          across('width', 'Run at the bed', 'eye', floor - inches(5), -width / 2, width / 2),
+        ],
+        travel: [{ build: 'beaverAdult', x: -inches(14), z: floor + inches(1), pose: 'walks' }],
+      },
+      gripMarks(laying, device.size, bottom),
+      depthMarks(laying, floor, -inches(18), width / 2 + inches(3)),
+      tooTall(laying, device.size),
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom + frame / 2],
+        at: [-inches(20), width / 2 + inches(14), surface + inches(3)],
+        to: 'root',
+        build: 'beaverAdult',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Feel the groove with a stick from the mouth outward; the hard bottom is the run.', caution: WADING },
+    { do: 'Tie the cable to a root or stake on the bank.' },
+    setGrip(),
+    hooksOff('before it goes under'),
+    { do: 'Set it a foot before the mouth, rods through the springs; fence what stays open.' },
+    feelSwing,
+  ],
+};

@@ -1,0 +1,88 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING } from '../design';
+import { coverNeed, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
+import { landing, trench } from '../pieces/ground';
+import { fenced } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { mound } from '../pieces/scent';
+import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
+import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: topUnder(-3, [-9, 6]),
+  depth: measured('Depth in the cut', 'water over its bottom', [0, 40], 1),
+  cut: practised('Width of the cut', 'the trough', 13, [8, 40]),
+  toMound: practised('Cut to the mound', 'trap to the scent', 16, [6, 60]),
+  tie: tieNumber(72),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A trap in the cut before a scent mound. */
+export const castorGrip: SetType = {
+  id: 'castor-grip',
+  name: 'Castor mound, body-grip in the cut',
+  idea: 'A body-grip standing in the cut before a mound, the cut just wider than its frame. One fired empty at a mound: a foothold there next.',
+  species: ['beaver'],
+  stations: ['castor mound', 'slide', 'point', 'feed bed'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '330' },
+  months: [1, 2, 3, 4, 5],
+  fit: 'Two stakes just inside the side arms, which steady it; springs beside the frame.',
+  tools: ['setter', 'spade', 'hatchet'],
+  faults: ['Fired empty: take a foothold there.', 'Climbed round: the cut was wider than the frame.'],
+  remake: ['Fresh scent over the old.'],
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: notchChoice('middle') },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const bottom = jawsBottom(laying, device.size, inches(-3));
+    const floor = bedOf(laying) ?? bottom - inches(0.5);
+    const cut = of(laying, 'cut');
+    const to = of(laying, 'toMound');
+    const section = trench(Math.max(surface, bottom + frame), floor, cut, cut + inches(2));
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'stakes', room: cut }),
+      fenced(
+        { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'bed', most: 1 },
+        laying.system,
+      ),
+      mound(to + inches(8), surface + inches(3)),
+      {
+        needs: [coverNeed(laying, { min: -2, max: 6, target: 3, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        ground: landing(surface, floor, { toe: inches(6), rise: inches(6) }),
+        front: section,
+        marks: [
+          across('cut', 'Cut', 'eye', floor - inches(4), -cut / 2, cut / 2),
+          across('toMound', 'Cut to the mound', 'side', surface + inches(14), 0, to),
+        ],
+        travel: [{ build: 'beaverAdult', x: -inches(14), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
+      },
+      gripMarks(laying, device.size, bottom),
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom + frame / 2],
+        at: [inches(40), inches(16), surface + inches(6)],
+        to: 'stake',
+        build: 'beaverAdult',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Cut a trough just wider than the frame; heap the mud above it.' },
+    { do: 'Drive the stake behind the mound, tie the cable.' },
+    setGrip(),
+    { do: 'Stand it in the cut, a stake just inside each side arm.' },
+    hooksOff('once it stands'),
+    { do: 'Scent on the mound last.', caution: 'From the bank side, never over the jaws.' },
+    feelSwing,
+  ],
+};

@@ -1,0 +1,91 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { assemble, level as across, NOTHING } from '../design';
+import { landing } from '../pieces/ground';
+import { tie } from '../pieces/hold';
+import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
+import { mound } from '../pieces/scent';
+import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  ...loopNumbers(10, 0.15),
+  mound: practised('Mound behind the loop', 'loop to the scent', 21, [6, 60]),
+};
+const SHARE = { min: 0, max: 0.3, target: 0.15 };
+
+/** A standing loop whose lowest point meets the surface, before a slick to a mound. */
+export const castorSlickSnare: SetType = {
+  id: 'castor-slick-snare',
+  name: 'Castor mound, slick snare',
+  idea: 'A vertical loop whose lowest point meets the surface at the foot of a slicked way to a mound 18 to 24 in up; no fence.',
+  species: ['beaver'],
+  stations: ['castor mound', 'slide', 'point', 'feed bed'],
+  devices: ['snare'],
+  positions: [{ id: 'snare', label: 'Snare', optional: false }],
+  usual: { class: 'snare', size: '7×7 3/32' },
+  months: [1, 2, 3, 4, 5],
+  fit: 'Support rod beside the slick; the lock at the side, so that head and shoulders pass it first.',
+  tools: ['pliers', '9 gauge wire', 'spade'],
+  faults: ['Scent taken without meeting the loop: the mound was too near.', 'Knocked: the loop was too low.'],
+  remake: ['Slick the bank again so that it differs from the torn ground; fresh scent over the old.'],
+  numbers,
+  seen: 'lowestUnder',
+  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  layOut: (laying) => {
+    if (!laying.devices.snare) return NOTHING;
+    const surface = levelThen(laying);
+    const bottom = loopBottom(laying, numbers);
+    const size = numberOf(laying, { numbers }, 'loop');
+    const back = numberOf(laying, { numbers }, 'mound');
+    const floor = bedOf(laying) ?? Math.min(bottom, surface) - inches(5);
+    const near = back < inches(18) - 1e-6;
+    return assemble(
+      loopPiece(laying, { numbers, bottom, floor, support: 'rod' }),
+      mound(back + inches(8), surface + inches(6)),
+      {
+        needs: [shareNeed(laying, SHARE)],
+        findings: [
+          shareFinding(laying, bottom, size, SHARE),
+          {
+            id: 'mound',
+            verdict: near || back > inches(24) + 1e-6 ? 'warns' : 'holds',
+            about: 'Mound behind the loop',
+            figure: printLength(back, laying.system),
+            origin: 'practice',
+            sentence: `18 to 24 in, so that the body passes the loop first${near ? ': nearer, it is smelled before the neck is through' : ''}.`,
+          },
+        ],
+        ground: landing(surface, floor, { toe: inches(3), rise: inches(9) }),
+        front: [
+          [-inches(28), surface + inches(1)],
+          [-inches(8), floor],
+          [inches(8), floor],
+          [inches(28), surface + inches(1)],
+        ],
+        marks: [across('mound', 'Mound behind the loop', 'side', surface + inches(18), 0, back)],
+        travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
+      },
+      hangable(laying),
+      tie(laying, {
+        numbers,
+        device: 'snare',
+        part: 'loop',
+        from: [0, size / 2, bottom + size * 0.9],
+        at: [inches(44), inches(18), surface + inches(9)],
+        to: 'stake',
+        build: 'beaverAdult',
+        cable: 'tail and extension',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Cut and slick a trough; heap mud and leaves 18 to 24 in above the water.' },
+    anchorFirst,
+    { do: 'Push in the support beside the slick until it is stiff.' },
+    hangLoop('with its lowest point at the surface'),
+    nudge,
+    { do: 'Scent on the mound last. No fence.' },
+  ],
+};

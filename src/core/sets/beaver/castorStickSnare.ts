@@ -1,0 +1,99 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { assemble, level as across, NOTHING } from '../design';
+import { depthHere, depthMarks } from '../pieces/grip';
+import { bedLine } from '../pieces/ground';
+import { upright } from '../pieces/guides';
+import { tie } from '../pieces/hold';
+import { hangable, loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed } from '../pieces/loop';
+import { bait } from '../pieces/scent';
+import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  ...loopNumbers(10, 0.6),
+  depth: depthHere(),
+  behind: practised('Scent stick behind', 'loop to the stick', 24, [6, 60]),
+};
+const SHARE = { min: 0.4, max: 0.75, target: 0.6 };
+
+/** A loop standing in the water with a scented stick behind it. */
+export const castorStickSnare: SetType = {
+  id: 'castor-stick-snare',
+  name: 'Castor stick snare',
+  idea: 'A loop standing in the water, half to two thirds under, a stick each side, a scented stick 2 ft behind it, the anchor in the bank.',
+  species: ['beaver'],
+  stations: ['castor mound', 'point', 'slide', 'channel', 'feed bed'],
+  devices: ['snare'],
+  positions: [{ id: 'snare', label: 'Snare', optional: false }],
+  usual: { class: 'snare', size: '7×7 3/32' },
+  months: [1, 2, 3, 4, 5],
+  fit: 'Support rod in the bed; lock at the side; the top of the loop at least 2 in proud.',
+  tools: ['pliers', '9 gauge wire', 'waders'],
+  faults: ['Passed from the other side: the stick must be reached through the loop.'],
+  remake: ['Fresh scent on the stick, over the old.'],
+  numbers,
+  seen: 'lowestUnder',
+  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  layOut: (laying) => {
+    if (!laying.devices.snare) return NOTHING;
+    const surface = levelThen(laying);
+    const bottom = loopBottom(laying, numbers);
+    const size = numberOf(laying, { numbers }, 'loop');
+    const behind = numberOf(laying, { numbers }, 'behind');
+    const floor = bedOf(laying) ?? bottom - inches(8);
+    return assemble(
+      loopPiece(laying, { numbers, bottom, floor, support: 'rod' }),
+      {
+        needs: [shareNeed(laying, SHARE), proudNeed(laying, 2)],
+        parts: [
+          ...([-1, 1] as const).map((hand) =>
+            upright(
+              {
+                id: `side${hand < 0 ? 'L' : 'R'}`,
+                y: hand * (size / 2 + inches(3)),
+                foot: floor - inches(8),
+                top: surface + inches(10),
+                thick: inches(0.8),
+                name: 'side stick',
+              },
+              laying.system,
+            ),
+          ),
+          upright(
+            { id: 'scentStick', x: behind, foot: floor - inches(10), top: surface + inches(14), thick: inches(1), name: 'scent stick' },
+            laying.system,
+          ),
+        ],
+        findings: [shareFinding(laying, bottom, size, SHARE), ...loopFits(laying, bottom, size, SHARE.min)],
+        ground: bedLine(floor, -inches(44), inches(48)),
+        front: [
+          [-inches(30), floor],
+          [inches(30), floor],
+        ],
+        marks: [across('behind', 'Scent stick behind', 'side', surface + inches(16), 0, behind)],
+        travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
+      },
+      bait({ x: behind, z: surface + inches(11), what: 'castor lure', supply: 'lure', height: inches(3), wide: inches(2), id: 'scent' }),
+      depthMarks(laying, floor, -inches(20), inches(18)),
+      hangable(laying),
+      tie(laying, {
+        numbers,
+        device: 'snare',
+        part: 'loop',
+        from: [0, size / 2, bottom + size * 0.9],
+        at: [inches(44), inches(16), surface + inches(2)],
+        to: 'stake',
+        build: 'beaverAdult',
+        cable: 'tail and extension',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Push in the support and a stick each side of the loop to come.' },
+    anchorFirst,
+    hangLoop('half to two thirds under'),
+    nudge,
+    { do: 'Scent stick 2 ft behind, reached only through the loop.' },
+  ],
+};

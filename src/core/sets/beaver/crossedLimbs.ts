@@ -1,0 +1,103 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING } from '../design';
+import { coverNeed, depthHere, depthMarks, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { trench } from '../pieces/ground';
+import { swingFinding, upright } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: topUnder(2, [-7, 8]),
+  depth: depthHere(),
+  width: practised('Width of the way', 'at the surface', 24, [10, 120]),
+  limbs: practised('Limbs show', 'their ends over the water', 10, [2, 40], -1),
+  tie: tieNumber(72),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** Two limbs crossed over a trap: the animal goes under the cross. */
+export const crossedLimbs: SetType = {
+  id: 'crossed-limbs',
+  name: 'Crossed limbs',
+  idea: 'Two limbs crossed over the trap, their ends showing: they look fallen, and the only way is under the cross. Works partly out of water as well, where the rules let it.',
+  species: ['beaver'],
+  stations: ['run', 'channel', 'slide', 'feed bed', 'point'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '330' },
+  fit: 'Springs tied to the limbs where they cross the frame; springs up hide behind the limbs.',
+  tools: ['setter', 'hatchet', 'wire'],
+  faults: ['A limb in the swing: the crossing sits over the dog, not inside the frame.'],
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: notchChoice('middle') },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const bottom = jawsBottom(laying, device.size, inches(2));
+    const frame = openingOf(device.size);
+    const floor = bedOf(laying) ?? bottom - inches(3);
+    const width = of(laying, 'width');
+    const top = surface + of(laying, 'limbs');
+    const crossing = bottom + frame + inches(1.5);
+    const foot = floor - inches(6);
+    // each limb runs from its foot through the crossing over the middle of the trap
+    const lean = (start: number): number => (-start * (top - foot)) / (crossing - foot);
+    const start = frame * 0.9;
+    const limbs = ([-1, 1] as const).map((hand) =>
+      upright(
+        {
+          id: `limb${hand < 0 ? 'L' : 'R'}`,
+          x: -inches(2) * hand,
+          y: hand * start,
+          foot,
+          top,
+          thick: inches(2),
+          leansAcross: lean(hand * start),
+          name: 'limb',
+        },
+        laying.system,
+      ),
+    );
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'none', look: { springs: 'up' }, tiedTo: 'limbL' }),
+      {
+        parts: limbs,
+        needs: [coverNeed(laying, { min: -4, max: 4, target: -2, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        findings: swingFinding(limbs, { y: 0, z: bottom, across: frame, height: frame }, laying.system),
+        ground: [
+          [-inches(44), floor - inches(4)],
+          [inches(30), floor],
+        ],
+        front: trench(surface, floor, width - inches(4), width),
+        marks: [across('width', 'Width of the way', 'eye', floor - inches(5), -width / 2, width / 2)],
+        travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
+      },
+      gripMarks(laying, device.size, bottom),
+      depthMarks(laying, floor, -inches(20), width / 2 + inches(4)),
+      tooTall(laying, device.size),
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom + frame / 2],
+        at: [inches(24), width / 2 + inches(10), surface + inches(4)],
+        to: 'tree',
+        build: 'beaverAdult',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Push in the first limb, leaning over the way.' },
+    { do: 'Tie the cable to a tree on the bank.' },
+    setGrip(),
+    { do: 'Wire a spring to the limb, the frame under the crossing to come.' },
+    hooksOff('while they can be reached'),
+    { do: 'Lay the second limb across the first, over the trap.', caution: 'From the side; never reach through the frame.' },
+    feelSwing,
+  ],
+};

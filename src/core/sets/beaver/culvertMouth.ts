@@ -1,0 +1,130 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING } from '../design';
+import { coverNeed, depthHere, depthMarks, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { fenced } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { CULVERTS, feelSwing, hooksOff, setGrip } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: topUnder(2, [-8, 40]),
+  depth: depthHere('Depth at the mouth', 'water over its floor'),
+  pipe: practised('Culvert', 'inside width', 30, [12, 160]),
+  before: practised('Before the mouth', 'trap to the culvert', 12, [2, 48]),
+  frameOverBed: frameOverBed(1),
+  reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 78]),
+  tie: tieNumber(84),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A trap before the mouth of a culvert. */
+export const culvertMouth: SetType = {
+  id: 'culvert-mouth',
+  name: 'Culvert mouth',
+  idea: 'A body-grip before the mouth of a culvert, fenced to both walls. Often plugged: then the lodge runs are better. Whether it is allowed there is asked first.',
+  species: ['beaver', 'otter'],
+  stations: ['culvert', 'bridge'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '330' },
+  fit: 'A stand or two rods; firm notch, since the current brings leaves.',
+  tools: ['setter', 'hatchet', 'waders'],
+  faults: ['Plugged with sticks overnight: they mend the culvert. Take the lodge runs.', 'Sprung by current: firm notch.'],
+  hides: ['inside the culvert, as far as the tie lets it: draw it out, nobody enters'],
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: notchChoice('firm') },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const bottom = jawsBottom(laying, device.size, inches(2), of(laying, 'frameOverBed'));
+    const floor = bedOf(laying) ?? bottom - of(laying, 'frameOverBed');
+    const pipe = of(laying, 'pipe');
+    const before = of(laying, 'before');
+    const section: [number, number][] = [
+      [-pipe / 2 - inches(12), surface + inches(10)],
+      [-pipe / 2 - inches(0.5), surface + inches(10)],
+      [-pipe / 2, floor],
+      [pipe / 2, floor],
+      [pipe / 2 + inches(0.5), surface + inches(10)],
+      [pipe / 2 + inches(12), surface + inches(10)],
+    ];
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'stand', room: pipe }),
+      fenced(
+        { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'bed', most: 3 },
+        laying.system,
+      ),
+      {
+        parts: [
+          {
+            id: 'pipe',
+            kind: 'pipe',
+            bearer: 'bank',
+            x: before + inches(17),
+            y: 0,
+            z: fixed(floor - inches(3)),
+            height: pipe + inches(3),
+            wide: inches(34),
+            across: pipe,
+          },
+        ],
+        needs: [
+          coverNeed(laying, {
+            min: -of(laying, 'reach') / inches(1),
+            max: 0,
+            target: -2,
+            broken: { min: 'cannotReach', max: 'outOfWater' },
+          }),
+        ],
+        findings: [
+          {
+            id: 'place',
+            verdict: 'warns',
+            about: 'Culvert',
+            figure: printLength(pipe, laying.system),
+            origin: 'practice',
+            sentence:
+              'Sets at roads and culverts are forbidden in many places: ask your agency and the road’s owner. Nobody enters a culvert.',
+          },
+        ],
+        ground: [
+          [-inches(44), floor - inches(4)],
+          [-inches(14), floor],
+          [before + inches(36), floor],
+        ],
+        front: section,
+        marks: [
+          across('before', 'Before the mouth', 'side', floor - inches(4), 0, before),
+          across('pipe', 'Culvert', 'eye', floor - inches(5), -pipe / 2, pipe / 2),
+        ],
+        travel: [{ build: 'beaverAdult', x: -inches(16), z: floor + inches(1), pose: 'walks' }],
+      },
+      gripMarks(laying, device.size, bottom),
+      depthMarks(laying, floor, -inches(20), pipe / 2 - inches(4)),
+      tooTall(laying, device.size),
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom + frame / 2],
+        at: [-inches(20), pipe / 2 + inches(10), surface + inches(10)],
+        to: 'stake',
+        build: 'beaverAdult',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Ask whether a set may stand here; look for the current and what it carries.', caution: CULVERTS },
+    { do: 'Tie the cable to a stake on the bank, not to the culvert.' },
+    setGrip(),
+    hooksOff('before it goes under'),
+    { do: 'Stand it a foot before the mouth; fence to both walls.' },
+    feelSwing,
+  ],
+};

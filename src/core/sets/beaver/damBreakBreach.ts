@@ -1,0 +1,139 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { fixed } from '../../water/linear';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { coverNeed, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { crossPole, swingFinding, upright } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { feelSwing, FLOODS, hooksOff, setGrip } from '../pieces/steps';
+import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: topUnder(-1, [-8, 8]),
+  sill: practised('Sill under', 'bottom of the break under the water', 10, [4, 36], 1),
+  breakWidth: practised('Width of the break', 'between its sides', 14, [6, 48]),
+  frameOverBed: frameOverBed(1),
+  tie: tieNumber(72),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A trap right in the break: quick, and what the current carries fires it. */
+export const damBreakBreach: SetType = {
+  id: 'dam-break-breach',
+  name: 'Dam break, in the breach',
+  idea: 'A body-grip in the break itself, a low stick over the top and two thin guides. Quick; current and pushed debris fire it.',
+  species: ['beaver'],
+  stations: ['dam', 'crossover'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '330' },
+  fit: 'Two stakes through the springs, or a stand; springs beside the frame. The firmest notch the trap seats on.',
+  tools: ['setter', 'spade', 'hatchet', 'waders'],
+  faults: [
+    'Sprung by current after rain: a firmer notch, or the patrol channel.',
+    'Sprung, full of mud: it is mended right where the trap stands.',
+  ],
+  hides: ['under the repair', 'over the far side of the dam'],
+  school: 'In the break; or in the channel beside it; or on the shoulders where the pond side is soft.',
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: notchChoice('firm') },
+  acts: { breaks: 1, shape: 'rectangle', width: inches(14), depth: inches(10), words: 'one break with the trap in it' },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const floor = surface - of(laying, 'sill');
+    const bottom = laying.numbers.topUnder === undefined ? floor + of(laying, 'frameOverBed') : jawsBottom(laying, device.size, 0);
+    const frame = openingOf(device.size);
+    const half = Math.max(of(laying, 'breakWidth'), frame + inches(1)) / 2;
+    const guides = ([-1, 1] as const).map((hand) =>
+      upright(
+        {
+          id: `guide${hand < 0 ? 'L' : 'R'}`,
+          x: -inches(2),
+          y: hand * (frame / 2 + inches(1)),
+          foot: floor - inches(8),
+          top: surface + inches(10),
+          thick: inches(0.6),
+          name: 'thin guide',
+        },
+        laying.system,
+      ),
+    );
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'stakes', room: of(laying, 'breakWidth') }),
+      {
+        parts: [
+          ...guides,
+          crossPole(
+            {
+              id: 'over',
+              x: -inches(1),
+              z: fixed(bottom + frame + inches(1)),
+              length: inches(30),
+              thick: inches(1.5),
+              name: 'stick over the top',
+            },
+            laying.system,
+          ),
+        ],
+        needs: [coverNeed(laying, { min: -3, max: 3, target: -1, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        findings: [
+          ...swingFinding(guides, { y: 0, z: bottom, across: frame, height: frame }, laying.system),
+          {
+            id: 'current',
+            verdict: 'warns',
+            about: 'Current and debris',
+            figure: 'quick',
+            origin: 'practice',
+            sentence:
+              'It stands where the water runs and where mud is pushed: what the current does to this trigger is told on the water’s break page before it is set. In the channel beside it none of that reaches the trap.',
+          },
+        ],
+        ground: [
+          [-inches(40), surface - inches(16)],
+          [-inches(20), surface - inches(14)],
+          [-inches(8), floor],
+          [inches(12), floor],
+          [inches(26), floor - inches(20)],
+          [inches(44), floor - inches(24)],
+        ],
+        front: [
+          [-half - inches(24), surface + inches(3)],
+          [-half - inches(1), surface + inches(2)],
+          [-half, floor],
+          [half, floor],
+          [half + inches(1), surface + inches(2)],
+          [half + inches(24), surface + inches(3)],
+        ],
+        marks: [
+          mark('sill', 'Sill under', 'side', -inches(10), surface, floor),
+          across('breakWidth', 'Break', 'eye', floor - inches(4), -half, half),
+        ],
+        travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
+      },
+      gripMarks(laying, device.size, bottom),
+      tooTall(laying, device.size),
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom + frame / 2],
+        at: [inches(8), half + inches(14), surface + inches(3)],
+        to: 'stake',
+        build: 'beaverAdult',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Open the break and clear its sill.', caution: FLOODS },
+    { do: 'Tie the cable to a stake or log buried in the dam.' },
+    setGrip(),
+    { do: 'Stand it in the break, two stakes through the springs, firmest notch.' },
+    hooksOff('before the water covers them'),
+    { do: 'Two thin guides and a low stick over the top.', caution: 'Use the tool; mud is not cleared by hand here.' },
+    feelSwing,
+  ],
+};

@@ -1,0 +1,91 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { assemble, level as across, NOTHING } from '../design';
+import { bed, offset, panUnder } from '../pieces/bed';
+import { mirrored } from '../pieces/ground';
+import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { bedLast } from '../pieces/steps';
+import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  panUnder: panUnder(2),
+  gap: practised('Width of the gap', 'worn way over the crest', 16, [8, 60]),
+  offset: offset(0),
+  ...SLIDE_NUMBERS,
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A foothold where the worn way leaves the pond at the top of the dam. */
+export const damCrossoverFoothold: SetType = {
+  id: 'dam-crossover-foothold',
+  name: 'Dam crossover, foothold at the top',
+  idea: 'A foothold under the pond side of the worn gap, in the middle of it; off centre only where the gap is wide enough for that.',
+  species: ['beaver', 'otter'],
+  stations: ['crossover', 'dam'],
+  devices: ['foothold'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'foothold', size: '5' },
+  fit: 'No. 4 or 5; the chain to the pond side, where the water is deep.',
+  tools: ['setters', 'spade', 'hatchet'],
+  faults: ['Stepped over: the bed lay too far from the edge of the crest.'],
+  hides: ['in the pond, off the dam', 'over the far side of the dam'],
+  numbers,
+  seen: 'panUnder',
+  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water', live: 'live hold' }, default: 'slide' } },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const under = of(laying, 'panUnder');
+    const off = of(laying, 'offset');
+    const gap = of(laying, 'gap');
+    const room = gap / 2 - off;
+    const wants = off > inches(1);
+    const print = (m: number) => printLength(m, laying.system);
+    const floor = surface - under - inches(3.5);
+    const hold = holdPiece(laying, { numbers, build: 'beaverAdult', held: 'front foot', bank: inches(22) });
+    return assemble(bed(laying, { size: device.size, under, y: off, works: { min: 1, max: 4, target: 2 } }), hold, {
+      findings: [
+        {
+          id: 'gapRoom',
+          verdict: wants && room < inches(5) ? 'fails' : 'holds',
+          about: 'Off centre in the gap',
+          figure: print(off),
+          origin: 'practice',
+          sentence:
+            wants && room < inches(5)
+              ? `${print(off)} off leave ${print(room)} to the edge of a ${print(gap)} gap: too narrow for it, lay it in the middle.`
+              : `The gap is ${print(gap)} wide; ${wants ? `${print(room)} are left at its side` : 'in the middle it is met by either foot'}.`,
+        },
+      ],
+      ground: [
+        ...deepGround(laying, floor, hold),
+        [-inches(12), floor],
+        [inches(5), floor],
+        [inches(12), surface + inches(2)],
+        [inches(26), surface + inches(2)],
+        [inches(52), surface - inches(22)],
+      ],
+      front: mirrored([
+        [-gap / 2 - inches(20), surface + inches(7)],
+        [-gap / 2, surface + inches(5)],
+        [-gap / 2 + inches(2), floor],
+        [gap / 2 - inches(2), floor],
+        [gap / 2, surface + inches(5)],
+        [gap / 2 + inches(20), surface + inches(7)],
+      ]),
+      marks: [across('gap', 'Gap', 'eye', surface + inches(9), -gap / 2, gap / 2)],
+      travel: [{ build: 'beaverAdult', x: -inches(8), z: surface - 0.2, pose: 'swims' }],
+    });
+  },
+  steps: [
+    { do: 'Find the main gap: worn, wet, dark and bare of poles; look from below.' },
+    {
+      do: 'Drive the deep end on the pond side, then the stake in the dam.',
+      caution: 'Do not open the crest while you dig; it floods those below.',
+    },
+    { do: 'Cut the bed under the edge of the crest and pack it.' },
+    bedLast('in the middle of the gap'),
+    { do: 'No lure. Splash away your tracks.' },
+  ],
+};

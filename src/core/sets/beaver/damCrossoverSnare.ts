@@ -1,0 +1,132 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { upright } from '../pieces/guides';
+import { tie } from '../pieces/hold';
+import { hangable, loopId, loopNumbers, loopPiece } from '../pieces/loop';
+import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
+import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const { loop, pushIn, tail, loopCable } = loopNumbers(8.5, 0);
+const numbers: Record<string, NumberSpec> = {
+  overDeck: practised('Bottom over the deck', 'lowest point of the loop over the worn gap', 3, [0, 10]),
+  deckOver: practised('Deck over the pond', 'the worn gap over the water', 4, [0, 40], -1),
+  gap: practised('Width of the gap', 'between its edges', 14, [8, 60]),
+  loop,
+  pushIn,
+  tail,
+  loopCable,
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A loop in air over the crest of a dam. */
+export const damCrossoverSnare: SetType = {
+  id: 'dam-crossover-snare',
+  name: 'Dam crossover, snare in air',
+  idea: 'A loop of 8 to 8½ in over the worn gap, its bottom about 3 in over the deck, one thin guide at most.',
+  species: ['beaver', 'otter'],
+  stations: ['crossover', 'dam', 'slide'],
+  devices: ['snare'],
+  positions: [{ id: 'snare', label: 'Snare', optional: false }],
+  usual: { class: 'snare', size: '7×7 3/32' },
+  fit: 'Lock at the side; support rod in the dam beside the gap.',
+  tools: ['pliers', '9 gauge wire'],
+  faults: ['Knocked: too low or too large, an animal under or through it.'],
+  hides: ['over the far side of the dam', 'in the pond, off the dam'],
+  numbers,
+  seen: null,
+  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  layOut: (laying) => {
+    if (!laying.devices.snare) return NOTHING;
+    const surface = levelThen(laying);
+    const deck = surface + of(laying, 'deckOver');
+    const bottom = deck + of(laying, 'overDeck');
+    const size = of(laying, 'loop');
+    const gap = of(laying, 'gap');
+    const print = (m: number) => printLength(m, laying.system);
+    const fits =
+      of(laying, 'overDeck') >= inches(2) && of(laying, 'overDeck') <= inches(4) && size >= inches(8) - 1e-6 && size <= inches(8.5) + 1e-6;
+    return assemble(
+      loopPiece(laying, { numbers, bottom, floor: deck, support: 'rod', bearer: 'bank' }),
+      {
+        needs: [
+          {
+            id: 'air',
+            device: 'snare',
+            of: { part: loopId('snare'), spot: 'bottom' },
+            from: laying.place.surface,
+            min: inches(1),
+            broken: { min: 'tooDeep' },
+            called: 'lowest point of the loop',
+            origin: 'practice',
+          },
+        ],
+        parts: [
+          upright(
+            {
+              id: 'guide',
+              x: 0,
+              y: -(size / 2 + inches(2)),
+              foot: deck - inches(6),
+              top: bottom + size,
+              thick: inches(0.5),
+              bearer: 'bank',
+              name: 'thin guide',
+            },
+            laying.system,
+          ),
+        ],
+        findings: [
+          {
+            id: 'air',
+            verdict: fits ? 'holds' : 'warns',
+            about: 'Loop in air',
+            figure: print(of(laying, 'overDeck')),
+            origin: 'practice',
+            sentence: `Its bottom hangs ${print(of(laying, 'overDeck'))} over the deck, the loop is ${print(size)}; about 3 in and 8 to 8½ in are wanted${fits ? '' : ': a low or large loop is knocked aside and teaches'}.`,
+          },
+        ],
+        ground: [
+          [-inches(50), surface - inches(20)],
+          [-inches(20), surface],
+          [-inches(10), deck],
+          [inches(10), deck],
+          [inches(46), surface - inches(24)],
+        ],
+        front: [
+          [-gap / 2 - inches(24), deck + inches(6)],
+          [-gap / 2, deck + inches(4)],
+          [-gap / 2 + inches(2), deck],
+          [gap / 2 - inches(2), deck],
+          [gap / 2, deck + inches(4)],
+          [gap / 2 + inches(24), deck + inches(6)],
+        ],
+        marks: [
+          mark('overDeck', 'Over the deck', 'eye', 0, deck, bottom, 1),
+          mark('deckOver', 'Deck over the pond', 'side', -inches(16), surface, deck, 1),
+          across('gap', 'Gap', 'eye', deck - inches(3), -gap / 2, gap / 2),
+        ],
+        travel: [{ build: 'beaverAdult', x: -inches(12), z: deck, pose: 'walks' }],
+      },
+      hangable(laying),
+      tie(laying, {
+        numbers,
+        device: 'snare',
+        part: 'loop',
+        from: [0, size / 2, bottom + size * 0.8],
+        at: [-inches(24), size / 2 + inches(10), surface],
+        to: 'log',
+        build: 'beaverAdult',
+        cable: 'tail and extension',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Find the main gap; look at it from below and at both ends.' },
+    anchorFirst,
+    { do: 'Push the support rod in beside the gap until it is stiff.' },
+    hangLoop('with its bottom about 3 in over the deck'),
+    nudge,
+    { do: 'One thin guide at most.' },
+  ],
+};

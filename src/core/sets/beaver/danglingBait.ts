@@ -1,0 +1,135 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { footholdOf } from '../bedded';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { bed, panUnder } from '../pieces/bed';
+import { depthHere } from '../pieces/grip';
+import { flat } from '../pieces/ground';
+import { crossPole, upright } from '../pieces/guides';
+import { bait } from '../pieces/scent';
+import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { bedLast } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { fixed } from '../../water/linear';
+
+const numbers: Record<string, NumberSpec> = {
+  panUnder: panUnder(4),
+  depth: depthHere('Depth at the post', 'water over the firm bottom before the bed is built'),
+  baitHigh: practised('Bait over the pan', 'rearing height of the animal that is wanted', 23, [10, 40]),
+  panToBait: practised('Pan before the bait', 'from the middle of the bait', 9, [3, 24]),
+  ...SLIDE_NUMBERS,
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+const REARS = ['beaverAdult', 'beaverTwo', 'beaverYearling'] as const;
+
+/** Bait hung at rearing height over a foothold. */
+export const danglingBait: SetType = {
+  id: 'dangling-bait',
+  name: 'Dangling bait',
+  idea: 'A 4 ft post with bait on a swivel it cannot be pulled from, at rearing height; a stepping stick, and a foothold or two in front of it.',
+  species: ['beaver'],
+  stations: ['feed bed', 'point', 'slide', 'castor mound'],
+  devices: ['foothold'],
+  positions: [
+    { id: 'trap', label: 'Trap', optional: false },
+    { id: 'second', label: 'Second trap', optional: true },
+  ],
+  usual: { class: 'foothold', size: '5' },
+  variants: [{ id: 'pair', name: 'two footholds side by side' }],
+  fit: 'No. 4 or 5; the post is driven so that it cannot be pulled over, the bait wired on a swivel.',
+  tools: ['setters', 'driver', 'pliers', 'waders'],
+  faults: ['Bait gone, not fired: the bait hung too high or could be pulled loose.'],
+  numbers,
+  seen: 'panUnder',
+  choices: {
+    hold: {
+      label: 'Hold',
+      options: { slide: 'slide wire to deep water', live: 'live hold', bag: 'bag of fill on a cable' },
+      default: 'slide',
+    },
+  },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const second = laying.devices.second;
+    const surface = levelThen(laying);
+    const under = of(laying, 'panUnder');
+    const pan = surface - under;
+    const high = pan + of(laying, 'baitHigh');
+    const to = of(laying, 'panToBait');
+    const base = pan - footholdOf(device.size).pan;
+    const floor = Math.min(bedOf(laying) ?? base - inches(3), base);
+    const foot = floor - inches(20);
+    const apart = second ? inches(6) : 0;
+    const works = { min: 2, max: 8, target: 4 };
+    const reaches = REARS.filter((key) => BUILDS[key].rears >= of(laying, 'baitHigh') - 0.02);
+    const print = (m: number) => printLength(m, laying.system);
+    const hold = holdPiece(laying, { numbers, build: 'beaverAdult', held: 'hind foot', bank: to + inches(24) });
+    return assemble(
+      bed(laying, { size: device.size, under, y: -apart, works }),
+      second ? bed(laying, { size: second.size, under, y: apart, device: 'second', works, key: null }) : null,
+      bait({ x: to, z: high - inches(3), what: 'bait on a swivel', height: inches(6), wide: inches(3) }),
+      hold,
+      {
+        ground: [
+          ...deepGround(laying, floor, hold),
+          [-inches(10), floor],
+          [to + inches(10), floor],
+          [to + inches(34), surface + inches(5)],
+        ],
+        front: flat(floor),
+      },
+      {
+        parts: [
+          upright(
+            { id: 'post', x: to + inches(7), foot, top: high + inches(6), thick: inches(2), kind: 'support', name: 'post' },
+            laying.system,
+          ),
+          crossPole(
+            { id: 'step', x: -inches(7), z: fixed(pan - inches(1)), length: inches(20), thick: inches(1.5), name: 'stepping stick' },
+            laying.system,
+          ),
+          {
+            id: 'arm',
+            kind: 'bar',
+            bearer: 'bed',
+            x: to + inches(3.5),
+            y: 0,
+            z: fixed(high + inches(3.2)),
+            height: inches(0.6),
+            wide: inches(8),
+            across: inches(0.6),
+            stock: 'arm with swivel',
+          },
+        ],
+        findings: [
+          {
+            id: 'rearing',
+            verdict: reaches.includes('beaverAdult') ? 'holds' : 'fails',
+            about: 'Bait at rearing height',
+            figure: print(of(laying, 'baitHigh')),
+            origin: 'practice',
+            sentence:
+              reaches.length === 0
+                ? `An adult reaches ${print(BUILDS.beaverAdult.rears)} standing on the pan: lower it ${print(of(laying, 'baitHigh') - BUILDS.beaverAdult.rears)}.`
+                : `${reaches.map((key) => BUILDS[key].called).join(', ')} can take it standing up (adult ${print(BUILDS.beaverAdult.rears)}, two years ${print(BUILDS.beaverTwo.rears)}, yearling ${print(BUILDS.beaverYearling.rears)}); smaller ones do not.`,
+          },
+        ],
+        marks: [
+          mark('baitHigh', 'Bait over the pan', 'side', to - inches(2), pan, high, 1),
+          across('panToBait', 'Pan before the bait', 'side', pan - inches(5), 0, to),
+          mark('baitHigh', 'Bait over the pan', 'eye', -inches(9), pan, high, 1),
+        ],
+        travel: [{ build: 'beaverAdult', x: to - inches(3), z: pan, pose: 'rears' }],
+      },
+    );
+  },
+  steps: [
+    { do: 'Drive the post until it does not give; wire the bait to its swivel.' },
+    { do: 'Deep end of the slide, then the bank stake.' },
+    { do: 'Pack the bed in front; a stepping stick before it.' },
+    bedLast('under the bait'),
+    { do: 'Turn the bait over the pan.', caution: 'Reach from behind the post.' },
+  ],
+};

@@ -1,0 +1,123 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { follows } from '../../water/linear';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING } from '../design';
+import { coverNeed, depthHere, depthMarks, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { trench } from '../pieces/ground';
+import { divePole as pole, fenced } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: topUnder(2.5, [0, 8]),
+  depth: depthHere(),
+  width: practised('Width of the way', 'at the surface', 26, [10, 120]),
+  poleAhead: practised('Pole ahead', 'before the trap’s plane', 4, [1, 12]),
+  frameOverBed: frameOverBed(1, 60),
+  tie: tieNumber(72),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A trap under a tied pole that makes the animal dive into it. */
+export const divePole: SetType = {
+  id: 'dive-pole',
+  name: 'Dive pole',
+  idea: 'A body-grip with its top 2 to 3 in under, a tied pole across in front and above it, cut grass laid over the pole.',
+  species: ['beaver', 'otter'],
+  stations: ['run', 'channel', 'slide', 'feed bed', 'point'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '330' },
+  variants: [{ id: 'eyes', name: 'hung by a stick through the spring eyes', choices: { hanging: 'eyes' } }],
+  fit: 'Hung by its springs over two uprights, or by a stick through the spring eyes. Supports end under water, so that nothing but the pole shows.',
+  tools: ['setter', 'hatchet', 'wire'],
+  faults: ['Passed over: the pole drifted; it was not tied.', 'Gone round: the uprights showed.'],
+  numbers,
+  seen: 'topUnder',
+  choices: {
+    notch: notchChoice('middle'),
+    hanging: {
+      label: 'Hanging',
+      options: { uprights: 'springs over two uprights', eyes: 'stick through the spring eyes' },
+      default: 'uprights',
+    },
+  },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const bottom = jawsBottom(laying, device.size, inches(2.5), null);
+    const frame = openingOf(device.size);
+    const floor = bedOf(laying) ?? bottom - inches(8);
+    const width = of(laying, 'width');
+    const section = trench(surface, floor, width - inches(6), width);
+    const eyes = laying.choices.hanging === 'eyes';
+    const length = width + inches(24);
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: eyes ? 'eyes' : 'uprights', look: eyes ? { springs: 'up' } : {} }),
+      fenced(
+        {
+          section,
+          level: surface,
+          frame: { y: 0, z: bottom, across: frame, height: frame },
+          species: 'beaver',
+          route: 'surface',
+          most: 2,
+          top: surface - inches(1),
+        },
+        laying.system,
+      ),
+      {
+        parts: [
+          pole(laying.place.surface, of(laying, 'poleAhead'), length, laying.system),
+          {
+            id: 'grass',
+            kind: 'grass',
+            bearer: 'float',
+            x: -of(laying, 'poleAhead'),
+            y: 0,
+            z: follows(laying.place.surface, inches(1)),
+            height: inches(3),
+            wide: inches(8),
+            across: width,
+            stock: 'cut grass over the pole',
+          },
+        ],
+        needs: [coverNeed(laying, { min: -3, max: -2, target: -2.5, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        ground: [
+          [-inches(44), floor - inches(4)],
+          [inches(30), floor],
+        ],
+        front: section,
+        marks: [
+          across('poleAhead', 'Pole ahead', 'side', surface + inches(7), 0, -of(laying, 'poleAhead'), -1),
+          across('width', 'Width of the way', 'eye', floor - inches(5), -width / 2, width / 2),
+        ],
+        travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
+      },
+      gripMarks(laying, device.size, bottom),
+      depthMarks(laying, floor, -inches(20), width / 2 + inches(4)),
+      tooTall(laying, device.size),
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom + frame / 2],
+        at: [inches(26), width / 2 + inches(10), surface + inches(4)],
+        to: 'tree',
+        build: 'beaverAdult',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Drive the two uprights; their tops end under water.' },
+    { do: 'Tie the cable to a tree on the bank.' },
+    setGrip(),
+    { do: 'Hang it by its springs, top 2 to 3 in under.' },
+    hooksOff('while they are still at the surface'),
+    { do: 'Tie the pole across in front and above; lay cut grass over it.', caution: 'Reach from the side, never over the jaws.' },
+    feelSwing,
+  ],
+};

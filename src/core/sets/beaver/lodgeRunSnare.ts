@@ -1,0 +1,105 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { assemble, level as across, NOTHING } from '../design';
+import { depthHere, depthMarks } from '../pieces/grip';
+import { bedLine, trench } from '../pieces/ground';
+import { tie } from '../pieces/hold';
+import { hangable, loopBottom, loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
+import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
+import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const { loop, pushIn, tail, loopCable } = loopNumbers(10, 1);
+const numbers: Record<string, NumberSpec> = {
+  lowestUnder: measured('Lowest point under', 'as seen; left empty it hangs 2 in over the bed', [0, 100], 1),
+  depth: depthHere('Depth of the run', 'water over its hard bottom'),
+  width: practised('Run at the bed', 'the hard groove', 18, [8, 80]),
+  overBed: practised('Loop over the bed', 'its lowest point', 2, [0, 12]),
+  reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 78]),
+  loop,
+  pushIn,
+  tail,
+  loopCable,
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A bare loop in an entrance run where body-grips are known. */
+export const lodgeRunSnare: SetType = {
+  id: 'lodge-run-snare',
+  name: 'Lodge run, bare snare',
+  idea: 'A bare loop on a 40 in T bar in an entrance run, swivels, no fence: for animals that know body-grips and fences.',
+  species: ['beaver'],
+  stations: ['lodge', 'bank den', 'run', 'channel'],
+  devices: ['snare'],
+  positions: [{ id: 'snare', label: 'Snare', optional: false }],
+  usual: { class: 'snare', size: '7×7 3/32' },
+  fit: 'A T bar of 40 in driven into the bed beside the run carries loop and anchor; two swivels.',
+  tools: ['driver', 'pliers', 'waders'],
+  faults: ['Knocked aside: the loop hung loose or unloaded.'],
+  school: 'Body-grip first; or snare first, since kin found dead in body-grips teach the rest.',
+  numbers,
+  seen: 'lowestUnder',
+  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  layOut: (laying) => {
+    if (!laying.devices.snare) return NOTHING;
+    const surface = levelThen(laying);
+    const size = of(laying, 'loop');
+    const bed = bedOf(laying);
+    const bottom =
+      laying.numbers.lowestUnder !== undefined ? loopBottom(laying, numbers) : (bed ?? surface - inches(16)) + of(laying, 'overBed');
+    const floor = bed ?? bottom - of(laying, 'overBed');
+    const width = of(laying, 'width');
+    return assemble(
+      loopPiece(laying, { numbers, bottom, floor, support: 'tbar' }),
+      {
+        needs: [
+          {
+            id: 'under',
+            device: 'snare',
+            of: { part: loopId('snare'), spot: 'bottom' },
+            from: laying.place.surface,
+            min: -of(laying, 'reach'),
+            max: -0.4 * size,
+            target: -0.4 * size - inches(6),
+            broken: { min: 'cannotReach', max: 'outOfWater' },
+            called: 'lowest point of the loop',
+            origin: 'practice',
+          },
+        ],
+        findings: [
+          ...loopFits(laying, bottom, size, 1),
+          {
+            id: 'bare',
+            verdict: 'holds',
+            about: 'No fence',
+            figure: printLength(width - size, laying.system),
+            origin: 'practice',
+            sentence: `${printLength(width - size, laying.system)} of the run stay open beside the loop on purpose: where shyness is suspected fewer sticks are proposed, not more.`,
+          },
+        ],
+        ground: bedLine(floor, -inches(40)),
+        front: trench(surface, floor, width, width + inches(14)),
+        marks: [across('width', 'Run at the bed', 'eye', floor - inches(5), -width / 2, width / 2)],
+        travel: [{ build: 'beaverAdult', x: -inches(14), z: floor + inches(1), pose: 'walks' }],
+      },
+      depthMarks(laying, floor, -inches(20), width / 2 + inches(4)),
+      hangable(laying),
+      tie(laying, {
+        numbers,
+        device: 'snare',
+        part: 'loop',
+        from: [0, size / 2, bottom + size * 0.8],
+        at: [inches(20), size / 2 + inches(4), floor],
+        to: 'stake',
+        build: 'beaverAdult',
+        cable: 'tail and extension',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Feel for the hard bottom; clear old sticks.', caution: 'Water plus sink against the waders first.' },
+    { do: 'Drive the T bar beside the run until it is stiff; it is the anchor too.' },
+    anchorFirst,
+    hangLoop('a hand’s breadth over the bed'),
+    nudge,
+  ],
+};

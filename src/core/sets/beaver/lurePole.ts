@@ -1,0 +1,111 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { fixed } from '../../water/linear';
+import { assemble, NOTHING } from '../design';
+import { depthHere, depthMarks } from '../pieces/grip';
+import { bedLine, flat } from '../pieces/ground';
+import { tie } from '../pieces/hold';
+import { hangable, loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed } from '../pieces/loop';
+import { bait } from '../pieces/scent';
+import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  ...loopNumbers(10, 0.6),
+  depth: depthHere(),
+  trunk: practised('Trunk', 'its thickness', 6, [2, 24]),
+  proud: practised('Trunk over the water', 'its upper side', 5, [1, 60], -1),
+};
+const SHARE = { min: 0.4, max: 0.75, target: 0.6 };
+
+/** A loop tight beside a dead trunk, scent on both of its sides. */
+export const lurePole: SetType = {
+  id: 'lure-pole',
+  name: 'Lure pole',
+  idea: 'A dead trunk in the water, a loop tight beside it on two staples, scent on both sides of the loop so that going from one to the other leads through it.',
+  species: ['beaver'],
+  stations: ['point', 'feed bed', 'channel', 'slide', 'castor mound'],
+  devices: ['snare'],
+  positions: [{ id: 'snare', label: 'Snare', optional: false }],
+  usual: { class: 'snare', size: '7×7 3/32' },
+  fit: 'The support wire is held by two staples in the trunk; the top of the loop at least 2 in proud.',
+  tools: ['hammer', 'staples', 'pliers'],
+  faults: ['Refused on the bank: on the water it may still be taken. The two are tested separately.'],
+  remake: ['Fresh scent over the old, both sides.'],
+  numbers,
+  seen: 'lowestUnder',
+  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  layOut: (laying) => {
+    if (!laying.devices.snare) return NOTHING;
+    const surface = levelThen(laying);
+    const bottom = loopBottom(laying, numbers);
+    const size = numberOf(laying, { numbers }, 'loop');
+    const thick = numberOf(laying, { numbers }, 'trunk');
+    const floor = bedOf(laying) ?? bottom - inches(8);
+    const top = surface + numberOf(laying, { numbers }, 'proud');
+    const y = size / 2 + thick / 2 + inches(0.8);
+    return assemble(
+      loopPiece(laying, { numbers, bottom, floor, support: 'wire', look: { lock: 'top' } }),
+      {
+        parts: [
+          {
+            id: 'trunk',
+            kind: 'trunk',
+            bearer: 'bank',
+            x: inches(2),
+            y,
+            z: fixed(top - thick),
+            height: thick,
+            wide: inches(40),
+            across: thick,
+          },
+        ],
+        needs: [shareNeed(laying, SHARE), proudNeed(laying, 2)],
+        findings: [shareFinding(laying, bottom, size, SHARE), ...loopFits(laying, bottom, size, SHARE.min)],
+        ground: bedLine(floor, -inches(40)),
+        front: flat(floor),
+        travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
+      },
+      bait({
+        id: 'scentBefore',
+        x: -inches(7),
+        y,
+        z: top - inches(0.5),
+        what: 'castor lure',
+        supply: 'lure',
+        wide: inches(2),
+        height: inches(2),
+      }),
+      bait({
+        id: 'scentBehind',
+        x: inches(7),
+        y,
+        z: top - inches(0.5),
+        what: 'castor lure',
+        supply: 'lure',
+        wide: inches(2),
+        height: inches(2),
+      }),
+      depthMarks(laying, floor, -inches(20), -inches(16)),
+      hangable(laying),
+      tie(laying, {
+        numbers,
+        device: 'snare',
+        part: 'loop',
+        from: [0, size / 2, bottom + size * 0.9],
+        at: [inches(30), y + inches(10), surface + inches(4)],
+        to: 'stake',
+        build: 'beaverAdult',
+        cable: 'tail and extension',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Choose a dead trunk that stands in water, or drive a pole.', caution: 'Water plus sink against the waders first.' },
+    anchorFirst,
+    { do: 'Two staples hold the support wire to the trunk.' },
+    hangLoop('tight beside the trunk, its top 2 in proud at least'),
+    nudge,
+    { do: 'Scent on both sides of the loop.' },
+  ],
+};

@@ -1,0 +1,92 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING } from '../design';
+import { coverNeed, depthHere, depthMarks, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { trench } from '../pieces/ground';
+import { divePole, fenced } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: topUnder(2, [-6, 20]),
+  depth: depthHere('Depth at the toe', 'where the slide meets the water'),
+  fromToe: practised('Out from the toe', 'trap to the bank', 14, [4, 60]),
+  width: practised('Width of the toe', 'between what stands beside it', 22, [8, 100]),
+  frameOverBed: frameOverBed(1),
+  tie: tieNumber(84),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A trap in front of the toe of a slide. */
+export const slideGrip: SetType = {
+  id: 'slide-grip',
+  name: 'Slide, body-grip at the toe',
+  idea: 'A body-grip in the water just in front of the toe of a slide, under a tied pole, its sides closed.',
+  species: ['beaver', 'otter'],
+  stations: ['slide', 'point', 'bank den'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '330' },
+  fit: 'A stand, springs beside the frame; a slope wants two rods instead.',
+  tools: ['setter', 'hatchet', 'waders'],
+  faults: ['Sprung by what slides down: stand it further out.', 'Passed over: no pole above it.'],
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: notchChoice('middle') },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const bottom = jawsBottom(laying, device.size, inches(2), of(laying, 'frameOverBed'));
+    const floor = bedOf(laying) ?? bottom - of(laying, 'frameOverBed');
+    const width = of(laying, 'width');
+    const toe = of(laying, 'fromToe');
+    const section = trench(surface, floor, width - inches(4), width);
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'stand', room: width }),
+      fenced(
+        { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'surface', most: 2 },
+        laying.system,
+      ),
+      {
+        parts: [divePole(laying.place.surface, inches(4), width + inches(20), laying.system)],
+        needs: [coverNeed(laying, { min: -6, max: 0, target: -2, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        ground: [
+          [-inches(44), floor - inches(6)],
+          [inches(4), floor],
+          [Math.max(toe, inches(6)), surface],
+          [toe + inches(34), surface + inches(18)],
+        ],
+        front: section,
+        marks: [
+          across('fromToe', 'Out from the toe', 'side', surface + inches(9), 0, toe),
+          across('width', 'Width', 'eye', floor - inches(5), -width / 2, width / 2),
+        ],
+        travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
+      },
+      gripMarks(laying, device.size, bottom),
+      depthMarks(laying, floor, -inches(20), width / 2 + inches(3)),
+      tooTall(laying, device.size),
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom + frame / 2],
+        at: [toe + inches(24), inches(24), surface + inches(14)],
+        to: 'tree',
+        build: 'beaverAdult',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Feel the bed in front of the toe; clear sticks.' },
+    { do: 'Tie the cable to a tree beside the slide.' },
+    setGrip(),
+    hooksOff('before it goes under'),
+    { do: 'Stand it a foot in front of the toe; tie the pole over it; close the sides.' },
+    feelSwing,
+  ],
+};

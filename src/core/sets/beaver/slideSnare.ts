@@ -1,0 +1,86 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { assemble, level as across, NOTHING } from '../design';
+import { depthHere, depthMarks } from '../pieces/grip';
+import { landing, trench } from '../pieces/ground';
+import { upright } from '../pieces/guides';
+import { tie } from '../pieces/hold';
+import { hangable, loopBottom, loopFits, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
+import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  ...loopNumbers(10, 0.6),
+  depth: depthHere('Depth at the toe', 'where the slide meets the water'),
+  width: practised('Width of the toe', 'between what stands beside it', 18, [8, 80]),
+};
+const SHARE = { min: 0.4, max: 0.9, target: 0.6 };
+
+/** A loop at the toe of a slide. */
+export const slideSnare: SetType = {
+  id: 'slide-snare',
+  name: 'Slide, snare at the toe',
+  idea: 'A loop at the toe of a slide, half to two thirds under, so that head and shoulders meet it as the animal lands.',
+  species: ['beaver', 'otter'],
+  stations: ['slide', 'point', 'bank den'],
+  devices: ['snare'],
+  positions: [{ id: 'snare', label: 'Snare', optional: false }],
+  usual: { class: 'snare', size: '7×7 3/32' },
+  fit: 'Support rod of 24 in, or a wire braced round a root; lock at the side.',
+  tools: ['pliers', '9 gauge wire', 'hatchet'],
+  faults: ['Knocked aside by what slides down: hang it beside the middle.'],
+  numbers,
+  seen: 'lowestUnder',
+  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  layOut: (laying) => {
+    if (!laying.devices.snare) return NOTHING;
+    const surface = levelThen(laying);
+    const bottom = loopBottom(laying, numbers);
+    const size = numberOf(laying, { numbers }, 'loop');
+    const width = numberOf(laying, { numbers }, 'width');
+    const floor = bedOf(laying) ?? bottom - inches(6);
+    return assemble(
+      loopPiece(laying, { numbers, bottom, floor, support: 'rod' }),
+      {
+        needs: [shareNeed(laying, SHARE)],
+        parts: ([-1, 1] as const).map((hand) =>
+          upright(
+            {
+              id: `guide${hand < 0 ? 'L' : 'R'}`,
+              y: hand * (size / 2 + inches(3)),
+              foot: floor - inches(8),
+              top: surface + inches(9),
+              thick: inches(0.7),
+              name: 'thin guide',
+            },
+            laying.system,
+          ),
+        ),
+        findings: [shareFinding(laying, bottom, size, SHARE), ...loopFits(laying, bottom, size, SHARE.min)],
+        ground: landing(surface, floor, { toe: inches(12), rise: inches(18) }),
+        front: trench(surface, floor, width - inches(4), width),
+        marks: [across('width', 'Width', 'eye', floor - inches(5), -width / 2, width / 2)],
+        travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
+      },
+      depthMarks(laying, floor, -inches(20), width / 2 + inches(3)),
+      hangable(laying),
+      tie(laying, {
+        numbers,
+        device: 'snare',
+        part: 'loop',
+        from: [0, size / 2, bottom + size * 0.9],
+        at: [inches(26), inches(14), surface + inches(10)],
+        to: 'tree',
+        build: 'beaverAdult',
+        cable: 'tail and extension',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Push the support in beside the toe until it is stiff.' },
+    anchorFirst,
+    hangLoop('half to two thirds under'),
+    nudge,
+    { do: 'A thin stick each side, where fences are not feared.' },
+  ],
+};

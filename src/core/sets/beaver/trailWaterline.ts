@@ -1,0 +1,169 @@
+import { BUILDS } from '../../animals/species';
+import { tieLength } from '../../hold/tie';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import type { Finding } from '../../water/finding';
+import type { Need } from '../../water/need';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { grip, jawsId, movable } from '../pieces/grip';
+import { swingFinding, upright } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { hooksOff, setGrip } from '../pieces/steps';
+import { levelThen, measured, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  barUnder: practised('Cross bar under', 'of the T trigger, as seen: just under the surface', 0.25, [-2, 4], 1),
+  trail: practised('Width of the trail', 'the worn way', 14, [6, 60]),
+  toAnchor: practised('Anchor off the trail', 'from its middle', 30, [8, 120]),
+  deep4: measured('Depth 4 ft from the anchor', 'away from the trail', [0, 120], 1),
+  deep8: measured('Depth 8 ft from the anchor', 'away from the trail', [0, 120], 1),
+  tie: tieNumber(84),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** The cross bar hangs in the middle of the opening. */
+const jawsAt = (laying: Laying, size: string): number => levelThen(laying) - of(laying, 'barUnder') - openingOf(size) * 0.5;
+
+/** A trap across a worn trail at the water's edge, its T trigger just under the surface. */
+export const trailWaterline: SetType = {
+  id: 'trail-waterline',
+  name: 'Trail at the waterline',
+  idea: 'A body-grip across a worn trail through shallows or a notch in an old dam: a T trigger, its cross bar just under the surface, the opening partly out.',
+  species: ['beaver', 'otter'],
+  stations: ['slide', 'channel', 'crossover', 'run'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '330' },
+  fit: 'T trigger, its bar across the middle. One or two sticks steady it loosely, so that the catch leaves the trail.',
+  tools: ['setter', 'hatchet', 'wire'],
+  faults: [
+    'Sprung empty: the bar stood out of the water and was nosed.',
+    'The next one turned: the catch lay in the trail, its tie too short.',
+  ],
+  numbers,
+  seen: 'barUnder',
+  seenAt: 'middle',
+  choices: { notch: notchChoice('middle') },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const bottom = jawsAt(laying, device.size);
+    const floor = Math.min(bottom - inches(0.5), surface - inches(2));
+    const trail = of(laying, 'trail');
+    const sticks = [
+      upright(
+        {
+          id: 'steady',
+          y: frame / 2 - inches(0.5),
+          foot: floor - inches(8),
+          top: bottom + frame + inches(4),
+          thick: inches(0.8),
+          name: 'loose stick',
+        },
+        laying.system,
+      ),
+    ];
+    const anchor = of(laying, 'toAnchor');
+    const cover: Need = {
+      id: 'bar',
+      device: 'trap',
+      of: { part: jawsId('trap'), spot: 'bottom' },
+      from: laying.place.surface,
+      min: -frame * 0.5 - inches(0.5),
+      max: -frame * 0.5,
+      target: -frame * 0.5 - inches(0.25),
+      broken: { min: 'tooDeep', max: 'outOfWater' },
+      called: 'foot of the frame',
+      origin: 'practice',
+    };
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'none', look: { trigger: 'bar' }, room: of(laying, 'trail') + inches(10) }),
+      {
+        parts: sticks,
+        needs: [cover],
+        findings: [...swingFinding(sticks, { y: 0, z: bottom, across: frame, height: frame }, laying.system), tieFinding(laying)],
+        ground: [
+          [-inches(48), floor - inches(6)],
+          [-inches(10), floor],
+          [inches(10), floor],
+          [inches(22), surface + inches(1)],
+          [inches(46), surface + inches(6)],
+        ],
+        front: [
+          [-trail / 2 - inches(22), surface + inches(4)],
+          [-trail / 2, surface + inches(2)],
+          [-trail / 2 + inches(2), floor],
+          [trail / 2 - inches(2), floor],
+          [trail / 2, surface + inches(2)],
+          [trail / 2 + inches(22), surface + inches(4)],
+        ],
+        marks: [
+          mark('barUnder', 'Cross bar under', 'eye', 0, surface, surface - of(laying, 'barUnder')),
+          across('trail', 'Trail', 'eye', floor - inches(4), -trail / 2, trail / 2),
+          mark(null, 'Top over the water', 'side', 0, surface, bottom + frame, 1),
+        ],
+        travel: [{ build: 'beaverAdult', x: -inches(16), z: Math.max(floor, surface - BUILDS.beaverAdult.swims), pose: 'swims' }],
+      },
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom + frame / 2],
+        at: [-inches(20), anchor, surface + inches(1)],
+        to: 'stake',
+        build: 'beaverAdult',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Find where the trail meets water; clear a bed for the lower jaw.' },
+    { do: 'Drive the stake off the trail; cut the tie to the length that is computed.' },
+    setGrip(),
+    { do: 'Stand it across the trail, the T bar just under the surface.' },
+    hooksOff('once it stands'),
+    { do: 'One or two sticks steady it, loosely.', caution: 'Outside the frame, or within an inch of its side arm.' },
+  ],
+};
+
+/** The tie that lets the catch reach water that hides it, clear of the trail. */
+function tieFinding(laying: Laying): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const { deep4, deep8 } = laying.numbers;
+  const base = { id: 'tieLength', about: 'Tie that clears the trail', origin: 'practice' as const };
+  if (deep4 === undefined || deep8 === undefined)
+    return {
+      ...base,
+      verdict: 'unknown',
+      figure: '?',
+      sentence: 'Type the depth 4 and 8 ft from the anchor, away from the trail, and the length of the tie follows.',
+    };
+  const surface = levelThen(laying);
+  const clear = Math.max(0, of(laying, 'trail') / 2 + BUILDS.beaverAdult.body - of(laying, 'toAnchor'));
+  const found = tieLength(
+    [
+      [0, surface],
+      [inches(48), surface - deep4],
+      [inches(96), surface - deep8],
+    ],
+    surface,
+    BUILDS.beaverAdult.swims + inches(2),
+    clear,
+  );
+  if ('shortBy' in found)
+    return {
+      ...base,
+      verdict: 'fails',
+      figure: `short ${print(found.shortBy)}`,
+      sentence: `Nothing within 8 ft is deep enough to hide an adult: ${print(found.shortBy)} more are wanted. Anchor it elsewhere.`,
+    };
+  const fits = of(laying, 'tie') >= found.tie - 0.02;
+  return {
+    ...base,
+    verdict: fits ? 'holds' : 'fails',
+    figure: print(found.tie),
+    sentence: `${print(found.tie)} from the anchor lead to water that hides an adult, ${print(found.out)} out and clear of the trail; the tie has ${print(of(laying, 'tie'))}.`,
+  };
+}

@@ -1,0 +1,119 @@
+import type { BuildKey } from '../animals/species';
+import type { Held } from '../hold/reach';
+import type { Layout } from '../water/layout';
+
+/** A length on a drawing. `to` is the end that moves when it is dragged; `grows` is the way it moves when the number grows. */
+export interface Mark {
+  /** the number it stands for; null when it follows from others */
+  key: string | null;
+  label: string;
+  view: 'side' | 'eye';
+  /** metres: along (side) or across (eye), and elevation */
+  at: [number, number];
+  to: [number, number];
+  grows: [number, number];
+}
+
+/** The animal that is meant, drawn at its true size. */
+export interface Travel {
+  build: BuildKey;
+  /** where its nose is, along and across */
+  x: number;
+  y?: number;
+  /** elevation of its underside, m */
+  z: number;
+  pose: 'swims' | 'walks' | 'rears';
+}
+
+/** What is cut from a roll or measured out rather than counted. */
+export interface Supply {
+  kind: 'cable' | 'wire' | 'rope' | 'lure' | 'bait' | 'fill';
+  what: string;
+  /** m for cable, wire and rope; kg for fill; portions of lure and bait */
+  amount: number;
+}
+
+/** What holds the catch, and where it lets it go. */
+export interface Hold {
+  kind: 'tie' | 'slide' | 'live' | 'stake' | 'pole' | 'drowner';
+  device: string;
+  /** anchor, m: along, across, elevation */
+  anchor: [number, number, number];
+  /** from the anchor to the device, m */
+  tether: number;
+  held: Held;
+  build: BuildKey;
+  /** the deep end of a slide, m: along and elevation */
+  deep?: [number, number];
+}
+
+/** A set as the bench draws it: its layout, the ground across the travel, the lengths on the drawings, the animal, and what holds it. */
+export interface Design extends Layout {
+  /** the ground across the travel where the device stands, left to right as the animal comes: metres and elevation */
+  front: [number, number][];
+  marks: Mark[];
+  travel: Travel[];
+  supplies: Supply[];
+  holds: Hold[];
+}
+
+/** A piece of a design; a set type is put together from several. */
+export type Piece = Partial<Design>;
+
+/** Pieces in their order, put together; the ground comes from the last piece that has one. */
+export function assemble(...pieces: (Piece | null | false)[]): Design {
+  const there = pieces.filter((piece): piece is Piece => piece !== null && piece !== false);
+  const last = (key: 'ground' | 'front'): [number, number][] =>
+    there.reduce<[number, number][]>((found, piece) => (piece[key]?.length ? piece[key] : found), []);
+  return {
+    parts: there.flatMap((piece) => piece.parts ?? []),
+    ground: last('ground'),
+    front: last('front'),
+    needs: there.flatMap((piece) => piece.needs ?? []),
+    free: there.flatMap((piece) => piece.free ?? []),
+    findings: there.flatMap((piece) => piece.findings ?? []),
+    marks: there.flatMap((piece) => piece.marks ?? []),
+    travel: there.flatMap((piece) => piece.travel ?? []),
+    supplies: there.flatMap((piece) => piece.supplies ?? []),
+    holds: there.flatMap((piece) => piece.holds ?? []),
+  };
+}
+
+/** A design of nothing: no device was chosen. */
+export const NOTHING: Design = assemble();
+
+/** A height on a drawing: from a level down or up to a spot. `grows` is the way the spot moves when the number grows. */
+export const upright = (
+  key: string | null,
+  label: string,
+  view: Mark['view'],
+  across: number,
+  from: number,
+  to: number,
+  grows: 1 | -1 = -1,
+): Mark => ({
+  key,
+  label,
+  view,
+  at: [across, from],
+  to: [across, to],
+  grows: [0, grows],
+});
+
+/** A width on a drawing, at an elevation. */
+export const level = (
+  key: string | null,
+  label: string,
+  view: Mark['view'],
+  z: number,
+  from: number,
+  to: number,
+  grows: 1 | -1 = 1,
+): Mark => ({
+  key,
+  label,
+  view,
+  at: [from, z],
+  to: [to, z],
+  grows: [grows, 0],
+});

@@ -1,0 +1,120 @@
+import { inches } from '../../units/factors';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING } from '../design';
+import { coverNeed, depthHere, depthMarks, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { besideWall } from '../pieces/ground';
+import { openingFindings } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { hooksOff, setGrip, WADING } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: topUnder(8, [0, 60]),
+  depth: depthHere('Depth at the edge', 'where wall or bank meets the bed'),
+  offWall: practised('Frame off the wall', 'its near side', 0.5, [0, 8]),
+  reach: practised('Arm can reach', 'under the surface', 30, [8, 72]),
+  tie: tieNumber(48),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A trap standing on the bed where wall or bank meets it, all under. */
+export const bottomEdge: SetType = {
+  id: 'bottom-edge',
+  name: 'Bottom edge',
+  idea: 'A 160 (a 330 for otter) standing on the bed where wall or bank meets it, all under. A rise does not end it, only reaching it does: pair it with a shallow one.',
+  species: ['mink', 'otter', 'muskrat'],
+  stations: ['bridge', 'culvert', 'undercut', 'channel', 'point'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '160' },
+  variants: [{ id: 'otter', name: '330 for otter, in season', device: { class: 'bodyGrip', size: '330' } }],
+  fit: 'Two stakes through the springs; the wall steadies one side.',
+  tools: ['hip boots', 'stakes', 'setter for a 330'],
+  faults: ['Sanded in after high water: look at it on each fall.'],
+  school: 'A small one for mink, or a 155 or 160 that also holds a stray otter or raccoon: where otter are closed that is a fault.',
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: notchChoice('middle') },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const bottom = jawsBottom(laying, device.size, inches(8), 0);
+    const floor = bedOf(laying) ?? bottom;
+    const wall = frame / 2 + of(laying, 'offWall');
+    const big = frame > inches(8);
+    const section = besideWall(surface, floor, wall, 0);
+    const said = openingFindings(
+      { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: big ? 'otter' : 'mink', route: 'bed' },
+      [{ y: -frame / 2 - inches(2), thick: inches(1) }],
+      big ? 'otter' : 'minkFemale',
+      big ? 'otter' : 'mink',
+      laying.system,
+    );
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'stakes', look: { trigger: 'low' } }),
+      {
+        parts: [
+          {
+            id: 'wall',
+            kind: 'wall',
+            bearer: 'bank',
+            x: 0,
+            y: wall + inches(8),
+            z: { k: floor - inches(3) },
+            height: surface - floor + inches(11),
+            wide: inches(44),
+            across: inches(16),
+          },
+        ],
+        needs: [
+          coverNeed(laying, {
+            min: -of(laying, 'reach') / inches(1),
+            max: 0,
+            target: -6,
+            broken: { min: 'cannotReach', max: 'outOfWater' },
+          }),
+        ],
+        findings: said
+          .filter((f) => f.id === 'buried')
+          .concat([
+            {
+              id: 'rise',
+              verdict: 'holds',
+              about: 'When the water rises',
+              figure: 'works on',
+              origin: 'practice',
+              sentence: 'A rise does not end it, only reaching it does: pair it with a shallow set at the same edge.',
+            },
+          ]),
+        ground: [
+          [-inches(26), floor],
+          [inches(26), floor],
+        ],
+        front: besideWall(surface, floor, wall),
+        marks: [across('offWall', 'Off the wall', 'eye', bottom + frame + inches(1.5), wall, frame / 2, -1)],
+        travel: [{ build: big ? 'otter' : 'mink', x: -inches(10), z: floor, pose: 'walks' }],
+      },
+      gripMarks(laying, device.size, bottom),
+      depthMarks(laying, floor, -inches(18), -frame / 2 - inches(6)),
+      tooTall(laying, device.size),
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, -frame / 2, bottom + frame / 2],
+        at: [inches(20), -frame / 2 - inches(8), floor],
+        to: 'stake',
+        build: big ? 'otter' : 'mink',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Feel along the foot of the wall for the clean strip they travel.', caution: WADING },
+    { do: 'Drive the tie’s stake downstream.' },
+    setGrip(),
+    hooksOff('before it goes under'),
+    { do: 'Stand it on the bed against the wall, a stake through each spring.', caution: 'By springs and frame only.' },
+  ],
+};

@@ -1,0 +1,148 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { coverNeed, grip, jawsBottom } from '../pieces/grip';
+import { tie, tieNumber } from '../pieces/hold';
+import { bait } from '../pieces/scent';
+import { hooksOff, setGrip } from '../pieces/steps';
+import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: practised('Top under', 'negative: the jaws stand over the water', -8, [-40, 0], 1),
+  box: practised('Length of the box', 'inside', 18, [8, 36]),
+  opening: practised('Opening of the box', 'inside width', 6, [4, 14]),
+  inside: practised('Trap inside the mouth', 'jaws behind the edge', 2, [0, 8]),
+  tie: tieNumber(48, 'lets the catch reach water or cover'),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A wooden box with the trap just inside its mouth. */
+export const box: SetType = {
+  id: 'box',
+  name: 'Mink box',
+  idea: 'A 120 just inside a roofed box, trigger low, at the rear and wide so that the animal is well in and pushing; a little dry grass at the mouth, no twigs; a tie that lets the catch reach water or cover.',
+  species: ['mink'],
+  stations: ['undercut', 'bridge', 'point', 'culvert', 'channel', 'log crossing'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '120' },
+  fit: 'Slots in the sides for the springs; trigger low, rear and wide. In one old trial a mink passed a narrow V 111 times without firing (one animal, hearsay): at most 3.3 % a pass.',
+  tools: ['box', 'wire', 'dry grass'],
+  faults: ['Bait gone, not fired: the trigger was a narrow V.', 'Twigs at the mouth: they hold the jaws.'],
+  remake: ['Dry grass and fresh bait.'],
+  numbers,
+  seen: 'topUnder',
+  choices: {
+    notch: { ...notchChoice('middle'), default: 'light' },
+    trigger: { label: 'Trigger', options: { low: 'low, rear and wide', v: 'straight V', pan: 'pan' }, default: 'low' },
+  },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const bottom = jawsBottom(laying, device.size, inches(-8));
+    const floor = bottom - inches(0.75);
+    const long = of(laying, 'box');
+    const wide = Math.max(of(laying, 'opening'), inches(4));
+    const inside = of(laying, 'inside');
+    const trigger = (laying.choices.trigger ?? 'low') as 'low' | 'v' | 'pan';
+    const fits = wide >= frame + inches(0.25);
+    const print = (m: number) => printLength(m, laying.system);
+    return assemble(
+      {
+        parts: [
+          {
+            id: 'box',
+            kind: 'box',
+            bearer: 'bank',
+            x: long / 2 - inside,
+            y: 0,
+            z: fixed(floor - inches(0.75)),
+            height: frame + inches(3),
+            wide: long,
+            across: wide + inches(1.5),
+            stock: `box ${print(long)}, ${print(wide)} inside`,
+          },
+        ],
+      },
+      grip(laying, { size: device.size, bottom, floor, holder: 'none', bearer: 'bank', look: { trigger, springs: 'side' }, tiedTo: 'box' }),
+      {
+        parts: [
+          {
+            id: 'grass',
+            kind: 'grass',
+            bearer: 'bank',
+            x: -inside - inches(2),
+            y: 0,
+            z: fixed(floor),
+            height: inches(1.5),
+            wide: inches(5),
+            across: wide,
+            stock: 'dry grass',
+          },
+        ],
+        needs: [coverNeed(laying, { min: 1, broken: { min: 'tooDeep' }, target: 8 })],
+        free: [{ device: 'trap', say: { down: 'Set the box', up: 'Raise the box' }, floor: null }],
+        findings: [
+          {
+            id: 'fits',
+            verdict: fits ? 'holds' : 'fails',
+            about: 'Frame in the box',
+            figure: print(wide - frame),
+            origin: 'computed',
+            sentence: fits
+              ? `${print(wide)} inside for a frame of ${print(frame)}: the jaws swing free.`
+              : `The box is ${print(wide)} inside and the frame ${print(frame)}: it does not swing. A smaller trap, or a box of ${print(frame + inches(0.5))}.`,
+          },
+          {
+            id: 'trigger',
+            verdict: trigger === 'v' ? 'warns' : 'holds',
+            about: 'Trigger',
+            figure: trigger === 'low' ? 'low, rear' : trigger,
+            origin: 'practice',
+            sentence:
+              trigger === 'v'
+                ? 'A narrow V is passed without firing: low, at the rear and wide, so that the animal is well in and pushing.'
+                : 'The animal is well in and pushing when it fires.',
+          },
+        ],
+        ground: [
+          [-inches(32), Math.min(surface - inches(6), floor - inches(2))],
+          [-inches(12), floor - inches(0.75)],
+          [long + inches(10), floor - inches(0.75)],
+        ],
+        front: [
+          [-inches(22), floor - inches(0.75)],
+          [inches(22), floor - inches(0.75)],
+        ],
+        marks: [
+          across('box', 'Box', 'side', floor - inches(4), -inside, long - inside),
+          across('opening', 'Opening', 'eye', floor - inches(3), -wide / 2, wide / 2),
+          mark('topUnder', 'Top over the water', 'side', -inches(9), surface, bottom + frame, -1),
+        ],
+        travel: [{ build: 'mink', x: -inside - inches(6), z: floor, pose: 'walks' }],
+      },
+      bait({ x: long - inside - inches(3), z: floor, what: 'flesh or fish', height: inches(2), wide: inches(3) }),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom],
+        at: [-inches(24), wide / 2 + inches(10), floor - inches(2)],
+        to: 'stake',
+        build: 'mink',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Set the box under cover, its mouth along the bank; it must not rock.' },
+    { do: 'Bait at the back; roof closed.' },
+    { do: 'Wire the tie so that the catch reaches water or cover.' },
+    setGrip(true),
+    { do: 'Slide it into its slots, trigger low and at the rear.' },
+    hooksOff('through the slots'),
+    { do: 'A little dry grass at the mouth, no twigs.', caution: 'Laid, not pushed in.' },
+  ],
+};

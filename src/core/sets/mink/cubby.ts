@@ -1,0 +1,156 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { coverNeed, grip, jawsBottom } from '../pieces/grip';
+import { upright } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { bait } from '../pieces/scent';
+import { hooksOff, setGrip } from '../pieces/steps';
+import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: practised('Top under', 'negative: the jaws stand over the water', -7, [-40, 3], 1),
+  hollow: practised('Hollow', 'mouth to its back', 14, [6, 40]),
+  wide: practised('Width of the hollow', 'between the stones', 7, [5, 20]),
+  tie: tieNumber(36),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A trap at the mouth of a hollow of stones with bait behind. */
+export const cubby: SetType = {
+  id: 'cubby',
+  name: 'Cubby',
+  idea: 'A 120 with a centred pan trigger at the mouth of a stone hollow, bait behind; sticks through the springs also close the space above, moss at the sides.',
+  species: ['mink', 'raccoon'],
+  stations: ['undercut', 'bridge', 'point', 'latrine', 'culvert'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '120' },
+  fit: 'A pan trigger in the middle; lower jaw on two sticks so that the dog hangs free and nothing freezes down.',
+  tools: ['wire', 'gloves', 'trowel'],
+  faults: [
+    'Bait gone, not fired: trigger too firm for the smallest thief, where that species is open.',
+    'Frozen to the stones: the lower jaw lay on them.',
+  ],
+  remake: ['Fresh bait over the old; moss closed again.'],
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: { ...notchChoice('middle'), default: 'light' } },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const bottom = jawsBottom(laying, device.size, inches(-7));
+    const floor = bottom - inches(0.7);
+    const deep = of(laying, 'hollow');
+    const wide = Math.max(of(laying, 'wide'), inches(5));
+    const roof = bottom + frame + inches(1.5);
+    const side = (id: string, y: number) => ({
+      id,
+      kind: 'stones' as const,
+      bearer: 'bank' as const,
+      x: deep / 2,
+      y,
+      z: fixed(floor),
+      height: frame + inches(3),
+      wide: deep,
+      across: inches(7),
+    });
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'none', bearer: 'bank', look: { trigger: 'pan', springs: 'side' } }),
+      {
+        parts: [
+          side('stonesL', -wide / 2 - inches(3.5)),
+          side('stonesR', wide / 2 + inches(3.5)),
+          {
+            id: 'roof',
+            kind: 'stones',
+            bearer: 'bank',
+            x: deep / 2 + inches(1),
+            y: 0,
+            z: fixed(roof),
+            height: inches(5),
+            wide: deep + inches(4),
+            across: wide + inches(14),
+          },
+          ...([-1, 1] as const).map((hand) =>
+            upright(
+              {
+                id: `stick${hand < 0 ? 'L' : 'R'}`,
+                y: hand * (frame / 2 + inches(1.8)),
+                foot: floor - inches(4),
+                top: roof + inches(1),
+                thick: inches(0.5),
+                bearer: 'bank',
+                name: 'stick through the spring',
+              },
+              laying.system,
+            ),
+          ),
+          {
+            id: 'rest',
+            kind: 'log',
+            bearer: 'bank',
+            x: 0,
+            y: 0,
+            z: fixed(floor),
+            height: inches(0.6),
+            wide: inches(0.6),
+            across: frame + inches(3),
+            stock: 'two small sticks under the jaw',
+          },
+        ],
+        needs: [coverNeed(laying, { min: 1, broken: { min: 'tooDeep' }, target: 7, called: 'top of the jaws' })],
+        free: [{ device: 'trap', say: { down: 'Set it', up: 'Raise it' }, floor: null }],
+        findings: [
+          {
+            id: 'sides',
+            verdict: wide - frame > inches(4) ? 'warns' : 'holds',
+            about: 'Beside the frame',
+            figure: printLength((wide - frame) / 2, laying.system),
+            origin: 'practice',
+            sentence: `${printLength(Math.max(0, (wide - frame) / 2), laying.system)} stay open on each side: moss closes them.${wide - frame > inches(4) ? ' That is much for moss: a stone each side.' : ''}`,
+          },
+        ],
+        ground: [
+          [-inches(30), Math.min(surface - inches(8), floor - inches(2))],
+          [-inches(8), floor],
+          [deep, floor],
+          [deep + inches(1), roof + inches(4)],
+          [deep + inches(16), roof + inches(6)],
+        ],
+        front: [
+          [-inches(24), floor],
+          [inches(24), floor],
+        ],
+        marks: [
+          across('hollow', 'Hollow', 'side', floor - inches(3), 0, deep),
+          across('wide', 'Width', 'eye', floor - inches(2.5), -wide / 2, wide / 2),
+          mark('topUnder', 'Top over the water', 'side', -inches(4), surface, bottom + frame, -1),
+        ],
+        travel: [{ build: 'mink', x: -inches(7), z: floor, pose: 'walks' }],
+      },
+      bait({ x: deep - inches(3), z: floor, what: 'flesh or fish', height: inches(2), wide: inches(3) }),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom],
+        at: [-inches(14), wide / 2 + inches(12), floor],
+        to: 'stake',
+        build: 'mink',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Build or find the hollow; floor it so that nothing freezes down.' },
+    { do: 'Bait at its back.' },
+    { do: 'Wire the chain to a stake.' },
+    setGrip(true),
+    { do: 'Stand it at the mouth on two small sticks, sticks through the springs.' },
+    hooksOff('once it stands'),
+    { do: 'Moss at the sides and above.', caution: 'Pushed with a stick.' },
+  ],
+};

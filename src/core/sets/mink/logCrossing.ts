@@ -1,0 +1,196 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed, follows, type Linear } from '../../water/linear';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, NOTHING, upright as mark } from '../design';
+import { jawsId } from '../pieces/grip';
+import { bedLine, flat } from '../pieces/ground';
+import { upright } from '../pieces/guides';
+import { linePart, tieNumber } from '../pieces/hold';
+import { hooksOff, setGrip } from '../pieces/steps';
+import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  overWater: practised('Log over the water', 'its top, or over the ice', 10, [1, 80], -1),
+  depth: measured('Depth under the log', 'to the bed', [0, 160], 1),
+  trunk: practised('Trunk', 'its thickness', 9, [4, 40]),
+  thaw: measured('Highest level to come', 'over the water now, at the thaw', [0, 120]),
+  tie: tieNumber(60, 'to a tree: ice takes no stake'),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A trap clipped to a trunk that leads over the water. */
+export const logCrossing: SetType = {
+  id: 'log-crossing',
+  name: 'Log crossing',
+  idea: 'A 155 clipped to the middle of a trunk from bank to bank, tied to a tree; as low as the log lets, so that it still serves once the ice goes.',
+  species: ['mink'],
+  stations: ['log crossing'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '155' },
+  variants: [{ id: 'afloat', name: 'log afloat', choices: { log: 'afloat' } }],
+  fit: 'A spiked log clip: it leaves no room for a bottom trigger and is raised only by blocking up the wood or a cross stick.',
+  tools: ['hammer', 'log clip', 'wire'],
+  faults: ['Gone round on the ice: close it with brush, or wait for the thaw.', 'A bottom trigger does not go with a log clip.'],
+  numbers,
+  seen: null,
+  choices: {
+    notch: notchChoice('middle'),
+    log: { label: 'The log is', options: { fixed: 'fixed to both banks', afloat: 'afloat' }, default: 'fixed' },
+    trigger: { label: 'Trigger', options: { v: 'from the top', low: 'from the bottom' }, default: 'v' },
+  },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const afloat = laying.choices.log === 'afloat';
+    const over = of(laying, 'overWater');
+    const thick = of(laying, 'trunk');
+    const at = (offset: number): Linear => (afloat ? follows(laying.place.surface, offset) : fixed(surface + offset));
+    const bearer = afloat ? ('float' as const) : ('bank' as const);
+    const seat = over + inches(1);
+    const floor = bedOf(laying) ?? surface - inches(18);
+    const low = laying.choices.trigger === 'low';
+    const { thaw } = laying.numbers;
+    const print = (m: number) => printLength(m, laying.system);
+    const drowned = !afloat && thaw !== undefined && thaw > over + inches(1);
+    return assemble({
+      parts: [
+        {
+          id: 'jaws',
+          kind: 'jaws',
+          device: 'trap',
+          bearer,
+          x: 0,
+          y: 0,
+          z: at(seat),
+          height: frame,
+          wide: 0.02,
+          across: frame,
+          tiedTo: 'clip',
+          stock: `body-grip ${device.size}`,
+          look: { size: device.size, springs: 'side', trigger: low ? 'low' : 'v', dog: 'top' },
+        },
+        {
+          id: 'clip',
+          kind: 'bar',
+          bearer,
+          x: 0,
+          y: 0,
+          z: at(over),
+          height: inches(1),
+          wide: inches(3),
+          across: inches(4),
+          stock: 'spiked log clip',
+        },
+        { id: 'trunk', kind: 'trunk', bearer, x: 0, y: 0, z: at(over - thick), height: thick, wide: inches(76), across: thick },
+        {
+          ...upright(
+            {
+              id: 'branch',
+              x: -inches(1),
+              y: -(frame / 2 + inches(3)),
+              foot: surface + over - inches(1),
+              top: surface + over + frame + inches(4),
+              thick: inches(0.6),
+              bearer: 'bank',
+              name: 'brush at the side',
+            },
+            laying.system,
+          ),
+          z: at(over - inches(1)),
+          bearer,
+        },
+        {
+          id: 'anchor',
+          kind: 'tree',
+          bearer: 'bank',
+          x: inches(44),
+          y: inches(10),
+          z: fixed(surface - inches(4)),
+          height: inches(28),
+          wide: inches(7),
+          across: inches(7),
+        },
+        linePart(
+          'anchor-tie',
+          [0, 0, surface + over + frame / 2],
+          [inches(41), 0, surface + over + inches(6)],
+          `tie wire ${print(of(laying, 'tie'))}`,
+          'jaws',
+        ),
+      ],
+      needs: [
+        {
+          id: 'dry',
+          device: 'trap',
+          of: { part: jawsId('trap'), spot: 'bottom' },
+          from: laying.place.surface,
+          min: inches(0),
+          target: seat,
+          broken: { min: 'tooDeep' },
+          called: 'foot of the frame',
+          origin: 'practice',
+        },
+      ],
+      free: [],
+      findings: [
+        {
+          id: 'thaw',
+          verdict: thaw === undefined ? 'unknown' : drowned ? 'fails' : 'holds',
+          about: 'At the thaw',
+          figure: thaw === undefined ? '?' : print(thaw),
+          origin: 'practice',
+          sentence:
+            thaw === undefined
+              ? 'Type how much higher the water comes at the thaw: the trap must still stand over it.'
+              : drowned
+                ? `The water comes ${print(thaw)} higher and the log stands ${print(over)} over it: under by ${print(thaw - over)} then. Pull it before, or a higher log.`
+                : `The water comes ${print(thaw)} higher; ${afloat ? 'the log rises with it' : `the log stands ${print(over)} over it now`}.`,
+        },
+        {
+          id: 'clip',
+          verdict: low ? 'fails' : 'holds',
+          about: 'Clip and trigger',
+          figure: low ? 'no room' : 'fits',
+          origin: 'practice',
+          sentence: low
+            ? 'A log clip leaves no room for a bottom trigger: from the top, or block the trap up on a cross stick.'
+            : 'The trigger hangs from the top, so the clip is free.',
+        },
+      ],
+      supplies: [{ kind: 'wire', what: 'tie wire', amount: of(laying, 'tie') }],
+      holds: [
+        {
+          kind: 'tie',
+          device: 'trap',
+          anchor: [inches(44), inches(10), surface + over],
+          tether: of(laying, 'tie'),
+          held: 'body',
+          build: 'mink',
+        },
+      ],
+      ground: [...bedLine(floor, -inches(24), inches(20)), [inches(36), surface], [inches(54), surface + inches(8)]],
+      front: flat(floor, inches(24)),
+      marks: [
+        mark('overWater', 'Log over the water', 'side', -inches(24), surface, surface + over, 1),
+        mark('overWater', 'Log over the water', 'eye', -inches(12), surface, surface + over, 1),
+        mark('trunk', 'Trunk', 'side', -inches(31), surface + over, surface + over - thick),
+      ],
+      travel: [{ build: 'mink', x: -inches(8), z: surface + over, pose: 'walks' }],
+    });
+  },
+  steps: [
+    {
+      do: 'Look whether the log is fixed to both banks or afloat; how high comes the thaw?',
+      caution: 'No log over deep water is walked on: work from the bank or in waders.',
+    },
+    { do: 'Drive the clip into the middle of the trunk.' },
+    { do: 'Tie the wire to a tree; ice takes no stake.' },
+    setGrip(true),
+    { do: 'Pinch it into its clip, trigger from the top.' },
+    hooksOff('once it stands'),
+  ],
+};

@@ -1,0 +1,115 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { bed, panUnder } from '../pieces/bed';
+import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  panUnder: panUnder(0.75, [-3, 4]),
+  ledge: practised('Ledge', 'its width under the roots', 9, [4, 30]),
+  roots: practised('Roots over the ledge', 'height they leave', 10, [3, 40]),
+  ...SLIDE_NUMBERS,
+  chain: practised('Chain', 'trap to the lock', 8, [4, 118]),
+  wire: practised('Slide wire', 'root to the deep end', 60, [20, 472]),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A small foothold on the ledge under a root wad. */
+export const rootPlatform: SetType = {
+  id: 'root-platform',
+  name: 'Root platform',
+  idea: 'A No. 11 on the ledge under a root wad, just under water, on a slide to the pool beside it; no lure.',
+  species: ['mink'],
+  stations: ['undercut', 'bank den', 'log crossing'],
+  devices: ['foothold'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'foothold', size: '11' },
+  fit: 'No. 11 with a light pan; bedded in wet moss so that it does not rock.',
+  tools: ['hip boots', 'trowel', 'wire'],
+  faults: ['Rocked on the roots: a bed of gravel under it.'],
+  numbers,
+  seen: 'panUnder',
+  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to the pool' }, default: 'slide' } },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const under = of(laying, 'panUnder');
+    const ledge = of(laying, 'ledge');
+    const seat = surface - under - inches(1.2);
+    const roots = seat + of(laying, 'roots');
+    const half = ledge / 2;
+    const hold = holdPiece(
+      { ...laying, choices: { ...laying.choices, hold: 'slide' } },
+      { numbers, build: 'mink', held: 'front foot', bank: inches(18) },
+    );
+    return assemble(
+      bed(laying, { size: device.size, under, works: { min: 0.5, max: 2, target: 0.75 } }),
+      {
+        parts: [
+          {
+            id: 'ledge',
+            kind: 'ledge',
+            bearer: 'bank',
+            x: 0,
+            y: 0,
+            z: fixed(seat - inches(4)),
+            height: inches(4),
+            wide: ledge,
+            across: inches(16),
+          },
+          {
+            id: 'wad',
+            kind: 'root',
+            bearer: 'bank',
+            x: inches(6),
+            y: 0,
+            z: fixed(roots),
+            height: inches(10),
+            wide: inches(26),
+            across: inches(24),
+          },
+        ],
+      },
+      hold,
+      {
+        findings: [
+          {
+            id: 'room',
+            verdict: of(laying, 'roots') < inches(5) ? 'fails' : 'holds',
+            about: 'Room under the roots',
+            figure: printLength(of(laying, 'roots'), laying.system),
+            origin: 'practice',
+            sentence:
+              of(laying, 'roots') < inches(5) ? 'The jaws do not close under 5 in: another ledge.' : 'The jaws close free under the roots.',
+          },
+        ],
+        ground: [
+          ...deepGround(laying, seat - inches(14), hold),
+          [-half - inches(2), seat - inches(14)],
+          [-half + inches(1), seat - inches(4)],
+          [half, seat - inches(4)],
+          [half + inches(8), surface + inches(6)],
+          [half + inches(24), surface + inches(9)],
+        ],
+        front: [
+          [-inches(24), seat - inches(6)],
+          [inches(24), seat - inches(6)],
+        ],
+        marks: [
+          across('ledge', 'Ledge', 'side', seat - inches(7), -half, half),
+          mark('roots', 'Roots over the ledge', 'eye', -inches(9), seat, roots, 1),
+        ],
+        travel: [{ build: 'mink', x: -inches(6), z: surface - 0.06, pose: 'swims' }],
+      },
+    );
+  },
+  steps: [
+    { do: 'Look under the roots for the worn ledge.', caution: 'A root wad over deep water gives way: from the water side, waders first.' },
+    { do: 'Drive the deep end in the pool, then tie the wire to a root; lock at the bank end.' },
+    { do: 'A bed of gravel and moss on the ledge.' },
+    { do: 'Bed the trap on it so that it does not rock.', lastReach: true, caution: 'Settle it from below.' },
+  ],
+};

@@ -1,0 +1,136 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { coverNeed, depthHere, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
+import { upright } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { hooksOff, setGrip } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top under', help: 'negative: it stands proud, 1½ to 2 in are wanted' },
+  depth: depthHere('Depth at the trap', 'not beside it'),
+  roof: practised('Roof over the bed', 'height of the undercut at the trap', 14, [5, 60]),
+  under: practised('Under the roof', 'how far it reaches back', 10, [3, 60]),
+  tie: tieNumber(40),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A trap tight under the roof of an undercut bank. */
+export const undercutBank: SetType = {
+  id: 'undercut-bank',
+  name: 'Undercut bank',
+  idea: 'A 160 tight under the roof at the outside of a bend, dog up, near spring upright, far spring flat, its top 1½ to 2 in proud. Three to five along 500 yd of brook, at bends that deserve it.',
+  species: ['mink'],
+  stations: ['undercut', 'bank den', 'channel'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '160' },
+  fit: 'Outer stake at an angle through the far spring, its edge just inside the jaw so that a bump cannot topple it; the bank steadies the inner side; second stake deep, on the chain.',
+  tools: ['hip boots', 'stakes', 'trowel'],
+  faults: [
+    'Toppled: the outer stake stood upright instead of at an angle.',
+    'Under the roof by too little: the upright spring did not clear it.',
+  ],
+  school: '110 and 120 for mink; or 155 and 160, which also hold a stray otter or raccoon.',
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: notchChoice('middle') },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const bottom = jawsBottom(laying, device.size, inches(-1.75), inches(0));
+    const floor = bedOf(laying) ?? bottom;
+    const roof = floor + of(laying, 'roof');
+    const needs = bottom + frame + inches(3);
+    const inner = frame / 2 + inches(0.5);
+    const print = (m: number) => printLength(m, laying.system);
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'none', look: { springs: 'bank', dog: 'top', trigger: 'v' } }),
+      {
+        parts: [
+          upright(
+            {
+              id: 'outer',
+              y: -(frame / 2 - inches(0.4)),
+              foot: floor - inches(12),
+              top: bottom + frame + inches(5),
+              thick: inches(0.8),
+              leansAcross: -inches(4),
+              name: 'outer stake',
+            },
+            laying.system,
+          ),
+          {
+            id: 'roof',
+            kind: 'ceiling',
+            bearer: 'bank',
+            x: 0,
+            y: inner + of(laying, 'under') / 2 - inches(6),
+            z: fixed(roof),
+            height: inches(8),
+            wide: inches(46),
+            across: of(laying, 'under') + inches(12),
+          },
+        ],
+        needs: [coverNeed(laying, { min: 1, max: 2.5, target: 1.75, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        findings: [
+          {
+            id: 'clears',
+            verdict: roof >= needs ? 'holds' : 'fails',
+            about: 'Under the roof',
+            figure: print(roof - floor),
+            origin: 'practice',
+            sentence:
+              roof >= needs
+                ? `The roof stands ${print(roof - floor)} over the bed; frame and upright spring take ${print(needs - floor)}.`
+                : `Frame and upright spring take ${print(needs - floor)} and the roof stands ${print(roof - floor)} over the bed: dig the bed ${print(needs - roof)}, or a smaller trap.`,
+          },
+        ],
+        ground: [
+          [-inches(26), floor - inches(1)],
+          [inches(26), floor],
+        ],
+        front: [
+          [-inches(30), floor - inches(5)],
+          [-inches(10), floor - inches(1)],
+          [-inches(5), floor],
+          [inner, floor],
+          [inner + of(laying, 'under') * 0.6, floor + inches(2)],
+          [inner + of(laying, 'under') * 0.7, roof],
+          [inner + of(laying, 'under') + inches(10), roof + inches(9)],
+        ],
+        marks: [
+          mark('roof', 'Roof over the bed', 'eye', -inches(8), floor, roof, 1),
+          across('under', 'Under the roof', 'eye', roof + inches(11), inner, inner + of(laying, 'under')),
+        ],
+        travel: [{ build: 'mink', x: -inches(9), z: surface - 0.06, pose: 'swims' }],
+      },
+      gripMarks(laying, device.size, bottom),
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, -frame / 2, bottom],
+        at: [inches(18), -frame / 2 - inches(8), floor],
+        to: 'stake',
+        build: 'mink',
+      }),
+    );
+  },
+  steps: [
+    {
+      do: 'Measure the depth at the trap, beside it, and the roof over the bed.',
+      caution: 'An undercut can break off under you: stand in the water or well back.',
+    },
+    { do: 'Drive the second stake deep, wire the chain to it.' },
+    setGrip(true),
+    { do: 'Stand it tight under the roof, dog up, near spring upright, far spring flat.' },
+    hooksOff('once it stands'),
+    { do: 'Outer stake at an angle through the far spring.', caution: 'Its edge just inside the jaw, pushed from above.' },
+  ],
+};

@@ -1,0 +1,160 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { coverNeed, depthHere, depthMarks, grip, movable } from '../pieces/grip';
+import { besideWall } from '../pieces/ground';
+import { tie, tieNumber } from '../pieces/hold';
+import { CULVERTS, hooksOff, setGrip } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  acrossUnder: practised('Middle over the water', 'of the opening; 0: half of it is under', 0, [-5, 5], -1),
+  depth: depthHere('Depth at the wall', 'over the bed'),
+  ledge: practised('Ledge over the water', 'on which the bar lies', 8, [1, 60], -1),
+  offWall: practised('Opening off the wall', 'its near side', 0.5, [0, 4]),
+  tie: tieNumber(30, 'second spring to the stake or chain'),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A body-grip hung over a ledge by a bar: travellers duck below the upper spring. */
+export const wallHanging: SetType = {
+  id: 'wall-hanging',
+  name: 'Wall, hanging',
+  idea: 'A 110 to 160 hung over a ledge by a bar, lower spring under water; travellers along the wall duck below the upper one. One on each wall; one crouches at the bridge to see it.',
+  species: ['mink', 'muskrat'],
+  stations: ['bridge', 'culvert', 'channel'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '160' },
+  fit: 'A bar of ½ × 24 in with a 6 in cross piece, a stone on it if it is loose. Dog to the stream; second spring at a right angle, staked or chained.',
+  tools: ['bar', 'wire', 'hip boots'],
+  faults: ['Swings in the current: chain the second spring.', 'Passed on the other wall: list every passage and which have no set.'],
+  numbers,
+  seen: 'acrossUnder',
+  seenAt: 'middle',
+  choices: { notch: notchChoice('middle') },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const bottom = surface + of(laying, 'acrossUnder') - frame / 2;
+    const floor = bedOf(laying) ?? bottom - inches(6);
+    const wall = frame / 2 + of(laying, 'offWall');
+    const ledge = surface + of(laying, 'ledge');
+    const print = (m: number) => printLength(m, laying.system);
+    return assemble(
+      grip(laying, {
+        size: device.size,
+        bottom,
+        floor,
+        holder: 'none',
+        bearer: 'bank',
+        look: { springs: 'up', dog: 'side', trigger: 'spread' },
+        tiedTo: 'bar',
+      }),
+      {
+        parts: [
+          {
+            id: 'bar',
+            kind: 'bar',
+            bearer: 'bank',
+            x: 0,
+            y: wall,
+            z: fixed(ledge),
+            height: inches(0.6),
+            wide: inches(6),
+            across: inches(24),
+            stock: 'bar ½ × 24 in with cross piece',
+          },
+          {
+            id: 'drop',
+            kind: 'line',
+            bearer: 'bank',
+            x: 0,
+            y: 0,
+            z: fixed(Math.min(bottom + frame, ledge)),
+            height: Math.max(Math.abs(ledge - bottom - frame), inches(0.5)),
+            wide: 0.005,
+            across: 0.005,
+            stock: `wire ${print(Math.abs(ledge - bottom - frame) + inches(8))}`,
+          },
+          {
+            id: 'stone',
+            kind: 'stone',
+            bearer: 'bank',
+            x: 0,
+            y: wall + inches(8),
+            z: fixed(ledge + inches(0.6)),
+            height: inches(4),
+            wide: inches(7),
+            across: inches(8),
+            stock: 'stone on the bar',
+          },
+          {
+            id: 'wall',
+            kind: 'wall',
+            bearer: 'bank',
+            x: 0,
+            y: wall + inches(9),
+            z: fixed(floor - inches(4)),
+            height: ledge - floor + inches(4),
+            wide: inches(46),
+            across: inches(18),
+          },
+        ],
+        needs: [
+          coverNeed(laying, {
+            min: frame / 2 / inches(1) - 2,
+            max: frame / 2 / inches(1) + 2,
+            target: frame / 2 / inches(1),
+            broken: { min: 'tooDeep', max: 'outOfWater' },
+          }),
+        ],
+        findings: [
+          {
+            id: 'duck',
+            verdict: of(laying, 'offWall') > BUILDS.minkFemale.smallestGap ? 'fails' : 'holds',
+            about: 'Between wall and frame',
+            figure: print(of(laying, 'offWall')),
+            origin: 'practice',
+            sentence: `${print(of(laying, 'offWall'))} stay between wall and frame; a female mink uses ${print(BUILDS.minkFemale.smallestGap)}.`,
+          },
+        ],
+        ground: [
+          [-inches(26), floor],
+          [inches(26), floor],
+        ],
+        front: besideWall(surface, floor, wall),
+        marks: [
+          mark('acrossUnder', 'Middle over the water', 'eye', -inches(2), surface, surface + of(laying, 'acrossUnder'), 1),
+          mark('ledge', 'Ledge over the water', 'eye', -frame / 2 - inches(6), surface, ledge, 1),
+          mark(null, 'Top over the water', 'side', 0, surface, bottom + frame, 1),
+        ].filter((m) => Math.abs(m.at[1] - m.to[1]) > 0.004),
+        travel: [{ build: 'mink', x: -inches(9), y: 0, z: surface - BUILDS.mink.swims, pose: 'swims' }],
+      },
+      { marks: [across('offWall', 'Off the wall', 'eye', bottom - inches(2), wall, frame / 2, -1)] },
+      depthMarks(laying, floor, -inches(20), -frame / 2 - inches(2)),
+      movable(laying, 'Hang it'),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, -frame / 2, bottom],
+        at: [inches(16), -frame / 2 - inches(6), floor],
+        to: 'stake',
+        build: 'mink',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Crouch at the bridge and look along both walls.', caution: CULVERTS },
+    { do: 'Lay the bar over the ledge; a stone on it if it is loose.' },
+    setGrip(true),
+    { do: 'Hang it by the upper spring, the dog to the stream.' },
+    hooksOff('before it is lowered'),
+    { do: 'Stake or chain the second spring at a right angle.', caution: 'By the spring’s eye.' },
+  ],
+};

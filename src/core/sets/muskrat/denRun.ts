@@ -1,0 +1,131 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING } from '../design';
+import { coverNeed, depthHere, depthMarks, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { trench } from '../pieces/ground';
+import { fenced } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { hooksOff, setGrip } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: topUnder(2, [-3, 30]),
+  depth: depthHere('Depth of the run', 'water over its bottom'),
+  width: practised('Run at the bed', 'the groove', 6, [3, 24]),
+  mouth: practised('Before the hole', 'trap to the mouth', 5, [1, 24]),
+  reach: practised('Arm can reach', 'under the surface', 30, [8, 60]),
+  tie: tieNumber(30),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A small body-grip in the run of a bank den or hut. */
+export const denRun: SetType = {
+  id: 'den-run',
+  name: 'Muskrat den run',
+  idea: 'A 110 on the bottom of the groove before a bank hole or hut, one stake through its spring.',
+  species: ['muskrat', 'mink'],
+  stations: ['muskrat place', 'bank den', 'run', 'undercut'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '110' },
+  fit: 'A 110 or 120; one thin stake through the spring eye; spring up keeps it narrow.',
+  tools: ['hip boots', 'thin stakes'],
+  faults: ['Mud in the jaws: the dog froze into it. Rest the lower jaw on two small sticks.'],
+  hides: ['inside the den, as far as the wire lets it'],
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: notchChoice('middle') },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const bottom = jawsBottom(laying, device.size, inches(2), inches(0.5));
+    const floor = bedOf(laying) ?? bottom - inches(0.5);
+    const width = Math.max(of(laying, 'width'), inches(3));
+    const mouth = of(laying, 'mouth');
+    const section = trench(surface, floor, width, width + inches(4));
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'none', look: { springs: 'up' } }),
+      fenced(
+        {
+          section,
+          level: surface,
+          frame: { y: 0, z: bottom, across: frame, height: frame },
+          species: 'muskrat',
+          route: 'bed',
+          most: 2,
+          foot: floor - inches(6),
+        },
+        laying.system,
+      ),
+      {
+        parts: [
+          {
+            id: 'hole',
+            kind: 'ceiling',
+            bearer: 'bank',
+            x: mouth + inches(8),
+            y: 0,
+            z: fixed(floor + inches(5.5)),
+            height: Math.max(surface + inches(5) - floor - inches(5.5), inches(3)),
+            wide: inches(16),
+            across: width + inches(6),
+          },
+        ],
+        needs: [
+          coverNeed(laying, {
+            min: -of(laying, 'reach') / inches(1),
+            max: 0,
+            target: -2,
+            broken: { min: 'cannotReach', max: 'outOfWater' },
+          }),
+        ],
+        findings: [
+          {
+            id: 'dog',
+            verdict: 'holds',
+            about: 'Dog hangs free',
+            figure: printLength(bottom - floor, laying.system),
+            origin: 'practice',
+            sentence: 'Rest the lower jaw on two small sticks, so that the dog neither sinks into mud nor freezes in.',
+          },
+        ],
+        ground: [
+          [-inches(22), floor - inches(3)],
+          [-inches(6), floor],
+          [mouth + inches(16), floor + inches(3)],
+          [mouth + inches(16.3), surface + inches(5)],
+          [mouth + inches(24), surface + inches(5.5)],
+        ],
+        front: section,
+        marks: [
+          across('width', 'Run at the bed', 'eye', floor - inches(3), -width / 2, width / 2),
+          across('mouth', 'Before the hole', 'side', floor - inches(3), 0, mouth),
+        ],
+        travel: [{ build: 'muskrat', x: -inches(7), z: floor + inches(0.5), pose: 'walks' }],
+      },
+      gripMarks(laying, device.size, bottom),
+      depthMarks(laying, floor, -inches(10), width / 2 + inches(3)),
+      tooTall(laying, device.size),
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom + frame / 2],
+        at: [-inches(12), width / 2 + inches(6), surface + inches(2)],
+        to: 'stake',
+        build: 'muskrat',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Feel for the groove with the foot; it is firm and clear.', caution: 'Old holes cave in: step beside them.' },
+    { do: 'Wire the chain to a stake.' },
+    setGrip(true),
+    hooksOff('before it goes under'),
+    { do: 'Stand it in the groove on two small sticks, one stake through the spring.', caution: 'Hold it by the spring.' },
+  ],
+};

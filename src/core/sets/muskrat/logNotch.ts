@@ -1,0 +1,142 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed, follows, type Linear } from '../../water/linear';
+import { footholdOf } from '../bedded';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { panUnder, weightFinding } from '../pieces/bed';
+import { depthHere } from '../pieces/grip';
+import { bedLine, flat } from '../pieces/ground';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  panUnder: panUnder(1, [-2, 4]),
+  depth: depthHere(),
+  log: practised('Log', 'its thickness', 8, [4, 30]),
+  notch: practised('Notch', 'its length', 8, [5, 24]),
+  logLong: practised('Length of the log', 'as far as it is drawn', 48, [20, 200]),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A trap in a notch cut into a log, with the log's own way of moving with the water. */
+export const logNotch: SetType = {
+  id: 'log-notch',
+  name: 'Notched log',
+  idea: 'A small foothold in a notch that was cut into a log beforehand, an inch under water; a log afloat follows the level, one fixed at its ends does not.',
+  species: ['muskrat', 'mink'],
+  stations: ['muskrat place', 'log crossing', 'feed bed', 'point'],
+  devices: ['foothold'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'foothold', size: '1½' },
+  variants: [{ id: 'afloat', name: 'log afloat', choices: { log: 'afloat' } }],
+  fit: 'No. 1 to 1½; a staple in the log takes the chain.',
+  tools: ['saw', 'hatchet', 'staples'],
+  faults: ['Dry or drowned on a fixed log: the level moved.'],
+  numbers,
+  seen: 'panUnder',
+  choices: { log: { label: 'The log is', options: { fixed: 'fixed at its ends', afloat: 'afloat' }, default: 'fixed' } },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const afloat = laying.choices.log === 'afloat';
+    const { pan, spread } = footholdOf(device.size);
+    const under = of(laying, 'panUnder');
+    const floor = bedOf(laying) ?? surface - inches(20);
+    const thick = of(laying, 'log');
+    const notch = Math.max(of(laying, 'notch'), spread + inches(1));
+    const seat = -under - pan;
+    const at = (offset: number): Linear => (afloat ? follows(laying.place.surface, offset) : fixed(surface + offset));
+    const bearer = afloat ? ('float' as const) : ('bank' as const);
+    const half = of(laying, 'logLong') / 2;
+    const whole = seat + inches(2.5);
+    const piece = (id: string, from: number, to: number) => ({
+      id,
+      kind: 'trunk' as const,
+      bearer,
+      x: (from + to) / 2,
+      y: 0,
+      z: at(whole - thick),
+      height: thick,
+      wide: to - from,
+      across: thick,
+    });
+    return assemble({
+      parts: [
+        {
+          id: 'pan',
+          kind: 'pan',
+          device: 'trap',
+          bearer,
+          x: 0,
+          y: 0,
+          z: at(seat),
+          height: pan,
+          wide: spread,
+          across: spread,
+          tiedTo: 'logB',
+          stock: `foothold No. ${device.size}`,
+        },
+        piece('logA', -half, -notch / 2),
+        piece('logB', notch / 2, half),
+        {
+          id: 'seat',
+          kind: 'trunk',
+          bearer,
+          x: 0,
+          y: 0,
+          z: at(whole - thick),
+          height: Math.max(seat - (whole - thick), inches(1)),
+          wide: notch,
+          across: thick,
+        },
+      ],
+      needs: [
+        {
+          id: 'pan',
+          device: 'trap',
+          of: { part: 'pan', spot: 'top' },
+          from: laying.place.surface,
+          min: inches(-2),
+          max: inches(-0.5),
+          target: inches(-1),
+          broken: { min: 'tooDeep', max: 'outOfWater' },
+          called: 'pan',
+          origin: 'practice',
+        },
+      ],
+      free: [{ device: 'trap', say: { down: 'Cut the notch deeper', up: 'Block the trap up' }, floor: null }],
+      findings: [
+        weightFinding(laying, device.size, 'muskrat'),
+        {
+          id: 'log',
+          verdict: 'holds',
+          about: 'The log',
+          figure: afloat ? 'afloat' : 'fixed',
+          origin: 'practice',
+          sentence: afloat
+            ? 'Afloat it follows the level; see that its end cannot ground.'
+            : `Fixed at its ends it is left by the water: the notch is ${printLength(notch, laying.system)} long and may be cut deeper.`,
+        },
+      ],
+      holds: [{ kind: 'tie', device: 'trap', anchor: [notch / 2, 0, surface], tether: inches(12), held: 'front foot', build: 'muskrat' }],
+      ground: bedLine(floor, -half - inches(8), half + inches(8)),
+      front: flat(floor, inches(18)),
+      marks: [
+        mark('panUnder', 'Pan under', 'side', inches(1), surface, surface - under),
+        mark('panUnder', 'Pan under', 'eye', inches(1), surface, surface - under),
+        across('notch', 'Notch', 'side', surface + inches(6), -notch / 2, notch / 2),
+        mark('log', 'Log', 'side', half + inches(3), surface + whole, surface + whole - thick),
+      ],
+      travel: [{ build: 'muskrat', x: -half * 0.55, z: surface + whole, pose: 'walks' }],
+    });
+  },
+  steps: [
+    {
+      do: 'Cut the notch beforehand, long enough for the trap and an inch to spare.',
+      caution: 'Saw and hatchet from a firm stand, not from a floating log.',
+    },
+    { do: 'Staple the chain to the log so that the catch reaches water.' },
+    { do: 'Set the trap into the notch in wet moss; it must not rock.', lastReach: true, caution: 'Settle it from below.' },
+    { do: 'A little mud and a root on the log beside it.' },
+  ],
+};

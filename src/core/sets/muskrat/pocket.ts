@@ -1,0 +1,141 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import { footholdOf } from '../bedded';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { bed, coverFinding, panUnder, weightFinding } from '../pieces/bed';
+import { depthHere } from '../pieces/grip';
+import { bait } from '../pieces/scent';
+import { tie, tieNumber } from '../pieces/hold';
+import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  panUnder: panUnder(0.5, [-1, 4]),
+  depth: depthHere('Depth at the mouth', 'over the firm bottom'),
+  pocketDeep: practised('Pocket into the bank', 'mouth to its back', 12, [6, 30]),
+  pocketHigh: practised('Height of the hole', 'floor to roof', 6, [3, 14]),
+  baitUp: practised('Back end over the water', 'where the bait stays dry', 2, [0, 10], -1),
+  chainEnd: measured('Depth where the chain ends', 'for the catch', [0, 80], 1),
+  tie: tieNumber(24, 'trap to the stake in the water'),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A tunnel dug into the bank, its floor flooded, the bait dry at its back. */
+export const pocket: SetType = {
+  id: 'pocket',
+  name: 'Pocket',
+  idea: 'A tunnel into the bank with a flooded floor and a dry back end for the bait, a small foothold at its mouth, half an inch of water over it. Root draws muskrat, flesh or fish mink and raccoon.',
+  species: ['muskrat', 'mink'],
+  stations: ['muskrat place', 'undercut', 'channel', 'point', 'bank den', 'bridge'],
+  devices: ['foothold'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'foothold', size: '1½' },
+  variants: [{ id: 'mink', name: 'for mink: fish', choices: { bait: 'fish' } }],
+  fit: 'No. 1½ for mink, No. 1 to 1½ for muskrat; no slide: the trap must weigh enough, and the chain reach water that covers the catch.',
+  tools: ['trowel', 'hip boots', 'pliers'],
+  faults: ['Bait gone, not fired: a small visitor, or the pan too heavy.', 'A raccoon: flesh draws it. Roots do not.'],
+  remake: ['Fresh bait at the dry end; silt out of the mouth.'],
+  numbers,
+  seen: 'panUnder',
+  choices: {
+    bait: { label: 'Bait', options: { root: 'root or apple', fish: 'fish', flesh: 'flesh' }, default: 'root' },
+    bottom: { label: 'Ground for the stake', options: { soft: 'soft', firm: 'firm', hard: 'hard' }, default: 'firm' },
+  },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const under = of(laying, 'panUnder');
+    const build = laying.choices.bait === 'root' || laying.choices.bait === undefined ? 'muskrat' : 'mink';
+    const base = surface - under - footholdOf(device.size).pan;
+    const floor = Math.min(bedOf(laying) ?? base - inches(1), base);
+    const deep = of(laying, 'pocketDeep');
+    const high = of(laying, 'pocketHigh');
+    const dry = surface + of(laying, 'baitUp');
+    const mouth = inches(4);
+    const roof = Math.max(surface, floor + inches(3)) + high * 0.6;
+    const shelf = Math.min(dry, roof + inches(1));
+    return assemble(
+      bed(laying, { size: device.size, under, works: { min: 0.25, max: 1, target: 0.5 } }),
+      {
+        parts: [
+          {
+            id: 'roof',
+            kind: 'ceiling',
+            bearer: 'bank',
+            x: mouth + deep / 2 + inches(2),
+            y: 0,
+            z: fixed(roof),
+            height: inches(6),
+            wide: deep + inches(4),
+            across: inches(14),
+          },
+        ],
+        findings: [
+          weightFinding(laying, device.size, build),
+          coverFinding(laying, laying.numbers.chainEnd, build),
+          {
+            id: 'dryBait',
+            verdict: of(laying, 'baitUp') < inches(1) ? 'warns' : 'holds',
+            about: 'Bait stays dry',
+            figure: printLength(of(laying, 'baitUp'), laying.system),
+            origin: 'practice',
+            sentence: `The back end stands ${printLength(of(laying, 'baitUp'), laying.system)} over the water: a rise of that much floods the bait. ${build === 'muskrat' ? 'Root draws muskrat.' : 'Flesh and fish draw mink, and raccoon.'}`,
+          },
+        ],
+        ground: [
+          [-inches(30), floor - inches(8)],
+          [-inches(10), floor - inches(1)],
+          [mouth, floor],
+          [mouth + deep * 0.6, surface - inches(0.5)],
+          [mouth + deep * 0.8, shelf],
+          [mouth + deep + inches(2), shelf],
+          [mouth + deep + inches(2.5), roof + inches(5)],
+          [mouth + deep + inches(14), roof + inches(7)],
+        ],
+        front: [
+          [-inches(22), roof + inches(5)],
+          [-inches(4.5), roof],
+          [-inches(4), floor],
+          [inches(4), floor],
+          [inches(4.5), roof],
+          [inches(22), roof + inches(5)],
+        ],
+        marks: [
+          across('pocketDeep', 'Pocket into the bank', 'side', floor - inches(3), mouth, mouth + deep),
+          mark('baitUp', 'Back end over the water', 'side', mouth + deep, surface, dry, 1),
+        ],
+        travel: [{ build, x: -inches(5), z: surface - 0.07, pose: 'swims' }],
+      },
+      bait({
+        x: mouth + deep - inches(2),
+        z: shelf,
+        what: laying.choices.bait === 'fish' ? 'fish' : laying.choices.bait === 'flesh' ? 'flesh' : 'root or apple',
+        height: inches(1.5),
+        wide: inches(2.5),
+      }),
+      tie(laying, {
+        numbers,
+        part: 'pan',
+        from: [-inches(3), 0, base],
+        at: [-inches(22), 0, floor - inches(2)],
+        to: 'stake',
+        build,
+        held: 'front foot',
+        kind: 'drowner',
+        cable: 'chain and wire',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Dig the tunnel slanting up into the bank, its floor under water, its back dry.', caution: 'Gloves: broken glass and roots.' },
+    { do: 'Drive the stake out in the deepest water the chain reaches.' },
+    { do: 'Bait at the dry back end.' },
+    {
+      do: 'Bed the trap at the mouth so that it does not rock, half an inch of water over the pan.',
+      lastReach: true,
+      caution: 'Small jaws hurt too: settle it from below.',
+    },
+    { do: 'Splash the bank clean of tracks.' },
+  ],
+};

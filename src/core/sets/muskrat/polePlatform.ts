@@ -1,0 +1,150 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import { footholdOf, panNeed } from '../bedded';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { panUnder, weightFinding } from '../pieces/bed';
+import { depthHere, depthMarks } from '../pieces/grip';
+import { bedLine, flat } from '../pieces/ground';
+import { upright } from '../pieces/guides';
+import { bait } from '../pieces/scent';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  panUnder: panUnder(1, [-2, 6]),
+  depth: depthHere(),
+  long: practised('Platform', 'its length', 20, [10, 60]),
+  pushIn: practised('Posts pushed in', 'into the bed', 14, [4, 40]),
+  roofOver: practised('Roof over the board', 'against birds', 8, [4, 24]),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+const BOARD = inches(1);
+
+/** A board on posts: it works only while the level keeps inside its band. */
+export const polePlatform: SetType = {
+  id: 'pole-platform',
+  name: 'Platform on poles',
+  idea: 'A board on two posts just under the surface, roofed against birds, a small foothold on it; only while the level keeps inside its band.',
+  species: ['muskrat'],
+  stations: ['muskrat place', 'feed bed', 'channel', 'point'],
+  devices: ['foothold'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'foothold', size: '1½' },
+  fit: 'No. 1 to 1½ on the board, its chain to a post.',
+  tools: ['driver', 'wire', 'hammer'],
+  faults: ['Dry or drowned: the level moved; a float follows it.'],
+  numbers,
+  seen: 'panUnder',
+  choices: { roof: { label: 'Roof against birds', options: { yes: 'roofed', no: 'open' }, default: 'yes' } },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const { pan, spread } = footholdOf(device.size);
+    const board = surface - of(laying, 'panUnder') - pan;
+    const floor = bedOf(laying) ?? board - inches(16);
+    const long = of(laying, 'long');
+    const foot = floor - of(laying, 'pushIn');
+    const roofed = laying.choices.roof !== 'no';
+    const top = board + BOARD + of(laying, 'roofOver');
+    const marks = [
+      { at: of(laying, 'pushIn'), what: 'bed' },
+      { at: board - foot, what: 'board' },
+      { at: surface - foot, what: 'water line' },
+    ];
+    return assemble(
+      {
+        parts: [
+          {
+            id: 'pan',
+            kind: 'pan',
+            device: 'trap',
+            bearer: 'bed',
+            x: 0,
+            y: 0,
+            z: fixed(board),
+            height: pan,
+            wide: spread,
+            across: spread,
+            tiedTo: 'postL',
+            stock: `foothold No. ${device.size}`,
+          },
+          {
+            id: 'board',
+            kind: 'platform',
+            bearer: 'bed',
+            x: 0,
+            y: 0,
+            z: fixed(board - BOARD),
+            height: BOARD,
+            wide: long,
+            across: inches(8),
+            stock: `board ${printLength(long, laying.system)}`,
+          },
+          ...([-1, 1] as const).map((hand) => ({
+            ...upright(
+              {
+                id: `post${hand < 0 ? 'L' : 'R'}`,
+                x: hand * (long / 2 - inches(1.5)),
+                foot,
+                top: roofed ? top : board + inches(2),
+                thick: inches(1.5),
+                kind: 'support',
+                name: 'post',
+              },
+              laying.system,
+            ),
+            marks,
+          })),
+          ...(roofed
+            ? [
+                {
+                  id: 'roof',
+                  kind: 'platform' as const,
+                  bearer: 'bed' as const,
+                  x: 0,
+                  y: 0,
+                  z: fixed(top),
+                  height: BOARD,
+                  wide: long + inches(2),
+                  across: inches(12),
+                  stock: 'roof board',
+                },
+              ]
+            : []),
+        ],
+        needs: [panNeed(laying, { min: 0.5, max: 3, target: 1 })],
+        free: [{ device: 'trap', say: { down: 'Lower the board', up: 'Raise the board' }, floor }],
+        findings: [
+          weightFinding(laying, device.size, 'muskrat'),
+          {
+            id: 'roof',
+            verdict: roofed ? 'holds' : 'warns',
+            about: 'Birds',
+            figure: roofed ? 'roofed' : 'open',
+            origin: 'practice',
+            sentence: roofed ? 'Roofed: a bird does not land on it.' : 'Without a roof a bird can stand on it: cover it.',
+          },
+        ],
+        holds: [{ kind: 'tie', device: 'trap', anchor: [-long / 2, 0, board], tether: inches(14), held: 'front foot', build: 'muskrat' }],
+        ground: bedLine(floor, -inches(32), inches(32)),
+        front: flat(floor, inches(20)),
+        marks: [
+          mark('panUnder', 'Pan under', 'side', inches(1), surface, board + pan),
+          mark('panUnder', 'Pan under', 'eye', inches(1), surface, board + pan),
+          across('long', 'Platform', 'side', board - inches(4), -long / 2, long / 2),
+        ],
+        travel: [{ build: 'muskrat', x: -long / 2 - inches(3), z: surface - 0.08, pose: 'swims' }],
+      },
+      bait({ x: long / 2 - inches(4), z: board, what: 'root or apple', height: inches(2), wide: inches(2.5) }),
+      depthMarks(laying, floor, -inches(26), -inches(14)),
+    );
+  },
+  steps: [
+    { do: 'Drive the two posts to their marks.', caution: 'Water plus sink against the waders first.' },
+    { do: 'Nail the board on at its mark; the roof over it.' },
+    { do: 'Wire the chain to a post so that the catch reaches water.' },
+    { do: 'Set the trap on the board in wet leaves; it must not rock.', lastReach: true, caution: 'Settle it from the side.' },
+    { do: 'Bait at the far end.' },
+  ],
+};

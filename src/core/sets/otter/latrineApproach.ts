@@ -1,0 +1,105 @@
+import { BUILDS } from '../../animals/species';
+import { inches } from '../../units/factors';
+import { fixed } from '../../water/linear';
+import { notchChoice, openingOf } from '../bodyGrip';
+import { assemble, level as across, NOTHING } from '../design';
+import { coverNeed, depthHere, depthMarks, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { landing, trench } from '../pieces/ground';
+import { fenced } from '../pieces/guides';
+import { tie, tieNumber } from '../pieces/hold';
+import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  topUnder: topUnder(-1, [-8, 12]),
+  depth: depthHere('Depth where they land', 'water over the bed'),
+  width: practised('Width of the landing', 'between what stands beside it', 18, [8, 80]),
+  toLatrine: practised('Trap to the latrine', 'along the approach', 36, [10, 200]),
+  frameOverBed: frameOverBed(1),
+  tie: tieNumber(72),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A 330 where otter must leave the water for their latrine. */
+export const latrineApproach: SetType = {
+  id: 'latrine-approach',
+  name: 'Latrine approach, body-grip',
+  idea: 'A 330 where otter must leave the water for a latrine, its top just proud, the sides closed with what grows there. Only in an open season.',
+  species: ['otter'],
+  stations: ['latrine', 'point', 'crossover'],
+  devices: ['bodyGrip'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'bodyGrip', size: '330' },
+  fit: 'A stand or rods; springs beside the frame; trigger wires spread wide, since an otter is thin.',
+  tools: ['setter', 'hatchet', 'waders'],
+  faults: ['Slipped through: trigger bunched in the middle.'],
+  numbers,
+  seen: 'topUnder',
+  choices: { notch: notchChoice('middle') },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const frame = openingOf(device.size);
+    const bottom = jawsBottom(laying, device.size, inches(-1), of(laying, 'frameOverBed'));
+    const floor = bedOf(laying) ?? bottom - of(laying, 'frameOverBed');
+    const width = of(laying, 'width');
+    const to = of(laying, 'toLatrine');
+    const section = trench(surface, floor, width - inches(2), width);
+    return assemble(
+      grip(laying, { size: device.size, bottom, floor, holder: 'rods', room: width, look: { trigger: 'spread' } }),
+      fenced(
+        { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'otter', route: 'surface', most: 2 },
+        laying.system,
+      ),
+      {
+        parts: [
+          {
+            id: 'latrine',
+            kind: 'stones',
+            bearer: 'bank',
+            x: to,
+            y: 0,
+            z: fixed(surface + inches(7)),
+            height: inches(2),
+            wide: inches(14),
+            across: inches(14),
+          },
+        ],
+        needs: [coverNeed(laying, { min: -3, max: 3, target: 1, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        ground: [
+          ...landing(surface, floor, { toe: inches(12), rise: inches(7) }).slice(0, 4),
+          [to, surface + inches(7)],
+          [to + inches(14), surface + inches(8)],
+        ],
+        front: section,
+        marks: [
+          across('width', 'Landing', 'eye', floor - inches(4), -width / 2, width / 2),
+          across('toLatrine', 'Trap to the latrine', 'side', surface + inches(16), 0, to),
+        ],
+        travel: [{ build: 'otter', x: -inches(12), z: surface - BUILDS.otter.swims, pose: 'swims' }],
+      },
+      gripMarks(laying, device.size, bottom),
+      depthMarks(laying, floor, -inches(20), width / 2 + inches(2)),
+      tooTall(laying, device.size),
+      movable(laying),
+      tie(laying, {
+        numbers,
+        part: 'jaws',
+        from: [0, frame / 2, bottom + frame / 2],
+        at: [inches(22), width / 2 + inches(8), surface + inches(4)],
+        to: 'stake',
+        build: 'otter',
+      }),
+    );
+  },
+  steps: [
+    { do: 'Find where they must leave the water.' },
+    { do: 'Drive the stake beside the landing, tie the cable.' },
+    setGrip(),
+    { do: 'Stand it in the landing, rods through the springs.' },
+    hooksOff('once it stands'),
+    { do: 'Close the sides with what grows there.', caution: 'From the side, with a stick.' },
+    feelSwing,
+  ],
+};

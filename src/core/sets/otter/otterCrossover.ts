@@ -1,0 +1,90 @@
+import { inches } from '../../units/factors';
+import { footholdOf } from '../bedded';
+import { assemble, level as across, NOTHING } from '../design';
+import { bed, panUnder } from '../pieces/bed';
+import { depthHere } from '../pieces/grip';
+import { flat } from '../pieces/ground';
+import { upright } from '../pieces/guides';
+import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { bedLast } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  panUnder: panUnder(1.5, [-2, 8]),
+  depth: depthHere('Depth at the bed', 'at the foot of the crossing'),
+  neck: practised('Neck of land', 'water to water', 72, [24, 240]),
+  trail: practised('Width of the trail', 'the worn way', 8, [4, 40]),
+  ...SLIDE_NUMBERS,
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A foothold where otter cross a neck of land between two waters. */
+export const otterCrossover: SetType = {
+  id: 'otter-crossover',
+  name: 'Otter crossover',
+  idea: 'A foothold on a slide wire at the foot of a worn crossing over a neck of land, two thin sticks beside it. Only in an open season.',
+  species: ['otter'],
+  stations: ['crossover', 'slide', 'point', 'channel'],
+  devices: ['foothold'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'foothold', size: '4' },
+  fit: 'No. 3 to 5; the deep end on the side of the larger water.',
+  tools: ['setters', 'hatchet', 'waders'],
+  faults: ['Crossed the other way: a bed at each foot of the crossing.'],
+  numbers,
+  seen: 'panUnder',
+  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' } },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const under = of(laying, 'panUnder');
+    const neck = of(laying, 'neck');
+    const trail = of(laying, 'trail');
+    const base = surface - under - footholdOf(device.size).pan;
+    const floor = Math.min(bedOf(laying) ?? base - inches(1.5), base);
+    const hold = holdPiece(
+      { ...laying, choices: { ...laying.choices, hold: 'slide' } },
+      { numbers, build: 'otter', held: 'front foot', bank: inches(24) },
+    );
+    const half = Math.max(trail / 2, footholdOf(device.size).spread / 2) + inches(1);
+    return assemble(bed(laying, { size: device.size, under, works: { min: 0.5, max: 4, target: 1.5 } }), hold, {
+      parts: ([-1, 1] as const).map((hand) =>
+        upright(
+          {
+            id: `guide${hand < 0 ? 'L' : 'R'}`,
+            x: inches(1),
+            y: hand * half,
+            foot: floor - inches(6),
+            top: surface + inches(12),
+            thick: inches(0.6),
+            name: 'thin stick',
+          },
+          laying.system,
+        ),
+      ),
+      ground: [
+        ...deepGround(laying, floor, hold),
+        [-0.3, floor],
+        [0.12, floor],
+        [inches(14), surface + inches(2)],
+        [inches(14) + neck * 0.4, surface + inches(10)],
+        [inches(14) + neck * 0.8, surface + inches(3)],
+        [inches(14) + neck, surface - inches(6)],
+      ],
+      front: flat(floor),
+      marks: [
+        across('trail', 'Trail', 'eye', surface + inches(14), -trail / 2, trail / 2),
+        across('neck', 'Neck of land', 'side', surface + inches(16), inches(14), inches(14) + neck),
+      ],
+      travel: [{ build: 'otter', x: -inches(6), z: Math.max(floor, surface - 0.12), pose: 'swims' }],
+    });
+  },
+  steps: [
+    { do: 'Walk the crossing: at which foot do they leave the water?' },
+    { do: 'Deep end first, then the bank stake; lock at the bank end.' },
+    { do: 'Pack the bed at the foot of the crossing.' },
+    bedLast('at the foot of the crossing'),
+    { do: 'A thin stick each side, no lure.' },
+  ],
+};

@@ -1,0 +1,82 @@
+import { inches } from '../../units/factors';
+import { footholdOf } from '../bedded';
+import { assemble, level as across, NOTHING } from '../design';
+import { bed, panUnder } from '../pieces/bed';
+import { depthHere } from '../pieces/grip';
+import { flat } from '../pieces/ground';
+import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { bedLast } from '../pieces/steps';
+import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { fixed } from '../../water/linear';
+
+const numbers: Record<string, NumberSpec> = {
+  panUnder: panUnder(2.5),
+  depth: depthHere('Depth at the bed', 'where they come ashore'),
+  toLatrine: practised('Pan before the latrine', 'along the approach', 40, [10, 200]),
+  ...SLIDE_NUMBERS,
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** A foothold on a slide wire where otter come ashore to their latrine. */
+export const otterLatrine: SetType = {
+  id: 'otter-latrine',
+  name: 'Otter latrine, foothold',
+  idea: 'A foothold on a slide wire at the approach to a latrine, where they leave the water. Only in an open season.',
+  species: ['otter'],
+  stations: ['latrine', 'point', 'slide'],
+  devices: ['foothold'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'foothold', size: '5' },
+  fit: 'No. 3 to 5, strong springs; chain short to the lock.',
+  tools: ['setters', 'hatchet', 'waders'],
+  faults: ['Sprung at a toe: the bed lay beside the landing, not on it.', 'In some weeks they travel small creeks: a latrine rests then.'],
+  numbers,
+  seen: 'panUnder',
+  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' } },
+  layOut: (laying) => {
+    const device = laying.devices.trap;
+    if (!device) return NOTHING;
+    const surface = levelThen(laying);
+    const under = of(laying, 'panUnder');
+    const to = of(laying, 'toLatrine');
+    const base = surface - under - footholdOf(device.size).pan;
+    const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
+    const hold = holdPiece(
+      { ...laying, choices: { ...laying.choices, hold: 'slide' } },
+      { numbers, build: 'otter', held: 'front foot', bank: inches(24) },
+    );
+    return assemble(bed(laying, { size: device.size, under, works: { min: 1, max: 5, target: 2.5 } }), hold, {
+      parts: [
+        {
+          id: 'latrine',
+          kind: 'stones',
+          bearer: 'bank',
+          x: to,
+          y: 0,
+          z: fixed(surface + inches(7)),
+          height: inches(2),
+          wide: inches(14),
+          across: inches(14),
+        },
+      ],
+      ground: [
+        ...deepGround(laying, floor, hold),
+        [-0.3, floor],
+        [0.14, floor],
+        [inches(14), surface + inches(1)],
+        [to, surface + inches(7)],
+        [to + inches(14), surface + inches(8)],
+      ],
+      front: flat(floor),
+      marks: [across('toLatrine', 'Pan before the latrine', 'side', surface + inches(16), 0, to)],
+      travel: [{ build: 'otter', x: -inches(6), z: Math.max(floor, surface - 0.12), pose: 'swims' }],
+    });
+  },
+  steps: [
+    { do: 'Find the latrine and every way to it from the water.' },
+    { do: 'Deep end first, then the bank stake; lock at the bank end.' },
+    { do: 'Pack the bed right where they land.' },
+    bedLast('on the landing'),
+    { do: 'No lure: the latrine draws.' },
+  ],
+};

@@ -1,0 +1,125 @@
+import { WEIGHTS } from '../../devices/sizes';
+import { BUILDS, type BuildKey } from '../../animals/species';
+import { keepsDown } from '../../hold/weight';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { printWeight } from '../../units/weight';
+import type { Finding } from '../../water/finding';
+import { bedParts, buildUp, footholdOf, panNeed } from '../bedded';
+import { level as across, upright as mark, type Piece } from '../design';
+import { levelThen, practised, type Laying, type NumberSpec } from '../setType';
+
+/** Footholds in their beds. */
+
+export type Foot = 'front' | 'hind';
+
+/** Where the pan lies for a foot: cover and way off the centre line, inches. [practice] */
+export const FOOT: Record<Foot, { under: [number, number]; target: number; off: [number, number]; usualOff: number }> = {
+  front: { under: [2, 3], target: 2.5, off: [2, 3], usualOff: 2.5 },
+  hind: { under: [6, 9], target: 7, off: [5, 7], usualOff: 6 },
+};
+
+export const panUnder = (usual: number, [min, max]: [number, number] = [-2, 12]): NumberSpec =>
+  practised('Pan under', 'water over the pan, as seen', usual, [min, max], 1);
+
+export const offset = (usual: number): NumberSpec =>
+  practised('Pan off the middle', 'front foot 2 to 3 in, hind foot 5 to 7', usual, [0, 12]);
+
+export interface BedPlace {
+  size: string;
+  /** water over the pan, m */
+  under: number;
+  /** the pan's cover that works, inches */
+  works: { min: number; max: number; target: number };
+  device?: string;
+  x?: number;
+  y?: number;
+  on?: 'bed' | 'stone';
+  /** the number that is seen; null where it follows from others */
+  key?: string | null;
+}
+
+/** A foothold, what lies under it, what it needs of the surface and how far it is built up. */
+export function bed(laying: Laying, place: BedPlace): Piece {
+  const { size, under, works, device = 'trap', x = 0, y = 0, on = 'bed', key = 'panUnder' } = place;
+  const surface = levelThen(laying);
+  const spread = footholdOf(size).spread;
+  const name = device === 'trap' ? 'Pan under' : `${device}: pan under`;
+  return {
+    parts: bedParts(laying, size, under, { device, x, y, under: on }),
+    needs: [panNeed(laying, { device, ...works })],
+    free: [{ device, say: { down: 'Make the bed', up: 'Build the bed' }, floor: null }],
+    findings: [buildUp(laying, size, under, device === 'trap' ? undefined : `Build-up, ${device}`)].map((f) =>
+      device === 'trap' ? f : { ...f, id: `${device}-buildUp` },
+    ),
+    marks:
+      Math.abs(under) < 0.003
+        ? []
+        : [
+            mark(key, name, 'side', x + spread * 0.2, surface, surface - under),
+            mark(key, name, 'eye', y + spread * 0.2, surface, surface - under),
+          ],
+  };
+}
+
+/** The offset of the pan from the middle of the approach, on the drawing and against what the foot wants. */
+export function offsetPiece(laying: Laying, off: number, under: number, foot: Foot): Piece {
+  const print = (m: number) => printLength(m, laying.system);
+  const { off: wanted, under: covered } = FOOT[foot];
+  const fits = off >= inches(wanted[0]) - 1e-6 && off <= inches(wanted[1]) + 1e-6;
+  return {
+    marks: Math.abs(off) < inches(1) ? [] : [across('offset', 'Off the middle', 'eye', levelThen(laying) - under - inches(7), 0, off)],
+    findings: [
+      {
+        id: 'foot',
+        verdict: fits ? 'holds' : 'warns',
+        about: `For a ${foot} foot`,
+        figure: print(off),
+        origin: 'practice',
+        sentence: `A ${foot} foot wants the pan ${wanted[0]} to ${wanted[1]} in off the middle and ${covered[0]} to ${covered[1]} in under; it lies ${print(off)} off.${foot === 'hind' ? ' Deeper and further out holds better.' : ' A low berm in front makes it plant its feet.'}`,
+      },
+    ],
+  };
+}
+
+/** Whether the trap alone holds its animal down, where nothing draws it into deep water. */
+export function weightFinding(laying: Laying, size: string, build: BuildKey): Finding {
+  const trap = WEIGHTS.foothold[size] ?? 0.5;
+  const { pulls, wanted, spare } = keepsDown(trap, BUILDS[build].weight.usual);
+  const weight = (kg: number) => printWeight(kg, laying.system);
+  return {
+    id: 'weight',
+    verdict: spare >= 0 ? 'holds' : 'fails',
+    about: 'Weight of the trap',
+    figure: weight(trap),
+    origin: 'practice',
+    sentence: `In water it pulls ${weight(pulls)}; ${BUILDS[build].called} of ${weight(BUILDS[build].weight.usual)} wants ${weight(wanted)} to be kept down.${spare < 0 ? ` ${weight(-spare / 0.873)} more: a heavier trap, a drowning weight or a slide.` : ''}`,
+  };
+}
+
+/** Whether the chain reaches water that covers the animal whole. @param reaches depth where the chain ends, m; undefined when not measured */
+export function coverFinding(laying: Laying, reaches: number | undefined, build: BuildKey): Finding {
+  const { swims, called } = BUILDS[build];
+  const print = (m: number) => printLength(m, laying.system);
+  const base = { id: 'fullCover', about: 'Water within the chain', origin: 'practice' as const };
+  if (reaches === undefined)
+    return {
+      ...base,
+      verdict: 'unknown',
+      figure: `${print(swims)}?`,
+      sentence: `Measure the depth where the chain ends: ${print(swims)} cover ${called} whole.`,
+    };
+  return reaches >= swims
+    ? {
+        ...base,
+        verdict: 'holds',
+        figure: print(reaches),
+        sentence: `${print(reaches)} where the chain ends, ${print(swims)} cover ${called} whole.`,
+      }
+    : {
+        ...base,
+        verdict: 'fails',
+        figure: print(reaches),
+        sentence: `${print(reaches)} where the chain ends and ${print(swims)} cover ${called} whole: ${print(swims - reaches)} more, so a longer chain or deeper water.`,
+      };
+}

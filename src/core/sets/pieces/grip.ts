@@ -1,0 +1,246 @@
+import { BODY_GRIPS } from '../../devices/sizes';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import type { Finding } from '../../water/finding';
+import { fixed } from '../../water/linear';
+import type { Broken, Need } from '../../water/need';
+import type { Bearer, Look, Part } from '../../water/part';
+import { openingOf } from '../bodyGrip';
+import { upright as mark, type Piece } from '../design';
+import { bedOf, levelThen, measured, practised, type Laying, type NumberSpec } from '../setType';
+import { upright } from './guides';
+
+/** Body-grips: how high they stand, what carries them, what they need of the water. */
+
+export const topUnder = (
+  usual: number,
+  [min, max]: [number, number],
+  help = 'of the jaws, as seen; negative when it stands proud',
+): NumberSpec => practised('Top under', help, usual, [min, max], 1);
+
+export const depthHere = (label = 'Depth here', help = 'water over the firm bottom'): NumberSpec => measured(label, help, [0, 120], 1);
+
+export const frameOverBed = (usual = 1, max = 14): NumberSpec =>
+  practised('Frame over the bed', 'height of what carries it', usual, [0, max]);
+
+export type Holder = 'stand' | 'uprights' | 'eyes' | 'rods' | 'stakes' | 'clip' | 'bar' | 'none';
+
+export interface GripPlace {
+  size: string;
+  /** elevation of the bottom of the jaws, m */
+  bottom: number;
+  floor: number;
+  holder: Holder;
+  device?: string;
+  bearer?: Bearer;
+  x?: number;
+  y?: number;
+  look?: Look;
+  tiedTo?: string;
+  /** width there is for frame and springs, m: where it is too narrow the springs stand up */
+  room?: number;
+}
+
+/** A trap with what carries it. */
+export function grip(laying: Laying, place: GripPlace): Piece {
+  const { size, bottom, device = 'trap', bearer = 'bed', x = 0, y = 0, look = {}, tiedTo = 'anchor', room } = place;
+  const up = room !== undefined && room < springsWide(size);
+  const frame = openingOf(size);
+  const jaws: Part = {
+    id: jawsId(device),
+    kind: 'jaws',
+    device,
+    bearer,
+    x,
+    y,
+    z: fixed(bottom),
+    height: frame,
+    wide: 0.02,
+    across: frame,
+    tiedTo,
+    stock: `body-grip ${size}`,
+    look: { size, springs: 'side', trigger: 'v', dog: 'top', ...(up ? { springs: 'up' as const } : {}), ...look },
+  };
+  return {
+    parts: [jaws, ...carrier(laying, place, frame)],
+    findings: room === undefined ? [] : [springsFinding(laying, size, bottom, room)],
+  };
+}
+
+/** What frame and springs take side by side, m: the arms bend back a little as they are set. [practice] */
+const springsWide = (size: string): number => openingOf(size) + 1.6 * (BODY_GRIPS[size]?.arm ?? inches(9));
+
+/** Spring direction is geometry: it changes height, width and what shows. */
+export function springsFinding(laying: Laying, size: string, bottom: number, room: number): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const wide = springsWide(size);
+  const top = bottom + openingOf(size) / 2 + (BODY_GRIPS[size]?.arm ?? inches(9)) + inches(0.8);
+  const shows = top - levelThen(laying);
+  const up = room < wide;
+  return {
+    id: 'springs',
+    verdict: 'holds',
+    about: 'Springs',
+    figure: up ? 'standing up' : 'beside it',
+    origin: 'practice',
+    sentence: up
+      ? `Frame and springs side by side take ${print(wide)} and there are ${print(room)}: the springs stand up, ${shows > 0.005 ? `${print(shows)} of them over the water` : `${print(-shows)} under the water`}.`
+      : `Frame and springs side by side take ${print(wide)} of the ${print(room)}: they lie low beside the frame.`,
+  };
+}
+
+export const jawsId = (device: string): string => (device === 'trap' ? 'jaws' : `${device}-jaws`);
+
+function carrier(
+  { system }: Laying,
+  { size, bottom, floor, holder, device = 'trap', x = 0, y = 0, bearer = 'bed' }: GripPlace,
+  frame: number,
+): Part[] {
+  const id = (name: string): string => (device === 'trap' ? name : `${device}-${name}`);
+  const arm = BODY_GRIPS[size]?.arm ?? inches(9);
+  const pair = (name: string, off: number, foot: number, top: number, thick = inches(0.9)): Part[] =>
+    ([-1, 1] as const).map((hand) =>
+      upright({ id: id(`${name}${hand < 0 ? 'L' : 'R'}`), x, y: y + hand * off, foot, top, thick, bearer, name: 'upright' }, system),
+    );
+  if (holder === 'stand')
+    return [
+      {
+        id: id('stand'),
+        kind: 'stand',
+        bearer,
+        x,
+        y,
+        z: fixed(Math.min(floor, bottom - 0.02)),
+        height: Math.max(bottom - floor, 0.02),
+        wide: inches(10),
+        across: frame,
+        stock: 'stand',
+      },
+    ];
+  // through the springs, whose middle lies half an arm outside the frame
+  if (holder === 'uprights') return pair('upright', frame / 2 + arm * 0.45, floor - inches(10), bottom + frame * 0.8);
+  if (holder === 'rods') return pair('rod', frame / 2 + inches(0.6), floor - inches(10), bottom + frame + inches(3), inches(0.5));
+  if (holder === 'stakes') return pair('stake', frame / 2 - inches(0.4), floor - inches(10), bottom + frame * 0.95);
+  if (holder === 'eyes')
+    return [
+      {
+        id: id('eyes'),
+        kind: 'log',
+        bearer,
+        x,
+        y,
+        z: fixed(bottom + frame * 0.9),
+        height: inches(1.2),
+        wide: inches(1.2),
+        across: frame + 2 * arm + inches(10),
+        stock: `stick through the spring eyes ${printLength(frame + 2 * arm + inches(10), system)}`,
+      },
+      ...pair('fork', frame / 2 + arm + inches(2), floor - inches(10), bottom + frame * 0.9, inches(1.2)),
+    ];
+  if (holder === 'clip')
+    return [
+      {
+        id: id('clip'),
+        kind: 'bar',
+        bearer,
+        x,
+        y,
+        z: fixed(bottom - inches(1.5)),
+        height: inches(1.5),
+        wide: inches(2),
+        across: inches(4),
+        stock: 'spiked log clip',
+      },
+    ];
+  if (holder === 'bar')
+    return [
+      {
+        id: id('bar'),
+        kind: 'bar',
+        bearer,
+        x,
+        y: y + frame * 0.5 + inches(2),
+        z: fixed(bottom + frame),
+        height: inches(0.5),
+        wide: inches(6),
+        across: inches(24),
+        stock: 'bar ½ × 24 in, 6 in cross piece',
+      },
+    ];
+  return [];
+}
+
+/** Where the bottom of the jaws is: as seen at the surface, else on its carrier over the bed, else as it is usually seen. */
+export function jawsBottom(laying: Laying, size: string, usualUnder: number, overBed: number | null = null): number {
+  const { topUnder: seen } = laying.numbers;
+  const frame = openingOf(size);
+  if (seen !== undefined) return levelThen(laying) - seen - frame;
+  const bed = bedOf(laying);
+  return bed !== null && overBed !== null ? bed + overBed : levelThen(laying) - usualUnder - frame;
+}
+
+export interface Cover {
+  min?: number;
+  max?: number;
+  target?: number;
+  broken: { min?: Broken; max?: Broken };
+  device?: string;
+  called?: string;
+}
+
+/** What the top of the jaws needs of the surface; inches, under it is negative. */
+export function coverNeed(laying: Laying, { min, max, target, broken, device = 'trap', called = 'top of the jaws' }: Cover): Need {
+  return {
+    id: device === 'trap' ? 'cover' : `${device}-cover`,
+    device,
+    of: { part: jawsId(device), spot: 'top' },
+    from: laying.place.surface,
+    ...(min === undefined ? {} : { min: inches(min) }),
+    ...(max === undefined ? {} : { max: inches(max) }),
+    ...(target === undefined ? {} : { target: inches(target) }),
+    broken,
+    called,
+    origin: 'practice',
+  };
+}
+
+/** The height of a trap under the surface as both drawings show it. */
+export function gripMarks(laying: Laying, size: string, bottom: number, key: string | null = 'topUnder', x = 0): Piece {
+  const surface = levelThen(laying);
+  const top = bottom + openingOf(size);
+  return { marks: [mark(key, 'Top under', 'side', x, surface, top), mark(key, 'Top under', 'eye', 0, surface, top)] };
+}
+
+/** The depth as both drawings show it. @param across where on each drawing, m */
+export function depthMarks(laying: Laying, floor: number, side: number, eye: number): Piece {
+  const surface = levelThen(laying);
+  const key = 'depth';
+  return surface - floor < 0.02
+    ? {}
+    : { marks: [mark(key, 'Depth', 'side', side, surface, floor), mark(key, 'Depth', 'eye', eye, surface, floor)] };
+}
+
+/** The trap may be set lower or higher. */
+export const movable = (laying: Laying, say = 'Set it', device = 'trap'): Piece => ({
+  free: [{ device, say: { down: say, up: say }, floor: bedOf(laying) }],
+});
+
+/** A trap taller than the water it must be in. */
+export function tooTall(laying: Laying, size: string): Piece {
+  const { depth, topUnder: seen } = laying.numbers;
+  const frame = openingOf(size);
+  if (depth === undefined || seen === undefined || seen + frame <= depth + inches(1)) return {};
+  const print = (m: number) => printLength(m, laying.system);
+  return {
+    findings: [
+      {
+        id: 'tooTall',
+        verdict: 'fails',
+        about: 'Frame and depth',
+        figure: print(seen + frame - depth),
+        origin: 'computed',
+        sentence: `With its top ${print(seen)} under and ${print(frame)} of frame it would reach ${print(seen + frame)} down, but it is ${print(depth)} deep here. Measure one of the two again.`,
+      },
+    ],
+  };
+}

@@ -1,0 +1,218 @@
+import { BUILDS, BUILDS_OF, type BuildKey, type Species } from '../../animals/species';
+import { jawSwing } from '../../devices/jawSwing';
+import { cornersBuried, gapBeside, shareThrough, type Frame, type Section } from '../../geometry/opening';
+import { fence } from '../../geometry/fence';
+import { inches, type System } from '../../units/factors';
+import { printLength } from '../../units/length';
+import type { Finding } from '../../water/finding';
+import { fixed, follows, type Linear } from '../../water/linear';
+import type { Bearer, Part, PartKind } from '../../water/part';
+import type { Piece } from '../design';
+
+/** Sticks, poles and stones that lead an animal, and what they leave open. */
+
+export const STICK = inches(1.25);
+
+interface Wood {
+  id: string;
+  x?: number;
+  y?: number;
+  /** from and to, m of elevation */
+  foot: number;
+  top: number;
+  thick?: number;
+  bearer?: Bearer;
+  kind?: PartKind;
+  leans?: number;
+  leansAcross?: number;
+  name?: string;
+}
+
+/** A stick that stands. */
+export function upright(own: Wood, system: System): Part {
+  const { id, x = 0, y = 0, foot, top, thick = STICK, bearer = 'bed', kind = 'stick', leans, leansAcross, name = 'stick' } = own;
+  const look = { ...(leans === undefined ? {} : { leans }), ...(leansAcross === undefined ? {} : { leansAcross }) };
+  const length = Math.hypot(top - foot, leans ?? 0, leansAcross ?? 0);
+  return {
+    id,
+    kind,
+    bearer,
+    x,
+    y,
+    z: fixed(foot),
+    height: top - foot,
+    wide: thick,
+    across: thick,
+    stock: `${name} ${printLength(length, system)}`,
+    ...(Object.keys(look).length > 0 ? { look } : {}),
+  };
+}
+
+/** A pole that lies across the travel. */
+export function crossPole(
+  own: { id: string; x?: number; y?: number; z: Linear; length: number; thick?: number; bearer?: Bearer; name: string; tiedTo?: string },
+  system: System,
+): Part {
+  const { id, x = 0, y = 0, z, length, thick = inches(3), bearer = 'bed', name, tiedTo } = own;
+  const tied = tiedTo === undefined ? {} : { tiedTo };
+  return {
+    id,
+    kind: 'log',
+    bearer,
+    x,
+    y,
+    z,
+    height: thick,
+    wide: thick,
+    across: length,
+    stock: `${name} ${printLength(length, system)}`,
+    ...tied,
+  };
+}
+
+/** A pole floating over the trap, tied: it makes the animal dive. @param ahead before the trap, m */
+export const divePole = (surface: 'pond' | 'tail', ahead: number, length: number, system: System): Part =>
+  crossPole(
+    { id: 'dive', x: -ahead, z: follows(surface, -inches(2)), length, bearer: 'float', name: 'dive pole, tied,', tiedTo: 'bank' },
+    system,
+  );
+
+export interface Fenced {
+  section: Section;
+  level: number;
+  frame: Frame;
+  species: Species;
+  /** along the bed, or at the surface, where the water over the trap counts too */
+  route: 'bed' | 'surface';
+  /** x of the sticks before (negative) or behind the trap's plane, m */
+  along?: number;
+  /** at most so many sticks a side; fewer where fences are feared */
+  most?: number;
+  foot?: number;
+  top?: number;
+}
+
+/**
+ * The sticks that close both sides of a frame against the smallest animal of its species, and what they and the frame leave open.
+ * Their thickness and the gaps that are used are practice.
+ */
+export function fenced(own: Fenced, system: System): Piece {
+  const { section, level, frame, species, along = 0, most = 6 } = own;
+  const small = BUILDS_OF[species].at(-1) ?? 'muskrat';
+  const large = BUILDS_OF[species][0] ?? small;
+  const allowed = BUILDS[small].smallestGap;
+  const bed = frame.z;
+  const open = gapBeside(section, frame, [], routeOf(own, small));
+  const sticks = ([-1, 1] as const).flatMap((hand) => {
+    const gap = hand < 0 ? open.left : open.right;
+    const count = Math.min(most, fence(gap, allowed, STICK).sticks);
+    const clear = (gap - count * STICK) / (count + 1);
+    return Array.from({ length: count }, (_, i): Part => {
+      const y = frame.y + hand * (frame.across / 2 + (i + 1) * clear + (i + 0.5) * STICK);
+      return upright(
+        {
+          id: `fence${hand < 0 ? 'L' : 'R'}${i + 1}`,
+          x: along,
+          y,
+          foot: own.foot ?? bed - inches(8),
+          top: own.top ?? Math.max(level + inches(4), bed + frame.height),
+        },
+        system,
+      );
+    });
+  });
+  const stuck = sticks.map(({ y }) => ({ y, thick: STICK }));
+  return { parts: sticks, findings: [...openingFindings(own, stuck, small, large, system), ...swingFinding(sticks, frame, system)] };
+}
+
+const routeOf = ({ level, frame, route }: Fenced, build: BuildKey): { low: number; high: number } =>
+  route === 'bed'
+    ? { low: frame.z, high: Math.min(level, frame.z + BUILDS[build].swims) }
+    : { low: Math.max(frame.z, level - BUILDS[build].swims), high: level };
+
+/** What passes the jaws, what passes beside and over them, and whether the corners are buried. */
+export function openingFindings(
+  own: Fenced,
+  sticks: { y: number; thick: number }[],
+  small: BuildKey,
+  large: BuildKey,
+  system: System,
+): Finding[] {
+  const { section, level, frame, route } = own;
+  const print = (m: number) => printLength(m, system);
+  const found: Finding[] = [];
+  const share = Math.round(shareThrough(section, level, frame) * 100);
+  if (level > frame.z)
+    found.push({
+      id: 'opening',
+      verdict: 'holds',
+      about: 'Through the jaws',
+      figure: `${share} %`,
+      origin: 'computed',
+      sentence: `${share} % of the wet section leads through the opening of ${print(frame.across)}.`,
+    });
+  const gaps = gapBeside(section, frame, sticks, routeOf(own, small));
+  const gap = Math.max(gaps.left, gaps.right);
+  const user = BUILDS[small];
+  const big = BUILDS[large];
+  const passes = gap >= user.smallestGap - 1e-6;
+  found.push({
+    id: 'fence',
+    verdict: passes ? (gap >= big.smallestGap ? 'fails' : 'warns') : 'holds',
+    about: 'Gaps beside it',
+    figure: print(gap),
+    origin: 'practice',
+    sentence: passes
+      ? `${print(gap)} stay open beside it at every height ${user.called} needs (${print(user.smallestGap)}): one more stick there, or a narrower place.`
+      : `${sticks.length === 0 ? 'No stick is needed' : `${sticks.length} ${sticks.length === 1 ? 'stick' : 'sticks'}`}: ${print(gap)} stay open at most. ${cap(user.called)} uses ${print(user.smallestGap)}, ${big.called} ${print(big.smallestGap)}.`,
+  });
+  const buried = cornersBuried(section, frame);
+  if (buried > 0.006)
+    found.push({
+      id: 'buried',
+      verdict: 'fails',
+      about: 'Lower corners',
+      figure: print(buried),
+      origin: 'computed',
+      sentence: `The lower corners would be ${print(buried)} in the bed: a smaller trap, a higher stand or a wider place.`,
+    });
+  const over = level - frame.z - frame.height;
+  if (route === 'surface' && over > 0)
+    found.push({
+      id: 'gapOver',
+      verdict: over >= big.smallestGap ? 'warns' : 'holds',
+      about: 'Water over it',
+      figure: print(over),
+      origin: 'practice',
+      sentence:
+        over >= big.smallestGap
+          ? `${print(over)} of water stand over it and ${big.called} passes over at ${print(big.smallestGap)}: a pole right above makes it dive.`
+          : `${print(over)} over it, less than the ${print(big.smallestGap)} ${big.called} uses.`,
+    });
+  return found;
+}
+
+/** Whether any stick stands in the swing of the jaws. */
+export function swingFinding(sticks: Pick<Part, 'x' | 'y' | 'wide'>[], frame: Frame, system: System, x = 0): Finding[] {
+  const worst = sticks.map((s) => ({
+    how: jawSwing(s.x - x, s.y - frame.y, frame.across, s.wide),
+    in: frame.across / 2 - Math.abs(s.y - frame.y),
+  }));
+  const blocks = worst.find((s) => s.how === 'blocks');
+  const steadies = worst.some((s) => s.how === 'steadies');
+  if (sticks.length === 0) return [];
+  return [
+    {
+      id: 'swing',
+      verdict: blocks ? 'fails' : 'holds',
+      about: 'Jaw swing',
+      figure: blocks ? 'blocked' : 'clear',
+      origin: 'practice',
+      sentence: blocks
+        ? `A stick stands ${printLength(Math.max(blocks.in, 0), system)} inside the frame: the jaws hit it. Move it within 1 in of the side arm, or out.`
+        : `${steadies ? 'A stick near the side arm steadies it and the jaws pass' : 'No stick stands in the arc'}. Feel for it with a stick once it stands.`,
+    },
+  ];
+}
+
+const cap = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;

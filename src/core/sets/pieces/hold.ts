@@ -1,0 +1,129 @@
+import { BUILDS, type BuildKey } from '../../animals/species';
+import { pullOf, stakeHolds, type Bottom } from '../../hold/bag';
+import { animalReach, type Held } from '../../hold/reach';
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import type { Finding } from '../../water/finding';
+import { fixed } from '../../water/linear';
+import type { Part, PartKind } from '../../water/part';
+import type { Hold, Piece } from '../design';
+import { numberOf, practised, type ChoiceSpec, type Laying, type NumberSpec } from '../setType';
+
+/** What holds the catch: tie, stake, tree. */
+
+export const tieNumber = (usual: number, help = 'anchor to the trap'): NumberSpec => practised('Tie', help, usual, [6, 240]);
+
+export const BOTTOM: ChoiceSpec = { label: 'Ground for the stake', options: { soft: 'soft', firm: 'firm', hard: 'hard' }, default: 'firm' };
+
+export interface TieTo {
+  numbers: Record<string, NumberSpec>;
+  device?: string;
+  /** the part it is tied to */
+  part: string;
+  from: [x: number, y: number, z: number];
+  /** where the anchor stands, m */
+  at: [x: number, y: number, z: number];
+  to: 'stake' | 'tree' | 'root' | 'log';
+  build: BuildKey;
+  held?: Held;
+  kind?: Hold['kind'];
+  /** what the cable is, as it is written on the list */
+  cable?: string;
+  driven?: number;
+}
+
+/** A line, as a part: its ends in x and z. */
+export function linePart(
+  id: string,
+  [x1, y1, z1]: [number, number, number],
+  [x2, y2, z2]: [number, number, number],
+  stock: string,
+  tiedTo: string,
+): Part {
+  return {
+    id,
+    kind: 'line',
+    bearer: 'bank',
+    x: (x1 + x2) / 2,
+    y: (y1 + y2) / 2,
+    z: fixed(Math.min(z1, z2)),
+    height: Math.max(Math.abs(z2 - z1), 0.005),
+    wide: Math.max(Math.abs(x2 - x1), 0.005),
+    across: Math.max(Math.abs(y2 - y1), 0.005),
+    tiedTo,
+    stock,
+    look: { leans: (x2 - x1) * (z2 - z1) >= 0 ? 1 : -1, leansAcross: (y2 - y1) * (z2 - z1) >= 0 ? 1 : -1 },
+  };
+}
+
+const ANCHORS: Record<TieTo['to'], { kind: PartKind; height: number; wide: number; under: number }> = {
+  stake: { kind: 'stake', height: inches(24), wide: inches(1.2), under: inches(20) },
+  tree: { kind: 'tree', height: inches(24), wide: inches(6), under: inches(2) },
+  root: { kind: 'root', height: inches(5), wide: inches(12), under: inches(2) },
+  log: { kind: 'trunk', height: inches(7), wide: inches(16), under: inches(4) },
+};
+
+/** A cable from the device to its anchor, with what that anchor holds against the largest animal that can be caught. */
+export function tie(laying: Laying, own: TieTo): Piece {
+  const { numbers, device = 'trap', part, from, at, to, build, held = 'body', kind = 'tie', cable = 'tie cable' } = own;
+  const length = numberOf(laying, { numbers }, numbers.tail ? 'tail' : 'tie');
+  const shape = ANCHORS[to];
+  const id = device === 'trap' || device === 'snare' ? 'anchor' : `${device}-anchor`;
+  const anchor: Part = {
+    id,
+    kind: shape.kind,
+    bearer: 'bank',
+    x: at[0],
+    y: at[1],
+    z: fixed(at[2] - shape.under),
+    height: shape.height,
+    wide: shape.wide,
+    across: shape.wide,
+    ...(to === 'stake' ? { stock: `stake ${printLength(shape.height, laying.system)}` } : {}),
+  };
+  const name = `${cable} ${printLength(length, laying.system)}`;
+  return {
+    parts: [anchor, linePart(`${id}-tie`, from, [at[0], at[1], at[2]], name, part)],
+    supplies: numbers.tail ? [] : [{ kind: 'cable', what: cable, amount: length }],
+    holds: [{ kind, device, anchor: at, tether: length, held, build }],
+    findings: [
+      reachFinding(laying, length, build, held, device, Math.hypot(from[0] - at[0], from[1] - at[1], from[2] - at[2])),
+      ...(to === 'stake' ? [stakeFinding(laying, own.driven ?? shape.under, build)] : []),
+    ],
+  };
+}
+
+function reachFinding(laying: Laying, length: number, build: BuildKey, held: Held, device: string, straight: number): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const reach = length + animalReach(BUILDS[build], held);
+  const short = straight > length + 0.02;
+  return {
+    id: device === 'trap' || device === 'snare' ? 'reach' : `${device}-reach`,
+    verdict: short ? 'fails' : 'holds',
+    about: 'Reach of the catch',
+    figure: print(reach),
+    origin: 'practice',
+    sentence: short
+      ? `The trap stands ${print(straight)} from its anchor and the tie has ${print(length)}: ${print(straight - length)} more, or a nearer anchor.`
+      : `${print(length)} of tie and ${BUILDS[build].called} held by the ${held}: everything within ${print(reach)} of the anchor is in its reach, and there it is looked for first.`,
+  };
+}
+
+/** Whether a stake holds the largest animal that can be caught there. */
+export function stakeFinding(laying: Laying, driven: number, build: BuildKey): Finding {
+  const bottom = (laying.choices.bottom ?? 'firm') as Bottom;
+  const holds = stakeHolds(driven, bottom);
+  const { high } = BUILDS[build].weight;
+  const [swimming, footed] = [pullOf(high, 'swimming'), pullOf(high, 'footed')];
+  const print = (m: number) => printLength(m, laying.system);
+  const verdict = holds >= footed ? 'holds' : holds >= swimming ? 'warns' : 'fails';
+  const deeper = print((driven * footed) / holds);
+  return {
+    id: 'stake',
+    verdict,
+    about: 'Stake',
+    figure: `${Math.round(holds)} N`,
+    origin: 'practice',
+    sentence: `${print(driven)} in ${bottom} ground hold about ${Math.round(holds)} N; ${high} kg pull ${Math.round(swimming)} N swimming and ${Math.round(footed)} N with a footing.${verdict === 'holds' ? '' : ` ${deeper} deep, or a tree, would hold it with a footing too.`}`,
+  };
+}

@@ -1,0 +1,39 @@
+import { inches } from '../../units/factors';
+import { fixed } from '../../water/linear';
+import type { Bearer, Part } from '../../water/part';
+import type { Piece } from '../design';
+
+/** Mound, bait and what carries them. */
+
+export const mound = (x: number, z: number, { wide = inches(16), height = inches(7), stock = 'mud and leaves' } = {}): Piece => ({
+  parts: [{ id: 'mound', kind: 'mound', bearer: 'bank', x, y: 0, z: fixed(z), height, wide, across: wide * 1.1, stock }],
+  supplies: [{ kind: 'lure', what: 'castor lure', amount: 1 }],
+});
+
+export interface BaitPlace {
+  x: number;
+  y?: number;
+  z: number;
+  what: string;
+  bearer?: Bearer;
+  height?: number;
+  wide?: number;
+  supply?: 'bait' | 'lure';
+  id?: string;
+}
+
+/** A bait where it stands or hangs. */
+export function bait({
+  x,
+  y = 0,
+  z,
+  what,
+  bearer = 'bank',
+  height = inches(2.5),
+  wide = inches(4),
+  supply = 'bait',
+  id = 'bait',
+}: BaitPlace): Piece {
+  const part: Part = { id, kind: 'bait', bearer, x, y, z: fixed(z), height, wide, across: wide, stock: what };
+  return { parts: [part], supplies: [{ kind: supply, what, amount: 1 }] };
+}

@@ -1,0 +1,116 @@
+import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { flat } from '../pieces/ground';
+import { stakeFinding } from '../pieces/hold';
+import { bait } from '../pieces/scent';
+import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+
+const numbers: Record<string, NumberSpec> = {
+  overWater: practised('Ground over the water', 'where it stands', 6, [0, 60], -1),
+  driven: practised('Driven in', 'stake under it', 14, [4, 30]),
+  offTrail: practised('Off the trail', 'middle of the trap', 12, [0, 60]),
+};
+const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+const TUBE = inches(6);
+
+/** A tube that holds a raccoon by its forepaw, on the dry trail beside the water. */
+export const enclosedFoot: SetType = {
+  id: 'enclosed-foot',
+  name: 'Enclosed foot trap',
+  idea: 'A tube with the bait inside it, staked beside the dry trail along the water: only a hand that reaches in is held. About half a minute a set; rebait when soaked.',
+  species: ['raccoon'],
+  stations: ['bridge', 'culvert', 'point', 'channel', 'log crossing', 'undercut', 'latrine'],
+  devices: ['enclosed'],
+  positions: [{ id: 'trap', label: 'Trap', optional: false }],
+  usual: { class: 'enclosed', size: 'pull' },
+  fit: 'A pull trigger only keeps noses out; pull and push is quicker and less choosy. Staked through its own swivel.',
+  tools: ['driver', 'sweet bait'],
+  faults: ['Bait soaked after rain: rebait.', 'Dug out: the stake is too short for this ground.'],
+  remake: ['Fresh dry bait; swivel free of mud.'],
+  numbers,
+  seen: null,
+  choices: { bottom: { label: 'Ground for the stake', options: { soft: 'soft', firm: 'firm', hard: 'hard' }, default: 'firm' } },
+  layOut: (laying) => {
+    if (!laying.devices.trap) return NOTHING;
+    const surface = levelThen(laying);
+    const land = surface + of(laying, 'overWater');
+    const off = of(laying, 'offTrail');
+    return assemble(
+      {
+        parts: [
+          {
+            id: 'tube',
+            kind: 'tube',
+            device: 'trap',
+            bearer: 'bank',
+            x: 0,
+            y: off,
+            z: fixed(land),
+            height: TUBE,
+            wide: inches(2.2),
+            across: inches(2.2),
+            tiedTo: 'stake',
+            stock: 'enclosed foot trap',
+          },
+          {
+            id: 'stake',
+            kind: 'stake',
+            bearer: 'bank',
+            x: 0,
+            y: off,
+            z: fixed(land - of(laying, 'driven')),
+            height: of(laying, 'driven') + inches(1),
+            wide: inches(0.6),
+            across: inches(0.6),
+            stock: `stake ${printLength(of(laying, 'driven'), laying.system)}`,
+          },
+        ],
+        needs: [
+          {
+            id: 'dry',
+            device: 'trap',
+            of: { part: 'tube', spot: 'bottom' },
+            from: laying.place.surface,
+            min: 0,
+            broken: { min: 'tooDeep' },
+            called: 'foot of the trap',
+            origin: 'practice',
+          },
+        ],
+        findings: [
+          stakeFinding(laying, of(laying, 'driven'), 'raccoon'),
+          {
+            id: 'rain',
+            verdict: 'holds',
+            about: 'Bait in rain',
+            figure: 'rebait',
+            origin: 'practice',
+            sentence: 'No level moves it; rain soaks the bait. It owes a look after every wet night.',
+          },
+        ],
+        holds: [{ kind: 'stake', device: 'trap', anchor: [0, off, land], tether: inches(10), held: 'front foot', build: 'raccoon' }],
+        ground: [
+          [-inches(34), land],
+          [inches(16), land],
+          [inches(22), surface],
+          [inches(40), surface - inches(10)],
+        ],
+        front: flat(land, inches(26)),
+        marks: [
+          mark('overWater', 'Ground over the water', 'side', inches(13), surface, land, 1),
+          mark('driven', 'Driven in', 'side', -inches(4), land, land - of(laying, 'driven')),
+          across('offTrail', 'Off the trail', 'eye', land - inches(4), 0, off),
+        ].filter((m) => Math.hypot(m.to[0] - m.at[0], m.to[1] - m.at[1]) > 0.01),
+        travel: [{ build: 'raccoon', x: -inches(6), z: land, pose: 'walks' }],
+      },
+      bait({ x: 0, y: off, z: land + inches(2), what: 'sweet bait', height: inches(2), wide: inches(1.4) }),
+    );
+  },
+  steps: [
+    { do: 'Drive the stake beside the trail, through the swivel.' },
+    { do: 'Bait at the bottom of the tube.' },
+    { do: 'Set the trigger and cover the mouth with a leaf.', lastReach: true, caution: 'Fingers out of the tube from here.' },
+  ],
+};

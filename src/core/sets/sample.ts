@@ -1,0 +1,25 @@
+import type { System } from '../units/factors';
+import { inches } from '../units/factors';
+import type { Design } from './design';
+import type { Place, SetType, Variant } from './setType';
+import { layOutSetting, usualDevices } from './standing';
+
+/** The level at which samples are drawn, m over the gauge's zero. */
+export const SAMPLE_LEVEL = { pond: 1, tail: 0.4 };
+
+/** A type at its defaults, or one of its variants, as the catalogue draws it: no station, no measurement. */
+export function sampleDesign(type: SetType, variant: Variant | undefined, system: System, numbers: Record<string, number> = {}): Design {
+  const devices = usualDevices(type);
+  if (variant?.device) for (const id of Object.keys(devices)) devices[id] = variant.device;
+  if (variant?.id === 'pair' || variant?.id === 'six') for (const { id } of type.positions) devices[id] = variant.device ?? type.usual;
+  const place: Place = { kind: type.stations[0] ?? 'run', surface: 'pond', bed: null };
+  const ice = type.underIce ? { iceNext: inches(8), frostToCheck: 40 } : {};
+  return layOutSetting(
+    type,
+    { numbers: { ...variant?.numbers, ...numbers }, choices: variant?.choices ?? {}, ...SAMPLE_LEVEL },
+    place,
+    devices,
+    system,
+    ice,
+  );
+}
