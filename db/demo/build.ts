@@ -11,6 +11,7 @@ import { demoGround, positionAlong } from './ground';
 import { addLastSeason, addScouting, inMetres, MEASURED, PROFILES, type DemoContext } from './scouting';
 import { addMoving, demoWeather } from './moving';
 import type { Reading } from '#core/water/series';
+import { addShed } from './shed';
 import { FILLS, GAUGES, NOTHING, PEOPLE, SETS, SHED, SIGNS, SITES, STATIONS, WATERS } from './scenario';
 import { visitOf } from './visits';
 
@@ -174,6 +175,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   }
 
   addScouting(context);
+  addShed(context);
 
   const random = seeded(seed + 1);
   for (const plan of SETS) {
@@ -219,6 +221,9 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       by: wren,
       leftBecause: plan.leftBecause ?? '',
       note: '',
+      hole: '',
+      photoLeft: null,
+      photoFound: null,
     };
     if (placed > now) continue;
     add('set', set, placed);

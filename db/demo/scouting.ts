@@ -113,6 +113,9 @@ export function addLastSeason(
       anchor: 'as every year',
       by: wren,
       leftBecause: '',
+      hole: '',
+      photoLeft: null,
+      photoFound: null,
       note: '',
     };
     add('set', set, placed);

@@ -51,6 +51,9 @@ const set: TrapSet = {
   by: null,
   leftBecause: '',
   note: '',
+  hole: '',
+  photoLeft: null,
+  photoFound: null,
 };
 
 /** The first sentence that a body is refused with, and where it stands. */

@@ -30,7 +30,19 @@ const station = (over: Partial<Station>): Station => ({
   ...over,
 });
 
-const SEVERAL = ['lodge-run', 'castor-foothold', 'slide-foothold', 'channel-snare', 'dam-break-channel', 'dam-break-shoulder', 'dam-crossover-face', 'float', 'wall-blind', 'ice-snare-pole', 'ice-hanging-baited'];
+const SEVERAL = [
+  'lodge-run',
+  'castor-foothold',
+  'slide-foothold',
+  'channel-snare',
+  'dam-break-channel',
+  'dam-break-shoulder',
+  'dam-crossover-face',
+  'float',
+  'wall-blind',
+  'ice-snare-pole',
+  'ice-hanging-baited',
+];
 
 function view(n: number, along: number): SetView {
   const type = setTypeOf(SEVERAL[n % SEVERAL.length] ?? 'lodge-run');

@@ -1,8 +1,112 @@
-import type { Layout } from '../water/layout';
+import type { Design, Supply } from '../sets/design';
+import type { Part, PartKind } from '../water/part';
 
-/** What a set takes from the shed and the wood: each kind once with its count, in the order of the parts list. */
-export function cutAndCarry(layout: Layout): { what: string; count: number }[] {
-  const counts = new Map<string, number>();
-  for (const { stock } of layout.parts) if (stock) counts.set(stock, (counts.get(stock) ?? 0) + 1);
-  return [...counts].map(([what, count]) => ({ what, count }));
+/** Where a thing is got: from the shed, cut at the water, measured out of a roll, or carried as a tool. */
+export type GearKind = 'device' | 'stand' | 'stick' | 'stake' | 'made' | 'bait' | 'lure' | 'cable' | 'wire' | 'rope' | 'fill' | 'tool';
+
+export interface Carried {
+  kind: GearKind;
+  what: string;
+  count: number;
+  /** m of cable, wire or rope, kg of fill */
+  amount?: number;
 }
+
+const KIND: Partial<Record<PartKind, GearKind>> = {
+  jaws: 'device',
+  pan: 'device',
+  loop: 'device',
+  tube: 'device',
+  stand: 'stand',
+  bar: 'made',
+  stake: 'stake',
+  slideStop: 'made',
+  raft: 'made',
+  platform: 'made',
+  box: 'made',
+  bag: 'made',
+  bait: 'bait',
+};
+const kindOf = (part: Part): GearKind => KIND[part.kind] ?? 'stick';
+
+/** Kinds whose parts are only drawn: what they take comes by length, from the supplies. */
+const BY_LENGTH: readonly PartKind[] = ['line'];
+
+/** What a supply is worth as a row of the list. */
+const row = ({ kind, what, amount }: Supply): Carried =>
+  kind === 'lure' || kind === 'bait' ? { kind, what, count: amount } : { kind, what, count: 1, amount };
+
+/**
+ * What a set takes from the shed and the wood: devices first, then what carries them, each kind once with its count; cable and wire by length.
+ * A post that also drives the anchor stands for the driver, which is then not carried.
+ *
+ * @param tools carried beside it
+ */
+export function cutAndCarry(design: Pick<Design, 'parts'> & Partial<Pick<Design, 'supplies'>>, tools: readonly string[] = []): Carried[] {
+  const counted = design.parts.flatMap((part): Carried[] => {
+    if (!part.stock) return [];
+    const supplied = BY_LENGTH.includes(part.kind) && (design.supplies?.length ?? 0) > 0;
+    return supplied || (part.kind === 'bait' && design.supplies?.some((s) => s.what === part.stock))
+      ? []
+      : [{ kind: kindOf(part), what: part.stock, count: 1 }];
+  });
+  const served = design.parts.flatMap((part) => (part.serves ? [part.serves] : []));
+  const carried = tools
+    .filter((tool) => !served.some((work) => work.includes(tool)))
+    .map((what): Carried => ({ kind: 'tool', what, count: 1 }));
+  return summed([[...counted, ...(design.supplies ?? []).map(row), ...carried]]);
+}
+
+const ORDER: readonly GearKind[] = ['device', 'stand', 'stake', 'stick', 'made', 'cable', 'wire', 'rope', 'fill', 'bait', 'lure', 'tool'];
+
+/** Several lists in one: counts and lengths add up, a tool is carried once for all. */
+export function summed(lists: Carried[][]): Carried[] {
+  const found = new Map<string, Carried>();
+  for (const item of lists.flat()) {
+    const key = `${item.kind} ${item.what}`;
+    const before = found.get(key);
+    if (!before) found.set(key, { ...item });
+    else if (item.kind !== 'tool') {
+      before.count += item.count;
+      if (item.amount !== undefined) before.amount = (before.amount ?? 0) + item.amount;
+    }
+  }
+  return [...found.values()].sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
+}
+
+/** How the gear gets to the water. */
+export const WAYS = ['truck', 'boat', 'sled', 'on foot'] as const;
+export type Way = (typeof WAYS)[number];
+
+/** On foot nobody carries stands: two sticks through the springs are cut instead. */
+export const carriedOn = (list: Carried[], way: Way): Carried[] =>
+  way !== 'on foot'
+    ? list
+    : summed([
+        list.map((item) =>
+          item.kind === 'stand' ? { kind: 'stick', what: 'cut stick through a spring, instead of a stand', count: item.count * 2 } : item,
+        ),
+      ]);
+
+export interface Shed {
+  /** free devices by how they are called on the list */
+  devices: Record<string, number>;
+  /** stock by name, in its own unit: pieces, m, kg or portions */
+  stock: Record<string, number>;
+}
+
+export interface Needed extends Carried {
+  /** what the shed has; null for what is cut at the water or is not kept as stock */
+  have: number | null;
+  /** pieces, m or portions that are missing */
+  short: number;
+}
+
+/** The list against the shed: what is there, what is missing. Sticks are cut at the water and never missing. */
+export const againstShed = (list: Carried[], shed: Shed): Needed[] =>
+  list.map((item) => {
+    if (item.kind === 'stick') return { ...item, have: null, short: 0 };
+    const have = item.kind === 'device' ? (shed.devices[item.what] ?? 0) : (shed.stock[item.what.toLowerCase()] ?? null);
+    const wanted = item.amount ?? item.count;
+    return { ...item, have, short: have === null ? 0 : Math.max(0, wanted - have) };
+  });

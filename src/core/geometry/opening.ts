@@ -77,7 +77,7 @@ export function gapsAt(section: Section, z: number, frame: Frame, sticks: { y: n
 function edge(section: Section, z: number, from: number, way: 1 | -1): number {
   const points = way > 0 ? section : [...section].reverse();
   let before: [number, number] = [from, groundAt(section, from)];
-  if (before[1] >= z) return from;
+  if (before[1] > z + 1e-9) return from;
   for (const point of points) {
     if ((point[0] - from) * way <= 0) continue;
     if (point[1] >= z) {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { checkSchema } from './checks';
-import { deviceSchema } from './gear';
+import { deviceSchema, kitSchema, stockMoveSchema, stockSchema } from './gear';
 import {
   crewSchema,
   gaugeSchema,
@@ -41,6 +41,9 @@ export const SCHEMAS = {
   ice: iceSchema,
   logged: loggedSchema,
   forecast: forecastSchema,
+  stock: stockSchema,
+  stockMove: stockMoveSchema,
+  kit: kitSchema,
 } as const;
 
 export type Kind = keyof typeof SCHEMAS;
@@ -72,6 +75,9 @@ export type WeatherBody = Body<'weather'>;
 export type Ice = Body<'ice'>;
 export type LoggedBody = Body<'logged'>;
 export type ForecastBody = Body<'forecast'>;
+export type Stock = Body<'stock'>;
+export type StockMove = Body<'stockMove'>;
+export type Kit = Body<'kit'>;
 export type Setting = TrapSet['settings'][number];
 export type Stay = TrapSet['stays'][number];
 export type CheckedDevice = Check['devices'][number];
@@ -102,6 +108,9 @@ export const KIND_WORDS: Record<Kind, string> = {
   ice: 'Ice',
   logged: 'Logger',
   forecast: 'Forecast',
+  stock: 'Stock',
+  stockMove: 'Stock moved',
+  kit: 'Kit',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */
@@ -120,4 +129,6 @@ export const WITHDRAWABLE: readonly Kind[] = [
   'ice',
   'logged',
   'forecast',
+  'stockMove',
+  'kit',
 ];

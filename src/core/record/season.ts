@@ -81,6 +81,11 @@ export const setSchema = z
       .nullable()
       .default(null),
     anchor: note('Anchored to what, where', 200),
+    /** number of the hole through the ice, as it is flagged */
+    hole: note('Hole number', 20),
+    /** the place as it was left, and as it was found again */
+    photoLeft: id('Photo when left').nullable().default(null),
+    photoFound: id('Photo when found').nullable().default(null),
     by: id('Placed by').nullable().default(null),
     leftBecause: note('Left unset because', 300),
     note: note('Note'),

@@ -46,6 +46,10 @@ const SAY: Say = {
   logged: ({ gauge, name, rows }, names) => `${names[gauge] ?? 'Gauge'}: ${many(rows, 'row')} of a logger, ${name}`,
   forecast: ({ gauge, points }, names, system) =>
     `${names[gauge] ?? 'Gauge'}: expected at ${printLevel(points.at(-1)?.middle ?? 0, system)}, between ${printLevel(points.at(-1)?.low ?? 0, system)} and ${printLevel(points.at(-1)?.high ?? 0, system)}`,
+  stock: ({ name, kind }) => `${name}, ${kind}`,
+  stockMove: ({ stock, why, amount }, names) =>
+    `${names[stock] ?? 'Stock'}: ${why}, ${amount > 0 ? '+' : '−'}${Math.round(Math.abs(amount) * 100) / 100}`,
+  kit: ({ name, items }) => `Kit ${name}, ${many(items.length, 'thing')}`,
   intent: ({ station, doing, type, opens, because }, names) =>
     `${names[station] ?? 'Station'}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${opens ? ` for ${opens}` : ''}${because ? `: ${because}` : ''}`,
 };

@@ -118,7 +118,8 @@ export function designScene(
   if (water !== null) segments.push([0, water, frame.width, water]);
   const boxes = boxesOf(strokes, put);
   const devices = parts.flatMap((part) => (part.device ? [boxes[part.id]] : [])).filter((box): box is Box => box !== undefined);
-  const [waterBox, ...labels] = placeAround([own, ...dims.map((d) => wishOf(d))], frame, segments, devices);
+  const handles = dims.map(({ to: [x, y] }): Box => ({ x: x - 7, y: y - 7, width: 14, height: 14 }));
+  const [waterBox, ...labels] = placeAround([own, ...dims.map((d) => wishOf(d))], frame, segments, [...devices, ...handles]);
   return {
     ...frame,
     view,

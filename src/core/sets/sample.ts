@@ -23,3 +23,11 @@ export function sampleDesign(type: SetType, variant: Variant | undefined, system
     ice,
   );
 }
+
+/** The levels a sample stands at; under ice with six inches of it. */
+export const sampleLevels = (type: SetType): { pond: number; tail: number; sheet?: number } =>
+  type.underIce ? { ...SAMPLE_LEVEL, sheet: inches(6) } : SAMPLE_LEVEL;
+
+/** The surface that a type is drawn at: that of the first need. */
+export const sampleSurface = (type: SetType): 'pond' | 'tail' =>
+  sampleDesign(type, undefined, 'us').needs[0]?.from === 'tail' ? 'tail' : 'pond';

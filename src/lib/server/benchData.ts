@@ -1,14 +1,14 @@
 import { sizeText } from '#core/devices/sizes';
-import { settingAt } from '#core/sets/standing';
+import { devicesAt, settingAt } from '#core/sets/standing';
 import type { SetType } from '#core/sets/setType';
-import type { Station, TrapSet } from '#core/record/kinds';
+import type { Device, Station, TrapSet } from '#core/record/kinds';
 import { toField } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
 import { iceAt } from '#core/ice/growth';
 import { freezingDegreeDays } from '#core/weather/hours';
 import { factorAt, loadMoving } from './moving';
 import { newId } from './newId';
-import type { Season } from './season';
+import { index, type Season } from './season';
 
 /** Everything the bench shows for one set at one station; plain values, so that the page reckons while numbers change. */
 export async function benchData(
@@ -18,10 +18,13 @@ export async function benchData(
   set: TrapSet | undefined,
   number: number,
   locals: App.Locals,
+  like?: TrapSet,
 ) {
   const { now, who } = locals;
   const held = set && settingAt(set, now);
+  const model = held ?? (like && settingAt(like, now));
   const standing = Object.fromEntries((set?.stays ?? []).filter((s) => s.to === null).map((s) => [s.position, s.device]));
+  const freshTags = like ? freeAs(like, season, now) : {};
   const print = (key: string, value: number): string =>
     type.numbers[key]?.unit === 'share' ? `${Math.round(value * 100)} %` : printLength(value, who.person.system);
   const water = season.waters.find((w) => w.id === station.water);
@@ -35,19 +38,22 @@ export async function benchData(
     words: who.words,
     ids: { entry: newId(), id: set?.id ?? newId() },
     held: held ?? null,
+    /** the set whose numbers stand in the fields of a new one */
+    copied: like ? `${like.number} ${like.name}` : '',
     fields: {
       number: String(set?.number ?? number),
       name: set?.name ?? station.name,
       state: set?.state ?? 'live',
       opens: set?.opens ?? '',
-      anchor: set?.anchor ?? '',
+      anchor: set?.anchor ?? like?.anchor ?? '',
+      hole: set?.hole ?? '',
       leftBecause: set?.leftBecause ?? '',
       note: set?.note ?? '',
-      species: set?.species ?? type.species[0] ?? 'beaver',
+      species: set?.species ?? like?.species ?? type.species[0] ?? 'beaver',
       at: toField(now, season.line.zone),
-      ...Object.fromEntries(Object.entries(held?.numbers ?? {}).map(([key, value]) => [`n.${key}`, print(key, value)])),
-      ...Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [`c.${key}`, held?.choices[key] ?? choice.default])),
-      ...Object.fromEntries(type.positions.map(({ id }) => [`d.${id}`, standing[id] ?? ''])),
+      ...Object.fromEntries(Object.entries(model?.numbers ?? {}).map(([key, value]) => [`n.${key}`, print(key, value)])),
+      ...Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [`c.${key}`, model?.choices[key] ?? choice.default])),
+      ...Object.fromEntries(type.positions.map(({ id }) => [`d.${id}`, standing[id] ?? freshTags[id] ?? ''])),
     } as Record<string, string>,
     shed: season.shed
       .filter((d) => type.devices.includes(d.class) && d.condition !== 'lost' && d.condition !== 'broken')
@@ -59,6 +65,21 @@ export async function benchData(
         free: !d.set || d.set.id === set?.id,
       })),
   };
+}
+
+/** For each place of a set a free device of the same size as stands in it. */
+function freeAs(like: TrapSet, season: Season, now: Date): Record<string, string> {
+  const free = season.shed.filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken');
+  const taken = new Set<string>();
+  const sizes = devicesAt(like, now, index<Device>(season.shed));
+  return Object.fromEntries(
+    Object.entries(sizes).flatMap(([position, wanted]) => {
+      const found = free.find((d) => d.class === wanted.class && d.size === wanted.size && !taken.has(d.id));
+      if (!found) return [];
+      taken.add(found.id);
+      return [[position, found.id]];
+    }),
+  );
 }
 
 /** The ice over a station now and, thick end of the forecast, at the next check, m; and the frost until then. */

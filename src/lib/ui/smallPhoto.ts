@@ -34,3 +34,15 @@ export async function smallPhoto(original: File): Promise<SmallPhoto> {
   }
   throw new Error('That photo cannot be made small enough.');
 }
+
+/** Makes the photo that was chosen in a field smaller, in place; an unreadable one is left for the server to refuse. */
+export async function shrinkPhoto(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const original = input.files?.[0];
+  if (!original) return;
+  const small = await smallPhoto(original).catch(() => null);
+  if (!small) return;
+  const list = new DataTransfer();
+  list.items.add(small.file);
+  input.files = list.files;
+}

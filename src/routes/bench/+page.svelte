@@ -17,20 +17,16 @@
     {:else}
       <form method="GET" action="/bench/new" class="mt-3">
         <SelectField label="Station" name="station" options={data.stations.map((s) => ({ value: s.id, text: s.text }))} />
-        <fieldset>
-          <legend class="font-semibold">Type of set</legend>
-          {#each data.types as type, i (type.id)}
-            <label class="type"
-              ><input type="radio" class="radio" name="type" value={type.id} checked={i === 0} />
-              <span><b>{type.name}</b> <span class="quiet">{type.species}</span><br />{type.idea}</span></label
-            >
-          {/each}
-        </fieldset>
+        <SelectField label="Type of set" name="type" options={data.types.map((t) => ({ value: t.id, text: `${t.name} (${t.species})` }))} />
+        <p class="my-2">
+          <a class="link" href="/bench/catalogue">All {data.types.length} types with their drawings, by place, species and gear</a>
+        </p>
         <button class="btn btn-primary mt-3">To the bench</button>
       </form>
     {/if}
   </section>
   <section>
+    <p class="float-right"><a class="link" href="/bench/carry">What the plan takes</a></p>
     <h2>Sets of this season</h2>
     {#if sets.length === 0}<p class="quiet mt-2">None yet.</p>{:else}
       <table class="plain-table mt-2">
@@ -66,13 +62,6 @@
     display: grid;
     grid-template-columns: minmax(280px, 430px) 1fr;
     gap: 32px;
-  }
-  .type {
-    display: flex;
-    gap: 12px;
-    padding: 8px 0;
-    border-bottom: 1px solid var(--rule);
-    align-items: start;
   }
   @media (max-width: 900px) {
     .two {

@@ -11,6 +11,16 @@
     repeat?: boolean;
   }
   let { groups, kept, state, repeat = false }: Props = $props();
+
+  /** `y` answers yes and goes on to the next question */
+  function answered(event: KeyboardEvent): void {
+    if (event.key !== 'y' || event.ctrlKey || event.metaKey || event.altKey) return;
+    const box = event.currentTarget as HTMLInputElement;
+    box.checked = true;
+    const all = [...(box.form?.querySelectorAll<HTMLInputElement>('input[name="arm"]') ?? [])];
+    all[all.indexOf(box) + 1]?.focus();
+    event.preventDefault();
+  }
 </script>
 
 {#if state === 'live'}
@@ -18,13 +28,15 @@
     <legend class="only-heard">Arming check</legend>
     <h2>Arming check</h2>
     {#if repeat}<p class="quiet">Asked again when a number, a choice or a trap changes: that is a remake.</p>{/if}
-    {#if groups.length === 0}<p>Choose the trap by its tag first.</p>{/if}
+    {#if groups.length === 0}<p>Choose the trap by its tag first.</p>{:else}<p class="quiet only-script">
+        With the keyboard: y is yes, and on to the next.
+      </p>{/if}
     {#each groups as group (group.position)}
       <h3 class="mt-2">{group.label}</h3>
       <p class="caution">{group.caution}</p>
       {#each group.asks as ask (ask.id)}
         <label
-          ><input type="checkbox" class="checkbox" name="arm" value={ask.id} checked={ticked(kept, 'arm', ask.id)} />
+          ><input type="checkbox" class="checkbox" name="arm" value={ask.id} checked={ticked(kept, 'arm', ask.id)} onkeydown={answered} />
           <span>{ask.text}</span></label
         >
       {/each}

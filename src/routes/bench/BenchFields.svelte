@@ -1,20 +1,23 @@
 <script lang="ts">
-  import type { SetType } from '#core/sets/setType';
   import type { System } from '#core/units/factors';
   import type { BenchData } from '$lib/server/benchData';
   import TimeField from '$lib/ui/TimeField.svelte';
   import Field from '$lib/ui/Field.svelte';
   import type { Kept } from '$lib/ui/kept';
+  import type { BenchDesign } from './design.svelte';
 
   interface Props {
     bench: BenchData;
-    type: SetType;
-    fields: Record<string, string>;
+    it: BenchDesign;
     kept: Kept | null;
-    origin: (key: string) => string;
     system: System;
+    /** numbers come from another set: the hand begins at the first of them */
+    copied?: boolean;
   }
-  let { bench, type, fields = $bindable(), kept, origin, system }: Props = $props();
+  let { bench, it, kept, system, copied = false }: Props = $props();
+  const type = $derived(it.type);
+  const fields = $derived(it.fields);
+  const first = $derived(Object.keys(type.numbers)[0]);
 
   const STATES = [
     { value: 'live', text: 'live: it fishes from now' },
@@ -30,13 +33,17 @@
 <section>
   <h2>What is seen and measured</h2>
   {#each Object.entries(type.numbers) as [key, spec] (key)}
-    <Field label={spec.label} name="n.{key}" error={error(`n.${key}`)} help={spec.help} origin={origin(key)}>
+    <Field label={spec.label} name="n.{key}" error={error(`n.${key}`)} help={spec.help} origin={it.origin(key)}>
       {#snippet children(attributes)}<input
           class="input w-full"
           name="n.{key}"
           autocomplete="off"
           placeholder={spec.unit === 'share' ? '2/3' : unit}
           bind:value={fields[`n.${key}`]}
+          onfocus={(event) => event.currentTarget.select()}
+          {@attach (element) => {
+            if (copied && key === first) (element as HTMLInputElement).focus();
+          }}
           {...attributes}
         />{/snippet}
     </Field>
@@ -114,6 +121,11 @@
   >
     {#snippet children(attributes)}<input class="input w-full" name="anchor" bind:value={fields.anchor} {...attributes} />{/snippet}
   </Field>
+  {#if type.underIce}
+    <Field label="Hole number" name="hole" error={error('hole')} help="as it is flagged">
+      {#snippet children(attributes)}<input class="input w-full" name="hole" bind:value={fields.hole} {...attributes} />{/snippet}
+    </Field>
+  {/if}
   <Field label="State" name="state" error={error('state')}>
     {#snippet children(attributes)}
       <select class="select w-full" name="state" bind:value={fields.state} {...attributes}>

@@ -1,21 +1,19 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import { cutAndCarry } from '#core/gear/carry';
-  import { sideView } from '#core/scene/sideView';
-  import { armingCheck, LAST_REACH } from '#core/sets/arming';
-  import { setTypeOf } from '#core/sets/catalogue';
-  import { layOutSetting, placeOf, statesOf, usualDevices } from '#core/sets/standing';
-  import type { FilledPosition } from '#core/sets/setType';
+  import { tick, untrack } from 'svelte';
+  import { LAST_REACH } from '#core/sets/arming';
   import type { System } from '#core/units/factors';
-  import { parseLength, printLength, smallUnit } from '#core/units/length';
   import type { BenchData } from '$lib/server/benchData';
   import Problem from '$lib/ui/Problem.svelte';
-  import SideView from '$lib/ui/drawing/SideView.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
   import Arming from './Arming.svelte';
   import BenchFields from './BenchFields.svelte';
+  import Beside from './Beside.svelte';
+  import CarryList from './CarryList.svelte';
+  import Drawings from './Drawings.svelte';
   import Findings from './Findings.svelte';
+  import { benchDesign } from './design.svelte';
 
   interface Props {
     bench: BenchData;
@@ -26,93 +24,46 @@
   }
   let { bench, kept, system, title, isNew = false }: Props = $props();
 
-  const type = $derived(setTypeOf(bench.type));
-  let fields: Record<string, string> = $state(startFields());
-  function startFields(): Record<string, string> {
-    return Object.fromEntries(Object.entries(bench.fields).map(([name, value]) => [name, typed(kept, name, value)]));
-  }
+  // the form is made anew for another set: its page keys it
+  const it = untrack(() => benchDesign(bench, () => kept, system));
+  let form: HTMLFormElement;
 
-  const numbers = $derived.by(() => {
-    const found: Record<string, number> = {};
-    for (const [key, spec] of Object.entries(type.numbers)) {
-      const text = fields[`n.${key}`]?.trim() ?? '';
-      if (text === '') continue;
-      const value = spec.unit === 'length' ? parsed(text) : share(text);
-      if (value !== null) found[key] = value;
-    }
-    return found;
+  /** after a refusal the hand goes on where something is wrong: the first such field, or the first open question */
+  $effect(() => {
+    if (!kept?.errors) return;
+    void tick().then(() => {
+      const wrong =
+        form.querySelector<HTMLElement>('[aria-invalid="true"]') ?? form.querySelector<HTMLElement>('input[name="arm"]:not(:checked)');
+      wrong?.focus();
+    });
   });
-  const parsed = (text: string): number | null => {
-    const read = parseLength(text, smallUnit(system), bench.words);
-    return read.ok ? read.value : null;
-  };
-  const share = (text: string): number | null => {
-    const [a, b] = text.split('/').map(Number);
-    const value = text.endsWith('%') ? Number(text.slice(0, -1)) / 100 : b ? (a ?? 0) / b : Number(text);
-    return Number.isFinite(value) ? value : null;
-  };
-  const choices = $derived(Object.fromEntries(Object.keys(type.choices).map((key) => [key, fields[`c.${key}`] ?? ''])));
-  const chosen = $derived(
-    Object.fromEntries(
-      type.positions.flatMap(({ id }): [string, FilledPosition][] => {
-        const device = bench.shed.find((d) => d.id === fields[`d.${id}`]);
-        return device ? [[id, { class: device.class, size: device.size }]] : [];
-      }),
-    ),
-  );
-  const devices = $derived(Object.keys(chosen).length > 0 ? chosen : usualDevices(type));
-  /** the level it is measured from: typed now, as it was when it was set, or the last reading */
-  const levelNow = $derived(parsed(fields.level ?? '') ?? bench.levels.known[bench.station.surface] ?? null);
-  const sheet = $derived(numbers.ice ?? bench.ice?.now ?? null);
-  const then = $derived({
-    ...bench.levels.known,
-    ...(levelNow === null ? {} : { [bench.station.surface]: levelNow }),
-    ...(sheet === null ? {} : { sheet }),
-  });
-  const unchanged = $derived(
-    bench.held !== null && Object.keys(bench.fields).every((name) => !/^[nc]\./.test(name) || fields[name] === bench.fields[name]),
-  );
-  const from = $derived(
-    unchanged && bench.held ? { pond: bench.held.pond, tail: bench.held.tail } : { pond: then.pond ?? null, tail: then.tail ?? null },
-  );
-  const layout = $derived(
-    layOutSetting(type, { numbers, choices, ...from }, placeOf(bench.station, bench.follows), devices, system, bench.ice ?? {}),
-  );
-  const known = $derived(levelNow === null ? { ...then, [bench.station.surface]: 0 } : then);
-  const scene = $derived(sideView(layout, known, bench.station.surface, { width: 620, height: 430 }, system));
-  const states = $derived(statesOf({ layout, devices: [] }, { known, age: {}, atMost: {} }, system));
-  const carry = $derived(cutAndCarry(layout));
-  const arming = $derived(armingCheck(type, chosen, choices));
-  const origin = (key: string): string => {
-    const spec = type.numbers[key];
-    if (!spec) return '';
-    if ((fields[`n.${key}`] ?? '').trim() !== '') return 'yours';
-    if (spec.default === undefined) return 'not measured';
-    return `${spec.unit === 'share' ? `${Math.round(spec.default * 100)} %` : printLength(spec.default, system)}, ${spec.origin}`;
-  };
 </script>
 
-<form method="POST" action={isNew ? undefined : '?/save'} class="page bench" use:enhance={keeping}>
+<form method="POST" action={isNew ? undefined : '?/save'} class="page bench" use:enhance={keeping} bind:this={form}>
   <input type="hidden" name="entry" value={typed(kept, 'entry', bench.ids.entry)} />
   <input type="hidden" name="id" value={typed(kept, 'id', bench.ids.id)} />
   <div class="left">
     <h1>{title}</h1>
-    <p class="quiet">{bench.waterName}, {bench.station.kind}, {type.name.toLowerCase()}</p>
+    <p class="quiet">
+      {bench.waterName}, {bench.station.kind},
+      <a class="link" href="/bench/catalogue/{it.type.id}">{it.type.name.toLowerCase()}</a>
+    </p>
+    {#if bench.copied}<p>Copied from <b>{bench.copied}</b>: change what differs here.</p>{/if}
     <Problem text={kept?.problem} />
-    <BenchFields {bench} {type} bind:fields {kept} {origin} {system} />
+    <BenchFields {bench} {it} {kept} {system} copied={isNew && bench.copied !== ''} />
   </div>
   <div class="middle">
-    <SideView {scene} title="{type.name} at {bench.station.name}" />
-    <p class="quiet small">{scene.twin.join(' ')} To scale, both ways; sticks across the travel are drawn where they stand along it.</p>
+    <Drawings {it} {title} {system} surface={bench.station.surface} />
     {#if bench.ice}<p class="mt-2"><b>{bench.ice.text}</b></p>{/if}
+    <Beside {it} {title} />
     <h2 class="mt-4">Cut and carry</h2>
-    <p>{carry.map(({ what, count }) => `${count} × ${what}`).join(', ')}</p>
+    <CarryList items={it.carry} {system} />
     <h2 class="mt-4">In this order</h2>
     <ol class="order">
-      {#each type.steps as step (step.do)}
+      {#each it.type.steps as step (step.do)}
         <li class:last={step.lastReach}>
           {step.do}{#if step.lastReach}
-            <b class="ml-1">{type.devices[0] ? LAST_REACH[type.devices[0]] : ''}</b>{/if}{#if step.caution}<br /><span class="caution"
+            <b class="ml-1">{it.type.devices[0] ? LAST_REACH[it.type.devices[0]] : ''}</b>{/if}{#if step.caution}<br /><span class="caution"
               >{step.caution}</span
             >{/if}
         </li>
@@ -120,8 +71,8 @@
     </ol>
   </div>
   <div class="right">
-    <Findings {states} findings={layout.findings} measured={levelNow !== null} {system} />
-    <Arming groups={arming} {kept} state={fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live'} />
+    <Findings states={it.states} findings={it.design.findings} measured={it.measured} {system} higher={it.higher} />
+    <Arming groups={it.arming} {kept} state={it.fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live'} />
     <button class="btn btn-primary btn-lg w-full mt-3">{isNew ? 'Save the set' : 'Save the changes'}</button>
     <p class="quiet small mt-2">
       Seasons, devices and places that are allowed are for your rulebook and your agency to say; Zaprud does not.
@@ -132,7 +83,7 @@
 <style>
   .bench {
     display: grid;
-    grid-template-columns: 290px minmax(360px, 1fr) 340px;
+    grid-template-columns: 270px minmax(360px, 1fr) 340px;
     gap: 20px;
     align-items: start;
   }

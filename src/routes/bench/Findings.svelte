@@ -2,17 +2,24 @@
   import type { Finding } from '#core/water/finding';
   import type { System } from '#core/units/factors';
   import { bandText, type DeviceState } from '#core/water/state';
+  import { printLength } from '#core/units/length';
   import StateMark from '$lib/ui/StateMark.svelte';
 
   /** Every verdict with its sentence, its figure, and what it rests on. */
-  let { states, findings, measured, system }: { states: DeviceState[]; findings: Finding[]; measured: boolean; system: System } = $props();
+  let {
+    states,
+    findings,
+    measured,
+    system,
+    higher = 0,
+  }: { states: DeviceState[]; findings: Finding[]; measured: boolean; system: System; higher?: number } = $props();
 
   const MARK = { holds: 'fine', warns: 'nearEdge', fails: 'outOfWater', unknown: 'unknown' } as const;
   const LABEL = { holds: 'holds', warns: 'look at this', fails: 'does not work', unknown: 'cannot be told' } as const;
 </script>
 
 <section class="sheet" aria-live="polite">
-  <h2>At the level now</h2>
+  <h2>{higher === 0 ? 'At the level now' : `If it stood ${printLength(Math.abs(higher), system)} ${higher > 0 ? 'higher' : 'lower'}`}</h2>
   {#if !measured}<p class="quiet">No level was read here: the drawing takes the water as it is seen.</p>{/if}
   {#each states as state (state.device)}
     <article>

@@ -6,27 +6,44 @@
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
+  import Kits from './Kits.svelte';
+  import Salvage from './Salvage.svelte';
+  import Stock from './Stock.svelte';
+  import { page } from '$app/state';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
-  const NAMES = { bodyGrip: 'Body-grips', foothold: 'Footholds', snare: 'Snares' };
+  const NAMES = { bodyGrip: 'Body-grips', foothold: 'Footholds', snare: 'Snares', enclosed: 'Enclosed foot traps' };
   const all = $derived(data.groups.flatMap((g) => g.devices));
   const out = $derived(all.filter((d) => d.set).length);
+  const low = $derived(data.stock.filter((s) => s.low !== ''));
 </script>
 
 <svelte:head><title>Shed · Zaprud</title></svelte:head>
 
 <div class="page">
   <h1>Shed</h1>
+  {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book.</b></p>{/if}
   <p class="quiet">
     {all.length} devices by tag: {out} stand in sets, {all.filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken')
-      .length} are free.
+      .length} are free. <a class="link" href="/bench/carry">What the plan takes</a>
   </p>
+  {#if low.length > 0}<p class="low"><b>Running low:</b> {low.map((s) => `${s.name}, ${s.have}`).join('; ')}.</p>{/if}
   {#if all.length === 0}<p class="sheet mt-3">Nothing yet. Add the first trap below by its tag; then it can stand in a set.</p>{/if}
+  <Problem text={kept?.problem} />
+
+  {#if data.salvage.length > 0}<Salvage items={data.salvage} />{/if}
+
+  <div class="halves">
+    <Stock stock={data.stock} moves={data.moves} whys={data.whys} kinds={data.kinds} units={data.units} ids={data.ids} {kept} />
+    <Kits kits={data.kits} stock={data.stock} entry={data.ids.kitEntry} {kept} />
+  </div>
+
+  <h2 class="mt-6">By tag</h2>
   <div class="groups">
     {#each data.groups.filter((g) => g.devices.length > 0) as group (group.kind)}
       <section>
-        <h2 class="flex gap-3 items-center mt-4 mb-1"><DeviceSymbol kind={group.kind} /> {NAMES[group.kind]}</h2>
+        <h3 class="flex gap-3 items-center mt-4 mb-1"><DeviceSymbol kind={group.kind} /> {NAMES[group.kind]}</h3>
         <table class="plain-table">
           <thead><tr><th scope="col">Tag</th><th scope="col">Size</th><th scope="col">Where</th><th scope="col">Condition</th></tr></thead>
           <tbody>
@@ -45,9 +62,8 @@
       </section>
     {/each}
   </div>
-  <form method="POST" class="sheet mt-6 max-w-md" use:enhance={keeping}>
+  <form method="POST" action="?/device" class="sheet mt-6 max-w-md" use:enhance={keeping}>
     <h2>Add a device</h2>
-    <Problem text={kept?.problem} />
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
     <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
     <TextField label="Tag" name="tag" value={typed(kept, 'tag')} error={kept?.errors?.tag} help="unique in the crew" />
@@ -64,5 +80,15 @@
     grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
     gap: 0 28px;
     align-items: start;
+  }
+  .halves {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
+    gap: 24px;
+    align-items: start;
+    margin-top: 14px;
+  }
+  .low {
+    color: var(--out);
   }
 </style>

@@ -291,9 +291,9 @@ function throughFindings(laying: Laying): Finding[] {
   };
   const sticks = trapParts(laying, 'outer', 0).filter((p) => p.kind === 'stick');
   const said = openingFindings(own, [], 'beaverKit', 'beaverAdult', laying.system).filter(
-    (f) => f.id === 'opening' && f.verdict === 'holds',
+    (f) => (f.id === 'opening' && f.verdict === 'holds') || f.id === 'gapUnder',
   );
-  return [...said.map((f) => ({ ...f, id: 'through' })), ...swingFinding(sticks, own.frame, laying.system)];
+  return [...said.map((f) => (f.id === 'opening' ? { ...f, id: 'through' } : f)), ...swingFinding(sticks, own.frame, laying.system)];
 }
 
 /** Width at the height of the springs, m: half way up a trench of that bed and surface. */

@@ -102,6 +102,7 @@ export const undercutBank: SetType = {
           [inner, floor],
           [inner + of(laying, 'under') * 0.6, floor + inches(2)],
           [inner + of(laying, 'under') * 0.7, roof],
+          [inner + of(laying, 'under') * 0.7 + inches(1), roof + inches(8)],
           [inner + of(laying, 'under') + inches(10), roof + inches(9)],
         ],
         marks: [

@@ -1,6 +1,6 @@
 import { BUILDS, BUILDS_OF, type BuildKey, type Species } from '../../animals/species';
 import { jawSwing } from '../../devices/jawSwing';
-import { cornersBuried, gapBeside, shareThrough, type Frame, type Section } from '../../geometry/opening';
+import { cornersBuried, gapBeside, groundAt, shareThrough, type Frame, type Section } from '../../geometry/opening';
 import { fence } from '../../geometry/fence';
 import { inches, type System } from '../../units/factors';
 import { printLength } from '../../units/length';
@@ -175,6 +175,16 @@ export function openingFindings(
       figure: print(buried),
       origin: 'computed',
       sentence: `The lower corners would be ${print(buried)} in the bed: a smaller trap, a higher stand or a wider place.`,
+    });
+  const under = frame.z - groundAt(section, frame.y);
+  if (route === 'bed' && under >= user.smallestGap)
+    found.push({
+      id: 'gapUnder',
+      verdict: 'fails',
+      about: 'Under it',
+      figure: print(under),
+      origin: 'practice',
+      sentence: `${print(under)} stay open between frame and bed, and they travel along the bed; ${user.called} uses ${print(user.smallestGap)}: set it ${print(under)} lower, on its stand.`,
     });
   const over = level - frame.z - frame.height;
   if (route === 'surface' && over > 0)

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import type { Body, Kind } from '#core/record/kinds';
 import { putCheck, removeCheck } from '../repositories/checks';
-import { putDevice } from '../repositories/gear';
+import { putDevice, putKit, putStock, putStockMove } from '../repositories/gear';
 import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../repositories/places';
 import { putReading, removeReading } from '../repositories/readings';
 import { putLine, putSet } from '../repositories/sets';
@@ -36,6 +36,9 @@ const PUT: Put = {
   ice: putIce,
   logged: putLogged,
   forecast: putForecast,
+  stock: putStock,
+  stockMove: putStockMove,
+  kit: putKit,
 };
 
 const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
@@ -53,6 +56,8 @@ const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Prom
   ice: remover('ice'),
   logged: remover('logged'),
   forecast: remover('forecast'),
+  stockMove: remover('stock_move'),
+  kit: remover('kit'),
 };
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { Device } from '#core/record/kinds';
+import type { Device, Kit, Stock, StockMove } from '#core/record/kinds';
 import { upsert, type Owner } from '../record/upsert';
 
 export const putDevice = (trx: Knex, device: Device, { crew, entry }: Owner) => upsert(trx, 'device', { ...device, entry_id: entry }, crew);
@@ -21,4 +21,77 @@ export async function devices(db: Knex, crew: string): Promise<DeviceWhere[]> {
     ...device,
     set: set_id ? { id: set_id, number: set_number, name: set_name } : null,
   }));
+}
+
+export const putStock = (trx: Knex, stock: Stock, { crew, entry }: Owner) => upsert(trx, 'stock', { ...stock, entry_id: entry }, crew);
+export const putStockMove = (trx: Knex, { stock, set, ...own }: StockMove, { crew, entry }: Owner) =>
+  upsert(trx, 'stock_move', { ...own, stock_id: stock, set_id: set, entry_id: entry }, crew);
+export const putKit = (trx: Knex, kit: Kit, { crew, entry }: Owner) => upsert(trx, 'kit', { ...kit, entry_id: entry }, crew);
+
+export interface StockHad extends Stock {
+  entry: string;
+  /** what is there now, in its own unit */
+  have: number;
+  /** what went into sets since a time, and what that cost */
+  used: number;
+}
+
+/** The stock with how much of it there is; `since` counts what was used. */
+export async function stock(db: Knex, crew: string, since: Date): Promise<StockHad[]> {
+  const rows = (await db('stock as s')
+    .select('s.id', 's.name', 's.kind', 's.unit', 's.low', 's.cost', 's.note', 's.entry_id')
+    .select(db.raw('sum(m.amount) as have'))
+    .select(db.raw(`-sum(m.amount) filter (where m.why = 'used' and m.at >= ?) as used`, [since]))
+    .leftJoin('stock_move as m', 'm.stock_id', 's.id')
+    .where('s.crew_id', crew)
+    .groupBy('s.id')
+    .orderBy(['s.kind', 's.name'])) as unknown as (Stock & { entry_id: string; have: number | null; used: number | null })[];
+  return rows.map(({ entry_id, have, used, ...own }) => ({ ...own, entry: entry_id, have: have ?? 0, used: used ?? 0 }));
+}
+
+/** What came and went last, the newest first. */
+export async function stockMoves(db: Knex, crew: string, limit: number): Promise<(StockMove & { entry: string })[]> {
+  const rows: (Omit<StockMove, 'stock' | 'set' | 'at'> & { stock_id: string; set_id: string | null; at: Date; entry_id: string })[] =
+    await db('stock_move')
+      .select('id', 'stock_id', 'at', 'why', 'amount', 'set_id', 'note', 'entry_id')
+      .where({ crew_id: crew })
+      .orderBy([
+        { column: 'at', order: 'desc' },
+        { column: 'id', order: 'desc' },
+      ])
+      .limit(limit);
+  return rows.map(({ stock_id, set_id, at, entry_id, ...own }) => ({
+    ...own,
+    stock: stock_id,
+    set: set_id,
+    at: at.toISOString(),
+    entry: entry_id,
+  }));
+}
+
+export const kits = (db: Knex, crew: string): Promise<(Kit & { entry: string })[]> =>
+  db('kit').select('id', 'name', 'items', 'note', 'entry_id as entry').where({ crew_id: crew }).orderBy('name');
+
+export interface ToSalvage {
+  check: string;
+  at: Date;
+  device: string;
+  tag: string;
+  size: string;
+  set: { id: string; number: number; name: string };
+}
+
+/** Catches in snares whose cable was not yet booked: lock and swivel come back, the cable is scrap. */
+export async function toSalvage(db: Knex, crew: string): Promise<ToSalvage[]> {
+  const rows: { check: string; at: Date; device: string; tag: string; size: string; set: string; number: number; name: string }[] =
+    await db('check_device as c')
+      .distinctOn('d.id')
+      .select('c.id as check', 'c.at', 'd.id as device', 'd.tag', 'd.size', 's.id as set', 's.number', 's.name')
+      .join('stay as y', 'y.id', 'c.stay_id')
+      .join('device as d', 'd.id', 'y.device_id')
+      .join('trap_set as s', 's.id', 'y.set_id')
+      .where({ 'c.crew_id': crew, 'c.outcome': 'catch', 'd.class': 'snare' })
+      .whereIn('d.condition', ['good', 'worn'])
+      .orderBy(['d.id', { column: 'c.at', order: 'desc' }]);
+  return rows.map(({ set, number, name, ...own }) => ({ ...own, set: { id: set, number, name } }));
 }

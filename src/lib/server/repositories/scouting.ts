@@ -27,7 +27,20 @@ export async function putCamera(trx: Knex, { station, from, to, events, ...own }
 /** Takes a thing of that table out of the truth. */
 export const remover =
   (
-    table: 'station_level' | 'ground' | 'earlier' | 'survey' | 'camera' | 'intent' | 'opening' | 'weather' | 'ice' | 'logged' | 'forecast',
+    table:
+      | 'station_level'
+      | 'ground'
+      | 'earlier'
+      | 'survey'
+      | 'camera'
+      | 'intent'
+      | 'opening'
+      | 'weather'
+      | 'ice'
+      | 'logged'
+      | 'forecast'
+      | 'stock_move'
+      | 'kit',
   ) =>
   (trx: Knex, id: string, { crew }: Owner) =>
     trx(table).where({ id, crew_id: crew }).delete();

@@ -6,8 +6,17 @@ export const putLine = (trx: Knex, line: Line, { crew, entry }: Owner) => upsert
 
 /** Writes a set with its settings and stays. What the body no longer lists is taken out; the database refuses to lose a stay that was checked. */
 export async function putSet(trx: Knex, body: TrapSet, { crew, entry }: Owner): Promise<void> {
-  const { line, station, settings, stays, leftBecause, ...set } = body;
-  await upsert(trx, 'trap_set', { ...set, line_id: line, station_id: station, left_because: leftBecause, entry_id: entry }, crew);
+  const { line, station, settings, stays, leftBecause, photoLeft, photoFound, ...set } = body;
+  const row = {
+    ...set,
+    line_id: line,
+    station_id: station,
+    left_because: leftBecause,
+    photo_left: photoLeft,
+    photo_found: photoFound,
+    entry_id: entry,
+  };
+  await upsert(trx, 'trap_set', row, crew);
   await trx('setting')
     .where({ set_id: set.id })
     .whereNotIn(
@@ -38,7 +47,9 @@ export const lines = (db: Knex, crew: string): Promise<Line[]> =>
 /** The season that is under way: the line of the crew that was begun last. */
 export const currentLine = async (db: Knex, crew: string): Promise<Line | undefined> => (await lines(db, crew))[0];
 
-interface SetRow extends Omit<TrapSet, 'line' | 'station' | 'settings' | 'stays' | 'leftBecause'> {
+interface SetRow extends Omit<TrapSet, 'line' | 'station' | 'settings' | 'stays' | 'leftBecause' | 'photoLeft' | 'photoFound'> {
+  photo_left: string | null;
+  photo_found: string | null;
   line_id: string;
   station_id: string;
   left_because: string;
@@ -65,6 +76,9 @@ const SET = [
   'opens',
   'armed',
   'anchor',
+  'hole',
+  'photo_left',
+  'photo_found',
   'by',
   'left_because',
   'note',
@@ -93,8 +107,10 @@ export async function sets(
       .whereIn('set_id', ids)
       .orderBy(['live_from', 'position']) as unknown as Promise<StayRow[]>,
   ]);
-  return rows.map(({ line_id, station_id, left_because, ...set }) => ({
+  return rows.map(({ line_id, station_id, left_because, photo_left, photo_found, ...set }) => ({
     ...set,
+    photoLeft: photo_left,
+    photoFound: photo_found,
     line: line_id,
     station: station_id,
     leftBecause: left_because,

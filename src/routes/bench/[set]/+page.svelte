@@ -27,6 +27,10 @@
 <div class="page pt-0 flex gap-4 flex-wrap items-start">
   <p>
     <a class="link" href="/check/{data.set.id}">Check this set</a> –
+    <a class="link" href="/bench/{data.set.id}/sheet">Steps, cut list and photos</a> –
+    <a class="link" href="/bench/{data.set.id}/sheet?as=remake">Remake sheet</a> –
+    <a class="link" href="/bench/{data.set.id}/find">Find this trap</a> –
+    <a class="link" href="/bench/series?like={data.set.id}">A series of these</a> –
     <a class="link" href="/book?set={data.set.id}">What the book says of it</a>
   </p>
   {#if data.state === 'live'}

@@ -6,11 +6,12 @@ import { saveBench } from '$lib/server/benchSave';
 import { reader, refused } from '$lib/server/form';
 import { nextSetNumber } from '$lib/server/repositories/sets';
 import { db } from '$lib/server/database';
-import { loadSeason } from '$lib/server/season';
+import { loadSeason, type Season } from '$lib/server/season';
+import type { TrapSet } from '#core/record/kinds';
 import type { Actions, PageServerLoad } from './$types';
 
 async function placeOf(locals: App.Locals, url: URL) {
-  const season = await loadSeason(locals);
+  const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
   const station = season?.stations.find((s) => s.id === url.searchParams.get('station'));
   if (!season || !station) error(404, 'There is no such station in this record.');
   const fitting =
@@ -19,9 +20,19 @@ async function placeOf(locals: App.Locals, url: URL) {
   return { season, station, type: fitting };
 }
 
+/** The set that a new one is made like: the one that is named, or the last of its type this season; none when `like` is empty. */
+async function likeOf(season: Season, type: string, url: URL): Promise<TrapSet | undefined> {
+  const named = url.searchParams.get('like');
+  if (named === '') return undefined;
+  const ofType = season.sets.filter((s) => s.type === type);
+  const latest = (s: TrapSet): string => s.settings.at(-1)?.at ?? '';
+  return ofType.find((s) => s.id === named) ?? ofType.sort((a, b) => latest(a).localeCompare(latest(b))).at(-1);
+}
+
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { season, station, type } = await placeOf(locals, url);
-  return { bench: await benchData(season, station, type, undefined, await nextSetNumber(db(), season.line.id), locals) };
+  const like = await likeOf(season, type.id, url);
+  return { bench: await benchData(season, station, type, undefined, await nextSetNumber(db(), season.line.id), locals, like) };
 };
 
 export const actions: Actions = {

@@ -16,6 +16,7 @@ import { record } from '$lib/server/record/write';
 import { checks } from '$lib/server/repositories/checks';
 import { entryOf } from '$lib/server/repositories/entries';
 import { people } from '$lib/server/repositories/places';
+import { designOf, liesOf } from '$lib/server/oneSet';
 import { loadSeason, type Season } from '$lib/server/season';
 import { undo } from '$lib/server/undo';
 import type { Actions, PageServerLoad } from './$types';
@@ -43,6 +44,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     water,
     state,
     then: held[view.station.surface],
+    design: designOf(season, set, locals).design,
+    lies: asked === 'missing' ? liesOf(designOf(season, set, locals), set, locals) : null,
     likely: likelyOutcome(state?.verdict ?? 'unknown'),
     outcome: OUTCOMES.find((o) => o === asked) ?? (asked === 'other' ? 'other' : null),
     lower: state && state.moveBy !== 0 ? printLength(-state.moveBy, system) : '',

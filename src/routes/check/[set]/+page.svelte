@@ -2,9 +2,10 @@
   import { enhance } from '$app/forms';
   import { sizeText } from '#core/devices/sizes';
   import { instruction } from '#core/morning/headline';
-  import { sideView } from '#core/scene/sideView';
+  import { designScene } from '#core/scene/designScene';
   import Problem from '$lib/ui/Problem.svelte';
-  import SideView from '$lib/ui/drawing/SideView.svelte';
+  import DesignDrawing from '$lib/ui/drawing/DesignDrawing.svelte';
+  import FindTrap from '$lib/ui/drawing/FindTrap.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
@@ -15,7 +16,7 @@
   const kept = $derived(form as Kept | null);
   const system = $derived(data.who?.person.system ?? 'us');
   const view = $derived(data.view);
-  const scene = $derived(sideView(view.layout, data.water.known, view.station.surface, { width: 390, height: 190 }, system));
+  const scene = $derived(designScene(data.design, 'side', data.water.known, view.station.surface, { width: 390, height: 190 }, system));
   const detail = $derived(data.outcome !== null || (kept?.problem !== undefined && kept.values?.change !== undefined));
   const orders = $derived(data.state ? instruction(data.state.remedy, data.state.verdict, view.type) : '');
   const link = (outcome: string): string => `/check/${view.id}?outcome=${encodeURIComponent(outcome)}`;
@@ -57,9 +58,10 @@
   {:else if view.devices.length === 0}
     <p class="page">No trap stands in it: a check is owed only by a live set. <a class="link" href="/bench/{view.id}">To the bench</a></p>
   {:else if detail}
+    {#if data.lies}<div class="page pb-0"><FindTrap holds={data.lies} name="{view.number} {view.name}" {system} /></div>{/if}
     <DetailForm {data} {kept} {system} outcome={data.outcome ?? 'other'} />
   {:else}
-    <SideView {scene} title="{view.typeName} at {view.station.name}" />
+    <DesignDrawing {scene} title="{view.typeName} at {view.station.name}, from the side" />
     <div class="say">
       <p>
         <StateMark verdict={data.state?.verdict ?? 'unknown'} />

@@ -1,0 +1,52 @@
+import type { WhereItLies } from '../sets/whereItLies';
+
+export interface FindPlan {
+  width: number;
+  height: number;
+  scale: number;
+  anchor: [number, number];
+  device: [number, number];
+  deep: [number, number] | null;
+  /** px */
+  tether: number;
+  reach: number;
+  /** numbers of the places on the drawing */
+  spots: { n: number; x: number; y: number }[];
+  bank: number;
+}
+
+/** The place from above, to scale: anchor, circles of trap and animal, the numbered places to look at. Water lies to the left, the bank to the right. */
+export function findPlan(found: WhereItLies, frame: { width: number; height: number }): FindPlan {
+  const { anchor, device, deep, tether, reach } = found;
+  const round = deep ? Math.max(reach - tether, 0.5) : reach;
+  const xs = [anchor[0] - (deep ? 0.4 : reach), anchor[0] + (deep ? 0.4 : reach), device[0], ...(deep ? [deep[0] - round] : [])];
+  const ys = [anchor[1] - (deep ? round : reach), anchor[1] + (deep ? round : reach), device[1]];
+  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const scale = Math.min((frame.width - 40) / (right - left), (frame.height - 40) / (high - low));
+  const put = ([x, y]: [number, number]): [number, number] => [
+    frame.width / 2 + (x - (left + right) / 2) * scale,
+    frame.height / 2 - (y - (low + high) / 2) * scale,
+  ];
+  const spots: FindPlan['spots'] = [];
+  found.places.forEach(({ at }, i) => {
+    if (!at) return;
+    const [x, y] = put(at);
+    const clash = spots.some((s) => Math.hypot(s.x - x, s.y - y) < 26);
+    spots.push({
+      n: i + 1,
+      x: Math.min(Math.max(clash ? x - 28 : x, 16), frame.width - 16),
+      y: Math.min(Math.max(y, 16), frame.height - 16),
+    });
+  });
+  return {
+    ...frame,
+    scale,
+    anchor: put(anchor),
+    device: put(device),
+    deep: deep && put(deep),
+    tether: tether * scale,
+    reach: (deep ? round : reach) * scale,
+    spots,
+    bank: put([Math.max(device[0] + 0.3, anchor[0] - 0.3), 0])[0],
+  };
+}

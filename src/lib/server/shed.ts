@@ -1,0 +1,23 @@
+import type { Shed } from '#core/gear/carry';
+import type { DeviceWhere, StockHad } from './repositories/gear';
+
+/** What a device is called on a cut list. */
+const listed = ({ class: kind, size }: DeviceWhere): string =>
+  kind === 'bodyGrip'
+    ? `body-grip ${size}`
+    : kind === 'foothold'
+      ? `foothold No. ${size}`
+      : kind === 'snare'
+        ? `snare ${size}`
+        : 'enclosed foot trap';
+
+/** The shed as a cut list asks for it: free devices by name, stock by name. */
+export function shedHas(devices: DeviceWhere[], stock: StockHad[]): Shed {
+  const free: Record<string, number> = {};
+  for (const device of devices) {
+    if (device.set || device.condition === 'lost' || device.condition === 'broken') continue;
+    const name = listed(device);
+    free[name] = (free[name] ?? 0) + 1;
+  }
+  return { devices: free, stock: Object.fromEntries(stock.map((s) => [s.name.toLowerCase(), s.have])) };
+}

@@ -1,0 +1,75 @@
+import { redirect } from '@sveltejs/kit';
+import { cutAndCarry } from '#core/gear/carry';
+import { armingCheck } from '#core/sets/arming';
+import { remakeSteps } from '#core/sets/remake';
+import { setTypeOf } from '#core/sets/catalogue';
+import { printLength } from '#core/units/length';
+import { db } from '$lib/server/database';
+import { attempt, reader, refused } from '$lib/server/form';
+import { newId } from '$lib/server/newId';
+import { oneSet } from '$lib/server/oneSet';
+import { photoFrom } from '$lib/server/photo';
+import { record } from '$lib/server/record/write';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params, url }) => {
+  const { season, set, station, type, setting, devices, design } = await oneSet(locals, params.set);
+  const { system } = locals.who.person;
+  const levels = season.levels[station.water]?.known ?? {};
+  const numbers = Object.entries(type.numbers).flatMap(([key, spec]) => {
+    const value = setting.numbers[key];
+    return value === undefined
+      ? []
+      : [{ label: spec.label, text: spec.unit === 'share' ? `${Math.round(value * 100)} %` : printLength(value, system) }];
+  });
+  return {
+    set: {
+      id: set.id,
+      number: set.number,
+      name: set.name,
+      anchor: set.anchor,
+      hole: set.hole,
+      state: set.state,
+      photoLeft: set.photoLeft,
+      photoFound: set.photoFound,
+    },
+    type: type.id,
+    place: `${season.waters.find((w) => w.id === station.water)?.name ?? ''}, ${station.number} ${station.name}`,
+    surface: station.surface,
+    known: levels,
+    numbers,
+    design,
+    carry: cutAndCarry(design, type.tools),
+    poles: design.parts.flatMap((p) => (p.marks ? [{ id: p.id, what: p.stock ?? p.id, length: p.height, marks: p.marks }] : [])),
+    arming: armingCheck(type, devices, setting.choices),
+    remake: remakeSteps(setTypeOf(set.type)),
+    again: url.searchParams.get('as') === 'remake',
+    entry: newId(),
+    saved: url.searchParams.has('saved'),
+  };
+};
+
+export const actions: Actions = {
+  /** keeps a photo of the place, as it is left or as it is found again */
+  photo: async ({ request, locals, params }) => {
+    const { set } = await oneSet(locals, params.set);
+    const data = await request.formData();
+    const read = reader(data, locals.who);
+    const photo = await photoFrom(read, data.get('photo'), locals.who.crew);
+    if (!photo && read.ok()) read.refuse('photo', 'Choose a photo of the place first.');
+    if (!photo || !read.ok()) return refused(read);
+    const which = read.text('which') === 'found' ? 'photoFound' : 'photoLeft';
+    const result = await attempt(read, () =>
+      record(db(), {
+        id: read.text('entry'),
+        crew: locals.who.crew,
+        kind: 'set',
+        occurredAt: locals.now,
+        by: locals.who.person.id,
+        body: { ...set, [which]: photo },
+      }),
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/bench/${set.id}/sheet?saved=1`);
+  },
+};

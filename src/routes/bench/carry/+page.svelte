@@ -1,0 +1,117 @@
+<script lang="ts">
+  import { amountText } from '#core/gear/amount';
+  import PrintButton from '$lib/ui/PrintButton.svelte';
+  import SelectField from '$lib/ui/SelectField.svelte';
+
+  let { data } = $props();
+  const system = $derived(data.who?.person.system ?? 'us');
+  const chosen = $derived(data.sets.filter((s) => s.chosen));
+  const missing = $derived(data.needed.filter((n) => n.short > 0));
+  const GROUPS = [
+    { name: 'From the shed', kinds: ['device', 'stand', 'stake', 'made', 'cable', 'wire', 'rope', 'fill', 'bait', 'lure'] },
+    { name: 'Cut there', kinds: ['stick'] },
+    { name: 'In the basket', kinds: ['tool'] },
+  ];
+  const groups = $derived(
+    GROUPS.map((g) => ({ ...g, items: data.needed.filter((n) => g.kinds.includes(n.kind)) })).filter((g) => g.items.length > 0),
+  );
+</script>
+
+<svelte:head><title>Cut and carry · Bench · Zaprud</title></svelte:head>
+
+<div class="page two">
+  <section class="no-print">
+    <h1>Cut and carry</h1>
+    {#if data.sets.length === 0}
+      <p>
+        Nothing is planned or prepared. <a class="link" href="/bench">Place a set</a>, or
+        <a class="link" href="/waters/plan">make a plan</a>.
+      </p>
+    {:else}
+      <form method="GET">
+        <fieldset>
+          <legend class="font-semibold">For these sets</legend>
+          {#each data.sets as set (set.id)}
+            <label class="pick"
+              ><input type="checkbox" class="checkbox" name="set" value={set.id} checked={set.chosen} />
+              <span>{set.text} <span class="quiet">{set.state}</span></span></label
+            >
+          {/each}
+        </fieldset>
+        <SelectField label="Out there by" name="way" value={data.way} options={data.ways.map((w) => ({ value: w, text: w }))} />
+        <button class="btn btn-primary">Add it up</button>
+      </form>
+    {/if}
+  </section>
+  <section>
+    <p class="float-right"><PrintButton /></p>
+    <h2>For {chosen.length} {chosen.length === 1 ? 'set' : 'sets'}{data.way === 'on foot' ? ', on foot' : `, by ${data.way}`}</h2>
+    {#if missing.length > 0}
+      <p class="missing">
+        <b>Missing from the shed:</b>
+        {missing
+          .map(
+            (n) =>
+              `${n.what} (${amountText({ kind: n.kind, count: n.short, ...(n.amount === undefined ? {} : { amount: n.short }) }, system)})`,
+          )
+          .join(', ')}.
+      </p>
+    {:else if chosen.length > 0}<p>The shed has what is kept there by count.</p>{/if}
+    {#each groups as group (group.name)}
+      <h3 class="mt-3">{group.name}</h3>
+      <table class="plain-table">
+        <thead><tr><th scope="col">What</th><th scope="col">Needed</th><th scope="col">In the shed</th></tr></thead>
+        <tbody>
+          {#each group.items as item (item.what)}
+            <tr>
+              <th scope="row">{item.what}</th>
+              <td>{amountText(item, system)}</td>
+              <td class:missing={item.short > 0}
+                >{item.have === null
+                  ? item.kind === 'stick'
+                    ? 'cut there'
+                    : 'not kept by count'
+                  : amountText(
+                      { kind: item.kind, count: item.have, ...(item.amount === undefined ? {} : { amount: item.have }) },
+                      system,
+                    )}</td
+              >
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    {/each}
+    {#if data.way === 'on foot'}<p class="quiet mt-3">
+        Stands need the sled, the boat or the truck: on foot sticks are cut through the springs instead.
+      </p>{/if}
+  </section>
+</div>
+
+<style>
+  .two {
+    display: grid;
+    grid-template-columns: minmax(260px, 360px) 1fr;
+    gap: 32px;
+    align-items: start;
+  }
+  .pick {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    min-height: 44px;
+  }
+  .missing {
+    color: var(--out);
+    font-weight: 650;
+  }
+  @media (max-width: 900px) {
+    .two {
+      grid-template-columns: 1fr;
+    }
+  }
+  @media print {
+    .no-print {
+      display: none;
+    }
+  }
+</style>

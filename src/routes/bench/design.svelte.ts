@@ -1,0 +1,143 @@
+import { cutAndCarry } from '#core/gear/carry';
+import { designScene } from '#core/scene/designScene';
+import { armingCheck } from '#core/sets/arming';
+import { setTypeOf } from '#core/sets/catalogue';
+import type { FilledPosition } from '#core/sets/setType';
+import { layOutSetting, placeOf, statesOf, usualDevices } from '#core/sets/standing';
+import type { System } from '#core/units/factors';
+import { parseLength, printLength, smallUnit } from '#core/units/length';
+import type { BenchData } from '$lib/server/benchData';
+import { typed, type Kept } from '$lib/ui/kept';
+
+const FRAME = { width: 600, height: 290 };
+
+/** A share as it is written: 2/3, 0.6, 60 %. */
+function parseShare(text: string): number | null {
+  const [a, b] = text.split('/').map(Number);
+  const value = text.endsWith('%') ? Number(text.slice(0, -1)) / 100 : b ? (a ?? 0) / b : Number(text);
+  return Number.isFinite(value) ? value : null;
+}
+
+/** What the bench reckons from its fields, live: the design with its drawings, states, arming check and what it takes. */
+export function benchDesign(bench: BenchData, kept: () => Kept | null, system: System) {
+  const type = setTypeOf(bench.type);
+  const fields: Record<string, string> = $state(
+    Object.fromEntries(Object.entries(bench.fields).map(([name, value]) => [name, typed(kept(), name, value)])),
+  );
+  /** what if the water stood so much higher, m; thought only, never saved */
+  let higher = $state(0);
+
+  const length = (text: string): number | null => {
+    const read = parseLength(text, smallUnit(system), bench.words);
+    return read.ok ? read.value : null;
+  };
+  const numbers = $derived.by(() => {
+    const found: Record<string, number> = {};
+    for (const [key, spec] of Object.entries(type.numbers)) {
+      const text = fields[`n.${key}`]?.trim() ?? '';
+      const value = text === '' ? null : spec.unit === 'length' ? length(text) : parseShare(text);
+      if (value !== null) found[key] = value;
+    }
+    return found;
+  });
+  const choices = $derived(Object.fromEntries(Object.keys(type.choices).map((key) => [key, fields[`c.${key}`] ?? ''])));
+  const chosen = $derived(
+    Object.fromEntries(
+      type.positions.flatMap(({ id }): [string, FilledPosition][] => {
+        const device = bench.shed.find((d) => d.id === fields[`d.${id}`]);
+        return device ? [[id, { class: device.class, size: device.size }]] : [];
+      }),
+    ),
+  );
+  const devices = $derived(Object.keys(chosen).length > 0 ? chosen : usualDevices(type));
+  const surface = bench.station.surface;
+  /** the level it is measured from: typed now, as it was when it was set, or the last reading */
+  const levelNow = $derived(length(fields.level ?? '') ?? bench.levels.known[surface] ?? null);
+  const sheet = $derived(numbers.ice ?? bench.ice?.now ?? null);
+  const then = $derived({
+    ...bench.levels.known,
+    ...(levelNow === null ? {} : { [surface]: levelNow }),
+    ...(sheet === null ? {} : { sheet }),
+  });
+  const unchanged = $derived(
+    bench.held !== null && Object.keys(bench.fields).every((name) => !/^[nc]\./.test(name) || fields[name] === bench.fields[name]),
+  );
+  const from = $derived(
+    unchanged && bench.held ? { pond: bench.held.pond, tail: bench.held.tail } : { pond: then.pond ?? null, tail: then.tail ?? null },
+  );
+  const design = $derived(
+    layOutSetting(type, { numbers, choices, ...from }, placeOf(bench.station, bench.follows), devices, system, bench.ice ?? {}),
+  );
+  const known = $derived.by(() => {
+    const base = levelNow === null ? { ...then, [surface]: 0 } : then;
+    return higher === 0 ? base : { ...base, [surface]: (base[surface] ?? 0) + higher };
+  });
+  const side = $derived(designScene(design, 'side', known, surface, FRAME, system));
+  const eye = $derived(designScene(design, 'eye', known, surface, { ...FRAME, height: 300 }, system));
+  const states = $derived(statesOf({ layout: design, devices: [] }, { known, age: {}, atMost: {} }, system));
+
+  let start = 0;
+  /** A length was drawn: its number follows, within its range, on the marks of the tape. */
+  function pull(key: string, by: number, begins: boolean): void {
+    const spec = type.numbers[key];
+    if (!spec || spec.unit !== 'length') return;
+    if (begins) start = numbers[key] ?? spec.default ?? drawn(key) ?? spec.min;
+    const value = Math.min(Math.max(start + by, spec.min), spec.max);
+    if (!begins || by !== 0) fields[`n.${key}`] = printLength(value, system);
+  }
+  /** A length that is drawn without having been typed. */
+  const drawn = (key: string): number | null => {
+    const mark = design.marks.find((m) => m.key === key);
+    return mark ? Math.hypot(mark.to[0] - mark.at[0], mark.to[1] - mark.at[1]) : null;
+  };
+  const origin = (key: string): string => {
+    const spec = type.numbers[key];
+    if (!spec) return '';
+    const text = (fields[`n.${key}`] ?? '').trim();
+    if (text !== '') return bench.copied && text === bench.fields[`n.${key}`] ? `as in ${bench.copied}` : 'yours';
+    if (spec.default === undefined) return 'not measured';
+    return `${spec.unit === 'share' ? `${Math.round(spec.default * 100)} %` : printLength(spec.default, system)}, ${spec.origin}`;
+  };
+
+  return {
+    type,
+    fields,
+    pull,
+    origin,
+    get numbers() {
+      return numbers;
+    },
+    get choices() {
+      return choices;
+    },
+    get design() {
+      return design;
+    },
+    get side() {
+      return side;
+    },
+    get eye() {
+      return eye;
+    },
+    get states() {
+      return states;
+    },
+    get measured() {
+      return levelNow !== null;
+    },
+    get carry() {
+      return cutAndCarry(design, type.tools);
+    },
+    get arming() {
+      return armingCheck(type, chosen, choices);
+    },
+    get higher() {
+      return higher;
+    },
+    set higher(by: number) {
+      higher = by;
+    },
+  };
+}
+
+export type BenchDesign = ReturnType<typeof benchDesign>;

@@ -1,0 +1,121 @@
+import { error, redirect } from '@sveltejs/kit';
+import { settingAt } from '#core/sets/standing';
+import { setTypeOf } from '#core/sets/catalogue';
+import { wholeMinute } from '#core/time/localTime';
+import { printLength } from '#core/units/length';
+import { levelNow } from '#core/water/series';
+import { db } from '$lib/server/database';
+import { attempt, reader, refused } from '$lib/server/form';
+import { idBeside, newId } from '$lib/server/newId';
+import { record, type NewEntry } from '$lib/server/record/write';
+import { nextSetNumber } from '$lib/server/repositories/sets';
+import { loadSeason, type Season } from '$lib/server/season';
+import type { Actions, PageServerLoad } from './$types';
+
+const ROWS = 5;
+
+async function modelOf(locals: App.Locals, url: URL) {
+  const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
+  const set = season?.sets.find((s) => s.id === url.searchParams.get('like'));
+  const station = season?.stations.find((s) => s.id === set?.station);
+  if (!season || !set || !station) error(404, 'There is no such set in this record.');
+  return { season, set, station, type: setTypeOf(set.type), setting: settingAt(set, locals.now) };
+}
+
+/** The numbers that differ from place to place: what is measured there, and how high the device stands. */
+const differing = (type: ReturnType<typeof setTypeOf>): string[] =>
+  Object.keys(type.numbers)
+    .filter((key) => type.numbers[key]?.withLevel !== undefined)
+    .slice(0, 3);
+
+export const load: PageServerLoad = async ({ locals, url }) => {
+  const { season, set, station, type, setting } = await modelOf(locals, url);
+  const { system } = locals.who.person;
+  const along = season.stations
+    .filter((s) => s.water === station.water && s.id !== station.id && type.stations.includes(s.kind))
+    .sort((a, b) => a.along - b.along);
+  const others = season.stations.filter((s) => s.water !== station.water && type.stations.includes(s.kind));
+  const keys = differing(type);
+  return {
+    model: `${set.number} ${set.name}`,
+    id: set.id,
+    type: type.name,
+    columns: keys.map((key) => ({ key, label: type.numbers[key]?.label ?? key, help: type.numbers[key]?.help ?? '' })),
+    stations: [...along, ...others].map((s) => ({ value: s.id, text: `${s.number} ${s.name}, ${s.kind}` })),
+    rows: Array.from({ length: ROWS }, (_, i) => ({
+      station: along[i]?.id ?? '',
+      numbers: Object.fromEntries(
+        keys.map((key) => [key, setting.numbers[key] === undefined ? '' : printLength(setting.numbers[key], system)]),
+      ),
+    })),
+    entry: newId(),
+  };
+};
+
+export const actions: Actions = {
+  /** Writes the rows that have a station as planned sets of the same type; all or none. */
+  default: async ({ request, locals, url }) => {
+    const { season, set, type, setting } = await modelOf(locals, url);
+    const read = reader(await request.formData(), locals.who);
+    const at = wholeMinute(locals.now);
+    const first = await nextSetNumber(db(), season.line.id);
+    const form = read.text('entry');
+    const entries: NewEntry[] = [];
+    for (let i = 0; i < ROWS; i += 1) {
+      const station = season.stations.find((s) => s.id === read.text(`station.${i}`));
+      if (!station) continue;
+      const numbers: Record<string, number> = { ...setting.numbers };
+      for (const key of differing(type)) {
+        const typed = read.length(`${key}.${i}`);
+        if (typed === undefined) delete numbers[key];
+        else numbers[key] = typed;
+      }
+      entries.push({
+        id: idBeside(form, `entry ${i}`),
+        crew: locals.who.crew,
+        kind: 'set',
+        occurredAt: at,
+        by: locals.who.person.id,
+        body: {
+          id: idBeside(form, `set ${i}`),
+          line: season.line.id,
+          number: first + entries.length,
+          name: station.name,
+          type: set.type,
+          species: set.species,
+          station: station.id,
+          state: 'planned',
+          opens: null,
+          settings: [
+            {
+              id: idBeside(form, `setting ${i}`),
+              at: at.toISOString(),
+              numbers,
+              choices: setting.choices,
+              ...levelsAt(season, station.water, at),
+            },
+          ],
+          stays: [],
+          armed: null,
+          anchor: '',
+          by: null,
+          leftBecause: '',
+          note: `like ${set.number} ${set.name}`,
+        },
+      });
+    }
+    if (entries.length === 0) read.refuse('station.0', 'Choose a station for one row at least.');
+    if (!read.ok()) return refused(read);
+    const result = await attempt(read, () => record(db(), ...entries));
+    if ('failure' in result) return result.failure;
+    redirect(303, '/bench');
+  },
+};
+
+function levelsAt(season: Season, water: string, at: Date): { pond: number | null; tail: number | null } {
+  const of = (surface: 'pond' | 'tail'): number | null => {
+    const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
+    return gauge ? (levelNow(season.readings[gauge.id] ?? [], at)?.level ?? null) : null;
+  };
+  return { pond: of('pond'), tail: of('tail') };
+}
