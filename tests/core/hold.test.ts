@@ -22,7 +22,10 @@ const G = 9.80665;
 
 /** A bank that only falls: from the stake down and out. */
 const monotone = fc
-  .array(fc.tuple(fc.double({ min: 0.1, max: 1.5, noNaN: true }), fc.double({ min: 0, max: 0.8, noNaN: true })), { minLength: 2, maxLength: 8 })
+  .array(fc.tuple(fc.double({ min: 0.1, max: 1.5, noNaN: true }), fc.double({ min: 0, max: 0.8, noNaN: true })), {
+    minLength: 2,
+    maxLength: 8,
+  })
   .map((steps): Profile => {
     const points: Profile = [[0, 0.15]];
     for (const [dx, dz] of steps) {
@@ -33,7 +36,10 @@ const monotone = fc
   });
 /** Any bed, with bars and holes. */
 const anyBed = fc
-  .array(fc.tuple(fc.double({ min: 0.1, max: 1.5, noNaN: true }), fc.double({ min: -2, max: 0.3, noNaN: true })), { minLength: 2, maxLength: 8 })
+  .array(fc.tuple(fc.double({ min: 0.1, max: 1.5, noNaN: true }), fc.double({ min: -2, max: 0.3, noNaN: true })), {
+    minLength: 2,
+    maxLength: 8,
+  })
   .map((steps): Profile => {
     let x = 0;
     return [[0, 0.15], ...steps.map(([dx, z]): [number, number] => [(x += dx), z])];
@@ -109,7 +115,11 @@ describe('a slide', () => {
         for (let mask = 0; mask < 2 ** inner.length; mask += 1) {
           const way = [profile[0], ...inner.filter((_, i) => mask & (1 << i)), profile.at(-1)] as Profile;
           const above = profile.every(([x, z]) => bedAt(way, x) >= z - 1e-9);
-          if (above) best = Math.min(best, way.reduce((sum, [x, z], i) => (i === 0 ? 0 : sum + Math.hypot(x - (way[i - 1]?.[0] ?? x), z - (way[i - 1]?.[1] ?? z))), 0));
+          if (above)
+            best = Math.min(
+              best,
+              way.reduce((sum, [x, z], i) => (i === 0 ? 0 : sum + Math.hypot(x - (way[i - 1]?.[0] ?? x), z - (way[i - 1]?.[1] ?? z))), 0),
+            );
         }
         return Math.abs(length - best) < 1e-6;
       }),
@@ -118,18 +128,28 @@ describe('a slide', () => {
   });
   it('a longer wire never makes the resting depth shallower on a bank that only falls', () => {
     fc.assert(
-      fc.property(monotone, fc.double({ min: 0.2, max: 8, noNaN: true }), fc.double({ min: 0, max: 2, noNaN: true }), (profile, wire, more) => {
-        const [short, long] = [restAt(profile, wire, 0, 0), restAt(profile, wire + more, 0, 0)];
-        return short !== null && long !== null && long.depth >= short.depth - 1e-6;
-      }),
+      fc.property(
+        monotone,
+        fc.double({ min: 0.2, max: 8, noNaN: true }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        (profile, wire, more) => {
+          const [short, long] = [restAt(profile, wire, 0, 0), restAt(profile, wire + more, 0, 0)];
+          return short !== null && long !== null && long.depth >= short.depth - 1e-6;
+        },
+      ),
     );
   });
   it('a lower level never increases the margin', () => {
     fc.assert(
-      fc.property(anyBed, fc.double({ min: 0.3, max: 8, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (profile, wire, fall) => {
-        const [before, after] = [restAt(profile, wire, 0, 0.5), restAt(profile, wire, -fall, 0.5)];
-        return before !== null && after !== null && after.margin <= before.margin + 1e-9;
-      }),
+      fc.property(
+        anyBed,
+        fc.double({ min: 0.3, max: 8, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (profile, wire, fall) => {
+          const [before, after] = [restAt(profile, wire, 0, 0.5), restAt(profile, wire, -fall, 0.5)];
+          return before !== null && after !== null && after.margin <= before.margin + 1e-9;
+        },
+      ),
     );
   });
   it('the wire of a resting place ends there: length and place are each other’s inverse', () => {
@@ -241,7 +261,9 @@ describe('the swing of the jaws', () => {
     fc.assert(
       fc.property(fc.double({ min: -0.2, max: 0.2, noNaN: true }), fc.double({ min: -0.2, max: 0.2, noNaN: true }), (x, y) => {
         const r = o / 2;
-        const swept = Math.abs(y) < r && Array.from({ length: 181 }, (_, i) => r * Math.cos((i * Math.PI) / 180)).some((at) => Math.abs(at) >= Math.abs(x));
+        const swept =
+          Math.abs(y) < r &&
+          Array.from({ length: 181 }, (_, i) => r * Math.cos((i * Math.PI) / 180)).some((at) => Math.abs(at) >= Math.abs(x));
         return (jawSwing(x, y, o, 0) === 'clear') === !(swept && Math.abs(x) < r);
       }),
     );
@@ -260,7 +282,11 @@ describe('an opening', () => {
   const frame = { y: 0, z: -0.48, across: 0.254, height: 0.254 };
   it('a trapezoid 0.4 to 0.8 m wide and 0.5 m deep has 0.30 m² of water (by hand)', () => near(wettedArea(run, 0), 0.3, 1e-12));
   it('area and share agree with a fine grid (independent count)', () => {
-    const section = fc.tuple(fc.double({ min: 0.2, max: 0.6, noNaN: true }), fc.double({ min: 0.05, max: 0.4, noNaN: true }), fc.double({ min: 0.2, max: 0.8, noNaN: true }));
+    const section = fc.tuple(
+      fc.double({ min: 0.2, max: 0.6, noNaN: true }),
+      fc.double({ min: 0.05, max: 0.4, noNaN: true }),
+      fc.double({ min: 0.2, max: 0.8, noNaN: true }),
+    );
     fc.assert(
       fc.property(section, fc.double({ min: -0.3, max: 0.2, noNaN: true }), ([half, spread, depth], bottom) => {
         const own: Section = [
@@ -292,8 +318,14 @@ describe('an opening', () => {
     near(gap.left, 0.2 + 0.02 * 0.4 - 0.127);
   });
   it('adding a stick never opens a gap', () => {
-    const sticks = fc.array(fc.record({ y: fc.double({ min: -0.45, max: 0.45, noNaN: true }), thick: fc.double({ min: 0.005, max: 0.05, noNaN: true }) }), { maxLength: 5 });
-    const one = fc.record({ y: fc.double({ min: -0.45, max: 0.45, noNaN: true }), thick: fc.double({ min: 0.005, max: 0.05, noNaN: true }) });
+    const sticks = fc.array(
+      fc.record({ y: fc.double({ min: -0.45, max: 0.45, noNaN: true }), thick: fc.double({ min: 0.005, max: 0.05, noNaN: true }) }),
+      { maxLength: 5 },
+    );
+    const one = fc.record({
+      y: fc.double({ min: -0.45, max: 0.45, noNaN: true }),
+      thick: fc.double({ min: 0.005, max: 0.05, noNaN: true }),
+    });
     fc.assert(
       fc.property(sticks, one, (some, more) => {
         const route = { low: -0.48, high: -0.2 };
@@ -303,7 +335,18 @@ describe('an opening', () => {
     );
   });
   it('corners in the bed are found', () => {
-    near(cornersBuried([[-1, 0.3], [0, -0.5], [1, 0.3]], { y: 0, z: -0.45, across: 0.25, height: 0.25 }), -0.5 + 0.8 * 0.125 + 0.45, 1e-9);
+    near(
+      cornersBuried(
+        [
+          [-1, 0.3],
+          [0, -0.5],
+          [1, 0.3],
+        ],
+        { y: 0, z: -0.45, across: 0.25, height: 0.25 },
+      ),
+      -0.5 + 0.8 * 0.125 + 0.45,
+      1e-9,
+    );
     assert.equal(cornersBuried(run, frame), 0);
   });
   it('a fence of n sticks leaves n + 1 openings, none wider than allowed', () => {

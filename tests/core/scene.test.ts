@@ -4,7 +4,6 @@ import fc from 'fast-check';
 import { bandGauge } from '#core/scene/bandGauge';
 import { fitted, placeLabels, textWidth } from '#core/scene/labels';
 import { readableZoom, sectionScene } from '#core/scene/section';
-import { sideView } from '#core/scene/sideView';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { layOutSetting, usualDevices, type SetView } from '#core/sets/standing';
 import type { Station } from '#core/record/kinds';
@@ -237,40 +236,6 @@ describe('the section', () => {
     });
     assert.equal(shifted.surfaces[0]?.text, '31 in');
   });
-});
-
-describe('the side view', () => {
-  for (const type of CATALOGUE) {
-    const layout = layOutSetting(
-      type,
-      { numbers: {}, choices: {}, pond: 1, tail: 0.2 },
-      { kind: 'run', surface: 'pond', bed: null },
-      usualDevices(type),
-      'us',
-    );
-    const surface = type.id === 'dam-crossover-face' ? ('tail' as const) : ('pond' as const);
-    it(`${type.id}: what is drawn is the parts list, to one scale, with its numbers in words`, () => {
-      const scene = sideView(layout, { pond: 1, tail: 0.2, sheet: 0.15 }, surface, { width: 600, height: 400 }, 'us');
-      assert.deepEqual(
-        scene.parts.map((p) => p.id),
-        layout.parts.map((p) => p.id),
-      );
-      for (const part of layout.parts) {
-        const drawn = scene.parts.find((p) => p.id === part.id);
-        assert.ok(
-          Math.abs((drawn?.height ?? 0) - part.height * scene.scale) < 1e-6 &&
-            Math.abs((drawn?.width ?? 0) - part.wide * scene.scale) < 1e-6,
-        );
-      }
-      assert.equal(scene.twin.length, layout.needs.length);
-      assert.ok(scene.parts.every((p) => p.x >= -1 && p.x + p.width <= 601 && p.y >= -1 && p.y + p.height <= 401));
-    });
-  }
-  it('of nothing is an empty picture', () =>
-    assert.deepEqual(
-      sideView({ parts: [], needs: [], free: [], ground: [], findings: [] }, {}, 'pond', { width: 10, height: 10 }, 'us').parts,
-      [],
-    ));
 });
 
 describe('the band gauge', () => {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SPECIES } from '../animals/species';
 import { SET_TYPE_IDS, setTypeOf } from '../sets/catalogue';
-import { numberFaults } from '../sets/ranges';
+import { numbersSchema } from '../sets/typeSchema';
 import { choice, count, date, id, instant, name, note } from './fieldKinds';
 import { levelField } from './levelField';
 
@@ -100,7 +100,8 @@ export const setSchema = z
   })
   .superRefine((set, context) => {
     set.settings.forEach((setting, i) => {
-      for (const [key, message] of numberFaults(setTypeOf(set.type), setting.numbers))
-        context.addIssue({ code: 'custom', path: ['settings', i, 'numbers', key], message });
+      const parsed = numbersSchema(setTypeOf(set.type)).safeParse(setting.numbers);
+      for (const { path, message } of parsed.error?.issues ?? [])
+        context.addIssue({ code: 'custom', path: ['settings', i, 'numbers', ...path], message });
     });
   });

@@ -12,7 +12,8 @@ export interface FindPlan {
   reach: number;
   /** numbers of the places on the drawing */
   spots: { n: number; x: number; y: number }[];
-  bank: number;
+  /** land, px boxes */
+  land: { x: number; y: number; width: number; height: number }[];
 }
 
 /** The place from above, to scale: anchor, circles of trap and animal, the numbered places to look at. Water lies to the left, the bank to the right. */
@@ -47,6 +48,23 @@ export function findPlan(found: WhereItLies, frame: { width: number; height: num
     tether: tether * scale,
     reach: (deep ? round : reach) * scale,
     spots,
-    bank: put([Math.max(device[0] + 0.3, anchor[0] - 0.3), 0])[0],
+    land: landOf(found, put, frame),
   };
+}
+
+function landOf(
+  { shore }: WhereItLies,
+  put: (p: [number, number]) => [number, number],
+  { width, height }: { width: number; height: number },
+): FindPlan['land'] {
+  if (!shore) return [];
+  if ('x' in shore) {
+    const [x] = put([shore.x, 0]);
+    return [{ x, y: 0, width: Math.max(0, width - x), height }];
+  }
+  const [upper, lower] = [put([0, shore.right])[1], put([0, shore.left])[1]];
+  return [
+    { x: 0, y: 0, width, height: Math.max(0, upper) },
+    { x: 0, y: lower, width, height: Math.max(0, height - lower) },
+  ];
 }

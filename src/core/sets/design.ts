@@ -117,3 +117,7 @@ export const level = (
   to: [to, z],
   grows: [grows, 0],
 });
+
+/** The number that a mark shows, m: negative when its end lies the other way. */
+export const drawnLength = ({ at, to, grows }: Pick<Mark, 'at' | 'to' | 'grows'>): number =>
+  (to[0] - at[0]) * grows[0] + (to[1] - at[1]) * grows[1];

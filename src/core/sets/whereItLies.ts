@@ -22,6 +22,8 @@ export interface WhereItLies {
   anchor: [number, number];
   device: [number, number];
   deep: [number, number] | null;
+  /** where water meets land: ahead of the way (x), or at both its sides (y); null where that is not known */
+  shore: { x: number } | { left: number; right: number } | null;
 }
 
 const HOLDS: Record<Hold['kind'], string> = {
@@ -37,14 +39,16 @@ const HOLDS: Record<Hold['kind'], string> = {
  * Where device and animal can lie when a set is found without its trap, from the tie outward, in the order to look. Missing is mostly a catch.
  *
  * @param anchor where the tie was said to go
+ * @param level of the water, m in the design's datum
  * @param hold which of its holds; the first when left out
  * @source common practice
  */
 export function whereItLies(
-  design: Pick<Design, 'holds' | 'parts'>,
+  design: Pick<Design, 'holds' | 'parts' | 'ground' | 'front'>,
   type: Pick<SetType, 'hides' | 'devices' | 'underIce'>,
   anchor: string,
   system: System,
+  level: number,
   hold = design.holds[0],
 ): WhereItLies | null {
   if (!hold) return null;
@@ -72,5 +76,33 @@ export function whereItLies(
     { say: 'Last night’s camera, if one hung there.', at: null },
     { say: 'Only then stolen: note it, and who was asked.', at: null },
   ];
-  return { places, tether: hold.tether, reach, anchor: [x, y], device: [device?.x ?? 0, device?.y ?? 0], deep };
+  return {
+    places,
+    tether: hold.tether,
+    reach,
+    anchor: [x, y],
+    device: [device?.x ?? 0, device?.y ?? 0],
+    deep,
+    shore: shoreOf(design, level),
+  };
+}
+
+/** Where the ground of the drawings meets the water. */
+function shoreOf({ ground, front }: Pick<Design, 'ground' | 'front'>, level: number): WhereItLies['shore'] {
+  const right = crossing(front, level, 1);
+  const left = crossing(front, level, -1);
+  if (left !== null && right !== null) return { left, right };
+  const ahead = crossing(ground, level, 1);
+  return ahead === null ? null : { x: ahead };
+}
+
+/** The first place outward from the middle where a line of ground rises through a level. */
+function crossing(line: [number, number][], level: number, way: 1 | -1): number | null {
+  const points = way > 0 ? line : [...line].reverse();
+  for (let i = 0; i + 1 < points.length; i += 1) {
+    const [a, b] = [points[i], points[i + 1]];
+    if (!a || !b || b[0] * way < 0 || a[1] > level || b[1] <= level) continue;
+    return a[0] + ((level - a[1]) / (b[1] - a[1])) * (b[0] - a[0]);
+  }
+  return null;
 }

@@ -25,8 +25,8 @@ export async function oneSet(locals: App.Locals, id: string) {
 }
 
 /** Where each device of a set can lie when it is missing, in the order to look. */
-export const liesOf = ({ design, type }: Pick<ReturnType<typeof designOf>, 'design' | 'type'>, set: TrapSet, locals: App.Locals) =>
+export const liesOf = ({ design, type, setting, station }: ReturnType<typeof designOf>, set: TrapSet, locals: App.Locals) =>
   design.holds.map((hold) => ({
     device: type.positions.find((p) => p.id === hold.device)?.label ?? hold.device,
-    found: whereItLies(design, type, set.anchor, locals.who.person.system, hold),
+    found: whereItLies(design, type, set.anchor, locals.who.person.system, setting[station.surface] ?? 0, hold),
   }));

@@ -2,6 +2,7 @@ import { cutAndCarry } from '#core/gear/carry';
 import { designScene } from '#core/scene/designScene';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
+import { drawnLength } from '#core/sets/design';
 import type { FilledPosition } from '#core/sets/setType';
 import { layOutSetting, placeOf, statesOf, usualDevices } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
@@ -81,14 +82,14 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   function pull(key: string, by: number, begins: boolean): void {
     const spec = type.numbers[key];
     if (!spec || spec.unit !== 'length') return;
-    if (begins) start = numbers[key] ?? spec.default ?? drawn(key) ?? spec.min;
+    if (begins) start = numbers[key] ?? drawn(key) ?? spec.default ?? spec.min;
     const value = Math.min(Math.max(start + by, spec.min), spec.max);
     if (!begins || by !== 0) fields[`n.${key}`] = printLength(value, system);
   }
   /** A length that is drawn without having been typed. */
   const drawn = (key: string): number | null => {
     const mark = design.marks.find((m) => m.key === key);
-    return mark ? Math.hypot(mark.to[0] - mark.at[0], mark.to[1] - mark.at[1]) : null;
+    return mark ? drawnLength(mark) : null;
   };
   const origin = (key: string): string => {
     const spec = type.numbers[key];

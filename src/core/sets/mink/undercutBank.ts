@@ -77,7 +77,7 @@ export const undercutBank: SetType = {
             across: of(laying, 'under') + inches(12),
           },
         ],
-        needs: [coverNeed(laying, { min: 1, max: 2.5, target: 1.75, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        needs: [coverNeed(laying, { min: 1.5, max: 2, target: 1.75, broken: { min: 'tooDeep', max: 'outOfWater' } })],
         findings: [
           {
             id: 'clears',

@@ -4,6 +4,7 @@ import { setTypeOf } from '#core/sets/catalogue';
 import { wholeMinute } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
 import { levelNow } from '#core/water/series';
+import type { Station } from '#core/record/kinds';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { idBeside, newId } from '$lib/server/newId';
@@ -31,10 +32,10 @@ const differing = (type: ReturnType<typeof setTypeOf>): string[] =>
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { season, set, station, type, setting } = await modelOf(locals, url);
   const { system } = locals.who.person;
-  const along = season.stations
-    .filter((s) => s.water === station.water && s.id !== station.id && type.stations.includes(s.kind))
-    .sort((a, b) => a.along - b.along);
-  const others = season.stations.filter((s) => s.water !== station.water && type.stations.includes(s.kind));
+  const taken = new Set(season.sets.filter((s) => s.state !== 'pulled').map((s) => s.station));
+  const fitting = season.stations.filter((s) => s.id !== station.id && type.stations.includes(s.kind)).sort((a, b) => a.along - b.along);
+  const along = fitting.filter((s) => s.water === station.water && !taken.has(s.id));
+  const others = fitting.filter((s) => !along.includes(s));
   const keys = differing(type);
   return {
     model: `${set.number} ${set.name}`,
@@ -42,12 +43,13 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     type: type.name,
     columns: keys.map((key) => ({ key, label: type.numbers[key]?.label ?? key, help: type.numbers[key]?.help ?? '' })),
     stations: [...along, ...others].map((s) => ({ value: s.id, text: `${s.number} ${s.name}, ${s.kind}` })),
-    rows: Array.from({ length: ROWS }, (_, i) => ({
-      station: along[i]?.id ?? '',
-      numbers: Object.fromEntries(
-        keys.map((key) => [key, setting.numbers[key] === undefined ? '' : printLength(setting.numbers[key], system)]),
-      ),
-    })),
+    rows: Array.from({ length: ROWS }, (_, i) => {
+      const own = along[i] ? { ...setting.numbers, ...depthAt(season, along[i], locals.now) } : setting.numbers;
+      return {
+        station: along[i]?.id ?? '',
+        numbers: Object.fromEntries(keys.map((key) => [key, own[key] === undefined ? '' : printLength(own[key], system)])),
+      };
+    }),
     entry: newId(),
   };
 };
@@ -111,6 +113,12 @@ export const actions: Actions = {
     redirect(303, '/bench');
   },
 };
+
+/** The depth of a place at the level of now, where its bed was measured. */
+function depthAt(season: Season, station: Station, at: Date): { depth?: number } {
+  const level = levelsAt(season, station.water, at)[station.surface];
+  return station.bed && level !== null ? { depth: Math.max(0, level - (station.bed.level - station.bed.depth)) } : {};
+}
 
 function levelsAt(season: Season, water: string, at: Date): { pond: number | null; tail: number | null } {
   const of = (surface: 'pond' | 'tail'): number | null => {

@@ -53,7 +53,7 @@
   </div>
   {#if data.numbers.length > 0}<p>{data.numbers.map((n) => `${n.label} ${n.text}`).join('; ')}.</p>{/if}
 
-  <ol class="steps">
+  <ol class="doing">
     {#each steps as step (step.do)}
       <li class:last={step.lastReach}>
         {step.do}
@@ -126,12 +126,12 @@
     gap: 10px;
     margin: 10px 0;
   }
-  .steps {
+  .doing {
     list-style: decimal;
     padding-left: 1.6rem;
     font-size: 1.1rem;
   }
-  .steps li {
+  .doing li {
     padding: 6px 0;
   }
   .last {

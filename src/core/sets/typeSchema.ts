@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { SPECIES } from '../animals/species';
+import { DEVICE_CLASSES, SIZES } from '../devices/sizes';
+import { numberFaults } from './ranges';
+import { STATION_KINDS, type SetType } from './setType';
+
+const words = z.string().min(3);
+
+const numberSpec = z
+  .strictObject({
+    label: words,
+    help: z.string(),
+    unit: z.enum(['length', 'share']),
+    default: z.number().optional(),
+    min: z.number(),
+    max: z.number(),
+    origin: z.enum(['measured', 'yours', 'practice', 'published', 'computed']),
+    withLevel: z.union([z.literal(1), z.literal(-1)]).optional(),
+  })
+  .refine((spec) => spec.min < spec.max, { error: 'A range begins under its end.' })
+  .refine((spec) => spec.default === undefined || (spec.default >= spec.min && spec.default <= spec.max), {
+    error: 'The default lies outside the range.',
+  });
+
+const filled = z
+  .strictObject({ class: z.enum(DEVICE_CLASSES), size: z.string() })
+  .refine((d) => SIZES[d.class].includes(d.size), { error: 'No such size of that class.' });
+
+const step = z.strictObject({ do: words, caution: words.optional(), lastReach: z.boolean().optional() });
+
+/** Everything of a set type that is data; what it computes is a function beside it. A type that does not fit it does not enter the catalogue (tested). */
+export const setTypeSchema = z
+  .looseObject({
+    id: z.string().regex(/^[a-z]+(-[a-z]+)*$/),
+    name: words,
+    idea: words,
+    species: z.array(z.enum(SPECIES)).min(1),
+    stations: z.array(z.enum(STATION_KINDS)).min(1),
+    devices: z.array(z.enum(DEVICE_CLASSES)).min(1),
+    positions: z.array(z.strictObject({ id: z.string(), label: words, optional: z.boolean() })).min(1),
+    usual: filled,
+    variants: z
+      .array(
+        z.strictObject({
+          id: z.string(),
+          name: words,
+          device: filled.optional(),
+          choices: z.record(z.string(), z.string()).optional(),
+          numbers: z.record(z.string(), z.number()).optional(),
+        }),
+      )
+      .optional(),
+    months: z.array(z.number().int().min(1).max(12)).min(1).optional(),
+    fit: words,
+    tools: z.array(words).min(1),
+    faults: z.array(words).min(1),
+    numbers: z.record(z.string(), numberSpec),
+    choices: z.record(
+      z.string(),
+      z
+        .strictObject({ label: words, options: z.record(z.string(), z.string()), default: z.string() })
+        .refine((c) => c.default in c.options, { error: 'The default is no option.' }),
+    ),
+    steps: z.array(step).refine((steps) => steps.filter((s) => s.lastReach).length === 1, {
+      error: 'One step is the last moment at which the hooks can be reached.',
+    }),
+  })
+  .refine((type) => type.devices.includes(type.usual.class), {
+    path: ['usual'],
+    error: 'The usual device is of no class that the type takes.',
+  });
+
+/** The one schema for the geometry of a type: its numbers, each within its range; SI. */
+export const numbersSchema = (type: SetType) =>
+  z.record(z.string().max(40), z.number()).superRefine((numbers, context) => {
+    for (const [key, message] of numberFaults(type, numbers)) context.addIssue({ code: 'custom', path: [key], message });
+  });

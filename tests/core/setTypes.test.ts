@@ -1,0 +1,309 @@
+import assert from 'node:assert/strict';
+import { describe, it } from 'node:test';
+import fc from 'fast-check';
+import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
+import type { Laying } from '#core/sets/setType';
+import { layOutSetting, usualDevices } from '#core/sets/standing';
+import { inches } from '#core/units/factors';
+import { levelBands } from '#core/water/band';
+import type { Finding } from '#core/water/finding';
+import { axisOf } from '#core/water/layout';
+
+const POND = inches(41);
+const TAIL = inches(10);
+
+interface Design {
+  numbers?: Record<string, number>;
+  choices?: Record<string, string>;
+  devices?: Laying['devices'];
+}
+
+function lay(id: string, { numbers = {}, choices = {}, devices }: Design = {}) {
+  const type = setTypeOf(id);
+  const inMetres = Object.fromEntries(
+    Object.entries(numbers).map(([key, n]) => [key, type.numbers[key]?.unit === 'share' ? n : inches(n)]),
+  );
+  return layOutSetting(
+    type,
+    { numbers: inMetres, choices, pond: POND, tail: TAIL },
+    { kind: type.stations[0] ?? 'run', surface: 'pond', bed: null },
+    devices ?? usualDevices(type),
+    'us',
+  );
+}
+const findings = (id: string, design: Design = {}): Record<string, Finding> =>
+  Object.fromEntries(lay(id, design).findings.map((f) => [f.id, f]));
+
+/** Both ends of a device's band, inches over the level at which it was set. */
+function bandOf(id: string, design: Design = {}): [number, number] {
+  const layout = lay(id, design);
+  const device = layout.needs[0]?.device ?? '';
+  const axis = axisOf(layout, device);
+  const known = { pond: POND, tail: TAIL, sheet: inches(6) };
+  const band = levelBands(
+    layout.needs.filter((n) => n.device === device),
+    layout.parts,
+    axis,
+    known,
+  )?.[0];
+  const base = axis === 'tail' ? TAIL : POND;
+  return [((band?.min ?? NaN) - base) / 0.0254, ((band?.max ?? NaN) - base) / 0.0254];
+}
+
+/**
+ * Each type at its usual height: how far the water may fall and rise, inches. All common practice, no source: pan under 2 to 6 in for beaver beds,
+ * ½ to 2 at a mink wall or sod, ¼ to 1 in a pocket, 6 to 9 for a hind foot; top of jaws 2 to 3 under a dive pole, 1½ to 2 proud in an undercut, cross bar 0 to ½ under;
+ * loop share by diameter: channel 0.4 to 0.9, lure pole and castor stick 0.4 to 0.75 with the top 2 in proud, slick 0 to 0.3.
+ */
+const BANDS: Record<string, [down: number, up: number]> = {
+  'dam-break-channel': [-3, 33],
+  'dam-break-breach': [-2, 4],
+  'dam-break-shoulder': [-5, 1],
+  'dam-crossover-face': [-Infinity, 50],
+  'dam-crossover-foothold': [-1, 2],
+  'dam-crossover-snare': [-Infinity, 6],
+  'lodge-run': [-2, 34],
+  'lodge-run-snare': [-10, 22],
+  'bank-den-run': [-3, 33],
+  'dive-pole': [-0.5, 0.5],
+  'crossed-limbs': [-6, 2],
+  'trail-waterline': [-0.25, 0.25],
+  'slide-grip': [-2, 4],
+  'slide-snare': [-2, 3],
+  'slide-foothold': [-1, 2],
+  'castor-foothold': [-1, 3],
+  'castor-slick-snare': [-1.5, 1.5],
+  'castor-stick-snare': [-2, 1.5],
+  'castor-grip': [-3, 5],
+  'baited-bank': [-1, 3],
+  'dangling-bait': [-2, 4],
+  'lure-pole': [-2, 1.5],
+  'channel-snare': [-2.667, 2.333],
+  'culvert-mouth': [-2, 34],
+  pocket: [-0.25, 0.5],
+  'pole-platform': [-0.5, 2],
+  'log-notch': [-0.5, 1],
+  'den-run': [-2, 28],
+  'wall-blind': [-0.5, 1],
+  'wall-hanging': [-2, 2],
+  'bottom-edge': [-8, 22],
+  'undercut-bank': [-0.25, 0.25],
+  cubby: [-Infinity, 6],
+  box: [-Infinity, 7],
+  'log-crossing': [-Infinity, 11],
+  'root-platform': [-0.25, 1.25],
+  'otter-latrine': [-1.5, 2.5],
+  'otter-crossover': [-1, 2.5],
+  'latrine-approach': [-2, 4],
+  'enclosed-foot': [-Infinity, 6],
+};
+
+/** Designs that do not work: what is said of each, and its way out. */
+const WRONG: [id: string, why: string, design: Design, finding: string, says: RegExp][] = [
+  ['dam-break-breach', 'a guide inside the frame’s swing is clear at its place', {}, 'swing', /No stick stands in the arc|steadies/],
+  ['dam-break-breach', 'a frame taller than the depth', { numbers: { topUnder: 4 } }, 'current', /break page/],
+  [
+    'dam-crossover-foothold',
+    'off centre in a narrow gap',
+    { numbers: { gap: 12, offset: 4 } },
+    'gapRoom',
+    /too narrow for it, lay it in the middle/,
+  ],
+  ['dam-crossover-snare', 'a large loop', { numbers: { loop: 12 } }, 'air', /knocked aside and teaches/],
+  [
+    'lodge-run',
+    'hung high over the bed',
+    { numbers: { depth: 30, topUnder: 4 } },
+    'gapUnder',
+    /16 in stay open between frame and bed.*set it 16 in lower/,
+  ],
+  [
+    'lodge-run',
+    'springs beside the frame in a narrow run',
+    { numbers: { widthBed: 14, widthSurface: 18 } },
+    'springs',
+    /the springs stand up/,
+  ],
+  [
+    'lodge-run-snare',
+    'a loop larger than the run is deep',
+    { numbers: { depth: 7, loop: 10, lowestUnder: 10 } },
+    'loopInBed',
+    /3 in into the bed. At most a 7 in loop/,
+  ],
+  ['bank-den-run', 'dry at the mouth', { numbers: { depth: 0.5 } }, 'mouth', /land set/],
+  [
+    'bank-den-run',
+    'corners in a run narrower than the frame',
+    { numbers: { width: 6, depth: 20 } },
+    'buried',
+    /in the bed: a smaller trap/,
+  ],
+  [
+    'dive-pole',
+    'a wide way without sticks enough',
+    { numbers: { width: 100, depth: 24 } },
+    'fence',
+    /one more stick there, or a narrower place/,
+  ],
+  ['dive-pole', 'taller than the water', { numbers: { depth: 8, topUnder: 3 } }, 'tooTall', /13 in down, but it is 8 in deep/],
+  [
+    'trail-waterline',
+    'a tie too short to clear the trail',
+    { numbers: { deep4: 4, deep8: 30, tie: 30 } },
+    'tieLength',
+    /lead to water that hides an adult/,
+  ],
+  ['trail-waterline', 'no water that hides the catch', { numbers: { deep4: 3, deep8: 5 } }, 'tieLength', /Anchor it elsewhere/],
+  ['slide-foothold', 'a pole too short', { numbers: { stopDepth: 60, pole: 72 } }, 'pole', /short|a longer pole, or a resting place/],
+  [
+    'slide-foothold',
+    'beyond the setter’s reach',
+    { numbers: { out3: 10, out6: 20, out9: 40, out12: 60, wire: 168, waders: 12 } },
+    'hand',
+    /you reach|a boat/,
+  ],
+  [
+    'slide-foothold',
+    'a profile that is too shallow',
+    { numbers: { out3: 6, out6: 10, out9: 14 } },
+    'slide',
+    /The profile is short by .*a live hold/,
+  ],
+  ['castor-slick-snare', 'a mound too near', { numbers: { mound: 10 } }, 'mound', /smelled before the neck is through/],
+  ['castor-stick-snare', 'a loop nearly under', { numbers: { share: 0.9 } }, 'share', /Raise it 1½ in/],
+  ['castor-grip', 'a cut wider than the frame', { numbers: { cut: 40 } }, 'fence', /stay open|one more stick/],
+  ['dangling-bait', 'a bait above the reach of an adult', { numbers: { baitHigh: 30 } }, 'rearing', /An adult reaches 23½ in.*lower it/],
+  [
+    'pocket',
+    'a chain that ends in shallow water',
+    { numbers: { chainEnd: 2 } },
+    'fullCover',
+    /1¼ in more, so a longer chain or deeper water/,
+  ],
+  [
+    'pocket',
+    'a trap too light for its animal',
+    { devices: { trap: { class: 'foothold', size: '1' } } },
+    'weight',
+    /heavier trap, a drowning weight or a slide/,
+  ],
+  ['wall-hanging', 'a mink between wall and frame', { numbers: { offWall: 3 } }, 'duck', /a female mink uses 1½ in/],
+  [
+    'undercut-bank',
+    'a roof too low for the spring',
+    { numbers: { roof: 7, depth: 4.25 } },
+    'clears',
+    /dig the bed 2 in, or a smaller trap/,
+  ],
+  ['box', 'a box narrower than its trap', { numbers: { opening: 4 } }, 'fits', /does not swing. A smaller trap, or a box of 5¼ in/],
+  ['box', 'a narrow V', { choices: { trigger: 'v' } }, 'trigger', /passed without firing/],
+  ['log-crossing', 'a bottom trigger on a log clip', { choices: { trigger: 'low' } }, 'clip', /no room for a bottom trigger/],
+  ['log-crossing', 'under water at the thaw', { numbers: { overWater: 6, thaw: 14 } }, 'thaw', /under by 8 in then/],
+  ['root-platform', 'roots too low', { numbers: { roots: 4 } }, 'room', /do not close under 5 in/],
+  ['enclosed-foot', 'a short stake in soft ground', { numbers: { driven: 4 }, choices: { bottom: 'soft' } }, 'stake', /deep, or a tree/],
+  ['culvert-mouth', 'is asked about first', {}, 'place', /forbidden in many places/],
+  ['baited-bank', 'a live hold without a profile', { choices: { hold: 'live' } }, 'live', /uncertain whether the catch lives/],
+  [
+    'castor-foothold',
+    'a bag: both figures',
+    { choices: { hold: 'bag' } },
+    'bag',
+    /while it swims.*once it has a footing.*far lighter bags/,
+  ],
+  [
+    'castor-foothold',
+    'a tangle pole in shallow water',
+    { choices: { hold: 'tangle' }, numbers: { stopDepth: 12 } },
+    'tangle',
+    /deeper by .*or a slide wire/,
+  ],
+  ['dam-break-channel', 'a tie shorter than the bank', { numbers: { tie: 12 } }, 'reach', /the tie has 12 in: .* more, or a nearer anchor/],
+];
+
+describe('each type where it usually stands', () => {
+  for (const [id, [down, up]] of Object.entries(BANDS)) {
+    it(`${id}: may fall ${-down} in and rise ${up} in (practice)`, () => {
+      const [a, b] = bandOf(id);
+      assert.ok(Math.abs(a - down) < 2e-3 || a === down, `falls ${a}, not ${down}`);
+      assert.ok(Math.abs(b - up) < 2e-3 || b === up, `rises ${b}, not ${up}`);
+    });
+  }
+  it('every type is in this table, or floats or hangs under ice and has its own tests', () => {
+    const own = ['float', 'ice-snare-pole', 'ice-hanging-baited'];
+    assert.deepEqual(
+      CATALOGUE.map((t) => t.id).filter((id) => !(id in BANDS) && !own.includes(id)),
+      [],
+    );
+  });
+  it('a log afloat follows the water, one fixed at its ends is left by it', () => {
+    assert.deepEqual(bandOf('log-notch', { choices: { log: 'afloat' } }), [-Infinity, Infinity]);
+    assert.deepEqual(bandOf('log-crossing', { choices: { log: 'afloat' } }), [-Infinity, Infinity]);
+  });
+});
+
+describe('what is wrong is said, with the way out', () => {
+  for (const [id, why, design, finding, says] of WRONG)
+    it(`${id}: ${why}`, () => assert.match(findings(id, design)[finding]?.sentence ?? 'nothing was said', says));
+
+  it('and right designs are not blamed: no type fails at its defaults', () => {
+    for (const type of CATALOGUE)
+      assert.deepEqual(
+        lay(type.id)
+          .findings.filter((f) => f.verdict === 'fails')
+          .map((f) => `${type.id} ${f.id}: ${f.sentence}`),
+        [],
+      );
+  });
+  it('every finding says what it rests on and has its figure', () => {
+    for (const type of CATALOGUE)
+      for (const f of lay(type.id).findings) {
+        assert.ok(f.figure.length > 0 && f.sentence.length > 10, `${type.id} ${f.id}`);
+        assert.ok(['practice', 'computed', 'measured', 'published', 'yours'].includes(f.origin));
+        assert.equal(/NaN|undefined|Infinity/.test(f.sentence + f.figure), false, `${type.id} ${f.sentence}`);
+      }
+  });
+});
+
+describe('a slide with a measured profile', () => {
+  const numbers = { out3: 14, out6: 30, out9: 48, out12: 60, wire: 150 };
+  it('rests where the wire ends, and says at which level its margin is gone', () => {
+    const { slide } = findings('castor-foothold', { numbers });
+    assert.equal(slide?.verdict, 'holds');
+    assert.match(
+      slide?.sentence ?? '',
+      /The lock rests 11 ft .* out in .* The margin of .* is gone when the level falls to .*\. The shortest wire that does it is/,
+    );
+  });
+  it('a shorter wire ends in shallow water and the shortest that works is named', () =>
+    assert.match(
+      findings('castor-foothold', { numbers: { ...numbers, wire: 60 } }).slide?.sentence ?? '',
+      /wanted .* The shortest wire that does it is/,
+    ));
+  it('one depth is no profile: uncertain', () =>
+    assert.equal(findings('castor-foothold', { numbers: { out3: 14 } }).slide?.verdict, 'unknown'));
+  it('is what the drawing shows: the stop lies on the measured bed', () => {
+    const design = lay('castor-foothold', { numbers });
+    const stop = design.parts.find((p) => p.id === 'stop');
+    const after = design.ground.findIndex(([x]) => x >= (stop?.x ?? 0));
+    const [a, b] = [design.ground[Math.max(after - 1, 0)], design.ground[Math.max(after, 1)]];
+    assert.ok(stop && a && b);
+    const bed = a[1] + ((stop.x - a[0]) / (b[0] - a[0])) * (b[1] - a[1]);
+    assert.ok(Math.abs(stop.z.k - bed) < 0.02, `${stop.z.k} is not ${bed}`);
+  });
+  it('a live hold on it looks for land and water', () =>
+    assert.notEqual(findings('castor-foothold', { numbers, choices: { hold: 'live' } }).live?.verdict, 'unknown'));
+});
+
+describe('fences on the bench', () => {
+  it('a wider way never needs fewer sticks, and none is drawn that is not listed', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 12, max: 60, noNaN: true }), fc.double({ min: 0, max: 10, noNaN: true }), (width, more) => {
+        const sticks = (w: number): number =>
+          lay('bank-den-run', { numbers: { width: w, depth: 24 } }).parts.filter((p) => p.id.startsWith('fence')).length;
+        return sticks(width + more) >= sticks(width);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
