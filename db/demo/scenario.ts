@@ -162,21 +162,21 @@ export const SETS: DemoSet[] = [
   { key: 's30', number: 30, name: 'two breaks', type: 'dam-break-channel', species: 'beaver', station: 'dam', state: 'live', placed: [1, '16:30'], devices: { trap: 'K-19' }, numbers: { topUnder: 3, width: 34 }, choices: { notch: 'firm' }, anchor: 'cable to the dam log, north end', yields: 0.14 },
   { key: 's65', number: 65, name: 'long dam shoulder', type: 'dam-break-shoulder', species: 'beaver', station: 'updam', state: 'planned', placed: [3, '12:30'], devices: {}, numbers: { leftUnder: 7, rightUnder: 6 }, anchor: '', yields: 0 },
   { key: 's64', number: 64, name: 'birch slide', type: 'slide-foothold', species: 'beaver', station: 'upslide', state: 'planned', placed: [3, '12:40'], devices: {}, numbers: { depth: 14 }, anchor: '', yields: 0, leftBecause: 'Frozen over since; after the thaw' },
-  { key: 's70', number: 70, name: 'first bend', type: 'undercut-bank', species: 'mink', station: 'spillbend', state: 'planned', placed: [2, '13:00'], devices: {}, numbers: { topUnder: -1.75, depth: 4.25, roof: 14 }, anchor: '', yields: 0 },
-  { key: 's71', number: 71, name: 'spruce root', type: 'undercut-bank', species: 'mink', station: 'spillroot', state: 'planned', placed: [2, '13:05'], devices: {}, numbers: { topUnder: -1.5, depth: 4.5, roof: 12 }, anchor: '', yields: 0 },
-  { key: 's96', number: 96, name: 'alder undercut', type: 'pocket', species: 'muskrat', station: 'outroot', state: 'planned', placed: [2, '13:15'], devices: {}, numbers: { panUnder: 0.5, chainEnd: 11 }, anchor: '', yields: 0 },
+  { key: 's70', number: 3, name: 'first bend', type: 'undercut-bank', species: 'mink', station: 'spillbend', state: 'planned', placed: [2, '13:00'], devices: {}, numbers: { topUnder: -1.75, depth: 4.25, roof: 14 }, anchor: '', yields: 0 },
+  { key: 's71', number: 4, name: 'spruce root', type: 'undercut-bank', species: 'mink', station: 'spillroot', state: 'planned', placed: [2, '13:05'], devices: {}, numbers: { topUnder: -1.5, depth: 4.5, roof: 12 }, anchor: '', yields: 0 },
+  { key: 's96', number: 5, name: 'alder undercut', type: 'pocket', species: 'muskrat', station: 'outroot', state: 'planned', placed: [2, '13:15'], devices: {}, numbers: { panUnder: 0.5, chainEnd: 11 }, anchor: '', yields: 0 },
   { key: 's74', number: 74, name: 'left wall', type: 'wall-blind', species: 'mink', station: 'bridgeleft', state: 'live', placed: [1, '14:20'], devices: { trap: 'K-67' }, numbers: { panUnder: 1, depth: 6, stopDepth: 30, chain: 8 }, choices: { hold: 'slide', measured: 'pan' }, anchor: 'slide to the pool, stake at the abutment', yields: 0 },
   { key: 's81', number: 81, name: 'low lodge, hung', type: 'ice-hanging-baited', species: 'beaver', station: 'mosslodge', state: 'live', placed: [3, '13:10'], devices: { near: 'K-20', far: 'K-21' }, numbers: { drop: 2.5, ice: 1.5, depth: 30 }, anchor: 'both on one stick, tied', yields: 0 },
   { key: 's82', number: 82, name: 'low lodge pole', type: 'ice-snare-pole', species: 'beaver', station: 'mosslodge', state: 'live', placed: [2, '13:00'], devices: { a1: 'K-57', b1: 'K-58', a2: 'K-59', b2: 'K-60' }, numbers: { ice: 1.75, depth: 30, loop: 9, clearance: 4 }, anchor: 'set pole in the mud, safety pole across', yields: 0 },
 ];
 
-/** Tags: body-grips K-07 to K-25, an enclosed one K-71, footholds K-31 to K-35 and K-61 to K-67, snares K-51 to K-60. */
+/** Tags: body-grips K-07 to K-25, an enclosed one K-71, footholds K-31 to K-37 and K-61 to K-67, snares K-51 to K-60. */
 // prettier-ignore
 export const SHED: { tag: string; class: 'bodyGrip' | 'foothold' | 'snare' | 'enclosed'; size: string; note?: string }[] = [
   ...['07', '08', '09', '10', '11', '12', '13', '14', '15', '16', '19', '20', '21'].map((n) => ({ tag: `K-${n}`, class: 'bodyGrip' as const, size: '330' })),
   ...['17', '18'].map((n) => ({ tag: `K-${n}`, class: 'bodyGrip' as const, size: '110' })),
   { tag: 'K-22', class: 'bodyGrip', size: '160' }, { tag: 'K-23', class: 'bodyGrip', size: '160' }, { tag: 'K-24', class: 'bodyGrip', size: '155' }, { tag: 'K-25', class: 'bodyGrip', size: '120' }, { tag: 'K-71', class: 'enclosed', size: 'pull' },
-  ...['31', '32', '33', '34', '35'].map((n) => ({ tag: `K-${n}`, class: 'foothold' as const, size: n === '31' ? '5' : '4' })),
+  ...['31', '32', '33', '34', '35', '36', '37'].map((n) => ({ tag: `K-${n}`, class: 'foothold' as const, size: n === '31' || n === '37' ? '5' : '4' })),
   ...['61', '62', '63', '64', '65', '66', '67'].map((n) => ({ tag: `K-${n}`, class: 'foothold' as const, size: '1½' })),
   ...['51', '52', '53', '54', '55', '56', '57', '58', '59', '60'].map((n) => ({ tag: `K-${n}`, class: 'snare' as const, size: '7×7 3/32' })),
 ];

@@ -45,7 +45,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
   await test.step('a foothold at a castor mound', async () => {
     await open(page, `${program.base}/bench`);
     await page.getByLabel('Station').selectOption({ label: '20 inlet point, point at Header Pond' });
-    await page.getByLabel(/Castor mound foothold/).check();
+    await page.getByLabel('Type of set').selectOption({ label: 'Castor mound foothold (beaver, otter)' });
     await page.getByRole('button', { name: 'To the bench' }).click();
     await page.getByLabel('Number').fill('61');
     await page.getByLabel('Depth at the stop').fill('30');

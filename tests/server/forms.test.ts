@@ -366,7 +366,7 @@ describe('the server', () => {
   });
   it('what was typed is never run as markup', async () => {
     const form = { entry: uuid(), id: uuid(), tag: '<b>x</b>', size: 'foothold:4', note: '"><script>alert(1)</script>' };
-    saved(await post('/shed', form), /shed/);
+    saved(await post('/shed?/device', form), /shed/);
     const page = await get('/shed');
     assert.ok(!page.includes('<script>alert(1)') && page.includes('&lt;b>x&lt;/b>'));
   });

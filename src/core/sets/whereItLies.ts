@@ -58,6 +58,13 @@ export function whereItLies(
   const device = design.parts.find((p) => p.device === hold.device && p.kind !== 'slideStop');
   const [x, y] = hold.anchor;
   const deep: [number, number] | null = hold.deep ? [hold.deep[0], 0] : null;
+  const shore = shoreOf(design, level);
+  const sides = shore !== null && 'left' in shore;
+  /** so far along the water from the anchor: up or down a run, out from a bank */
+  const along = (far: number, way: 1 | -1): [number, number] => [
+    x + way * far * (sides ? 1 : 0.9),
+    sides ? (device?.y ?? 0) : y + far * 0.3,
+  ];
   const places: Lies[] = [
     { say: `At the ${HOLDS[hold.kind]}${anchor ? `, ${anchor}` : ''}: is it there, and is its cable taut?`, at: [x, y] },
     ...(deep
@@ -65,11 +72,11 @@ export function whereItLies(
       : [
           {
             say: `Follow the cable to its end: the trap lies within ${print(hold.tether)} of the anchor, mostly in the deepest water there.`,
-            at: [x - hold.tether * 0.7, y + hold.tether * 0.6] as [number, number],
+            at: along(hold.tether * 0.85, -1),
           },
           {
             say: `Round the circle of ${print(reach)}: ${called} held by the ${hold.held} reaches so far. Look under roots, banks and ${type.underIce ? 'the ice' : 'weeds'}.`,
-            at: [x - reach * 0.9, y - reach * 0.3] as [number, number],
+            at: along(reach * 0.92, sides ? 1 : -1),
           },
         ]),
     ...(type.hides ?? []).map((where): Lies => ({ say: `Then ${where}.`, at: null })),
@@ -83,7 +90,7 @@ export function whereItLies(
     anchor: [x, y],
     device: [device?.x ?? 0, device?.y ?? 0],
     deep,
-    shore: shoreOf(design, level),
+    shore,
   };
 }
 

@@ -43,3 +43,7 @@ export function printWeight(kilograms: number, system: System): string {
   if (whole === 0) return `${rest} oz`;
   return rest === 0 ? `${whole} lb` : `${whole} lb ${rest} oz`;
 }
+
+/** A force as it is felt: pounds or newtons. @param newtons N @source 1 lbf = 4.4482216152605 N */
+export const printForce = (newtons: number, system: System): string =>
+  system === 'us' ? `${Math.round(newtons / 4.4482216152605)} lb` : `${Math.round(newtons)} N`;

@@ -1,6 +1,7 @@
 import { notArmedSentence, unanswered } from '#core/sets/arming';
 import { CLASS_WORDS } from '#core/devices/sizes';
 import { settingAt } from '#core/sets/standing';
+import { numberFaults } from '#core/sets/ranges';
 import type { FilledPosition, SetType } from '#core/sets/setType';
 import type { Device, Draft, Setting, Station, Stay, TrapSet } from '#core/record/kinds';
 import { wholeMinute } from '#core/time/localTime';
@@ -33,6 +34,7 @@ export function readNumbers(read: Reader, type: SetType): { numbers: Record<stri
     const value = spec.unit === 'length' ? read.length(`n.${key}`) : readShare(read, `n.${key}`);
     if (value !== undefined) numbers[key] = value;
   }
+  for (const [key, sentence] of numberFaults(type, numbers)) read.refuse(`n.${key}`, sentence);
   const choices: Record<string, string> = {};
   for (const [key, spec] of Object.entries(type.choices)) {
     const value = read.text(`c.${key}`);

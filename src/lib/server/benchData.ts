@@ -1,7 +1,7 @@
 import { sizeText } from '#core/devices/sizes';
 import { devicesAt, settingAt } from '#core/sets/standing';
 import type { SetType } from '#core/sets/setType';
-import type { Device, Station, TrapSet } from '#core/record/kinds';
+import type { Device, Setting, Station, TrapSet } from '#core/record/kinds';
 import { toField } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
 import { iceAt } from '#core/ice/growth';
@@ -22,7 +22,7 @@ export async function benchData(
 ) {
   const { now, who } = locals;
   const held = set && settingAt(set, now);
-  const model = held ?? (like && settingAt(like, now));
+  const model = held ?? (like && copyOf(settingAt(like, now), station));
   const standing = Object.fromEntries((set?.stays ?? []).filter((s) => s.to === null).map((s) => [s.position, s.device]));
   const freshTags = like ? freeAs(like, season, now) : {};
   const print = (key: string, value: number): string =>
@@ -65,6 +65,12 @@ export async function benchData(
         free: !d.set || d.set.id === set?.id,
       })),
   };
+}
+
+/** The setting of another set for a new place: a depth that was measured there is not taken along where the new place knows its own. */
+function copyOf(setting: Setting, station: Station): Setting {
+  const { depth: _, ...others } = setting.numbers;
+  return station.bed ? { ...setting, numbers: others } : setting;
 }
 
 /** For each place of a set a free device of the same size as stands in it. */

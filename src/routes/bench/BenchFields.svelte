@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import type { System } from '#core/units/factors';
   import type { BenchData } from '$lib/server/benchData';
   import TimeField from '$lib/ui/TimeField.svelte';
@@ -42,7 +43,8 @@
           bind:value={fields[`n.${key}`]}
           onfocus={(event) => event.currentTarget.select()}
           {@attach (element) => {
-            if (copied && key === first) (element as HTMLInputElement).focus();
+            if (copied && key === first)
+              void tick().then(() => ((element as HTMLInputElement).focus(), (element as HTMLInputElement).select()));
           }}
           {...attributes}
         />{/snippet}

@@ -42,7 +42,7 @@
 <form method="POST" action={isNew ? undefined : '?/save'} class="page bench" use:enhance={keeping} bind:this={form}>
   <input type="hidden" name="entry" value={typed(kept, 'entry', bench.ids.entry)} />
   <input type="hidden" name="id" value={typed(kept, 'id', bench.ids.id)} />
-  <div class="left">
+  <div class="head">
     <h1>{title}</h1>
     <p class="quiet">
       {bench.waterName}, {bench.station.kind},
@@ -50,6 +50,8 @@
     </p>
     {#if bench.copied}<p>Copied from <b>{bench.copied}</b>: change what differs here.</p>{/if}
     <Problem text={kept?.problem} />
+  </div>
+  <div class="left">
     <BenchFields {bench} {it} {kept} {system} copied={isNew && bench.copied !== ''} />
   </div>
   <div class="middle">
@@ -83,9 +85,21 @@
 <style>
   .bench {
     display: grid;
-    grid-template-columns: 270px minmax(360px, 1fr) 340px;
-    gap: 20px;
+    grid-template: 'head middle right' auto 'left middle right' 1fr / 270px minmax(360px, 1fr) 340px;
+    gap: 0 20px;
     align-items: start;
+  }
+  .head {
+    grid-area: head;
+  }
+  .left {
+    grid-area: left;
+  }
+  .middle {
+    grid-area: middle;
+  }
+  .right {
+    grid-area: right;
   }
   .small {
     font-size: 0.9rem;
@@ -108,16 +122,8 @@
   }
   @media (max-width: 1050px) {
     .bench {
-      grid-template-columns: 1fr;
-    }
-    .right {
-      order: -1;
-    }
-    .middle {
-      order: 0;
-    }
-    .left {
-      order: 1;
+      grid-template: 'head' auto 'right' auto 'middle' auto 'left' auto / minmax(0, 1fr);
+      gap: 12px;
     }
   }
 </style>

@@ -7,12 +7,18 @@
   /** Both drawings of the set, live; their lengths can be drawn. */
   let { it, title, system, surface }: { it: BenchDesign; title: string; system: System; surface: 'pond' | 'tail' } = $props();
   const words = $derived(`${it.higher > 0 ? 'higher' : 'lower'} by ${printLength(Math.abs(it.higher), system)}`);
+  let room = $state(600);
+  $effect(() => {
+    it.room = room;
+  });
   const step = $derived(system === 'us' ? INCH : 0.02);
 </script>
 
-<DesignDrawing scene={it.eye} title="{title}, as the animal meets it, to scale" heading="As it is met" onpull={it.pull} />
-<div class="mt-2">
-  <DesignDrawing scene={it.side} title="{title}, from the side, to scale" heading="From the side" onpull={it.pull} />
+<div bind:clientWidth={room}>
+  <DesignDrawing scene={it.eye} title="{title}, as the animal meets it, to scale" heading="As it is met" onpull={it.pull} />
+  <div class="mt-2">
+    <DesignDrawing scene={it.side} title="{title}, from the side, to scale" heading="From the side" onpull={it.pull} />
+  </div>
 </div>
 <div class="what-if only-script">
   <label for="what-if">What if the {surface === 'tail' ? 'tailwater' : 'water'} stood {it.higher === 0 ? 'higher or lower' : words}?</label>

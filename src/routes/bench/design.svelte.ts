@@ -10,8 +10,6 @@ import { parseLength, printLength, smallUnit } from '#core/units/length';
 import type { BenchData } from '$lib/server/benchData';
 import { typed, type Kept } from '$lib/ui/kept';
 
-const FRAME = { width: 600, height: 290 };
-
 /** A share as it is written: 2/3, 0.6, 60 %. */
 function parseShare(text: string): number | null {
   const [a, b] = text.split('/').map(Number);
@@ -27,6 +25,8 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   );
   /** what if the water stood so much higher, m; thought only, never saved */
   let higher = $state(0);
+  /** px there are for the drawings */
+  let room = $state(600);
 
   const length = (text: string): number | null => {
     const read = parseLength(text, smallUnit(system), bench.words);
@@ -73,8 +73,9 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const base = levelNow === null ? { ...then, [surface]: 0 } : then;
     return higher === 0 ? base : { ...base, [surface]: (base[surface] ?? 0) + higher };
   });
-  const side = $derived(designScene(design, 'side', known, surface, FRAME, system));
-  const eye = $derived(designScene(design, 'eye', known, surface, { ...FRAME, height: 300 }, system));
+  const frame = (ratio: number) => ({ width: Math.max(240, room), height: Math.max(230, room * ratio) });
+  const side = $derived(designScene(design, 'side', known, surface, frame(0.48), system));
+  const eye = $derived(designScene(design, 'eye', known, surface, frame(0.5), system));
   const states = $derived(statesOf({ layout: design, devices: [] }, { known, age: {}, atMost: {} }, system));
 
   let start = 0;
@@ -131,6 +132,9 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     },
     get arming() {
       return armingCheck(type, chosen, choices);
+    },
+    set room(px: number) {
+      room = px;
     },
     get higher() {
       return higher;

@@ -3,6 +3,7 @@ import { pullOf, stakeHolds, type Bottom } from '../../hold/bag';
 import { animalReach, type Held } from '../../hold/reach';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
+import { printForce, printWeight } from '../../units/weight';
 import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Part, PartKind } from '../../water/part';
@@ -117,13 +118,14 @@ export function stakeFinding(laying: Laying, driven: number, build: BuildKey): F
   const [swimming, footed] = [pullOf(high, 'swimming'), pullOf(high, 'footed')];
   const print = (m: number) => printLength(m, laying.system);
   const verdict = holds >= footed ? 'holds' : holds >= swimming ? 'warns' : 'fails';
+  const force = (newtons: number) => printForce(newtons, laying.system);
   const deeper = print((driven * footed) / holds);
   return {
     id: 'stake',
     verdict,
     about: 'Stake',
-    figure: `${Math.round(holds)} N`,
+    figure: force(holds),
     origin: 'practice',
-    sentence: `${print(driven)} in ${bottom} ground hold about ${Math.round(holds)} N; ${high} kg pull ${Math.round(swimming)} N swimming and ${Math.round(footed)} N with a footing.${verdict === 'holds' ? '' : ` ${deeper} deep, or a tree, would hold it with a footing too.`}`,
+    sentence: `Driven ${print(driven)}, ${bottom} ground holds it against about ${force(holds)}; ${printWeight(high, laying.system)} pull with ${force(swimming)} swimming and ${force(footed)} with a footing.${verdict === 'holds' ? '' : ` ${deeper} deep, or a tree, would hold it with a footing too.`}`,
   };
 }

@@ -103,23 +103,25 @@
       >
     {/each}
     {#if onpull}
-      {#each scene.dimensions.filter((d) => d.key !== null) as d (`${d.key}${d.to.join()}`)}
-        <circle
-          cx={d.to[0]}
-          cy={d.to[1]}
-          r="6"
-          class="pull"
-          class:flat={d.pull[0] !== 0}
-          role="slider"
-          tabindex="0"
-          aria-label="{d.label}, drawn {scene.view === 'side' ? 'from the side' : 'as it is met'}"
-          aria-valuenow={Math.round(Math.hypot(d.to[0] - d.from[0], d.to[1] - d.from[1]) / scene.scale / 0.00254) / 10}
-          aria-valuetext={d.text}
-          onpointerdown={(event) => began(event, d)}
-          onpointermove={moved}
-          onpointerup={() => (pulled = null)}
-          onkeydown={(event) => keyed(event, d)}
-        />
+      {#each scene.dimensions as d, i (i)}
+        {#if d.key !== null}
+          <circle
+            cx={d.to[0]}
+            cy={d.to[1]}
+            r="6"
+            class="pull"
+            class:flat={d.pull[0] !== 0}
+            role="slider"
+            tabindex="0"
+            aria-label="{d.label}, drawn {scene.view === 'side' ? 'from the side' : 'as it is met'}"
+            aria-valuenow={Math.round(Math.hypot(d.to[0] - d.from[0], d.to[1] - d.from[1]) / scene.scale / 0.00254) / 10}
+            aria-valuetext={d.text}
+            onpointerdown={(event) => began(event, d)}
+            onpointermove={moved}
+            onpointerup={() => (pulled = null)}
+            onkeydown={(event) => keyed(event, d)}
+          />
+        {/if}
       {/each}
     {/if}
     {#if scene.water}<text

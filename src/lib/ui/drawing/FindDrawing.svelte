@@ -7,7 +7,14 @@
 
 <svg viewBox="0 0 {plan.width} {plan.height}" width="100%" role="img" aria-label={title}>
   <rect width={plan.width} height={plan.height} fill="var(--water)" />
-  {#each plan.land as land, i (i)}<rect {...land} fill="var(--bed)" stroke="var(--line)" stroke-width="3" />{/each}
+  {#each plan.land as land, i (i)}
+    <rect {...land} fill="var(--bed)" />
+    <path
+      d={land.width === plan.width ? `M0 ${land.y === 0 ? land.height : land.y}H${plan.width}` : `M${land.x} 0V${plan.height}`}
+      stroke="var(--line)"
+      stroke-width="3"
+    />
+  {/each}
   {#if plan.deep}
     <path d="M{plan.anchor.join(' ')}L{plan.deep.join(' ')}" stroke="var(--steel)" stroke-width="2" stroke-dasharray="7 4" />
     <circle cx={plan.deep[0]} cy={plan.deep[1]} r={plan.reach} fill="var(--water-deep)" stroke="var(--mute)" stroke-dasharray="4 4" />

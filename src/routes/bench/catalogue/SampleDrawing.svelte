@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { designScene, type View } from '#core/scene/designScene';
+  import type { View } from '#core/scene/designScene';
   import { sampleDesign, sampleLevels, sampleSurface } from '#core/sets/sample';
   import type { SetType, Variant } from '#core/sets/setType';
   import type { System } from '#core/units/factors';
-  import DesignDrawing from '$lib/ui/drawing/DesignDrawing.svelte';
+  import FittedDrawing from '$lib/ui/drawing/FittedDrawing.svelte';
 
   /** A type at its defaults. */
   interface Props {
@@ -11,18 +11,21 @@
     view: View;
     system: System;
     variant?: Variant;
-    size?: { width: number; height: number };
     bare?: boolean;
     heading?: string;
   }
-  let { type, view, system, variant, size = { width: 320, height: 180 }, bare = true, heading }: Props = $props();
-  const scene = $derived(
-    designScene(sampleDesign(type, variant, system), view, sampleLevels(type), sampleSurface(type), size, system, bare),
-  );
+  let { type, view, system, variant, bare = true, heading }: Props = $props();
+  const design = $derived(sampleDesign(type, variant, system));
 </script>
 
-<DesignDrawing
-  {scene}
+<FittedDrawing
+  {design}
+  {view}
+  known={sampleLevels(type)}
+  surface={sampleSurface(type)}
+  {system}
+  {bare}
+  ratio={bare ? 0.56 : 0.47}
   title="{type.name}{variant ? `, ${variant.name}` : ''}, {view === 'side' ? 'from the side' : 'as it is met'}"
   {...heading ? { heading } : {}}
 />

@@ -1,11 +1,10 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import { designScene } from '#core/scene/designScene';
   import { poleSheet } from '#core/scene/poleSheet';
   import { LAST_REACH } from '#core/sets/arming';
   import { setTypeOf } from '#core/sets/catalogue';
   import { printLength } from '#core/units/length';
-  import DesignDrawing from '$lib/ui/drawing/DesignDrawing.svelte';
+  import FittedDrawing from '$lib/ui/drawing/FittedDrawing.svelte';
   import PrintButton from '$lib/ui/PrintButton.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import { keeping } from '$lib/ui/keeping';
@@ -18,7 +17,6 @@
   const system = $derived(data.who?.person.system ?? 'us');
   const type = $derived(setTypeOf(data.type));
   const name = $derived(`${data.set.number} ${data.set.name}`);
-  const size = { width: 520, height: 250 };
   const steps = $derived(data.again ? data.remake : type.steps);
   const LAST = $derived(type.devices[0] ? LAST_REACH[type.devices[0]] : '');
 </script>
@@ -40,13 +38,21 @@
     {data.set.anchor || 'not written down yet'}{#if data.set.hole}, <b>hole {data.set.hole}</b>{/if}
   </p>
   <div class="pair">
-    <DesignDrawing
-      scene={designScene(data.design, 'eye', data.known, data.surface, size, system)}
+    <FittedDrawing
+      design={data.design}
+      view="eye"
+      known={data.known}
+      surface={data.surface}
+      {system}
       title="{name}, as it is met"
       heading="As it is met"
     />
-    <DesignDrawing
-      scene={designScene(data.design, 'side', data.known, data.surface, size, system)}
+    <FittedDrawing
+      design={data.design}
+      view="side"
+      known={data.known}
+      surface={data.surface}
+      {system}
       title="{name}, from the side"
       heading="From the side"
     />

@@ -16,7 +16,6 @@
   const type = $derived(setTypeOf(data.type));
   const system = $derived(data.who?.person.system ?? 'us');
   const design = $derived(sampleDesign(type, undefined, system));
-  const size = { width: 600, height: 280 };
   const numbers = $derived(Object.entries(type.numbers));
 </script>
 
@@ -27,8 +26,8 @@
     <p class="quiet"><a class="link" href="/bench/catalogue">Types of set</a></p>
     <h1>{type.name}</h1>
     <p class="idea">{type.idea}</p>
-    <SampleDrawing {type} view="eye" {system} {size} bare={false} heading="As it is met" />
-    <div class="mt-2"><SampleDrawing {type} view="side" {system} {size} bare={false} heading="From the side" /></div>
+    <SampleDrawing {type} view="eye" {system} bare={false} heading="As it is met" />
+    <div class="mt-2"><SampleDrawing {type} view="side" {system} bare={false} heading="From the side" /></div>
     <p class="quiet">At its defaults, each to one scale both ways; slopes of ground are symbolic.</p>
     {#if type.variants}
       <h2 class="mt-4">Other ways to build it</h2>
