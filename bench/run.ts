@@ -11,6 +11,7 @@ import { layOutSetting, statesOf, usualDevices, type SetView } from '#core/sets/
 import type { Station } from '#core/record/kinds';
 import { connect } from '#server/database';
 import { NOW, startProgram } from '../tests/support/server';
+import { designs, redraw } from './designs';
 import { tenfold } from './tenfold';
 
 /** Prints the budgets as ratios and sizes; asserts nothing. Build first. */
@@ -248,6 +249,7 @@ async function lineInWorker(): Promise<void> {
 }
 
 moveLevel();
+designs(say);
 forecast();
 slider();
 year();
@@ -255,6 +257,7 @@ await lineInWorker();
 const program = await startProgram({ demo: true });
 process.env.DATABASE_URL = program.url;
 await firstLoad(program.base);
+await redraw(program.base, say);
 const { db } = await import('#server/database');
 const { loadSeason } = await import('#server/season');
 const { people, whoIs } = await import('#server/repositories/places');

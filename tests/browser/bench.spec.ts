@@ -107,7 +107,7 @@ test('under ice: a trap hung where the ice of the next check will not reach it',
     type: 'Hanging under ice, baited (beaver)',
     water: 'Moss Slough',
     name: 'hung at the pile',
-    tags: { 'Trap, by tag': 'K-15, 330' },
+    tags: { 'Trap, by tag': 'K-15, 330', 'Second trap, same tie, by tag': 'none' },
     numbers: { 'Top of the jaws under the ice’s top': '', 'Ice now': '2', 'Bed to the water line': '36', 'Hole number': '7' },
     anchor: 'stick across hole 7',
     says: [/at the next check the jaws hang/, /Wire to cut/],
@@ -139,7 +139,7 @@ test('the fast way: the last set of its type copied, three numbers changed, save
   await expect(page.getByText('Saved to the book.')).toBeVisible();
   expect(strokes).toBeLessThanOrEqual(25);
   await expect(page.getByLabel('Pan under', { exact: true })).toHaveValue('4 in');
-  await expect(page.getByLabel('Pan before the mound')).toHaveValue('12 in');
+  await expect(page.getByLabel('Pan before the mound', { exact: true })).toHaveValue('12 in');
 });
 
 test('a length is drawn by hand and by key, and its number follows; two designs stand side by side', async ({ page, program }) => {

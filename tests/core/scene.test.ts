@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { bandGauge } from '#core/scene/bandGauge';
 import { fitted, placeLabels, textWidth } from '#core/scene/labels';
 import { readableZoom, sectionScene } from '#core/scene/section';
-import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
+import { setTypeOf } from '#core/sets/catalogue';
 import { layOutSetting, usualDevices, type SetView } from '#core/sets/standing';
 import type { Station } from '#core/record/kinds';
 import { feet, inches } from '#core/units/factors';

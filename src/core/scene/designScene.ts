@@ -51,6 +51,8 @@ export interface DesignScene {
   /** the bank beyond the way, seen over the water from the side */
   beyond: { y: number; height: number } | null;
   water: { y: number; box: Box } | null;
+  /** the water as it stood when the set was made, where that was another level */
+  made: { y: number } | null;
   ice: { y: number; height: number } | null;
   shapes: Shape[];
   /** box of each part that is drawn */
@@ -74,6 +76,7 @@ export const isAhead = (part: Part): boolean => (part.kind === 'line' ? part.x -
  * @param known the levels to draw it at
  * @param surface the surface that stands there
  * @param bare leaves the lengths out, for small pictures
+ * @param made the level when it was made, m: drawn where it is another one now, since lengths are measured from it
  */
 export function designScene(
   design: Design,
@@ -83,6 +86,7 @@ export function designScene(
   frame: { width: number; height: number },
   system: System,
   bare = false,
+  made: number | null = null,
 ): DesignScene {
   const surfaceLevel = known[surface] ?? null;
   const parts = design.parts.filter((part) => view === 'side' || isAhead(part));
@@ -97,7 +101,20 @@ export function designScene(
       marks.flatMap((m) => [m.at, m.to]),
     );
   if (points.length === 0)
-    return { ...frame, view, scale: 1, ground: '', beyond: null, water: null, ice: null, shapes: [], boxes: {}, dimensions: [], twin: [] };
+    return {
+      ...frame,
+      view,
+      scale: 1,
+      ground: '',
+      beyond: null,
+      water: null,
+      made: null,
+      ice: null,
+      shapes: [],
+      boxes: {},
+      dimensions: [],
+      twin: [],
+    };
   const fit = fitted(points, surfaceLevel, frame, bare);
   const put = ([h, z]: Point): Point => [fit.left + h * fit.scale, fit.bottom - z * fit.scale];
   const dims = lanes(marks).map((mark) => dimensionOf(mark, put, fit.scale, system));
@@ -127,6 +144,7 @@ export function designScene(
     ground: groundPath(line.map(put), frame),
     beyond: view === 'side' && surfaceLevel !== null ? bankBeyond(design.front, surfaceLevel, put) : null,
     water: water === null || !waterBox ? null : { y: water, box: waterBox },
+    made: bare || made === null || surfaceLevel === null || Math.abs(made - surfaceLevel) < 0.01 ? null : { y: put([0, made])[1] },
     ice:
       known.sheet && surfaceLevel !== null
         ? { y: put([0, surfaceLevel + (1 - ICE_RATIO) * known.sheet])[1], height: known.sheet * fit.scale }

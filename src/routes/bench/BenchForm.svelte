@@ -73,7 +73,14 @@
     </ol>
   </div>
   <div class="right">
-    <Findings states={it.states} findings={it.design.findings} measured={it.measured} {system} higher={it.higher} />
+    <Findings
+      states={it.states}
+      findings={it.design.findings}
+      measured={it.measured}
+      {system}
+      higher={it.higher}
+      names={Object.fromEntries(it.type.positions.map((p) => [p.id, p.label]))}
+    />
     <Arming groups={it.arming} {kept} state={it.fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live'} />
     <button class="btn btn-primary btn-lg w-full mt-3">{isNew ? 'Save the set' : 'Save the changes'}</button>
     <p class="quiet small mt-2">

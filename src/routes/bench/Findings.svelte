@@ -12,7 +12,15 @@
     measured,
     system,
     higher = 0,
-  }: { states: DeviceState[]; findings: Finding[]; measured: boolean; system: System; higher?: number } = $props();
+    names = {},
+  }: {
+    states: DeviceState[];
+    findings: Finding[];
+    measured: boolean;
+    system: System;
+    higher?: number;
+    names?: Record<string, string>;
+  } = $props();
 
   const MARK = { holds: 'fine', warns: 'nearEdge', fails: 'outOfWater', unknown: 'unknown' } as const;
   const LABEL = { holds: 'holds', warns: 'look at this', fails: 'does not work', unknown: 'cannot be told' } as const;
@@ -25,7 +33,7 @@
     <article>
       <StateMark verdict={state.verdict} label={state.label} />
       <div>
-        <h3>{states.length > 1 ? `${state.device}: ` : ''}{state.label}</h3>
+        <h3>{states.length > 1 ? `${names[state.device] ?? state.device}: ` : ''}{state.label}</h3>
         <p>{state.sentence || (state.band ? `Works ${bandText(state.band, system)}.` : '')} <b>{state.remedy}</b></p>
       </div>
     </article>

@@ -74,8 +74,8 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     return higher === 0 ? base : { ...base, [surface]: (base[surface] ?? 0) + higher };
   });
   const frame = (ratio: number) => ({ width: Math.max(240, room), height: Math.max(230, room * ratio) });
-  const side = $derived(designScene(design, 'side', known, surface, frame(0.48), system));
-  const eye = $derived(designScene(design, 'eye', known, surface, frame(0.5), system));
+  const side = $derived(designScene(design, 'side', known, surface, frame(0.48), system, false, from[surface]));
+  const eye = $derived(designScene(design, 'eye', known, surface, frame(0.5), system, false, from[surface]));
   const states = $derived(statesOf({ layout: design, devices: [] }, { known, age: {}, atMost: {} }, system));
 
   let start = 0;

@@ -7,7 +7,7 @@ import { tie } from '../pieces/hold';
 import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
 import { mound } from '../pieces/scent';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, numberOf, practised, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
   ...loopNumbers(10, 0.15),

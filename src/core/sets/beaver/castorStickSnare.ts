@@ -8,7 +8,7 @@ import { tie } from '../pieces/hold';
 import { hangable, loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed } from '../pieces/loop';
 import { bait } from '../pieces/scent';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, numberOf, practised, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
   ...loopNumbers(10, 0.6),

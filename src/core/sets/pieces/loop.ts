@@ -60,7 +60,7 @@ export function loopBottom(laying: Laying, numbers: Record<string, NumberSpec>):
 
 /** A loop with its support, its cable and what it needs cut. */
 export function loopPiece(laying: Laying, place: LoopPlace): Piece {
-  const { numbers, bottom, floor, device = 'snare', x = 0, y = 0, bearer = 'bed', support, look = {} } = place;
+  const { numbers, bottom, device = 'snare', x = 0, y = 0, bearer = 'bed', look = {} } = place;
   const loop = numberOf(laying, { numbers }, 'loop');
   const tail = numberOf(laying, { numbers }, 'tail');
   const size = laying.devices[device]?.size ?? '7×7 3/32';

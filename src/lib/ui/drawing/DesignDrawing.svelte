@@ -95,6 +95,10 @@
         />{/each}
       {#if scene.water}<path d="M0 {scene.water.y}H{scene.width}" stroke="var(--line)" stroke-width="3" opacity="0.85" />{/if}
     </g>
+    {#if scene.made}
+      <path d="M0 {scene.made.y}H{scene.width}" stroke="var(--line)" stroke-width="1.5" stroke-dasharray="3 5" />
+      <text x="8" y={scene.made.y - 5} font-size="13" class="halo" style:fill="var(--linetext)">when it was set</text>
+    {/if}
     {#each scene.dimensions as d, i (i)}
       <path d="M{d.from.join(' ')}L{d.to.join(' ')}{ends(d)}" fill="none" stroke="var(--ink)" stroke-width="1.3" />
       {#if d.leader}<path d="M{d.leader[0]} {d.leader[1]}L{d.leader[2]} {d.leader[3]}" stroke="var(--mute)" stroke-width="0.9" />{/if}

@@ -17,14 +17,15 @@
     /** height in parts of the width */
     ratio?: number;
     bare?: boolean;
+    made?: number | null;
     onpull?: (key: string, by: number, begins: boolean) => void;
   }
-  let { design, view, known, surface, system, title, heading, ratio = 0.48, bare = false, onpull }: Props = $props();
+  let { design, view, known, surface, system, title, heading, ratio = 0.48, bare = false, made = null, onpull }: Props = $props();
 
   let room = $state(600);
   const width = $derived(Math.max(240, room));
   const scene = $derived(
-    designScene(design, view, known, surface, { width, height: Math.max(bare ? 130 : 230, width * ratio) }, system, bare),
+    designScene(design, view, known, surface, { width, height: Math.max(bare ? 130 : 230, width * ratio) }, system, bare, made),
   );
 </script>
 

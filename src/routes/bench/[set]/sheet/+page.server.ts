@@ -37,6 +37,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     place: `${season.waters.find((w) => w.id === station.water)?.name ?? ''}, ${station.number} ${station.name}`,
     surface: station.surface,
     known: levels,
+    made: setting[station.surface],
     numbers,
     design,
     carry: cutAndCarry(design, type.tools),

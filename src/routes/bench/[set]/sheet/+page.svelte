@@ -42,6 +42,7 @@
       design={data.design}
       view="eye"
       known={data.known}
+      made={data.made}
       surface={data.surface}
       {system}
       title="{name}, as it is met"
@@ -51,6 +52,7 @@
       design={data.design}
       view="side"
       known={data.known}
+      made={data.made}
       surface={data.surface}
       {system}
       title="{name}, from the side"

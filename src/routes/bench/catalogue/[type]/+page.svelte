@@ -76,16 +76,15 @@
       {#each type.steps as step (step.do)}
         <li>
           {step.do}{#if step.lastReach}
-            <b>{type.devices[0] ? LAST_REACH[type.devices[0]] : ''}</b>{/if}{#if step.caution}{' '}
-            <span class="caution">{step.caution}</span>{/if}
+            <b>{type.devices[0] ? LAST_REACH[type.devices[0]] : ''}</b>{/if}{#if step.caution}<span class="caution">{step.caution}</span
+            >{/if}
         </li>
       {/each}
     </ol>
     <h2 class="mt-4">At a remake</h2>
     <ol class="order">
       {#each remakeSteps(type) as step (step.do)}<li>
-          {step.do}{#if step.caution}{' '}
-            <span class="caution">{step.caution}</span>{/if}
+          {step.do}{#if step.caution}<span class="caution">{step.caution}</span>{/if}
         </li>{/each}
     </ol>
     <h2 class="mt-4">Its numbers</h2>
