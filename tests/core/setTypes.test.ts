@@ -1,7 +1,9 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
+import { stepsSaid } from '#core/sets/arming';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
+import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import type { Laying } from '#core/sets/setType';
 import { layOutSetting, usualDevices } from '#core/sets/standing';
 import { inches } from '#core/units/factors';
@@ -100,8 +102,42 @@ const BANDS: Record<string, [down: number, up: number]> = {
 
 /** Designs that do not work: what is said of each, and its way out. */
 const WRONG: [id: string, why: string, design: Design, finding: string, says: RegExp][] = [
+  [
+    'castor-foothold',
+    'a wire shorter than the bank',
+    { numbers: { wire: 8 } },
+    'slide',
+    /shorter than the bank: .* lead from its stake to the water’s edge and it has 8 in/,
+  ],
+  [
+    'ice-snare-pole',
+    'ice thicker than the pole',
+    { numbers: { depth: 60, ice: 14, iceNext: 20, poleLong: 72 } },
+    'poleLong',
+    /ends in the ice, .* short/,
+  ],
+  [
+    'ice-snare-pole',
+    'a hole that shuts the loops',
+    { numbers: { depth: 60, hole: 8 } },
+    'holeSize',
+    /want a hole of 12 in; this one is 8 in: open it wider/,
+  ],
+  [
+    'lodge-run',
+    'a stand it does not fit',
+    { choices: { stand: 'medium' } },
+    'stand',
+    /made for 155 and 160 and 220 and a 330 has jaws of 5\/16 in: it slips/,
+  ],
+  [
+    'undercut-bank',
+    'the anchor is reckoned for an otter that a 160 can hold',
+    {},
+    'stake',
+    /the largest that can be caught in it is an otter/,
+  ],
   ['dam-break-breach', 'a guide inside the frame’s swing is clear at its place', {}, 'swing', /No stick stands in the arc|steadies/],
-  ['dam-break-breach', 'a frame taller than the depth', { numbers: { topUnder: 4 } }, 'current', /break page/],
   [
     'dam-crossover-foothold',
     'off centre in a narrow gap',
@@ -255,6 +291,13 @@ describe('what is wrong is said, with the way out', () => {
         [],
       );
   });
+  it('what fails is said beside a number or choice that the type has', () => {
+    for (const [id, , design] of WRONG)
+      for (const f of lay(id, design).findings) {
+        if (f.verdict !== 'fails' || !f.field) continue;
+        assert.ok(f.field in setTypeOf(id).numbers || f.field in setTypeOf(id).choices, `${id} ${f.id}: ${f.field}`);
+      }
+  });
   it('every finding says what it rests on and has its figure', () => {
     for (const type of CATALOGUE)
       for (const f of lay(type.id).findings) {
@@ -305,5 +348,47 @@ describe('fences on the bench', () => {
       }),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('catches near each other', () => {
+  it('warn when their circles can meet, and never otherwise', () => {
+    const near = circleFindings(2, [{ name: '12 east run', apart: 3, reach: 1.5 }], 'metric');
+    assert.equal(near[0]?.verdict, 'warns');
+    assert.match(
+      near[0]?.sentence ?? '',
+      /12 east run is anchored 3 m off; its catch reaches 1\.5 m and this one 2 m: they can meet by 50 cm/,
+    );
+    assert.deepEqual(circleFindings(2, [{ name: 'x', apart: 3.6, reach: 1.5 }], 'us'), []);
+  });
+  it('two beds on one dam on long tethers are looked at together; catches on slides are drawn apart', () => {
+    const both = { left: { class: 'foothold' as const, size: '4' }, right: { class: 'foothold' as const, size: '4' } };
+    assert.equal(withinSet(lay('dam-break-shoulder', { devices: both }).holds).length, 1);
+    assert.deepEqual(withinSet(lay('dam-break-shoulder', { devices: both, choices: { hold: 'slide' } }).holds), []);
+  });
+  it('a tied catch reaches tie and body, one on a slide its body from the deep end', () => {
+    const [tied] = lay('dive-pole').holds;
+    const [slid] = lay('slide-foothold').holds;
+    assert.ok(tied && slid);
+    assert.ok(Math.abs(reachOf(tied) - (inches(72) + 0.83)) < 1e-9);
+    assert.ok(Math.abs(reachOf(slid) - 0.93) < 1e-9);
+  });
+});
+
+describe('steps as they are said', () => {
+  it('every step after the last reach keeps hands away from something', () => {
+    for (const type of CATALOGUE) {
+      const said = stepsSaid(type, type.steps);
+      const last = said.findIndex((s) => s.lastReach !== '');
+      assert.ok(last >= 0, type.id);
+      assert.ok(
+        said.slice(last + 1).every((s) => s.caution !== '' || s.clear !== ''),
+        type.id,
+      );
+      assert.ok(
+        said.slice(0, last).every((s) => s.clear === ''),
+        type.id,
+      );
+    }
   });
 });

@@ -1,5 +1,5 @@
 import { CLASS_WORDS, needsSetter, type DeviceClass } from '../devices/sizes';
-import type { FilledPosition, SetType } from './setType';
+import type { FilledPosition, SetType, Step } from './setType';
 
 /** A question that must be answered before a set is live, at placing and at every remake. */
 export interface Ask {
@@ -62,7 +62,7 @@ function cautionOf({ class: kind, size }: FilledPosition): string {
 }
 
 /** What the step of last reach means for a device, said beside that step. */
-export const LAST_REACH: Record<DeviceClass, string> = {
+const LAST_REACH: Record<DeviceClass, string> = {
   bodyGrip: 'Last moment at which the safety hooks can be reached.',
   foothold: 'Last moment at which the jaws may be touched.',
   snare: 'From here only the support is touched.',
@@ -82,3 +82,32 @@ export function unanswered(
 /** The sentence for a set that cannot go live yet. */
 export const notArmedSentence = (open: Ask[]): string =>
   `Not live yet: ${open.length === 1 ? 'one question of the arming check is' : `${open.length} questions of the arming check are`} open. ${open.map((ask) => ask.text).join(' ')}`;
+
+/** What every step after the last reach keeps hands away from. */
+const KEEP_CLEAR: Record<DeviceClass, string> = {
+  bodyGrip: 'Hands stay outside the jaws: springs, frame, tool.',
+  foothold: 'Hands stay outside the jaws and off the pan.',
+  snare: 'Hands stay out of the loop.',
+  enclosed: 'Fingers stay out of the tube.',
+};
+
+export interface StepSaid {
+  do: string;
+  caution: string;
+  /** said at the step of last reach, empty at all others */
+  lastReach: string;
+  /** what a later step keeps hands away from, empty before */
+  clear: string;
+}
+
+/** Steps as they are shown: the last moment of reach is said at its step, and every later one says what hands keep away from. */
+export function stepsSaid(type: Pick<SetType, 'usual'>, steps: readonly Step[]): StepSaid[] {
+  const last = steps.findIndex((step) => step.lastReach);
+  const { class: kind } = type.usual;
+  return steps.map(({ do: what, caution = '' }, i) => ({
+    do: what,
+    caution,
+    lastReach: i === last ? LAST_REACH[kind] : '',
+    clear: last >= 0 && i > last && !caution ? KEEP_CLEAR[kind] : '',
+  }));
+}

@@ -99,7 +99,7 @@ export function buildUp(laying: Laying, size: string, panUnder: number, of = 'Bu
   const { pan } = footholdOf(size);
   const { depth } = laying.numbers;
   const print = (m: number) => printLength(m, laying.system);
-  const base = { id: 'buildUp', about: of, origin: 'computed' as const };
+  const base = { id: 'buildUp', field: 'panUnder', about: of, origin: 'computed' as const };
   if (depth === undefined)
     return {
       ...base,

@@ -10,4 +10,6 @@ export interface Finding {
   figure: string;
   sentence: string;
   origin: Origin;
+  /** the number or choice it is about, when it fails: said beside that field too */
+  field?: string;
 }

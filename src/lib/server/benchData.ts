@@ -8,6 +8,7 @@ import { iceAt } from '#core/ice/growth';
 import { freezingDegreeDays } from '#core/weather/hours';
 import { factorAt, loadMoving } from './moving';
 import { newId } from './newId';
+import { neighboursOf } from './oneSet';
 import { index, type Season } from './season';
 
 /** Everything the bench shows for one set at one station; plain values, so that the page reckons while numbers change. */
@@ -35,6 +36,7 @@ export async function benchData(
     waterName: water?.name ?? '',
     levels: season.levels[station.water] ?? { known: {}, age: {}, atMost: {} },
     ice: type.underIce ? await iceAhead(season, station, set, locals) : null,
+    neighbours: neighboursOf(season, station, set?.id, locals),
     words: who.words,
     ids: { entry: newId(), id: set?.id ?? newId() },
     held: held ?? null,

@@ -2,7 +2,8 @@ import { error } from '@sveltejs/kit';
 import { setTypeOf } from '#core/sets/catalogue';
 import { devicesAt, layOutSetting, placeOf, settingAt } from '#core/sets/standing';
 import { whereItLies } from '#core/sets/whereItLies';
-import type { Device, TrapSet } from '#core/record/kinds';
+import { reachOf, type Neighbour } from '#core/sets/circles';
+import type { Device, Station, TrapSet } from '#core/record/kinds';
 import { index, loadSeason, type Season } from './season';
 
 /** The design of a set as it stands, with its station. */
@@ -30,3 +31,21 @@ export const liesOf = ({ design, type, setting, station }: ReturnType<typeof des
     device: type.positions.find((p) => p.id === hold.device)?.label ?? hold.device,
     found: whereItLies(design, type, set.anchor, locals.who.person.system, setting[station.surface] ?? 0, hold),
   }));
+
+/** Nearer than this along the shore two live catches are looked at together, m. */
+const NEAR = 30;
+
+/** The live sets near a station on its water, with how far their catches reach. */
+export function neighboursOf(season: Season, station: Station, own: string | undefined, locals: App.Locals): Neighbour[] {
+  const places = Object.fromEntries(
+    season.stations.filter((s) => s.water === station.water && Math.abs(s.along - station.along) < NEAR).map((s) => [s.id, s]),
+  );
+  return season.sets.flatMap((set): Neighbour[] => {
+    const place = places[set.station];
+    if (!place || set.state !== 'live' || set.id === own) return [];
+    const [hold] = designOf(season, set, locals).design.holds;
+    return hold
+      ? [{ name: `${set.number} ${set.name}`, apart: Math.max(Math.abs(place.along - station.along), 0.3), reach: reachOf(hold) }]
+      : [];
+  });
+}

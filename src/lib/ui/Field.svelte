@@ -5,21 +5,26 @@
     label: string;
     name: string;
     error?: string | undefined;
+    /** what does not work about it; it may be saved all the same */
+    warning?: string | undefined;
     help?: string;
     /** where the number comes from: measured, practice, yours */
     origin?: string;
     children: Snippet<[{ id: string; 'aria-describedby': string | undefined; 'aria-invalid': 'true' | undefined }]>;
   }
-  let { label, name, error, help, origin, children }: Props = $props();
+  let { label, name, error, warning, help, origin, children }: Props = $props();
 
   const id = $derived(`f-${name.replaceAll('.', '-')}`);
-  const described = $derived([error ? `${id}-error` : '', help || origin ? `${id}-help` : ''].filter(Boolean).join(' ') || undefined);
+  const described = $derived(
+    [error ? `${id}-error` : '', warning ? `${id}-warning` : '', help || origin ? `${id}-help` : ''].filter(Boolean).join(' ') || undefined,
+  );
 </script>
 
 <div class="field">
   <label for={id}>{label}</label>
   {@render children({ id, 'aria-describedby': described, 'aria-invalid': error ? 'true' : undefined })}
   {#if error}<p class="error" id="{id}-error">{error}</p>{/if}
+  {#if warning}<p class="warning" id="{id}-warning">{warning}</p>{/if}
   {#if help || origin}<p class="help" id="{id}-help">
       {#if origin}<span class="origin">{origin}</span>{/if}{help ?? ''}
     </p>{/if}
@@ -39,6 +44,11 @@
     color: var(--out);
     font-weight: 600;
     margin-top: 3px;
+  }
+  .warning {
+    color: var(--out);
+    font-size: 0.9rem;
+    margin-top: 2px;
   }
   .help {
     color: var(--mute);

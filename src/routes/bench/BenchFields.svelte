@@ -18,6 +18,10 @@
   let { bench, it, kept, system, copied = false }: Props = $props();
   const type = $derived(it.type);
   const fields = $derived(it.fields);
+  /** what does not work, beside the number it is about */
+  const failing = $derived(
+    Object.fromEntries(it.findings.filter((f) => f.verdict === 'fails' && f.field).map((f) => [f.field ?? '', f.sentence])),
+  );
   const first = $derived(Object.keys(type.numbers)[0]);
 
   const STATES = [
@@ -34,7 +38,7 @@
 <section>
   <h2>What is seen and measured</h2>
   {#each Object.entries(type.numbers) as [key, spec] (key)}
-    <Field label={spec.label} name="n.{key}" error={error(`n.${key}`)} help={spec.help} origin={it.origin(key)}>
+    <Field label={spec.label} name="n.{key}" error={error(`n.${key}`)} warning={failing[key]} help={spec.help} origin={it.origin(key)}>
       {#snippet children(attributes)}<input
           class="input w-full"
           name="n.{key}"
@@ -51,7 +55,7 @@
     </Field>
   {/each}
   {#each Object.entries(type.choices) as [key, spec] (key)}
-    <Field label={spec.label} name="c.{key}" error={error(`c.${key}`)}>
+    <Field label={spec.label} name="c.{key}" error={error(`c.${key}`)} warning={failing[key]}>
       {#snippet children(attributes)}
         <select class="select w-full" name="c.{key}" bind:value={fields[`c.${key}`]} {...attributes}>
           {#each Object.entries(spec.options) as [value, text] (value)}<option {value}>{text}</option>{/each}

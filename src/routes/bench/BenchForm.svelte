@@ -1,9 +1,9 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { tick, untrack } from 'svelte';
-  import { LAST_REACH } from '#core/sets/arming';
   import type { System } from '#core/units/factors';
   import type { BenchData } from '$lib/server/benchData';
+  import Steps from '$lib/ui/Steps.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
@@ -61,21 +61,12 @@
     <h2 class="mt-4">Cut and carry</h2>
     <CarryList items={it.carry} {system} />
     <h2 class="mt-4">In this order</h2>
-    <ol class="order">
-      {#each it.type.steps as step (step.do)}
-        <li class:last={step.lastReach}>
-          {step.do}{#if step.lastReach}
-            <b class="ml-1">{it.type.devices[0] ? LAST_REACH[it.type.devices[0]] : ''}</b>{/if}{#if step.caution}<br /><span class="caution"
-              >{step.caution}</span
-            >{/if}
-        </li>
-      {/each}
-    </ol>
+    <Steps type={it.type} steps={it.type.steps} />
   </div>
   <div class="right">
     <Findings
       states={it.states}
-      findings={it.design.findings}
+      findings={it.findings}
       measured={it.measured}
       {system}
       higher={it.higher}
@@ -110,22 +101,6 @@
   }
   .small {
     font-size: 0.9rem;
-  }
-  .order {
-    list-style: decimal;
-    padding-left: 1.4rem;
-  }
-  .order li {
-    padding: 3px 0;
-  }
-  .order .last {
-    border-left: 4px solid var(--edge);
-    padding-left: 8px;
-    margin-left: -12px;
-  }
-  .caution {
-    color: var(--out);
-    font-weight: 600;
   }
   @media (max-width: 1050px) {
     .bench {

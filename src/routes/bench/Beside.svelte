@@ -18,16 +18,16 @@
   const bandOf = (): string => it.states.map((s) => `${s.label}${s.sentence ? `: ${s.sentence}` : ''}`).join(' ');
 
   function hold(): void {
-    held = { side: it.side, eye: it.eye, findings: it.design.findings, fields: { ...$state.snapshot(it.fields) }, band: bandOf() };
+    held = { side: it.side, eye: it.eye, findings: it.findings, fields: { ...$state.snapshot(it.fields) }, band: bandOf() };
   }
   function back(): void {
     if (held) Object.assign(it.fields, held.fields);
   }
   const rows = $derived.by(() => {
     if (!held) return [];
-    const ids = [...new Set([...held.findings, ...it.design.findings].map((f) => f.id))];
+    const ids = [...new Set([...held.findings, ...it.findings].map((f) => f.id))];
     return ids.map((id) => {
-      const [a, b] = [held?.findings.find((f) => f.id === id), it.design.findings.find((f) => f.id === id)];
+      const [a, b] = [held?.findings.find((f) => f.id === id), it.findings.find((f) => f.id === id)];
       const say = (f: Finding | undefined): string =>
         f ? `${f.figure}${f.verdict === 'fails' ? ', does not work' : f.verdict === 'warns' ? ', look at this' : ''}` : '';
       return { id, about: (b ?? a)?.about ?? id, held: say(a), now: say(b) };

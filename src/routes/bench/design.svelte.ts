@@ -2,6 +2,7 @@ import { cutAndCarry } from '#core/gear/carry';
 import { designScene } from '#core/scene/designScene';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
+import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
 import type { FilledPosition } from '#core/sets/setType';
 import { layOutSetting, placeOf, statesOf, usualDevices } from '#core/sets/standing';
@@ -69,6 +70,13 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   const design = $derived(
     layOutSetting(type, { numbers, choices, ...from }, placeOf(bench.station, bench.follows), devices, system, bench.ice ?? {}),
   );
+  /** what the design says of itself, and of the catches near it */
+  const findings = $derived.by(() => {
+    const [hold] = design.holds;
+    if (!hold) return design.findings;
+    const beside = hold.kind === 'slide' ? [] : bench.neighbours;
+    return [...design.findings, ...circleFindings(reachOf(hold), [...withinSet(design.holds), ...beside], system)];
+  });
   const known = $derived.by(() => {
     const base = levelNow === null ? { ...then, [surface]: 0 } : then;
     return higher === 0 ? base : { ...base, [surface]: (base[surface] ?? 0) + higher };
@@ -114,6 +122,9 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     },
     get design() {
       return design;
+    },
+    get findings() {
+      return findings;
     },
     get side() {
       return side;

@@ -79,6 +79,7 @@ export const bankDenRun: SetType = {
         findings: [
           {
             id: 'mouth',
+            field: 'depth',
             verdict: surface <= floor + inches(1) ? 'fails' : 'holds',
             about: 'Water at the mouth',
             figure: printLength(surface - floor, laying.system),

@@ -26,8 +26,8 @@ export const castorSlickSnare: SetType = {
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
   usual: { class: 'snare', size: '7×7 3/32' },
   months: [1, 2, 3, 4, 5],
-  fit: 'Support rod beside the slick; the lock at the side, so that head and shoulders pass it first.',
-  tools: ['pliers', '9 gauge wire', 'spade'],
+  fit: 'The post beside the slick drives the earth anchor and then carries the loop: one piece of gear, not two; the lock at the side, so that head and shoulders pass it first.',
+  tools: ['pliers', '9 gauge wire', 'spade', 'anchor driver'],
   faults: ['Scent taken without meeting the loop: the mound was too near.', 'Knocked: the loop was too low.'],
   remake: ['Slick the bank again so that it differs from the torn ground; fresh scent over the old.'],
   numbers,
@@ -42,7 +42,7 @@ export const castorSlickSnare: SetType = {
     const floor = bedOf(laying) ?? Math.min(bottom, surface) - inches(5);
     const near = back < inches(18) - 1e-6;
     return assemble(
-      loopPiece(laying, { numbers, bottom, floor, support: 'rod' }),
+      loopPiece(laying, { numbers, bottom, floor, support: 'post' }),
       mound(back + inches(8), surface + inches(6)),
       {
         needs: [shareNeed(laying, SHARE)],

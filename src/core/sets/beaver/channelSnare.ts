@@ -249,7 +249,15 @@ function area(laying: Laying): Finding {
     : 'Wanted are 40 to 90 % of the height.';
   const sentence = `As set, ${figure} of its height is under, that is ${wet} % of its area. ${wanted}`;
   const fits = share >= 0.4 - 1e-9 && (isRoofed(laying) || share <= 0.9 + 1e-9);
-  return { id: 'share', verdict: fits ? 'holds' : 'fails', about: 'Loop under water', figure, origin: 'practice', sentence };
+  return {
+    id: 'share',
+    field: 'share',
+    verdict: fits ? 'holds' : 'fails',
+    about: 'Loop under water',
+    figure,
+    origin: 'practice',
+    sentence,
+  };
 }
 
 function cable(laying: Laying): Finding {
@@ -274,6 +282,7 @@ function tooLarge(laying: Laying): Finding[] {
   return [
     {
       id: 'loopInBed',
+      field: 'loop',
       verdict: 'fails',
       about: 'Loop and bed',
       figure: print(bed - lowest(laying)),

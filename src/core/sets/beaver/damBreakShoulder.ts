@@ -114,7 +114,13 @@ export const damBreakShoulder: SetType = {
       ],
       travel:
         filled.length === 0 ? [] : [{ build: 'beaverAdult', x: -of(laying, 'apart') / 2 - inches(14), z: surface - 0.2, pose: 'swims' }],
-      holds: hold?.holds ?? [],
+      holds: filled.flatMap((side) =>
+        (hold?.holds ?? []).map((h) => ({
+          ...h,
+          device: side,
+          anchor: [xOf(laying, side) + (side === 'left' ? -1 : 1) * inches(20), h.anchor[1], h.anchor[2]] as [number, number, number],
+        })),
+      ),
     });
   },
   steps: [

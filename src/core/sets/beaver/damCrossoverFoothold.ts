@@ -48,6 +48,7 @@ export const damCrossoverFoothold: SetType = {
       findings: [
         {
           id: 'gapRoom',
+          field: 'offset',
           verdict: wants && room < inches(5) ? 'fails' : 'holds',
           about: 'Off centre in the gap',
           figure: print(off),

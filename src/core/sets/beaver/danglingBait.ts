@@ -106,6 +106,7 @@ export const danglingBait: SetType = {
         findings: [
           {
             id: 'rearing',
+            field: 'baitHigh',
             verdict: reaches.includes('beaverAdult') ? 'holds' : 'fails',
             about: 'Bait at rearing height',
             figure: print(of(laying, 'baitHigh')),

@@ -10,6 +10,7 @@ import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { trench } from '../pieces/ground';
 import { depthMarks, gripMarks, springsFinding } from '../pieces/grip';
+import { STAND, standFinding } from '../pieces/stand';
 import { openingFindings, swingFinding } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { spacingWanted, takes } from '../series';
@@ -118,6 +119,7 @@ export const lodgeRun: SetType = {
   ],
   school: 'A fence that leaves one way, or the run as it was with two thin sticks at most.',
   choices: {
+    stand: STAND,
     notch: notchChoice('middle'),
     trigger: {
       label: 'Trigger',
@@ -140,6 +142,7 @@ export const lodgeRun: SetType = {
           fenceFinding(laying),
           ...throughFindings(laying),
           ...depthFindings(laying),
+          ...standFinding(laying, laying.devices.outer?.size ?? '330'),
           ...rowFinding(laying, spacing),
           springsFinding(laying, laying.devices.outer?.size ?? '330', jawsBottom(laying, 'outer'), roomOf(laying)),
         ],
@@ -344,6 +347,7 @@ function fenceFinding(laying: Laying): Finding {
   if (width < frame) {
     return {
       id: 'opening',
+      field: 'widthBed',
       verdict: 'fails',
       about,
       figure: print(frame - width),
@@ -362,7 +366,15 @@ function depthFindings(laying: Laying): Finding[] {
   if (depth !== undefined && topUnder !== undefined && topUnder + frame > depth + inches(1)) {
     const sentence = `With its top ${print(topUnder)} under and ${print(frame)} of frame it would reach ${print(topUnder + frame)} down, but the run is ${print(depth)} deep. Measure one of the two again.`;
     return [
-      { id: 'tooTall', verdict: 'fails', about: 'Frame in the run', figure: print(topUnder + frame - depth), origin: 'computed', sentence },
+      {
+        id: 'tooTall',
+        field: 'topUnder',
+        verdict: 'fails',
+        about: 'Frame in the run',
+        figure: print(topUnder + frame - depth),
+        origin: 'computed',
+        sentence,
+      },
     ];
   }
   if (depth === undefined && laying.place.bed === null) {

@@ -70,7 +70,14 @@ export const slideFoothold: SetType = {
       {
         parts: [
           upright(
-            { id: 'pole', x: stop?.x ?? -1, foot: poleFoot, top: poleFoot + of(laying, 'pole'), thick: inches(2), name: 'deep-end pole' },
+            {
+              id: 'pole',
+              x: stop?.x ?? -1,
+              foot: poleFoot,
+              top: poleFoot + of(laying, 'pole'),
+              thick: inches(2),
+              name: 'deep-end pole',
+            },
             laying.system,
           ),
         ].map((p) => ({
@@ -98,7 +105,7 @@ export const slideFoothold: SetType = {
 
 function poleFinding(laying: Laying, depth: number | undefined): Finding {
   const print = (m: number) => printLength(m, laying.system);
-  const base = { id: 'pole', about: 'Deep-end pole', origin: 'practice' as const };
+  const base = { id: 'pole', field: 'pole', about: 'Deep-end pole', origin: 'practice' as const };
   if (depth === undefined || (laying.numbers.stopDepth === undefined && !profileOf(laying, BANK)))
     return {
       ...base,
@@ -135,6 +142,7 @@ function handFinding(laying: Laying, stopX: number | undefined): Finding[] {
   return [
     {
       id: 'hand',
+      field: 'wire',
       verdict: short > 0 ? 'fails' : 'holds',
       about: 'Within your reach',
       figure: print(rest),

@@ -6,6 +6,7 @@ import { coverNeed, depthHere, depthMarks, frameOverBed, grip, gripMarks, jawsBo
 import { trench } from '../pieces/ground';
 import { divePole, fenced } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
+import { STAND, standFinding } from '../pieces/stand';
 import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
@@ -34,7 +35,7 @@ export const slideGrip: SetType = {
   faults: ['Sprung by what slides down: stand it further out.', 'Passed over: no pole above it.'],
   numbers,
   seen: 'topUnder',
-  choices: { notch: notchChoice('middle') },
+  choices: { stand: STAND, notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -70,6 +71,7 @@ export const slideGrip: SetType = {
       gripMarks(laying, device.size, bottom),
       depthMarks(laying, floor, -inches(20), width / 2 + inches(3)),
       tooTall(laying, device.size),
+      { findings: standFinding(laying, device.size) },
       movable(laying),
       tie(laying, {
         numbers,

@@ -132,7 +132,7 @@ export const trailWaterline: SetType = {
 function tieFinding(laying: Laying): Finding {
   const print = (m: number) => printLength(m, laying.system);
   const { deep4, deep8 } = laying.numbers;
-  const base = { id: 'tieLength', about: 'Tie that clears the trail', origin: 'practice' as const };
+  const base = { id: 'tieLength', field: 'tie', about: 'Tie that clears the trail', origin: 'practice' as const };
   if (deep4 === undefined || deep8 === undefined)
     return {
       ...base,

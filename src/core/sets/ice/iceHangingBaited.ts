@@ -8,6 +8,7 @@ import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { ICE_NUMBERS, expectedIce, iceSteps } from './underIce';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
+import { springsWide } from '../pieces/grip';
 import { assemble, NOTHING, upright } from '../design';
 import { evaluate } from '../../water/linear';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
@@ -103,7 +104,7 @@ export const iceHangingBaited: SetType = {
       needs: filled.flatMap((id) => [under(id), ...clear(laying, id)]),
       free: filled.map((device) => ({ device, say: { down: 'Hang it', up: 'Hang it' }, floor: bedOf(laying) })),
       front: groundOf(laying),
-      findings: [wire(laying), nextCheck(laying), ...bedFinding(laying)],
+      findings: [wire(laying), nextCheck(laying), holeFinding(laying), ...bedFinding(laying)],
       marks: [
         upright('drop', 'Drop', 'side', -inches(8), iceTop, jawTop),
         upright('drop', 'Drop', 'eye', -inches(7), iceTop, jawTop),
@@ -248,12 +249,27 @@ function wire(laying: Laying): Finding {
   };
 }
 
+/** The hole that frame and springs go through, lowered on edge. [practice] */
+function holeFinding(laying: Laying): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const size = laying.devices.near?.size ?? '330';
+  const long = springsWide(size) + inches(2);
+  return {
+    id: 'holeSize',
+    verdict: 'holds',
+    about: 'Hole',
+    figure: print(long),
+    origin: 'practice',
+    sentence: `Frame with its springs and 2 in to spare go through ${print(long)} by ${print(inches(8))}, lowered on edge; opened once for two traps.`,
+  };
+}
+
 /** Said before the wire is cut: does this drop still clear the ice of the next check. */
 function nextCheck(laying: Laying): Finding {
   const print = (m: number) => printLength(m, laying.system);
   const next = expectedIce(laying);
   const left = hangingClearance(dropOf(laying), next);
-  const base = { id: 'nextCheck', about: 'At the next check', origin: 'computed' as const };
+  const base = { id: 'nextCheck', field: 'drop', about: 'At the next check', origin: 'computed' as const };
   return left <= 0
     ? {
         ...base,
@@ -278,6 +294,7 @@ function bedFinding(laying: Laying): Finding[] {
   return [
     {
       id: 'overBed',
+      field: 'depth',
       verdict: spare < 0 ? 'fails' : 'holds',
       about: 'Over the bed',
       figure: print(Math.abs(spare)),

@@ -60,6 +60,7 @@ const numbers: Record<string, NumberSpec> = {
     origin: 'practice',
   },
   overBed: { label: 'Lowest loop over the bed', help: 'at least', unit: 'length', default: inches(6), min: 0, max: 1, origin: 'practice' },
+  poleLong: { label: 'Pole at hand', help: 'if it is cut already', unit: 'length', min: inches(20), max: 8, origin: 'measured' },
   hole: { label: 'Hole', help: 'across', unit: 'length', default: inches(16), min: inches(6), max: 1.5, origin: 'practice' },
 };
 const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
@@ -103,7 +104,7 @@ export const iceSnarePole: SetType = {
       needs: filled.map((id) => under(id)),
       free: filled.map((device) => ({ device, say: { down: 'Hang the loops', up: 'Hang the loops' }, floor: bedOf(laying) })),
       front: groundOf(laying),
-      findings: [marks(laying, plan), holding(laying)],
+      findings: [marks(laying, plan), ...poleFits(laying, plan), holeFinding(laying, plan), holding(laying)],
       marks: [
         upright('depth', 'Bed to the water line', 'side', inches(24), surface, surface - plan.depth),
         upright('pushIn', 'Pushed into the bed', 'side', -inches(4), foot + plan.pushIn, foot),
@@ -257,7 +258,7 @@ const groundOf = (laying: Laying): [number, number][] => {
 function marks(laying: Laying, plan: PolePlan): Finding {
   const print = (m: number) => printLength(m, laying.system);
   const short = shortBy(plan);
-  const base = { id: 'marks', about: 'Marks from the foot', origin: 'computed' as const };
+  const base = { id: 'marks', field: 'depth', about: 'Marks from the foot', origin: 'computed' as const };
   if (short > 0)
     return {
       ...base,
@@ -271,6 +272,45 @@ function marks(laying: Laying, plan: PolePlan): Finding {
     verdict: 'holds',
     figure: print(m.waterLine),
     sentence: `Bed ${print(m.bed)}, water line ${print(m.waterLine)}, underside now ${print(m.underside)}, at the next check ${print(m.undersideNext)}; tops of the loops ${m.loops.map((l) => print(l.top)).join(', ')}, the lowest ends at ${print(m.loops.at(-1)?.bottom ?? 0)}.`,
+  };
+}
+
+/** A pole that is cut already has to come through the ice and show. */
+function poleFits(laying: Laying, plan: PolePlan): Finding[] {
+  const { poleLong } = laying.numbers;
+  if (poleLong === undefined) return [];
+  const print = (m: number) => printLength(m, laying.system);
+  const needs = plan.pushIn + plan.depth + (1 - ICE_RATIO) * plan.iceNext + inches(4);
+  const short = needs - poleLong;
+  return [
+    {
+      id: 'poleLong',
+      field: 'poleLong',
+      verdict: short > 0 ? 'fails' : 'holds',
+      about: 'Pole at hand',
+      figure: print(poleLong),
+      origin: 'computed',
+      sentence:
+        short > 0
+          ? `Push-in, water, ice of the next check and 4 in to grip take ${print(needs)}: the pole of ${print(poleLong)} ends in the ice, ${print(short)} short.`
+          : `Push-in, water, ice and 4 in to grip take ${print(needs)} of its ${print(poleLong)}.`,
+    },
+  ];
+}
+
+/** Loops go through the hole one after the other, the pole with its bait at once. [practice] */
+function holeFinding(laying: Laying, plan: PolePlan): Finding {
+  const print = (m: number) => printLength(m, laying.system);
+  const needs = plan.loop + inches(2);
+  const hole = of(laying, 'hole');
+  return {
+    id: 'holeSize',
+    field: 'hole',
+    verdict: hole < needs ? 'fails' : 'holds',
+    about: 'Hole',
+    figure: print(needs),
+    origin: 'practice',
+    sentence: `Loops of ${print(plan.loop)} and 2 in to spare want a hole of ${print(needs)}; this one is ${print(hole)}${hole < needs ? ': open it wider, or they shut on its edge' : ''}.`,
   };
 }
 

@@ -89,6 +89,7 @@ export const box: SetType = {
         findings: [
           {
             id: 'fits',
+            field: 'opening',
             verdict: fits ? 'holds' : 'fails',
             about: 'Frame in the box',
             figure: print(wide - frame),

@@ -139,6 +139,7 @@ export const logCrossing: SetType = {
       findings: [
         {
           id: 'thaw',
+          field: 'overWater',
           verdict: thaw === undefined ? 'unknown' : drowned ? 'fails' : 'holds',
           about: 'At the thaw',
           figure: thaw === undefined ? '?' : print(thaw),
@@ -152,6 +153,7 @@ export const logCrossing: SetType = {
         },
         {
           id: 'clip',
+          field: 'trigger',
           verdict: low ? 'fails' : 'holds',
           about: 'Clip and trigger',
           figure: low ? 'no room' : 'fits',

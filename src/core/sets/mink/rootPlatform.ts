@@ -78,6 +78,7 @@ export const rootPlatform: SetType = {
         findings: [
           {
             id: 'room',
+            field: 'roots',
             verdict: of(laying, 'roots') < inches(5) ? 'fails' : 'holds',
             about: 'Room under the roots',
             figure: printLength(of(laying, 'roots'), laying.system),

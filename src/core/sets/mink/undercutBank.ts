@@ -81,6 +81,7 @@ export const undercutBank: SetType = {
         findings: [
           {
             id: 'clears',
+            field: 'roof',
             verdict: roof >= needs ? 'holds' : 'fails',
             about: 'Under the roof',
             figure: print(roof - floor),

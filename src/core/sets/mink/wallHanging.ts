@@ -117,6 +117,7 @@ export const wallHanging: SetType = {
         findings: [
           {
             id: 'duck',
+            field: 'offWall',
             verdict: of(laying, 'offWall') > BUILDS.minkFemale.smallestGap ? 'fails' : 'holds',
             about: 'Between wall and frame',
             figure: print(of(laying, 'offWall')),

@@ -101,7 +101,7 @@ export function weightFinding(laying: Laying, size: string, build: BuildKey): Fi
 export function coverFinding(laying: Laying, reaches: number | undefined, build: BuildKey): Finding {
   const { swims, called } = BUILDS[build];
   const print = (m: number) => printLength(m, laying.system);
-  const base = { id: 'fullCover', about: 'Water within the chain', origin: 'practice' as const };
+  const base = { id: 'fullCover', field: 'chainEnd', about: 'Water within the chain', origin: 'practice' as const };
   if (reaches === undefined)
     return {
       ...base,

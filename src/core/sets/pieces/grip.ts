@@ -68,7 +68,7 @@ export function grip(laying: Laying, place: GripPlace): Piece {
 }
 
 /** What frame and springs take side by side, m: the arms bend back a little as they are set. [practice] */
-const springsWide = (size: string): number => openingOf(size) + 1.6 * (BODY_GRIPS[size]?.arm ?? inches(9));
+export const springsWide = (size: string): number => openingOf(size) + 1.6 * (BODY_GRIPS[size]?.arm ?? inches(9));
 
 /** Spring direction is geometry: it changes height, width and what shows. */
 export function springsFinding(laying: Laying, size: string, bottom: number, room: number): Finding {
@@ -235,6 +235,7 @@ export function tooTall(laying: Laying, size: string): Piece {
     findings: [
       {
         id: 'tooTall',
+        field: 'topUnder',
         verdict: 'fails',
         about: 'Frame and depth',
         figure: print(seen + frame - depth),

@@ -180,6 +180,7 @@ export function openingFindings(
   if (route === 'bed' && under >= user.smallestGap)
     found.push({
       id: 'gapUnder',
+      field: 'topUnder',
       verdict: 'fails',
       about: 'Under it',
       figure: print(under),

@@ -1,4 +1,5 @@
 import { BUILDS, type BuildKey } from '../../animals/species';
+import { BODY_GRIPS } from '../../devices/sizes';
 import { pullOf, stakeHolds, type Bottom } from '../../hold/bag';
 import { animalReach, type Held } from '../../hold/reach';
 import { inches } from '../../units/factors';
@@ -8,7 +9,7 @@ import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Part, PartKind } from '../../water/part';
 import type { Hold, Piece } from '../design';
-import { numberOf, practised, type ChoiceSpec, type Laying, type NumberSpec } from '../setType';
+import { numberOf, practised, type ChoiceSpec, type FilledPosition, type Laying, type NumberSpec } from '../setType';
 
 /** What holds the catch: tie, stake, tree. */
 
@@ -88,18 +89,35 @@ export function tie(laying: Laying, own: TieTo): Piece {
     supplies: numbers.tail ? [] : [{ kind: 'cable', what: cable, amount: length }],
     holds: [{ kind, device, anchor: at, tether: length, held, build }],
     findings: [
-      reachFinding(laying, length, build, held, device, Math.hypot(from[0] - at[0], from[1] - at[1], from[2] - at[2])),
-      ...(to === 'stake' ? [stakeFinding(laying, own.driven ?? shape.under, build)] : []),
+      reachFinding(
+        laying,
+        numbers.tail ? 'tail' : 'tie',
+        length,
+        build,
+        held,
+        device,
+        Math.hypot(from[0] - at[0], from[1] - at[1], from[2] - at[2]),
+      ),
+      ...(to === 'stake' ? [stakeFinding(laying, own.driven ?? shape.under, largestIn(laying.devices[device], build))] : []),
     ],
   };
 }
 
-function reachFinding(laying: Laying, length: number, build: BuildKey, held: Held, device: string, straight: number): Finding {
+function reachFinding(
+  laying: Laying,
+  tied: string,
+  length: number,
+  build: BuildKey,
+  held: Held,
+  device: string,
+  straight: number,
+): Finding {
   const print = (m: number) => printLength(m, laying.system);
   const reach = length + animalReach(BUILDS[build], held);
   const short = straight > length + 0.02;
   return {
     id: device === 'trap' || device === 'snare' ? 'reach' : `${device}-reach`,
+    field: tied,
     verdict: short ? 'fails' : 'holds',
     about: 'Reach of the catch',
     figure: print(reach),
@@ -110,11 +128,35 @@ function reachFinding(laying: Laying, length: number, build: BuildKey, held: Hel
   };
 }
 
+/** The largest animal that a device can hold, whatever it is meant for: anchors are reckoned for it. [practice] */
+export function largestIn(device: FilledPosition | undefined, meant: BuildKey): BuildKey {
+  const size = device?.size ?? '';
+  const opening = BODY_GRIPS[size]?.opening ?? 0;
+  const can: BuildKey =
+    device?.class === 'enclosed'
+      ? 'raccoon'
+      : device?.class === 'bodyGrip'
+        ? opening >= inches(7)
+          ? 'beaverAdult'
+          : opening >= inches(5.5)
+            ? 'otter'
+            : 'mink'
+        : device?.class === 'foothold'
+          ? ['1', '11'].includes(size)
+            ? 'raccoon'
+            : size === '1½' || size === '2'
+              ? 'otter'
+              : 'beaverAdult'
+          : 'beaverAdult';
+  return BUILDS[can].weight.high > BUILDS[meant].weight.high ? can : meant;
+}
+
 /** Whether a stake holds the largest animal that can be caught there. */
 export function stakeFinding(laying: Laying, driven: number, build: BuildKey): Finding {
   const bottom = (laying.choices.bottom ?? 'firm') as Bottom;
   const holds = stakeHolds(driven, bottom);
-  const { high } = BUILDS[build].weight;
+  const { weight, called } = BUILDS[build];
+  const { high } = weight;
   const [swimming, footed] = [pullOf(high, 'swimming'), pullOf(high, 'footed')];
   const print = (m: number) => printLength(m, laying.system);
   const verdict = holds >= footed ? 'holds' : holds >= swimming ? 'warns' : 'fails';
@@ -122,10 +164,11 @@ export function stakeFinding(laying: Laying, driven: number, build: BuildKey): F
   const deeper = print((driven * footed) / holds);
   return {
     id: 'stake',
+    field: 'driven',
     verdict,
     about: 'Stake',
     figure: force(holds),
     origin: 'practice',
-    sentence: `Driven ${print(driven)}, ${bottom} ground holds it against about ${force(holds)}; ${printWeight(high, laying.system)} pull with ${force(swimming)} swimming and ${force(footed)} with a footing.${verdict === 'holds' ? '' : ` ${deeper} deep, or a tree, would hold it with a footing too.`}`,
+    sentence: `Driven ${print(driven)}, ${bottom} ground holds it against about ${force(holds)}; the largest that can be caught in it is ${called} of ${printWeight(high, laying.system)}, which pulls with ${force(swimming)} swimming and ${force(footed)} with a footing.${verdict === 'holds' ? '' : ` ${deeper} deep, or a tree, would hold it with a footing too.`}`,
   };
 }

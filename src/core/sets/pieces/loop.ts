@@ -181,6 +181,7 @@ export function shareFinding(laying: Laying, bottom: number, loop: number, { min
   const fits = under / loop >= min - 1e-9 && under / loop <= max + 1e-9;
   return {
     id: 'share',
+    field: 'share',
     verdict: fits ? 'holds' : 'fails',
     about: 'Loop under water',
     figure: percent(share),
@@ -210,6 +211,7 @@ function cutFinding(laying: Laying, loop: number): Finding[] {
   return [
     {
       id: 'largestLoop',
+      field: 'loopCable',
       verdict: short ? 'fails' : 'holds',
       about: 'Largest loop of this cable',
       figure: print(most),
@@ -230,6 +232,7 @@ export function loopFits(laying: Laying, bottom: number, loop: number, needsWet:
   return [
     {
       id: 'loopInBed',
+      field: 'loop',
       verdict: 'fails',
       about: 'Loop and bed',
       figure: print(bed - bottom),

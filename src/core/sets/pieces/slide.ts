@@ -267,10 +267,19 @@ export function slideFinding(
   { build, held, bank }: { build: BuildKey; held: Held; bank: number },
 ): Finding {
   const print = (m: number) => printLength(m, laying.system);
-  const base = { id: 'slide', about: 'Drowning depth', origin: 'practice' as const };
+  const base = { id: 'slide', field: 'wire', about: 'Drowning depth', origin: 'practice' as const };
   const who = BUILDS[build].called;
   const profile = profileOf(laying, bank);
   const surface = levelThen(laying);
+  const overBank = Math.hypot(bank - inches(10), inches(6));
+  const wire = laying.numbers.wire;
+  if (wire !== undefined && wire <= overBank)
+    return {
+      ...base,
+      verdict: 'fails',
+      figure: `short ${print(overBank - wire)}`,
+      sentence: `The wire is shorter than the bank: ${print(overBank)} lead from its stake to the water’s edge and it has ${print(wire)}.`,
+    };
   if (profile) {
     const chain = wanted - MARGIN;
     const rest = restAt(profile, laying.numbers.wire ?? inches(120), surface, chain);
@@ -360,7 +369,7 @@ function tangleFinding(laying: Laying, { numbers, build, held }: SlideOf): Findi
   const { stopDepth } = laying.numbers;
   const turns = turnsUntilTaut(wire, thick);
   const wanted = animalReach(BUILDS[build], held) + wire - wrapsTake(turns, thick) + MARGIN;
-  const base = { id: 'tangle', about: 'Tangle pole', figure: `${turns} turns`, origin: 'practice' as const };
+  const base = { id: 'tangle', field: 'stopDepth', about: 'Tangle pole', figure: `${turns} turns`, origin: 'practice' as const };
   const facts = `Each turn round ${print(thick)} takes ${print(wrapsTake(1, thick))}: after ${turns} turns ${print(wire - wrapsTake(turns, thick))} of ${print(wire)} are left. ${print(wanted)} of water are wanted at the pole then.`;
   if (stopDepth === undefined) return { ...base, verdict: 'unknown', sentence: `${facts} Measure the depth there.` };
   return stopDepth >= wanted

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { poleSheet } from '#core/scene/poleSheet';
-  import { LAST_REACH } from '#core/sets/arming';
   import { setTypeOf } from '#core/sets/catalogue';
   import { printLength } from '#core/units/length';
   import FittedDrawing from '$lib/ui/drawing/FittedDrawing.svelte';
   import PrintButton from '$lib/ui/PrintButton.svelte';
+  import Steps from '$lib/ui/Steps.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import { keeping } from '$lib/ui/keeping';
   import type { Kept } from '$lib/ui/kept';
@@ -18,7 +18,6 @@
   const type = $derived(setTypeOf(data.type));
   const name = $derived(`${data.set.number} ${data.set.name}`);
   const steps = $derived(data.again ? data.remake : type.steps);
-  const LAST = $derived(type.devices[0] ? LAST_REACH[type.devices[0]] : '');
 </script>
 
 <svelte:head><title>{data.again ? 'Remake' : 'Sheet'} {name} · Bench · Zaprud</title></svelte:head>
@@ -61,15 +60,7 @@
   </div>
   {#if data.numbers.length > 0}<p>{data.numbers.map((n) => `${n.label} ${n.text}`).join('; ')}.</p>{/if}
 
-  <ol class="doing">
-    {#each steps as step (step.do)}
-      <li class:last={step.lastReach}>
-        {step.do}
-        {#if step.lastReach}<b>{LAST}</b>{/if}
-        {#if step.caution}<br /><span class="caution">{step.caution}</span>{/if}
-      </li>
-    {/each}
-  </ol>
+  <Steps {type} {steps} large />
   <h2>Arming check, at the end</h2>
   {#each data.arming as group (group.position)}
     <p class="caution">{group.caution}</p>
@@ -133,18 +124,6 @@
     grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
     gap: 10px;
     margin: 10px 0;
-  }
-  .doing {
-    list-style: decimal;
-    padding-left: 1.6rem;
-    font-size: 1.1rem;
-  }
-  .doing li {
-    padding: 6px 0;
-  }
-  .last {
-    border-left: 5px solid var(--edge);
-    padding-left: 10px !important;
   }
   .caution {
     color: var(--out);

@@ -1,6 +1,5 @@
 <script lang="ts">
   import { cutAndCarry } from '#core/gear/carry';
-  import { LAST_REACH } from '#core/sets/arming';
   import { setTypeOf } from '#core/sets/catalogue';
   import { bearersText, needTexts } from '#core/sets/describe';
   import { rangeText } from '#core/sets/ranges';
@@ -8,6 +7,7 @@
   import { sampleDesign } from '#core/sets/sample';
   import { monthsText, usualText } from '#core/sets/search';
   import { printLength } from '#core/units/length';
+  import Steps from '$lib/ui/Steps.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import CarryList from '../../CarryList.svelte';
   import SampleDrawing from '../SampleDrawing.svelte';
@@ -72,21 +72,9 @@
       <dd><CarryList items={cutAndCarry(design, type.tools)} {system} /></dd>
     </dl>
     <h2 class="mt-4">In this order</h2>
-    <ol class="order">
-      {#each type.steps as step (step.do)}
-        <li>
-          {step.do}{#if step.lastReach}
-            <b>{type.devices[0] ? LAST_REACH[type.devices[0]] : ''}</b>{/if}{#if step.caution}<span class="caution">{step.caution}</span
-            >{/if}
-        </li>
-      {/each}
-    </ol>
+    <Steps {type} steps={type.steps} />
     <h2 class="mt-4">At a remake</h2>
-    <ol class="order">
-      {#each remakeSteps(type) as step (step.do)}<li>
-          {step.do}{#if step.caution}<span class="caution">{step.caution}</span>{/if}
-        </li>{/each}
-    </ol>
+    <Steps {type} steps={remakeSteps(type)} />
     <h2 class="mt-4">Its numbers</h2>
     <table class="plain-table">
       <thead><tr><th scope="col">Number</th><th scope="col">Default</th><th scope="col">Rests on</th><th scope="col">Range</th></tr></thead>
@@ -134,14 +122,6 @@
   }
   dt {
     font-weight: 650;
-  }
-  .order {
-    list-style: decimal;
-    padding-left: 1.4rem;
-  }
-  .caution {
-    color: var(--out);
-    font-weight: 600;
   }
   @media (max-width: 900px) {
     .two {

@@ -1,0 +1,51 @@
+import { BUILDS } from '../animals/species';
+import { animalReach, circlesMeetBy } from '../hold/reach';
+import type { System } from '../units/factors';
+import { printLength } from '../units/length';
+import type { Finding } from '../water/finding';
+import type { Hold } from './design';
+
+/** How far the catch of a hold reaches from its anchor, m; on a slide from its deep end. */
+export const reachOf = ({ kind, tether, held, build }: Pick<Hold, 'kind' | 'tether' | 'held' | 'build'>): number =>
+  (kind === 'slide' ? 0 : tether) + animalReach(BUILDS[build], held);
+
+/** A catch that is within reach of another: a name, how far apart the anchors are, and how far it reaches, m. */
+export interface Neighbour {
+  name: string;
+  apart: number;
+  reach: number;
+}
+
+/**
+ * A warning for each neighbour whose circle can meet that of a set's catch; never a refusal. Circles do not stop at the crest of a dam.
+ *
+ * @param reach of the set's own catch, m
+ * @source common practice
+ */
+export function circleFindings(reach: number, neighbours: Neighbour[], system: System): Finding[] {
+  const print = (m: number): string => printLength(m, system);
+  return neighbours.flatMap(({ name, apart, reach: other }, i): Finding[] => {
+    const by = circlesMeetBy(apart, reach, other);
+    if (by <= 0) return [];
+    return [
+      {
+        id: `circles${i + 1}`,
+        verdict: 'warns',
+        about: 'Circles can meet',
+        figure: print(by),
+        origin: 'practice',
+        sentence: `${name} is anchored ${print(apart)} off; its catch reaches ${print(other)} and this one ${print(reach)}: they can meet by ${print(by)}. Further apart, or shorter ties.`,
+      },
+    ];
+  });
+}
+
+/** The other holds of the same set, as neighbours of its first. */
+export function withinSet(holds: Hold[]): Neighbour[] {
+  const [first, ...others] = holds;
+  if (!first || first.kind === 'slide') return [];
+  return others.flatMap((hold): Neighbour[] => {
+    const apart = Math.hypot(hold.anchor[0] - first.anchor[0], hold.anchor[1] - first.anchor[1]);
+    return apart < 0.05 || hold.kind === 'slide' ? [] : [{ name: `The ${hold.device} device`, apart, reach: reachOf(hold) }];
+  });
+}
