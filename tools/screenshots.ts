@@ -21,29 +21,30 @@ const href = async (path: string, name: RegExp | string): Promise<string> => {
 };
 
 const water = await href('/waters', 'Header Pond');
-await go(water);
-await page.getByText('The same as a table').click();
-const station = (await page.getByRole('row').getByRole('link', { name: '15 west lodge run' }).first().getAttribute('href')) ?? '';
 const dry = await href('/morning', /27 patrol channel/);
 const bench = await href('/bench', '22 stump hollow');
 const moss = await href('/waters', 'Moss Slough');
-const lodge = await href(`${moss}/read`, /winter lodge read/);
 const pile = await href(moss, /82 sunk pile/);
+await go('/bench');
+const stationOf = async (name: RegExp): Promise<string> =>
+  (await page.getByLabel('Station').getByRole('option', { name }).first().getAttribute('value')) ?? '';
+const [bed, slide, bend] = [await stationOf(/^26 feed bed/), await stationOf(/^64 birch slide/), await stationOf(/^70 first bend/)];
 const views: [string, string][] = [
   ['morning', '/morning'],
   ['waters', '/waters'],
   ['section', water],
-  ['levels', `${water}/levels`],
   ['break', `${water}/break?of=dam-break-channel&want=sets`],
   ['ice', `${moss}/ice`],
-  ['station', station],
-  ['lodge', lodge],
   ['plan', '/waters/plan?minutes=40&traps=8'],
   ['bench', bench],
   ['bench-ice', `/bench/new?station=${pile.split('/').at(-1) ?? ''}&type=ice-snare-pole`],
+  ['bench-dive-pole', `/bench/new?station=${bed}&type=dive-pole&like=`],
+  ['bench-slide', `/bench/new?station=${slide}&type=slide-foothold&like=`],
+  ['bench-undercut', `/bench/new?station=${bend}&type=undercut-bank`],
+  ['catalogue', '/bench/catalogue'],
+  ['find', `${bench}/find`],
   ['colonies', '/colonies'],
   ['book', '/book'],
-  ['forecasts', '/book/forecasts'],
   ['shed', '/shed'],
   ['rules', '/rules'],
 ];
@@ -55,7 +56,6 @@ const hand = await phone.newPage();
 for (const [name, path] of [
   ['check-phone', dry],
   ['morning-phone', '/morning'],
-  ['section-phone', water],
 ] as const) {
   await hand.goto(program.base + path);
   await hand.waitForLoadState('networkidle');

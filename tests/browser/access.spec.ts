@@ -41,6 +41,12 @@ test('in every room axe finds nothing serious and nothing scrolls sideways, ligh
     '/waters/weather',
     '/book/forecasts',
     '/book/water',
+    '/bench/catalogue',
+    '/bench/catalogue/undercut-bank',
+    '/bench/carry',
+    `${bench}/sheet`,
+    `${bench}/find`,
+    `/bench/series?like=${bench?.split('/').at(-1)}`,
     ...scouting,
   ];
   await context.addCookies([{ name: 'theme', value: 'firstlight', url: program.base }]);

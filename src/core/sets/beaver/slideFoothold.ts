@@ -12,7 +12,7 @@ import { bedLast, WADING } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
-  panUnder: { ...panUnder(3), label: 'Pan under' },
+  panUnder: seenOnly(panUnder(7), 'as seen; left empty 7 in for a hind foot, 3 in for a front foot (practice)'),
   depth: depthHere('Depth at the toe', 'where the slide meets the bed'),
   offset: { ...offset(6), label: 'Pan off the middle of the slide' },
   ...SLIDE_NUMBERS,
@@ -20,6 +20,11 @@ const numbers: Record<string, NumberSpec> = {
   pole: practised('Length of the deep-end pole', 'depth, push-in and a hand to grip', 84, [24, 236]),
   waders: practised('Waders', 'how deep you can stand', 36, [6, 60]),
 };
+/** A number whose usual value hangs on a choice: it has no default of its own. */
+function seenOnly(spec: NumberSpec, help: string): NumberSpec {
+  const { default: _, ...rest } = spec;
+  return { ...rest, help };
+}
 const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
 const BANK = inches(30);
 

@@ -82,12 +82,12 @@ export const undercutBank: SetType = {
           {
             id: 'clears',
             field: 'roof',
-            verdict: roof >= needs ? 'holds' : 'fails',
+            verdict: roof >= needs - 0.004 ? 'holds' : 'fails',
             about: 'Under the roof',
             figure: print(roof - floor),
             origin: 'practice',
             sentence:
-              roof >= needs
+              roof >= needs - 0.004
                 ? `The roof stands ${print(roof - floor)} over the bed; frame and upright spring take ${print(needs - floor)}.`
                 : `Frame and upright spring take ${print(needs - floor)} and the roof stands ${print(roof - floor)} over the bed: dig the bed ${print(needs - roof)}, or a smaller trap.`,
           },
