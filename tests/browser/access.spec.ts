@@ -41,7 +41,7 @@ test('in every room axe finds nothing serious and nothing scrolls sideways, ligh
     '/waters/weather',
     '/book/forecasts',
     '/book/water',
-    '/bench/catalogue',
+    '/bench/catalogue?place=undercut&species=mink',
     '/bench/catalogue/undercut-bank',
     '/bench/carry',
     `${bench}/sheet`,

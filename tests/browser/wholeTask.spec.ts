@@ -48,8 +48,9 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByLabel('Type of set').selectOption({ label: 'Castor mound foothold (beaver, otter)' });
     await page.getByRole('button', { name: 'To the bench' }).click();
     await page.getByLabel('Number').fill('61');
-    await page.getByLabel('Depth at the stop').fill('30');
-    await expect(page.getByText(/short by 5¾ in/)).toBeVisible();
+    await page.getByLabel('Chain', { exact: true }).fill('14');
+    await page.getByLabel('Depth at the stop', { exact: true }).fill('30');
+    await expect(page.getByText(/short by 5¾ in/).first()).toBeVisible();
     await page.getByLabel('Hold', { exact: true }).selectOption('live hold');
     await page.getByLabel('Trap, by tag').selectOption({ label: 'K-35, No. 4' });
     await page.getByLabel('Anchored to what, where').fill('T bar');

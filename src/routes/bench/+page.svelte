@@ -17,7 +17,14 @@
     {:else}
       <form method="GET" action="/bench/new" class="mt-3">
         <SelectField label="Station" name="station" options={data.stations.map((s) => ({ value: s.id, text: s.text }))} />
-        <SelectField label="Type of set" name="type" options={data.types.map((t) => ({ value: t.id, text: `${t.name} (${t.species})` }))} />
+        <SelectField
+          label="Type of set"
+          name="type"
+          options={[
+            { value: '', text: 'what suits the place' },
+            ...data.types.map((t) => ({ value: t.id, text: `${t.name} (${t.species})` })),
+          ]}
+        />
         <p class="my-2">
           <a class="link" href="/bench/catalogue">All {data.types.length} types with their drawings, by place, species and gear</a>
         </p>
