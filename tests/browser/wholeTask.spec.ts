@@ -62,11 +62,12 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
   await test.step('a snare in a channel', async () => {
     await open(page, `${program.base}/bench`);
     await page.getByLabel('Station').selectOption({ label: '22 stump hollow, channel at Header Pond' });
-    await page.getByLabel(/Channel snare/).check();
+    await page.getByLabel('Type of set').selectOption({ label: 'Channel snare (beaver, otter)' });
     await page.getByRole('button', { name: 'To the bench' }).click();
     await page.getByLabel('Number').fill('62');
+    await page.getByLabel('Lowest point under', { exact: true }).fill('');
     await page.getByLabel('Loop under water').fill('1/2');
-    await expect(page.getByText(/50 % of its height is under/)).toBeVisible();
+    await expect(page.getByText(/50 % of its height is under/).first()).toBeVisible();
     await page.getByLabel('Snare, by tag').selectOption({ label: 'K-55, 7×7 3/32 snare' });
     await page.getByLabel('Anchored to what, where').fill('stump');
     for (const question of await page.getByRole('checkbox').all()) await question.check();
