@@ -131,6 +131,13 @@ const WRONG: [id: string, why: string, design: Design, finding: string, says: Re
     /made for 155 and 160 and 220 and a 330 has jaws of 5\/16 in: it slips/,
   ],
   [
+    'slide-snare',
+    'cable to cut with what it breaks at',
+    {},
+    'cable',
+    /36½ in for the loop .* 7 ft of tail and extension\. A 7×7 3\/32 breaks at 920 lb \(minimum, from memory\)/,
+  ],
+  [
     'undercut-bank',
     'the anchor is reckoned for an otter that a 160 can hold',
     {},

@@ -3,10 +3,11 @@ import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, depthMarks, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { tieNumber } from '../pieces/hold';
+import { stands } from '../pieces/stands';
 import { feelSwing, hooksOff, setGrip, WADING } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
@@ -104,14 +105,13 @@ export const bankDenRun: SetType = {
         ],
         travel: [{ build: 'beaverAdult', x: -inches(14), z: floor + inches(1), pose: 'walks' }],
       },
-      gripMarks(laying, device.size, bottom),
-      depthMarks(laying, floor, -inches(18), width / 2 + inches(3)),
-      tooTall(laying, device.size),
-      movable(laying),
-      tie(laying, {
+
+      stands(laying, {
         numbers,
-        part: 'jaws',
-        from: [0, frame / 2, bottom + frame / 2],
+        size: device.size,
+        bottom,
+        floor,
+        depthAt: [-inches(18), width / 2 + inches(3)],
         at: [-inches(20), width / 2 + inches(14), surface + inches(3)],
         to: 'root',
         build: 'beaverAdult',

@@ -1,12 +1,12 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { assemble, level as across, NOTHING } from '../design';
-import { depthHere, depthMarks } from '../pieces/grip';
+import { depthHere } from '../pieces/grip';
 import { bedLine } from '../pieces/ground';
 import { upright } from '../pieces/guides';
-import { tie } from '../pieces/hold';
-import { hangable, loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed } from '../pieces/loop';
+import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed } from '../pieces/loop';
 import { bait } from '../pieces/scent';
+import { hangs } from '../pieces/stands';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type NumberSpec, type SetType } from '../setType';
 
@@ -75,17 +75,14 @@ export const castorStickSnare: SetType = {
         travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
       bait({ x: behind, z: surface + inches(11), what: 'castor lure', supply: 'lure', height: inches(3), wide: inches(2), id: 'scent' }),
-      depthMarks(laying, floor, -inches(20), inches(18)),
-      hangable(laying),
-      tie(laying, {
+      hangs(laying, {
         numbers,
-        device: 'snare',
-        part: 'loop',
-        from: [0, size / 2, bottom + size * 0.9],
+        size,
+        bottom,
+        floor,
+        depthAt: [-inches(20), inches(18)],
         at: [inches(44), inches(16), surface + inches(2)],
         to: 'stake',
-        build: 'beaverAdult',
-        cable: 'tail and extension',
       }),
     );
   },

@@ -2,10 +2,11 @@ import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, depthMarks, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { swingFinding, upright } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { tieNumber } from '../pieces/hold';
+import { stands } from '../pieces/stands';
 import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
@@ -77,14 +78,13 @@ export const crossedLimbs: SetType = {
         marks: [across('width', 'Width of the way', 'eye', floor - inches(5), -width / 2, width / 2)],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
-      gripMarks(laying, device.size, bottom),
-      depthMarks(laying, floor, -inches(20), width / 2 + inches(4)),
-      tooTall(laying, device.size),
-      movable(laying),
-      tie(laying, {
+
+      stands(laying, {
         numbers,
-        part: 'jaws',
-        from: [0, frame / 2, bottom + frame / 2],
+        size: device.size,
+        bottom,
+        floor,
+        depthAt: [-inches(20), width / 2 + inches(4)],
         at: [inches(24), width / 2 + inches(10), surface + inches(4)],
         to: 'tree',
         build: 'beaverAdult',

@@ -3,9 +3,10 @@ import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, depthMarks, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { fenced } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { tieNumber } from '../pieces/hold';
+import { stands } from '../pieces/stands';
 import { CULVERTS, feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
@@ -105,14 +106,13 @@ export const culvertMouth: SetType = {
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: floor + inches(1), pose: 'walks' }],
       },
-      gripMarks(laying, device.size, bottom),
-      depthMarks(laying, floor, -inches(20), pipe / 2 - inches(4)),
-      tooTall(laying, device.size),
-      movable(laying),
-      tie(laying, {
+
+      stands(laying, {
         numbers,
-        part: 'jaws',
-        from: [0, frame / 2, bottom + frame / 2],
+        size: device.size,
+        bottom,
+        floor,
+        depthAt: [-inches(20), pipe / 2 - inches(4)],
         at: [-inches(20), pipe / 2 + inches(10), surface + inches(10)],
         to: 'stake',
         build: 'beaverAdult',

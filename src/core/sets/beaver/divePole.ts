@@ -3,10 +3,11 @@ import { inches } from '../../units/factors';
 import { follows } from '../../water/linear';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, depthMarks, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { divePole as pole, fenced } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { tieNumber } from '../pieces/hold';
+import { stands } from '../pieces/stands';
 import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
@@ -97,14 +98,13 @@ export const divePole: SetType = {
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
-      gripMarks(laying, device.size, bottom),
-      depthMarks(laying, floor, -inches(20), width / 2 + inches(4)),
-      tooTall(laying, device.size),
-      movable(laying),
-      tie(laying, {
+
+      stands(laying, {
         numbers,
-        part: 'jaws',
-        from: [0, frame / 2, bottom + frame / 2],
+        size: device.size,
+        bottom,
+        floor,
+        depthAt: [-inches(20), width / 2 + inches(4)],
         at: [inches(26), width / 2 + inches(10), surface + inches(4)],
         to: 'tree',
         build: 'beaverAdult',

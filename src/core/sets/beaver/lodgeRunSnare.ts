@@ -1,10 +1,10 @@
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { assemble, level as across, NOTHING } from '../design';
-import { depthHere, depthMarks } from '../pieces/grip';
+import { depthHere } from '../pieces/grip';
 import { bedLine, trench } from '../pieces/ground';
-import { tie } from '../pieces/hold';
-import { hangable, loopBottom, loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
+import { loopBottom, loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
+import { hangs } from '../pieces/stands';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
 import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
@@ -81,17 +81,14 @@ export const lodgeRunSnare: SetType = {
         marks: [across('width', 'Run at the bed', 'eye', floor - inches(5), -width / 2, width / 2)],
         travel: [{ build: 'beaverAdult', x: -inches(14), z: floor + inches(1), pose: 'walks' }],
       },
-      depthMarks(laying, floor, -inches(20), width / 2 + inches(4)),
-      hangable(laying),
-      tie(laying, {
+      hangs(laying, {
         numbers,
-        device: 'snare',
-        part: 'loop',
-        from: [0, size / 2, bottom + size * 0.8],
+        size,
+        bottom,
+        floor,
+        depthAt: [-inches(20), width / 2 + inches(4)],
         at: [inches(20), size / 2 + inches(4), floor],
         to: 'stake',
-        build: 'beaverAdult',
-        cable: 'tail and extension',
       }),
     );
   },

@@ -2,11 +2,11 @@ import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
 import { assemble, NOTHING } from '../design';
-import { depthHere, depthMarks } from '../pieces/grip';
+import { depthHere } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
-import { tie } from '../pieces/hold';
-import { hangable, loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed } from '../pieces/loop';
+import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed } from '../pieces/loop';
 import { bait } from '../pieces/scent';
+import { hangs } from '../pieces/stands';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type NumberSpec, type SetType } from '../setType';
 
@@ -86,17 +86,14 @@ export const lurePole: SetType = {
         wide: inches(2),
         height: inches(2),
       }),
-      depthMarks(laying, floor, -inches(20), -inches(16)),
-      hangable(laying),
-      tie(laying, {
+      hangs(laying, {
         numbers,
-        device: 'snare',
-        part: 'loop',
-        from: [0, size / 2, bottom + size * 0.9],
+        size,
+        bottom,
+        floor,
+        depthAt: [-inches(20), -inches(16)],
         at: [inches(30), y + inches(10), surface + inches(4)],
         to: 'stake',
-        build: 'beaverAdult',
-        cable: 'tail and extension',
       }),
     );
   },

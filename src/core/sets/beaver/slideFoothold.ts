@@ -7,7 +7,8 @@ import { bed, FOOT, offset, offsetPiece, panUnder, type Foot } from '../pieces/b
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
-import { deepGround, holdPiece, profileOf, SLIDE_NUMBERS } from '../pieces/slide';
+import { profileOf } from '../pieces/profile';
+import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedLast, WADING } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 

@@ -2,11 +2,12 @@ import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, depthMarks, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { divePole, fenced } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { tieNumber } from '../pieces/hold';
 import { STAND, standFinding } from '../pieces/stand';
+import { stands } from '../pieces/stands';
 import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
@@ -68,15 +69,13 @@ export const slideGrip: SetType = {
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
-      gripMarks(laying, device.size, bottom),
-      depthMarks(laying, floor, -inches(20), width / 2 + inches(3)),
-      tooTall(laying, device.size),
       { findings: standFinding(laying, device.size) },
-      movable(laying),
-      tie(laying, {
+      stands(laying, {
         numbers,
-        part: 'jaws',
-        from: [0, frame / 2, bottom + frame / 2],
+        size: device.size,
+        bottom,
+        floor,
+        depthAt: [-inches(20), width / 2 + inches(3)],
         at: [toe + inches(24), inches(24), surface + inches(14)],
         to: 'tree',
         build: 'beaverAdult',

@@ -1,11 +1,11 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { assemble, level as across, NOTHING } from '../design';
-import { depthHere, depthMarks } from '../pieces/grip';
+import { depthHere } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
 import { upright } from '../pieces/guides';
-import { tie } from '../pieces/hold';
-import { hangable, loopBottom, loopFits, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
+import { loopBottom, loopFits, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
+import { hangs } from '../pieces/stands';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type NumberSpec, type SetType } from '../setType';
 
@@ -62,17 +62,14 @@ export const slideSnare: SetType = {
         marks: [across('width', 'Width', 'eye', floor - inches(5), -width / 2, width / 2)],
         travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
-      depthMarks(laying, floor, -inches(20), width / 2 + inches(3)),
-      hangable(laying),
-      tie(laying, {
+      hangs(laying, {
         numbers,
-        device: 'snare',
-        part: 'loop',
-        from: [0, size / 2, bottom + size * 0.9],
+        size,
+        bottom,
+        floor,
+        depthAt: [-inches(20), width / 2 + inches(3)],
         at: [inches(26), inches(14), surface + inches(10)],
         to: 'tree',
-        build: 'beaverAdult',
-        cable: 'tail and extension',
       }),
     );
   },

@@ -1,10 +1,11 @@
 import { inches } from '../../units/factors';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, depthMarks, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
 import { openingFindings } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { tieNumber } from '../pieces/hold';
+import { stands } from '../pieces/stands';
 import { hooksOff, setGrip, WADING } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
@@ -96,17 +97,17 @@ export const bottomEdge: SetType = {
         marks: [across('offWall', 'Off the wall', 'eye', bottom + frame + inches(1.5), wall, frame / 2, -1)],
         travel: [{ build: big ? 'otter' : 'mink', x: -inches(10), z: floor, pose: 'walks' }],
       },
-      gripMarks(laying, device.size, bottom),
-      depthMarks(laying, floor, -inches(18), -frame / 2 - inches(6)),
-      tooTall(laying, device.size),
-      movable(laying),
-      tie(laying, {
+
+      stands(laying, {
         numbers,
-        part: 'jaws',
-        from: [0, -frame / 2, bottom + frame / 2],
+        size: device.size,
+        bottom,
+        floor,
+        depthAt: [-inches(18), -frame / 2 - inches(6)],
         at: [inches(20), -frame / 2 - inches(8), floor],
         to: 'stake',
         build: big ? 'otter' : 'mink',
+        hand: -1,
       }),
     );
   },

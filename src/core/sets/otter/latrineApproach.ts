@@ -3,10 +3,11 @@ import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, depthMarks, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
+import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { tieNumber } from '../pieces/hold';
+import { stands } from '../pieces/stands';
 import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 
@@ -79,14 +80,13 @@ export const latrineApproach: SetType = {
         ],
         travel: [{ build: 'otter', x: -inches(12), z: surface - BUILDS.otter.swims, pose: 'swims' }],
       },
-      gripMarks(laying, device.size, bottom),
-      depthMarks(laying, floor, -inches(20), width / 2 + inches(2)),
-      tooTall(laying, device.size),
-      movable(laying),
-      tie(laying, {
+
+      stands(laying, {
         numbers,
-        part: 'jaws',
-        from: [0, frame / 2, bottom + frame / 2],
+        size: device.size,
+        bottom,
+        floor,
+        depthAt: [-inches(20), width / 2 + inches(2)],
         at: [inches(22), width / 2 + inches(8), surface + inches(4)],
         to: 'stake',
         build: 'otter',

@@ -1,7 +1,8 @@
-import { FITTINGS, largestLoop, loopCable, loopOnStick } from '../../devices/cable';
+import { BREAKS_AT, FITTINGS, largestLoop, loopCable, loopOnStick } from '../../devices/cable';
 import { wetAreaShare } from '../../devices/wetAreaShare';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
+import { printForce } from '../../units/weight';
 import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
@@ -86,7 +87,7 @@ export function loopPiece(laying: Laying, place: LoopPlace): Piece {
   return {
     parts: [part, ...supportOf(laying, place, loop)],
     supplies,
-    findings: [cableFinding(laying, loop, tail), ...cutFinding(laying, loop)],
+    findings: [cableFinding(laying, loop, tail, size), ...cutFinding(laying, loop)],
     marks: [
       across('loop', 'Loop', 'eye', bottom + loop / 2, y - loop / 2, y + loop / 2),
       ...(bottom < levelThen(laying) ? [mark(null, 'Lowest point under', 'side', x, levelThen(laying), bottom)] : []),
@@ -190,7 +191,8 @@ export function shareFinding(laying: Laying, bottom: number, loop: number, { min
   };
 }
 
-function cableFinding(laying: Laying, loop: number, tail: number): Finding {
+function cableFinding(laying: Laying, loop: number, tail: number, size: string): Finding {
+  const breaks = BREAKS_AT[size];
   const print = (m: number) => printLength(m, laying.system);
   return {
     id: 'cable',
@@ -198,7 +200,7 @@ function cableFinding(laying: Laying, loop: number, tail: number): Finding {
     about: 'Cable to cut',
     figure: print(loopCable(loop) + tail),
     origin: 'computed',
-    sentence: `${print(loopCable(loop))} for the loop with lock, swivel and ferrules (${print(FITTINGS)}, practice), ${print(tail)} of tail and extension.`,
+    sentence: `${print(loopCable(loop))} for the loop with lock, swivel and ferrules (${print(FITTINGS)}, practice), ${print(tail)} of tail and extension.${breaks ? ` A ${size} breaks at ${printForce(breaks, laying.system)} (minimum, from memory).` : ''}`,
   };
 }
 

@@ -1,29 +1,22 @@
 import { BUILDS, type Build, type BuildKey } from '../../animals/species';
-import { bagMass, pullOf, sunkShare, worstAngle, FILLS } from '../../hold/bag';
-import { landAndWater } from '../../hold/liveHold';
-import { animalReach, SAFE_WRAP, turnsUntilTaut, wrapsTake, type Held } from '../../hold/reach';
-import { restAt, shortestSlide, type Profile } from '../../hold/slide';
+import { animalReach, type Held } from '../../hold/reach';
+import { restAt, shortestSlide } from '../../hold/slide';
 import { inches } from '../../units/factors';
 import { printLength, printLevel } from '../../units/length';
 import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
-import { level as across, upright as mark, type Piece } from '../design';
+import { upright as mark, type Piece } from '../design';
 import { levelThen, measured, numberOf, practised, type ChoiceSpec, type Laying, type NumberSpec } from '../setType';
 import { linePart } from './hold';
+import { bagFinding, bagOf, liveFinding, tangleFinding, tanglePole } from './otherHolds';
+import { MARGIN, profileOf, type SlideOf } from './profile';
 
 /** How a foothold lets go of its catch: slide to deep water, live hold, tangle pole, bag of fill. */
 
-/** Extra depth behind the animal's reach. [practice] */
-const MARGIN = inches(6);
-/** Friction of a bag on the bed. [practice] */
-const MU = 0.5;
 /** The bank stake stands beside the way, m. */
 const ASIDE = inches(9);
-
-/** Distances from the water's edge at which the bed's profile is measured, m. */
-const OUT = [inches(36), inches(72), inches(108), inches(144)] as const;
 
 export const SLIDE_NUMBERS: Record<string, NumberSpec> = {
   chain: practised('Chain', 'trap to the lock', 14, [4, 118]),
@@ -56,16 +49,6 @@ export const stopNeed = (laying: Laying, wanted: number, device = 'trap'): Need 
   called: 'deep end of the slide',
   origin: 'practice',
 });
-
-/** The bed from the bank stake outward, where two depths of it were measured; null otherwise. @param bank x of the stake, m */
-export function profileOf(laying: Laying, bank: number): Profile | null {
-  const surface = levelThen(laying);
-  const edge = bank - inches(10);
-  const read = [laying.numbers.out3, laying.numbers.out6, laying.numbers.out9, laying.numbers.out12].flatMap((depth, i): Profile =>
-    depth === undefined ? [] : [[edge + (OUT[i] ?? 0), surface - depth]],
-  );
-  return read.length < 2 ? null : [[0, surface + inches(6)], [edge, surface], ...read];
-}
 
 interface Deep {
   out: number;
@@ -138,15 +121,6 @@ export function deepGround(laying: Laying, floor: number, { holds }: Piece): [nu
     [x - inches(12), z],
     [Math.min(x + inches(12), -inches(13)), z],
   ];
-}
-
-export interface SlideOf {
-  numbers: Record<string, NumberSpec>;
-  build: BuildKey;
-  held: Held;
-  /** x of the bank stake, m */
-  bank?: number;
-  device?: string;
 }
 
 /** What the chosen hold takes and whether it works; a foothold has one of four. */
@@ -243,23 +217,6 @@ const bankStake = (bank: number, surface: number): Part => ({
   stock: 'bank stake 24 in',
 });
 
-function tanglePole(laying: Laying, { numbers }: SlideOf, [x, z]: [number, number]): Part {
-  const thick = numberOf(laying, { numbers }, 'poleThick');
-  const tall = levelThen(laying) - z + inches(18);
-  return {
-    id: 'tangle',
-    kind: 'support',
-    bearer: 'bed',
-    x,
-    y: 0,
-    z: fixed(z - inches(18)),
-    height: tall,
-    wide: thick,
-    across: thick,
-    stock: `tangle pole ${printLength(tall, laying.system)}`,
-  };
-}
-
 /** Whether the stop lies deep enough for the largest animal that is meant; with a profile also where it lies and the shortest wire. */
 export function slideFinding(
   laying: Laying,
@@ -325,80 +282,3 @@ export function slideFinding(
     sentence: `${print(wanted)} wanted for chain, reach and 6 in: the margin is gone when the level falls ${print(spare)}.`,
   };
 }
-
-/** A live hold needs land at the highest level and water at the lowest within its circle; without a profile it is uncertain. */
-function liveFinding(laying: Laying, { numbers, build, held, bank = inches(20) }: SlideOf): Finding {
-  const print = (m: number) => printLength(m, laying.system);
-  const wire = numberOf(laying, { numbers }, 'wire');
-  const reach = wire + animalReach(BUILDS[build], held);
-  const base = { id: 'live', about: 'Live hold', figure: print(reach), origin: 'practice' as const };
-  const wraps = wire < SAFE_WRAP ? ` The cable is shorter than ${print(SAFE_WRAP)}: it wraps and is chewed near the anchor.` : '';
-  const profile = profileOf(laying, bank);
-  if (!profile)
-    return {
-      ...base,
-      verdict: 'unknown',
-      sentence: `About ten feet of tether, land and water both in reach. Without a measured profile it stays uncertain whether the catch lives: between one in ten and one in two are reported drowned on the same length.${wraps}`,
-    };
-  const around: Profile = [
-    ...profile
-      .map(([x, z]): [number, number] => [x, z])
-      .reverse()
-      .map(([x, z]): [number, number] => [-x, z]),
-    [reach, levelThen(laying) + inches(14)],
-  ];
-  const { land, water } = landAndWater(around, reach, { lowest: levelThen(laying) - inches(8), highest: levelThen(laying) + inches(8) });
-  return land > 0 && water > 0
-    ? {
-        ...base,
-        verdict: wraps ? 'warns' : 'holds',
-        sentence: `Within ${print(reach)} lie land that is dry with the water 8 in higher, and ${print(water)} of water with it 8 in lower.${wraps}`,
-      }
-    : {
-        ...base,
-        verdict: 'fails',
-        sentence: `Within ${print(reach)} there is ${land <= 0 ? 'no land that stays dry' : 'no water left'} when the level moves 8 in: move the anchor, or submerge.${wraps}`,
-      };
-}
-
-/** What a tangle pole leaves of the reach. */
-function tangleFinding(laying: Laying, { numbers, build, held }: SlideOf): Finding {
-  const print = (m: number) => printLength(m, laying.system);
-  const wire = numberOf(laying, { numbers }, 'wire');
-  const thick = numberOf(laying, { numbers }, 'poleThick');
-  const { stopDepth } = laying.numbers;
-  const turns = turnsUntilTaut(wire, thick);
-  const wanted = animalReach(BUILDS[build], held) + wire - wrapsTake(turns, thick) + MARGIN;
-  const base = { id: 'tangle', field: 'stopDepth', about: 'Tangle pole', figure: `${turns} turns`, origin: 'practice' as const };
-  const facts = `Each turn round ${print(thick)} takes ${print(wrapsTake(1, thick))}: after ${turns} turns ${print(wire - wrapsTake(turns, thick))} of ${print(wire)} are left. ${print(wanted)} of water are wanted at the pole then.`;
-  if (stopDepth === undefined) return { ...base, verdict: 'unknown', sentence: `${facts} Measure the depth there.` };
-  return stopDepth >= wanted
-    ? { ...base, verdict: 'holds', sentence: `${facts} There are ${print(stopDepth)}. If it meets rock, move it.` }
-    : {
-        ...base,
-        verdict: 'fails',
-        sentence: `${facts} There are only ${print(stopDepth)}: deeper by ${print(wanted - stopDepth)}, or a slide wire.`,
-      };
-}
-
-const bagOf = (build: BuildKey, how: 'swimming' | 'footed', fill: keyof typeof FILLS): number | null =>
-  bagMass(pullOf(BUILDS[build].weight.high, how), worstAngle(MU), 0, MU, sunkShare(FILLS[fill]));
-
-function bagFinding(laying: Laying, build: BuildKey): Finding {
-  const weight = (kg: number | null): string =>
-    kg === null ? 'no bag' : laying.system === 'us' ? `${Math.round(kg / 0.45359237)} lb` : `${Math.round(kg)} kg`;
-  const swimming = bagOf(build, 'swimming', 'rock');
-  return {
-    id: 'bag',
-    verdict: 'warns',
-    about: 'Bag of fill',
-    figure: weight(swimming),
-    origin: 'practice',
-    sentence: `Against the largest ${BUILDS[build].called.replace(/^an? /, '')}: ${weight(swimming)} of rock while it swims, ${weight(bagOf(build, 'footed', 'rock'))} once it has a footing; of mud and stones ${weight(bagOf(build, 'swimming', 'mud and stones'))} and ${weight(bagOf(build, 'footed', 'mud and stones'))}. Practice uses far lighter bags and relies on deep water with no footing.`,
-  };
-}
-
-/** The wire along the bank as a length on the drawing. */
-export const chainMark = (laying: Laying, numbers: Record<string, NumberSpec>, z: number): Piece => ({
-  marks: [across('chain', 'Chain', 'side', z, 0, -numberOf(laying, { numbers }, 'chain'), -1)],
-});
