@@ -255,6 +255,13 @@ test('a series along a brook, its cut list against the shed, and the sheets', as
   await page.getByRole('link', { name: 'Steps, cut list and photos' }).click();
   await expect(page.getByText('Nudge the support')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Arming check, at the end' })).toBeVisible();
+  const dot = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+  await page
+    .getByLabel('Photo, as it was left')
+    .setInputFiles({ name: 'left.png', mimeType: 'image/png', buffer: Buffer.from(dot, 'base64') });
+  await page.getByRole('button', { name: 'Keep it' }).first().click();
+  await expect(page.getByText('Saved to the book.')).toBeVisible();
+  await expect(page.getByRole('img', { name: /as it was left/ })).toBeVisible();
   await page.getByRole('link', { name: 'Remake sheet' }).click();
   await expect(page.getByText('Old sticks out')).toBeVisible();
   expect(await serious(page)).toEqual([]);
