@@ -104,6 +104,13 @@ const BANDS: Record<string, [down: number, up: number]> = {
 const WRONG: [id: string, why: string, design: Design, finding: string, says: RegExp][] = [
   [
     'castor-foothold',
+    'a berm that is swum over',
+    { numbers: { berm: 9 } },
+    'berm',
+    /An adult swims 7¾ in deep and passes over a berm 9 in under: raise it 4¼ in/,
+  ],
+  [
+    'castor-foothold',
     'a wire shorter than the bank',
     { numbers: { wire: 8 } },
     'slide',

@@ -1,6 +1,9 @@
+import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
+import { printLength } from '../../units/length';
+import { fixed } from '../../water/linear';
 import { footholdOf } from '../bedded';
-import { assemble, level as across, NOTHING } from '../design';
+import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
 import { bed, offset, offsetPiece, panUnder } from '../pieces/bed';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
@@ -14,9 +17,42 @@ const numbers: Record<string, NumberSpec> = {
   depth: depthHere('Depth at the bed', 'water over the firm bottom before the bed is built'),
   panToMound: practised('Pan before the mound', 'along the approach', 11, [4, 30]),
   offset: offset(2.5),
+  berm: practised('Berm under', 'top of the low berm in front of the bed', 4, [0, 12], 1),
   ...SLIDE_NUMBERS,
 };
 const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+
+/** How far before the pan the berm lies: a forefoot is planted behind it. [practice] */
+const BERM_AHEAD = inches(9);
+
+/** The low berm that meets the breast, so that the forefeet are planted on the bed behind it. */
+function berm(laying: Laying, floor: number): Piece {
+  const print = (m: number) => printLength(m, laying.system);
+  const surface = levelThen(laying);
+  const under = of(laying, 'berm');
+  const height = Math.max(surface - under - floor, inches(0.5));
+  const { swims, called } = BUILDS.beaverAdult;
+  const meets = under < swims - inches(1);
+  return {
+    parts: [
+      { id: 'berm', kind: 'mound', bearer: 'bed', x: -BERM_AHEAD, y: 0, z: fixed(floor), height, wide: inches(8), across: inches(20) },
+    ],
+    marks: under < 0.003 ? [] : [upright('berm', 'Berm under', 'side', -BERM_AHEAD, surface, surface - under)],
+    findings: [
+      {
+        id: 'berm',
+        field: 'berm',
+        verdict: meets ? 'holds' : 'warns',
+        about: 'Berm in front',
+        figure: print(under),
+        origin: 'practice',
+        sentence: meets
+          ? `${called.replace('an', 'An')} swims ${print(swims)} deep: ${print(under)} under, ${print(BERM_AHEAD)} before the pan, the berm meets its breast and it plants its forefeet behind it.`
+          : `${called.replace('an', 'An')} swims ${print(swims)} deep and passes over a berm ${print(under)} under: raise it ${print(under - swims + inches(3))}.`,
+      },
+    ],
+  };
+}
 
 /** A foothold bedded in the approach to a scent mound, on a slide to deep water or on a live hold. */
 export const castorFoothold: SetType = {
@@ -65,6 +101,7 @@ export const castorFoothold: SetType = {
     return assemble(
       bed(laying, { size: device.size, under, y: off, works: { min: 2, max: 6, target: 3 } }),
       offsetPiece(laying, Math.abs(off), under, 'front'),
+      berm(laying, floor),
       mound(to + inches(8), surface + inches(1), { stock: 'castor and mud' }),
       hold,
       {
