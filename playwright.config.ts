@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests/browser',
   testMatch: '*.spec.ts',
-  workers: 2,
+  workers: 3,
   retries: 0,
   timeout: 60_000,
   reporter: [['list']],
