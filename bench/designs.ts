@@ -1,3 +1,4 @@
+import { plainFrame } from '#core/units/frame';
 import { chromium } from '@playwright/test';
 import { designScene } from '#core/scene/designScene';
 import { CATALOGUE } from '#core/sets/catalogue';
@@ -19,7 +20,7 @@ export function designs(say: Say): void {
       const value = spec ? spec.min + ((spec.max - spec.min) * i) / 39 : inches(i);
       const start = performance.now();
       const design = sampleDesign(type, undefined, 'us', { [key]: value });
-      statesOf({ layout: design, devices: [] }, { known: sampleLevels(type), age: {}, atMost: {} }, 'us');
+      statesOf({ layout: design, devices: [] }, { known: sampleLevels(type), age: {}, atMost: {} }, plainFrame('us'));
       for (const view of ['side', 'eye'] as const)
         designScene(design, view, sampleLevels(type), sampleSurface(type), { width: 600, height: 290 }, 'us');
       if (i >= 10) own.push(performance.now() - start);

@@ -7,11 +7,12 @@ import { bestShift } from '#core/water/outlook';
 import { chromium } from '@playwright/test';
 import { sectionScene } from '#core/scene/section';
 import { CATALOGUE } from '#core/sets/catalogue';
-import { layOutSetting, statesOf, usualDevices, type SetView } from '#core/sets/standing';
-import type { Station } from '#core/record/kinds';
+import { layOut, statesOf, usualDevices, type SetView } from '#core/sets/standing';
+import type { Station } from '#core/stations/placed';
 import { connect } from '#server/database';
 import { NOW, startProgram } from '../tests/support/server';
 import { designs, redraw } from './designs';
+import { plainFrame } from '#core/units/frame';
 import { tenfold } from './tenfold';
 
 /** Prints the budgets as ratios and sizes; asserts nothing. Build first. */
@@ -34,19 +35,22 @@ function viewsOf(count: number): SetView[] {
       lat: null,
       lon: null,
       bed: { depth: 0.8, level: 1, at: NOW },
+      sounded: null,
       crest: null,
       parent: null,
       measures: [],
       across: null,
       note: '',
     };
-    const layout = layOutSetting(
-      type,
-      { numbers: {}, choices: {}, pond: 1, tail: 0.2 },
-      { kind: 'run', surface: 'pond', bed: 0.2 },
-      usualDevices(type),
-      'us',
-    );
+    const then = { pond: 1, tail: 0.2 };
+    const laid = {
+      numbers: {},
+      choices: {},
+      then,
+      place: { kind: 'run' as const, surface: 'pond' as const, bed: 0.2 },
+      devices: usualDevices(type),
+    };
+    const layout = layOut(type, laid, 'us');
     return {
       id: `${id}${n}`,
       number: n,
@@ -58,6 +62,7 @@ function viewsOf(count: number): SetView[] {
       opens: null,
       anchor: '',
       station,
+      then,
       follows: null,
       iceFactor: 1,
       layout,
@@ -75,17 +80,16 @@ function moveLevel(): void {
   for (let i = 0; i < 60; i += 1) {
     const levels = { known: { pond: 1 - i * 0.005, tail: 0.2 }, age: { pond: 0, tail: 0 }, atMost: {} };
     const start = performance.now();
-    for (const view of views) statesOf(view, levels, 'us');
+    for (const view of views) statesOf(view, levels, plainFrame('us'));
     const middle = performance.now();
     sectionScene({
       water: { profile: [], kind: 'pond' },
       stations,
       views,
       levels,
-      yesterday: 1,
-      zero: { pond: 0, tail: 0 },
+      earlier: { level: 1, when: 'yesterday' },
       size: { width: 1280, height: 500 },
-      system: 'us',
+      frame: plainFrame('us'),
     });
     times.states.push(middle - start);
     times.scene.push(performance.now() - middle);
@@ -197,18 +201,17 @@ function slider(): void {
     const start = performance.now();
     const at = i * 3_600_000;
     const levels = { known: { pond: trackAt(track, at).middle, tail: 0.2 }, age: { pond: 0, tail: 0 }, atMost: {} };
-    for (const view of views) statesOf(view, levels, 'us');
+    for (const view of views) statesOf(view, levels, plainFrame('us'));
     sectionScene({
       water: { profile: [], kind: 'pond' },
       stations,
       views,
       levels,
-      yesterday: 1,
+      earlier: { level: 1, when: 'yesterday' },
       ahead: { ...trackAt(track, at), called: '03:10' },
-      zero: { pond: 0, tail: 0 },
       size: { width: 1280, height: 500 },
       zoom: 4,
-      system: 'us',
+      frame: plainFrame('us'),
     });
     return performance.now() - start;
   });

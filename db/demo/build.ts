@@ -1,7 +1,10 @@
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
-import { layOutSetting, placeOf, stateOf } from '#core/sets/standing';
-import type { Body, Check, Device, Kind, ReadingBody, Station, TrapSet } from '#core/record/kinds';
+import { layOut, placeOf, stateOf } from '#core/sets/standing';
+import { placed as placedStation } from '#core/stations/placed';
+import { plainFrame } from '#core/units/frame';
+import { knownAt, levelAt, type Surfaces } from '#core/water/levelAt';
+import type { Body, Check, Device, Kind, ReadingBody, TrapSet } from '#core/record/kinds';
 import { seeded } from '#core/sim/random';
 import { simulatePond, simulateStream, simulateWeather, type SimulatedGauge, type Weather } from '#core/sim/season';
 import { addDays, instantOf, localDate, wholeMinute } from '#core/time/localTime';
@@ -30,6 +33,7 @@ export interface DemoEntry<K extends Kind = Kind> {
   by: string | null;
   body: Body<K>;
   corrects?: string;
+  opened?: string;
   reason?: string;
 }
 
@@ -49,9 +53,9 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   /** places are known for longer than this season */
   const founded = at(400, '08:00');
   const wren = idOf('wren');
-  const add = <K extends Kind>(kind: K, body: Body<K>, occurredAt: Date = start, by: string | null = wren): string => {
+  const add = <K extends Kind>(kind: K, body: Body<K>, occurredAt: Date = start, by: string | null = wren, opened?: string): string => {
     const id = make(occurredAt);
-    entries.push({ id, kind, occurredAt, by, body } as DemoEntry);
+    entries.push({ id, kind, occurredAt, by, body, ...(opened ? { opened } : {}) } as DemoEntry);
     return id;
   };
 
@@ -80,7 +84,9 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   add('line', { ...line, id: idOf('line'), season: '3' });
   for (const { key, ...site } of SITES) add('site', { id: idOf(key), ...site }, founded);
   for (const { key, site, profile, ...water } of WATERS) {
-    const safe = 'safe' in water && water.safe ? { level: inches(water.safe.level), what: water.safe.what } : null;
+    const safe =
+      'safe' in water && water.safe ? { level: inches(water.safe.level), at: founded.toISOString(), what: water.safe.what } : null;
+    const fills = FILLS[key] ?? NOTHING;
     const bed = profile.map(([along, z]) => ({ along: feet(along), bed: inches(z) }));
     add(
       'water',
@@ -89,7 +95,8 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
         site: idOf(site),
         ...water,
         safe,
-        ...(FILLS[key] ?? NOTHING),
+        ...fills,
+        pipes: fills.pipes.map((pipe) => ({ ...pipe, at: founded.toISOString() })),
         profile: bed,
       },
       founded,
@@ -106,10 +113,14 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
     const series = levels[`${water}-${surface}`]?.[half];
     return series?.[DAYS - day] ?? 0;
   };
-  const stations = new Map<string, Station>();
-  for (const { key, water, depth, along, crest, note = '', surface = 'pond', parent, ...rest } of STATIONS) {
+  for (const { key, water, surface } of GAUGES) {
+    const id = make(founded);
     const level = levelOf(water, surface, DAYS, 'morning');
-    const body: Station = {
+    add('reading', { ...EXACT, id, gauge: idOf(key), at: founded.toISOString(), level }, founded);
+  }
+  const stations = new Map<string, Body<'station'>>();
+  for (const { key, water, depth, along, crest, note = '', surface = 'pond', parent, ...rest } of STATIONS) {
+    const body: Body<'station'> = {
       id: idOf(`station ${key}`),
       water: idOf(water),
       ...rest,
@@ -121,15 +132,14 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       measures: Object.entries(MEASURED[key] ?? {}).map(([what, value]) => ({
         what: what as keyof (typeof MEASURED)[string],
         value: inMetres(what, value),
-        level,
         at: founded.toISOString(),
       })),
       across: PROFILES[key]
-        ? { points: PROFILES[key].map(([d, z]) => ({ distance: feet(d), depth: inches(z) })), level, at: founded.toISOString() }
+        ? { points: PROFILES[key].map(([d, z]) => ({ distance: feet(d), depth: inches(z) })), at: founded.toISOString() }
         : null,
       note,
-      crest: crest === undefined ? null : inches(crest),
-      bed: depth === undefined ? null : { depth: inches(depth), level, at: founded.toISOString() },
+      crest: crest === undefined ? null : { height: inches(crest), at: founded.toISOString() },
+      bed: depth === undefined ? null : { depth: inches(depth), at: founded.toISOString() },
     };
     stations.set(key, body);
     add('station', body, founded);
@@ -186,12 +196,12 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
     const choices = { ...Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default])), ...plan.choices };
     const placed = at(...plan.placed);
     const pulled = plan.pulled ? at(...plan.pulled) : null;
-    const known = {
-      pond: levelOf(water, 'pond', plan.placed[0], 'morning'),
-      tail: water === 'header' ? levelOf(water, 'tail', plan.placed[0], 'morning') : null,
+    const surfaces: Surfaces = {
+      at: (_, surface, when) => levelAt(readings[`${water}-${surface}`] ?? [], new Date(when)),
+      zero: () => 0,
     };
     const numbers = Object.fromEntries(Object.entries(plan.numbers).map(([key, n]) => [key, key === 'share' ? n : inches(n)]));
-    const setting = { id: make(placed), at: placed.toISOString(), numbers, choices, ...known };
+    const setting = { id: make(placed), at: placed.toISOString(), numbers, choices };
     const positions = Object.fromEntries(Object.entries(plan.devices).map(([position, tag]) => [position, shed[idOf(tag)] as Device]));
     const live = plan.state === 'live' || plan.state === 'pulled';
     const set: TrapSet = {
@@ -205,6 +215,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       state: live ? 'live' : plan.state,
       opens: plan.opensIn ? addDays(today, plan.opensIn) : null,
       settings: [setting],
+      reserved: {},
       stays: live
         ? Object.entries(plan.devices).map(([position, tag]) => ({
             id: make(placed),
@@ -226,17 +237,19 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       photoFound: null,
     };
     if (placed > now) continue;
-    add('set', set, placed);
+    const entry = add('set', set, placed);
     if (!live) continue;
 
-    const layout = layOutSetting(type, setting, placeOf(station), positions, 'us');
+    const here = placedStation(station, surfaces);
+    const laid = { numbers, choices, then: knownAt(surfaces, '', placed), place: placeOf(here), devices: positions };
+    const layout = layOut(type, laid, 'us');
     let calm = 0;
     for (const { day, clock } of rounds(now, at, plan.placed[0], plan.pulled?.[0] ?? 0, water, random)) {
       const when = at(day, clock);
       if (when <= placed || when > now || day === NOBODY || (pulled && when >= pulled)) continue;
       const half = clock < '12:00' ? 'morning' : 'evening';
       const now0 = { pond: levelOf(water, 'pond', day, half), tail: water === 'header' ? levelOf(water, 'tail', day, half) : 0 };
-      const state = stateOf({ layout, devices: [] }, { known: now0, age: { pond: 0, tail: 0 }, atMost: {} }, 'us');
+      const state = stateOf({ layout, devices: [] }, { known: now0, age: { pond: 0, tail: 0 }, atMost: {} }, plainFrame('us'));
       const visit = visitOf({
         set,
         species: plan.species,
@@ -254,7 +267,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       add('check', visit as Check, when, visit.by);
     }
     if (pulled && pulled <= now) {
-      add('set', { ...set, state: 'pulled', stays: set.stays.map((stay) => ({ ...stay, to: pulled.toISOString() })) }, pulled);
+      add('set', { ...set, state: 'pulled', stays: set.stays.map((stay) => ({ ...stay, to: pulled.toISOString() })) }, pulled, wren, entry);
     }
   }
   const ordered = entries
@@ -276,6 +289,8 @@ function simulateLevels(seed: number, weather: Weather): Record<string, Simulate
     'outfall-pond': simulateStream(seed + 10, weather, inches(9), inches(4)),
   };
 }
+
+const EXACT = { bound: 'exact', source: 'simulated', since: null, clarity: 'not looked', set: null, note: '' } as const;
 
 /** Morning and evening readings of every gauge; one of them typed with its figures swapped and corrected later. */
 function addReadings(

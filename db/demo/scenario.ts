@@ -1,5 +1,5 @@
 // Tables read by their rows: the formatter leaves them alone.
-import type { WaterBody } from '#core/record/kinds';
+import type { WaterBody } from '#core/water/placed';
 import type { SET_TYPE_IDS } from '#core/sets/catalogue';
 import type { StationKind } from '#core/sets/setType';
 import { feet, inches } from '#core/units/factors';
@@ -29,9 +29,11 @@ export const WATERS = [
   { key: 'outfall', site: 'sallow', name: 'Sallow Outfall', kind: 'stream' as const, note: 'Below the race, roots and undercuts', profile: [[0, 1], [190, 0], [310, -2], [470, -1], [570, 1]] as [number, number][] },
 ];
 
+type Fills = Pick<WaterBody, 'rise' | 'catchment' | 'runoff' | 'seep' | 'spill' | 'areas' | 'pipes' | 'ice'>;
+
 /** What fills and drains each water, and how its ice grows. */
 export const NOTHING = { rise: null, catchment: null, runoff: null, seep: null, spill: null, areas: [], pipes: [], ice: null };
-export const FILLS: Record<string, Pick<WaterBody, 'rise' | 'catchment' | 'runoff' | 'seep' | 'spill' | 'areas' | 'pipes' | 'ice'>> = {
+export const FILLS: Record<string, Omit<Fills, 'pipes'> & { pipes: Omit<Fills['pipes'][number], 'at'>[] }> = {
   header: { ...NOTHING, rise: inches(0.5), catchment: 60_000, runoff: 0.2, seep: inches(0.1), spill: feet(12) },
   upper: { ...NOTHING, ice: 'lake' },
   moss: { ...NOTHING, ice: 'lake' },

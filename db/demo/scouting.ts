@@ -6,7 +6,7 @@ import { addDays, localDate, wholeMinute } from '#core/time/localTime';
 import { sunOf, type Place } from '#core/time/sun';
 import { feet, inches } from '#core/units/factors';
 
-type Add = <K extends Kind>(kind: K, body: Body<K>, at: Date, by?: string | null) => string;
+type Add = <K extends Kind>(kind: K, body: Body<K>, at: Date, by?: string | null, opened?: string) => string;
 
 export interface DemoContext {
   now: Date;
@@ -107,7 +107,8 @@ export function addLastSeason(
       station: station.id,
       state: 'live',
       opens: null,
-      settings: [{ id: make(placed), at: placed.toISOString(), numbers, choices: {}, pond: inches(38), tail: null }],
+      settings: [{ id: make(placed), at: placed.toISOString(), numbers, choices: {} }],
+      reserved: {},
       stays: [{ id: make(placed), position: plan.position, device: idOf(plan.tag), from: placed.toISOString(), to: null }],
       armed: { at: placed.toISOString(), answers: answers(plan.type, plan.tag) },
       anchor: 'as every year',
@@ -118,7 +119,7 @@ export function addLastSeason(
       photoFound: null,
       note: '',
     };
-    add('set', set, placed);
+    const entry = add('set', set, placed);
     for (const day of plan.looks) {
       const when = at(day, '11:20');
       const caught = plan.caught.includes(day);
@@ -161,7 +162,7 @@ export function addLastSeason(
         when,
       );
     }
-    add('set', { ...set, state: 'pulled', stays: set.stays.map((s) => ({ ...s, to: pulled.toISOString() })) }, pulled);
+    add('set', { ...set, state: 'pulled', stays: set.stays.map((s) => ({ ...s, to: pulled.toISOString() })) }, pulled, wren, entry);
   }
 }
 
@@ -172,7 +173,7 @@ export function addScouting(context: DemoContext): void {
     const when = at(daysBack, '13:10');
     add(
       'stationLevel',
-      { id: make(when), station: idOf(`station ${station}`), at: when.toISOString(), depth: inches(depth), level: inches(gauge), note: '' },
+      { id: make(when), station: idOf(`station ${station}`), at: when.toISOString(), depth: inches(depth), note: '' },
       when,
     );
   }
@@ -203,8 +204,8 @@ export function addScouting(context: DemoContext): void {
       id: make(cut),
       water: idOf('header'),
       shape: 'rectangle',
-      width: inches(9),
-      sill: inches(27),
+      states: [{ id: make(cut), at: cut.toISOString(), width: inches(9), sill: inches(27) }],
+      set: idOf('s30'),
       opened: cut.toISOString(),
       mended: null,
       by: 'us',

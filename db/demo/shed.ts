@@ -28,12 +28,16 @@ export function addShed({ at, idOf, make, add }: DemoContext): void {
   const of = (name: string): string => idOf(`stock ${name}`);
   const moved = (name: string, why: Draft<'stockMove'>['why'], amount: number, day: number, set: string | null = null, note = ''): void => {
     const when = at(day, '17:10');
-    add('stockMove', { id: make(when), stock: of(name), at: when.toISOString(), why, amount, set, note }, when);
+    add('stockMove', { id: make(when), stock: of(name), at: when.toISOString(), why, count: null, amount, set, note }, when);
   };
   for (const [name, kind, unit, bought, low, cost] of STOCK) {
     add('stock', { id: of(name), name, kind, unit, low, cost, note: '' }, founded);
     const when = at(33, '16:10');
-    add('stockMove', { id: make(when), stock: of(name), at: when.toISOString(), why: 'bought', amount: bought, set: null, note: '' }, when);
+    add(
+      'stockMove',
+      { id: make(when), stock: of(name), at: when.toISOString(), why: 'bought', count: null, amount: bought, set: null, note: '' },
+      when,
+    );
   }
   for (const [day, portions] of [
     [19, 4],

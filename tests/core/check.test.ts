@@ -5,10 +5,11 @@ import { asksNow, likelyOutcome, oneChange, untouchedInARow, WHERE_MISSING } fro
 import { seenAsLevel } from '#core/check/seenAsLevel';
 import { countWord, headline, instruction } from '#core/morning/headline';
 import { setTypeOf } from '#core/sets/catalogue';
-import { layOutSetting, usualDevices } from '#core/sets/standing';
+import { usualDevices } from '#core/sets/standing';
 import { seeded } from '#core/sim/random';
 import { simulatePond, simulateStream, simulateWeather } from '#core/sim/season';
 import { inches } from '#core/units/factors';
+import { layFrom, US } from '../support/lay';
 
 const visit = (...outcomes: string[]) =>
   ({ devices: outcomes.map((outcome) => ({ outcome })) }) as Parameters<typeof untouchedInARow>[0][number];
@@ -53,7 +54,7 @@ describe('a set as a gauge', () => {
   const POND = inches(41);
   const place = { kind: 'castor mound' as const, surface: 'pond' as const, bed: null };
   const lay = (id: string, numbers = {}) =>
-    layOutSetting(setTypeOf(id), { numbers, choices: {}, pond: POND, tail: inches(10) }, place, usualDevices(setTypeOf(id)), 'us');
+    layFrom(setTypeOf(id), { numbers, choices: {}, pond: POND, tail: inches(10) }, place, usualDevices(setTypeOf(id)), 'us');
   const seen = (text: string, id = 'castor-foothold', device = 'trap') =>
     seenAsLevel(text, lay(id), device, { pond: POND, tail: inches(10) }, 'in');
   const level = (text: string, id?: string, device?: string) => {
@@ -88,35 +89,45 @@ describe('a set as a gauge', () => {
   });
 });
 
+const MORNING = new Date('2026-11-25T11:22:00Z');
+/** Two readings, in inches over the datum: yesterday at 16:45 and this morning. */
+const read = (before: number, last: number) => ({
+  from: { at: new Date('2026-11-24T16:45:00Z'), level: inches(before), bound: 'exact' as const },
+  to: { at: new Date('2026-11-25T11:10:00Z'), level: inches(last), bound: 'exact' as const },
+});
+
 describe('the headline of a morning', () => {
   it('says the water that moved most and how the sets stand', () => {
     const said = headline(
       [
-        { name: 'Header Pond', change: -inches(9.25) },
-        { name: 'Race', change: inches(2) },
+        { name: 'Header Pond', change: read(42.5, 33.25), frame: { ...US, zero: { pond: inches(2), tail: 0 } } },
+        { name: 'Race', change: read(20, 22), frame: US },
       ],
       ['outOfWater', 'outOfWater', 'nearEdge', 'fine'],
-      'us',
+      MORNING,
     );
-    assert.equal(said, 'Header Pond fell 9¼ in overnight. Two sets do not work as they stand, one is near the edge.');
+    assert.equal(
+      said,
+      'Header Pond fell 9¼ in since yesterday 16:45, 40½ in to 31¼ in. Two sets do not work as they stand, one is near the edge.',
+    );
   });
   it('does not say that water held which nobody read', () => {
     assert.match(
-      headline([{ name: 'Race', change: null }], ['unknown'], 'us'),
-      /No level was read since yesterday. Of one it cannot be told/,
+      headline([{ name: 'Race', change: null, frame: US }], ['unknown'], MORNING),
+      /^No earlier reading to compare. Of one it cannot be told/,
     );
     assert.match(
       headline(
         [
-          { name: 'Race', change: 0 },
-          { name: 'Pond', change: null },
+          { name: 'Race', change: read(20, 20), frame: US },
+          { name: 'Pond', change: null, frame: US },
         ],
         ['fine'],
-        'us',
+        MORNING,
       ),
       /What was read held within an inch. Every set is in its band/,
     );
-    assert.equal(headline([], [], 'us'), 'No set is live.');
+    assert.equal(headline([], [], MORNING), 'No set is live.');
   });
   it('gives one instruction a set', () => {
     assert.equal(instruction('Set it 8 in lower.', 'outOfWater', 'lodge-run'), 'Set it 8 in lower.');

@@ -26,8 +26,8 @@ const station: Exchange = {
     surface: 'pond',
     along: 18.9,
     crest: null,
-    bed: { depth: 0.84, level: 1.04, at: '2026-11-04T14:00:00.000Z' },
-    measures: [{ what: 'depth', value: 0.8, level: null, at: '2026-11-04T14:00:00.000Z' }],
+    bed: { depth: 0.84, at: '2026-11-04T14:00:00.000Z' },
+    measures: [{ what: 'depth', value: 0.8, at: '2026-11-04T14:00:00.000Z' }],
     note: 'forks, "hard"',
   },
 };

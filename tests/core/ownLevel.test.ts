@@ -3,17 +3,18 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { seenAsLevel } from '#core/check/seenAsLevel';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
-import { layOutSetting, stateOf, statesOf, usualDevices } from '#core/sets/standing';
+import { stateOf, statesOf, usualDevices } from '#core/sets/standing';
 import { followsOf } from '#core/stations/relation';
 import { inches } from '#core/units/factors';
 import { bandNear, levelBands } from '#core/water/band';
 import { axisOf } from '#core/water/layout';
 import { surfaceAt, type Follows } from '#core/water/ownLevel';
+import { US, layFrom } from '../support/lay';
 
 const near = (a: number, b: number, within = 1e-9) => assert.ok(Math.abs(a - b) <= within, `${a} is not ${b}`);
 const lay = (id: string, follows: Follows | null, numbers: Record<string, number> = {}, pond = 0.5) => {
   const type = setTypeOf(id);
-  return layOutSetting(
+  return layFrom(
     type,
     { numbers, choices: {}, pond, tail: null },
     { kind: 'run', surface: 'pond', bed: -0.2, follows },
@@ -42,20 +43,20 @@ describe('a set at a place with its own relation to the gauge', () => {
         fc.double({ min: -0.5, max: 1.5, noNaN: true }),
         (id, follows, level) => {
           const own = surfaceAt(follows, level);
-          const plain = layOutSetting(
+          const plain = layFrom(
             setTypeOf(id),
             { numbers: {}, choices: {}, pond: surfaceAt(follows, 0.5), tail: null },
             { kind: 'run', surface: 'pond', bed: -0.2 },
             usualDevices(setTypeOf(id)),
             'us',
           );
-          const through = statesOf({ layout: lay(id, follows), devices: [] }, water(level), 'us').map((s) =>
+          const through = statesOf({ layout: lay(id, follows), devices: [] }, water(level), US).map((s) =>
             s.verdict === 'nearEdge' ? 'fine' : s.verdict,
           );
-          const direct = statesOf({ layout: plain, devices: [] }, water(own), 'us').map((s) =>
+          const direct = statesOf({ layout: plain, devices: [] }, water(own), US).map((s) =>
             s.verdict === 'nearEdge' ? 'fine' : s.verdict,
           );
-          const edge = statesOf({ layout: plain, devices: [] }, water(own), 'us').some((s) => s.spare !== null && Math.abs(s.spare) < 1e-6);
+          const edge = statesOf({ layout: plain, devices: [] }, water(own), US).some((s) => s.spare !== null && Math.abs(s.spare) < 1e-6);
           assert.ok(edge || JSON.stringify(through) === JSON.stringify(direct), `${through.join()} is not ${direct.join()}`);
         },
       ),
@@ -73,7 +74,7 @@ describe('a set at a place with its own relation to the gauge', () => {
   it('keeps the axis that judges it', () => assert.equal(axisOf(lay('float', { k: 0.1, slope: 0.7 }), 'left'), 'pond'));
   it('a pond that rises still drowns it', () => {
     const layout = lay('castor-foothold', { k: 0, slope: 0.5 }, { panUnder: inches(4) });
-    assert.equal(stateOf({ layout, devices: [] }, water(1.5), 'us')?.verdict, 'tooDeep');
+    assert.equal(stateOf({ layout, devices: [] }, water(1.5), US)?.verdict, 'tooDeep');
   });
 });
 

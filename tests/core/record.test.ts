@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
+import { faultsOf } from '#core/record/faults';
 import { carry, sorted } from '#core/record/carry';
 import { fieldsOf, withLeaf } from '#core/record/fields';
 import { SCHEMAS, type Check, type TrapSet } from '#core/record/kinds';
@@ -44,7 +45,8 @@ const set: TrapSet = {
   station: id(8),
   state: 'live',
   opens: null,
-  settings: [{ id: id(9), at, numbers: { depth: inches(33) }, choices: { notch: 'middle' }, pond: 1, tail: null }],
+  settings: [{ id: id(9), at, numbers: { depth: inches(33) }, choices: { notch: 'middle' } }],
+  reserved: {},
   stays: [{ id: id(5), position: 'outer', device: id(10), from: at, to: null }],
   armed: { at, answers: ['outer:hooksOff'] },
   anchor: 'root',
@@ -85,12 +87,6 @@ describe('what the record takes', () => {
     ['a field that is not known', 'check', check({ colour: 'red' }), /Unrecognized key/],
     ['a live set that is not armed', 'set', { ...set, armed: null }, /not live until its arming check/],
     ['a prepared set without its date', 'set', { ...set, state: 'prepared', stays: [] }, /date on which it is to be set/],
-    [
-      'a number out of the range of its type',
-      'set',
-      { ...set, settings: [{ ...set.settings[0], numbers: { depth: 40 } }] },
-      /settings\.0\.numbers\.depth: Depth of the run lies between/,
-    ],
     [
       'a pull before the placing',
       'set',
@@ -227,4 +223,14 @@ describe('an entry in words', () => {
     assert.equal(entrySentence('reading', reading, names, 'us'), 'Header Pond, board: at most 31¾ in (a set as gauge)');
   });
   it('says a set with its state', () => assert.equal(entrySentence('set', set, names, 'us'), 'Set 12 east run, lodge run: live'));
+});
+
+describe('a number out of the range of its type', () => {
+  const deep = { ...set, settings: [{ ...set.settings[0], numbers: { depth: 40 } }] } as typeof set;
+  const refusedAt = 'settings.0.numbers.depth';
+  it('is refused in words where it is new', () =>
+    assert.match(faultsOf('set', deep, null)[refusedAt] ?? '', /^Depth of the run lies between/));
+  it('and never blocks the pull of a set that stood so before', () =>
+    assert.deepEqual(faultsOf('set', { ...deep, state: 'pulled' }, deep), {}));
+  it('but is refused when it is changed', () => assert.ok(refusedAt in faultsOf('set', deep, set)));
 });

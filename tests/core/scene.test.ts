@@ -5,9 +5,10 @@ import { bandGauge } from '#core/scene/bandGauge';
 import { fitted, placeLabels, textWidth } from '#core/scene/labels';
 import { readableZoom, sectionScene } from '#core/scene/section';
 import { setTypeOf } from '#core/sets/catalogue';
-import { layOutSetting, usualDevices, type SetView } from '#core/sets/standing';
-import type { Station } from '#core/record/kinds';
+import { usualDevices, type SetView } from '#core/sets/standing';
+import type { Station } from '#core/stations/placed';
 import { feet, inches } from '#core/units/factors';
+import { layFrom, METRIC, US } from '../support/lay';
 
 const id = '00000000-0000-7000-8000-000000000000';
 const station = (over: Partial<Station>): Station => ({
@@ -24,6 +25,7 @@ const station = (over: Partial<Station>): Station => ({
   measures: [],
   across: null,
   bed: null,
+  sounded: null,
   crest: null,
   note: '',
   ...over,
@@ -57,9 +59,10 @@ function view(n: number, along: number): SetView {
     opens: null,
     anchor: '',
     station: station({ along }),
+    then: { pond: inches(41), tail: inches(10) },
     follows: null,
     iceFactor: 1,
-    layout: layOutSetting(type, setting, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us'),
+    layout: layFrom(type, setting, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us'),
     devices: [],
     deadline: null,
     lastLook: null,
@@ -106,10 +109,9 @@ describe('the section', () => {
       stations,
       views,
       levels: { known: { pond: inches(pond), tail: inches(10) }, age: { pond: 0, tail: 0 }, atMost: {} },
-      yesterday: inches(41),
-      zero: { pond: 0, tail: 0 },
+      earlier: { level: inches(41), when: 'yesterday 16:45' },
       size,
-      system: 'us',
+      frame: US,
     });
 
   it('shows the forecast of tomorrow as a band at its heights, and nothing where there is none', () => {
@@ -119,10 +121,9 @@ describe('the section', () => {
       water: { profile: [], kind: 'pond' as const },
       stations,
       views,
-      yesterday: null,
-      zero: { pond: 0, tail: 0 },
+      earlier: null,
       size: { width: 1280, height: 500 },
-      system: 'us' as const,
+      frame: US,
     };
     const drawn = sectionScene({ ...input, levels: { known: { pond: inches(41) }, age: { pond: 0 }, atMost: {} }, ahead });
     const now = drawn.surfaces[0]?.y ?? 0;
@@ -137,10 +138,9 @@ describe('the section', () => {
       stations: [...views.slice(0, 1).map((v) => v.station), lone],
       views: views.slice(0, 1),
       levels: { known: { pond: 1 }, age: { pond: 0 }, atMost: {} },
-      yesterday: null,
-      zero: { pond: 0, tail: 0 },
+      earlier: null,
       size: { width: 1280, height: 500 },
-      system: 'us',
+      frame: US,
     });
     assert.deepEqual(
       drawn.free.map((f) => f.full),
@@ -164,11 +164,10 @@ describe('the section', () => {
       stations: far.map((v) => v.station),
       views: far,
       levels: { known: { pond: inches(41) }, age: { pond: 0 }, atMost: {} },
-      yesterday: null,
-      zero: { pond: 0, tail: 0 },
+      earlier: null,
       size: { width: 1280, height: 500 },
       zoom,
-      system: 'us',
+      frame: US,
     });
     assert.equal(drawn.width, 1280 * zoom);
     assert.ok(Math.max(...drawn.sets.map((s) => s.label.row)) <= 3, 'at most four rows');
@@ -180,10 +179,9 @@ describe('the section', () => {
       water: { profile: [], kind: 'pond' as const },
       stations,
       views,
-      yesterday: null,
-      zero: { pond: 0, tail: 0 },
+      earlier: null,
       size: { width: 1280, height: 500 },
-      system: 'us' as const,
+      frame: US,
       snow: inches(3),
     };
     const drawn = sectionScene({ ...input, levels: { known: { pond: inches(41), sheet: inches(10) }, age: {}, atMost: {} } });
@@ -216,10 +214,9 @@ describe('the section', () => {
       stations: [],
       views: [],
       levels: { known: {}, age: {}, atMost: {} },
-      yesterday: null,
-      zero: { pond: 0, tail: 0 },
+      earlier: null,
       size: { width: 900, height: 400 },
-      system: 'metric',
+      frame: METRIC,
     });
     assert.ok(empty.bed.length >= 4 && empty.bed.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y)));
   });
@@ -229,10 +226,9 @@ describe('the section', () => {
       stations,
       views: [],
       levels: { known: { pond: inches(41) }, age: { pond: 0 }, atMost: {} },
-      yesterday: null,
-      zero: { pond: inches(10), tail: 0 },
+      earlier: null,
       size: { width: 900, height: 400 },
-      system: 'us',
+      frame: { ...US, zero: { pond: inches(10), tail: 0 } },
     });
     assert.equal(shifted.surfaces[0]?.text, '31 in');
   });

@@ -12,7 +12,7 @@ const names = { [ID(1)]: 'Header Pond', [ID(2)]: '12 east run', [ID(3)]: 'board'
 /** One good body of every kind that scouting writes; each test bends one thing of it. */
 const GOOD = {
   sign: { id: ID(9), station: ID(2), at: AT, kind: 'wetSlide', species: 'beaver', freshness: 'hours', direction: '', note: 'fresh' },
-  stationLevel: { id: ID(9), station: ID(2), at: AT, depth: inches(14), level: inches(20), note: '' },
+  stationLevel: { id: ID(9), station: ID(2), at: AT, depth: inches(14), note: '' },
   ground: {
     id: ID(9),
     site: ID(4),
@@ -68,7 +68,16 @@ const GOOD = {
     note: '',
   },
   intent: { id: ID(9), line: ID(5), station: ID(2), doing: 'planned', type: 'Baited bank', because: '' },
-  opening: { id: ID(9), water: ID(1), shape: 'V', width: inches(12), sill: inches(27), opened: AT, mended: null, by: 'us', note: '' },
+  opening: {
+    id: ID(9),
+    water: ID(1),
+    shape: 'V',
+    states: [{ id: ID(9), at: AT, width: inches(12), sill: inches(27) }],
+    opened: AT,
+    mended: null,
+    by: 'us',
+    note: '',
+  },
   reading: {
     id: ID(9),
     gauge: ID(3),
@@ -122,8 +131,8 @@ describe('what scouting writes', () => {
     ['intent', { doing: 'left' }, /Say why it is left unset/],
     ['intent', { type: '' }, /Say what is to be set/],
     ['intent', { doing: 'prepared' }, /needs the date/],
-    ['opening', { mended: '2026-11-19T14:00:00.000Z' }, /mended before it was opened/],
-    ['opening', { width: 0.001 }, /between 1 in and 65 ft/],
+    ['opening', { mended: '2026-11-19T14:00:00.000Z' }, /plugged before it was opened/],
+    ['opening', { states: [{ id: ID(9), at: AT, width: 0.001, sill: inches(27) }] }, /between 1 in and 65 ft/],
     ['reading', { clarity: 'pink' }, /Water clarity is one of/],
   ];
   for (const [kind, over, say] of faults)
@@ -147,7 +156,7 @@ describe('and what the book says of it', () => {
     assert.equal(said('camera'), 'C1 at 12 east run: 1 event (simulated)');
     assert.equal(said('intent'), '12 east run: Baited bank, planned');
     assert.equal(said('intent', { doing: 'left', because: 'rest it' }), '12 east run: left unset: rest it');
-    assert.equal(said('opening'), 'Header Pond: V-shaped break 12 in wide, sill at 27 in, opened by us');
+    assert.equal(said('opening'), 'Header Pond: V-shaped break 12 in wide, bottom at 27 in, opened by us');
     assert.equal(said('reading'), 'board: 24 in (a crest, read from debris), muddy');
   });
   it('a reading from before clarity was asked is said without it', () => {
@@ -179,8 +188,8 @@ describe('the correction form of what scouting wrote', () => {
       along: 0,
       note: '',
       measures: [
-        { what: 'depth', value: inches(20), level: null, at: AT },
-        { what: 'bearing', value: 95, level: null, at: AT },
+        { what: 'depth', value: inches(20), at: AT },
+        { what: 'bearing', value: 95, at: AT },
       ],
     });
     const values = fieldsOf('station', station, 'us', 'America/Chicago').filter((f) => f.path[2] === 'value');

@@ -5,11 +5,12 @@ import { stepsSaid } from '#core/sets/arming';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import type { Laying } from '#core/sets/setType';
-import { layOutSetting, usualDevices } from '#core/sets/standing';
+import { usualDevices } from '#core/sets/standing';
 import { inches } from '#core/units/factors';
 import { levelBands } from '#core/water/band';
 import type { Finding } from '#core/water/finding';
 import { axisOf } from '#core/water/layout';
+import { layFrom } from '../support/lay';
 
 const POND = inches(41);
 const TAIL = inches(10);
@@ -25,7 +26,7 @@ function lay(id: string, { numbers = {}, choices = {}, devices }: Design = {}) {
   const inMetres = Object.fromEntries(
     Object.entries(numbers).map(([key, n]) => [key, type.numbers[key]?.unit === 'share' ? n : inches(n)]),
   );
-  return layOutSetting(
+  return layFrom(
     type,
     { numbers: inMetres, choices, pond: POND, tail: TAIL },
     { kind: type.stations[0] ?? 'run', surface: 'pond', bed: null },

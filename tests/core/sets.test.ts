@@ -10,12 +10,13 @@ import { CATALOGUE, findType, SET_TYPE_IDS, setTypeOf } from '#core/sets/catalog
 import { numberFaults, rangeText } from '#core/sets/ranges';
 import { restated } from '#core/sets/restate';
 import type { Laying, SetType } from '#core/sets/setType';
-import { layOutSetting, usualDevices } from '#core/sets/standing';
+import { usualDevices } from '#core/sets/standing';
 import { inches } from '#core/units/factors';
 import { levelBands } from '#core/water/band';
 import { axisOf } from '#core/water/layout';
 import { heightAt } from '#core/water/need';
 import { deviceState } from '#core/water/state';
+import { US, layFrom } from '../support/lay';
 
 const near = (a: number | undefined, b: number, tolerance = 1e-9) =>
   assert.ok(a !== undefined && Math.abs(a - b) <= tolerance, `${a} is not ${b}`);
@@ -74,7 +75,7 @@ describe('the catalogue', () => {
     it(`${type.id}: set at its defaults it works at the level it was set at`, () => {
       const layout = lay(type);
       for (const device of Object.keys(usualDevices(type))) {
-        const state = deviceState(layout, device, { known: { pond: POND, tail: inches(10), sheet: inches(6) }, age: {}, atMost: {} }, 'us');
+        const state = deviceState(layout, device, { known: { pond: POND, tail: inches(10), sheet: inches(6) }, age: {}, atMost: {} }, US);
         assert.ok(['fine', 'nearEdge'].includes(state.verdict), `${device} ${state.verdict}`);
       }
     });
@@ -141,7 +142,7 @@ describe('a castor mound foothold', () => {
   });
   it('loses its drowning depth when the level falls by the margin', () => {
     const layout = lay(type, { panUnder: 4, stopDepth: 36.75 });
-    const state = deviceState(layout, 'trap', { known: { pond: POND - inches(1.5) }, age: {}, atMost: {} }, 'us');
+    const state = deviceState(layout, 'trap', { known: { pond: POND - inches(1.5) }, age: {}, atMost: {} }, US);
     assert.equal(state.verdict, 'noLongerSubmerging');
     assert.match(state.remedy, /deeper water/);
   });
@@ -198,7 +199,7 @@ describe('a crossover on the lower face of a dam', () => {
     fc.assert(
       fc.property(
         fc.double({ min: -5, max: 5, noNaN: true }),
-        (pond) => deviceState(layout, 'trap', { known: { pond, tail: inches(10) }, age: {}, atMost: {} }, 'us').verdict === 'fine',
+        (pond) => deviceState(layout, 'trap', { known: { pond, tail: inches(10) }, age: {}, atMost: {} }, US).verdict === 'fine',
       ),
     );
   });
@@ -216,7 +217,7 @@ describe('a float', () => {
   });
   it('aground and held under are told apart', () => {
     const layout = lay(type, { depth: 30, lineRise: 20 });
-    const at = (d: number) => deviceState(layout, 'left', { known: { pond: POND + inches(d) }, age: {}, atMost: {} }, 'us').verdict;
+    const at = (d: number) => deviceState(layout, 'left', { known: { pond: POND + inches(d) }, age: {}, atMost: {} }, US).verdict;
     assert.deepEqual([at(-31), at(0), at(22)], ['aground', 'fine', 'heldUnder']);
   });
   it('two traps ride on one raft', () => {
@@ -236,11 +237,11 @@ describe('a set put lower', () => {
         fc.property(fc.double({ min: -6, max: 6, noNaN: true }), fc.double({ min: 0, max: 3, noNaN: true }), (moved, lower) => {
           const setting = { numbers: {}, choices: {}, pond: POND, tail: inches(10) };
           const place = { kind: 'run' as const, surface: 'pond' as const, bed: null };
-          const before = layOutSetting(type, setting, place, usualDevices(type), 'us');
+          const before = layFrom(type, setting, place, usualDevices(type), 'us');
           const known = { pond: POND + inches(moved), tail: inches(10) + inches(moved) };
           const surface = type.id === 'dam-crossover-face' ? 'tail' : 'pond';
-          const numbers = restated(type, setting, before, surface, known, inches(lower));
-          const after = layOutSetting(type, { numbers, choices: {}, ...known }, place, usualDevices(type), 'us');
+          const numbers = restated(type, setting, { pond: POND, tail: inches(10) }, before, surface, known, inches(lower));
+          const after = layFrom(type, { numbers, choices: {}, ...known }, place, usualDevices(type), 'us');
           const need = before.needs[0];
           if (!need) return false;
           const was = heightAt(need, before.parts, known) ?? NaN;
@@ -253,11 +254,11 @@ describe('a set put lower', () => {
   it('a depth is restated with the level, and left out where the bed would be dry', () => {
     const type = setTypeOf('lodge-run');
     const setting = { numbers: { depth: inches(21), topUnder: inches(3) }, choices: {}, pond: POND, tail: null };
-    const layout = layOutSetting(type, setting, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us');
-    const numbers = restated(type, setting, layout, 'pond', { pond: LEVEL }, inches(8));
+    const layout = layFrom(type, setting, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us');
+    const numbers = restated(type, setting, { pond: POND }, layout, 'pond', { pond: LEVEL }, inches(8));
     near(numbers.depth, inches(11.75));
     near(numbers.topUnder, inches(1.75));
-    assert.equal(restated(type, setting, layout, 'pond', { pond: inches(15) }, 0).depth, undefined);
+    assert.equal(restated(type, setting, { pond: POND }, layout, 'pond', { pond: inches(15) }, 0).depth, undefined);
   });
 });
 

@@ -12,6 +12,7 @@ import { standingAt } from '#core/stations/standing';
 import { feet, inches } from '#core/units/factors';
 import { clarityText, crestText } from '#core/water/seenText';
 import { stillToGo } from '#core/ledger/stillToGo';
+import { US } from '../support/lay';
 
 const near = (a: number, b: number, within = 1e-9) => assert.ok(Math.abs(a - b) <= within, `${a} is not ${b}`);
 const length = fc.double({ min: 0, max: 3, noNaN: true });
@@ -191,15 +192,16 @@ describe('what a reading says besides its level', () => {
   it('a crest lies between two dates and says that it is inferred', () => {
     const crest = reading(5, { bound: 'crest', level: inches(24), since: new Date('2026-11-18T08:00:00Z') });
     assert.match(
-      crestText([crest], 0, 'America/Chicago', 'us') ?? '',
+      crestText([crest], 'America/Chicago', 'us') ?? '',
       /^Inferred from debris: it stood at 24 in at some time between 18 Nov and 20 Nov/,
     );
-    assert.equal(crestText([reading(1, {})], 0, 'UTC', 'us'), null);
+    assert.equal(crestText([reading(1, {})], 'UTC', 'us'), null);
   });
   it('how much is still to go, on the gauge’s own zero', () => {
-    const safe = { level: inches(30), what: 'Pump base' };
-    assert.equal(stillToGo(safe, inches(32.5), 0, 'us'), 'Pump base: 2½ in still to go, down to 30 in.');
-    assert.match(stillToGo(safe, inches(29), inches(10), 'us'), /at or under the level to reach, 20 in, by 1 in/);
-    assert.match(stillToGo(safe, null, 0, 'us'), /never read/);
+    const safe = { level: inches(30), what: 'Bed drain' };
+    const raised = { ...US, zero: { pond: inches(10), tail: 0 } };
+    assert.equal(stillToGo(safe, inches(32.5), US), 'Bed drain: 2½ in still to go, down to 30 in.');
+    assert.match(stillToGo(safe, inches(29), raised), /at or under the level to reach, 20 in, by 1 in/);
+    assert.match(stillToGo(safe, null, US), /never read/);
   });
 });

@@ -7,9 +7,11 @@ import type { Layout } from '#core/water/layout';
 import { axesOf, evaluate, fixed, follows, plus } from '#core/water/linear';
 import { heightAt, verdictAt, type Need } from '#core/water/need';
 import { bottomAt, raised, type Part } from '#core/water/part';
-import { hoursInBand, levelAt, levelNow, type Reading } from '#core/water/series';
+import { elevationAt, levelAt } from '#core/water/levelAt';
+import { hoursInBand, type Reading } from '#core/water/series';
 import { deviceState, nearMargin, spareText, worst, type Water } from '#core/water/state';
 import { waterAt } from '#core/water/now';
+import { METRIC, US } from '../support/lay';
 
 const near = (a: number | null | undefined, b: number, tolerance = 1e-9) =>
   assert.ok(a !== null && a !== undefined && Math.abs(a - b) <= tolerance, `${a} is not ${b}`);
@@ -200,7 +202,7 @@ describe('a state', () => {
     [need({ min: inches(-36), max: 0, target: inches(-2), broken: { min: 'cannotReach', max: 'outOfWater' } })],
     [{ device: 'trap', say: { down: 'Set it', up: 'Set it' }, floor: inches(20) }],
   );
-  const at = (pond: number, age = 0) => deviceState(set, 'trap', now(inches(pond), age), 'us');
+  const at = (pond: number, age = 0) => deviceState(set, 'trap', now(inches(pond), age), US);
 
   it('in the band is fine, and says where it works', () => {
     assert.equal(at(45).verdict, 'fine');
@@ -235,7 +237,7 @@ describe('a state', () => {
         const state = at(pond);
         if (state.moveBy === 0) return true;
         const moved = { ...set, parts: set.parts.map((p) => raised(p, state.moveBy)) };
-        return ['fine', 'nearEdge'].includes(deviceState(moved, 'trap', now(inches(pond)), 'us').verdict);
+        return ['fine', 'nearEdge'].includes(deviceState(moved, 'trap', now(inches(pond)), US).verdict);
       }),
     );
   });
@@ -245,17 +247,17 @@ describe('a state', () => {
     assert.match(old.sentence, /25 h old/);
   });
   it('a level never read is unknown, not fine', () => {
-    assert.equal(deviceState(set, 'trap', { known: {}, age: {}, atMost: {} }, 'us').verdict, 'unknown');
+    assert.equal(deviceState(set, 'trap', { known: {}, age: {}, atMost: {} }, US).verdict, 'unknown');
   });
   it('an upper bound says at most', () => {
-    assert.match(deviceState(set, 'trap', { ...now(inches(31)), atMost: { pond: true } }, 'us').sentence, /at most 31 in/);
+    assert.match(deviceState(set, 'trap', { ...now(inches(31)), atMost: { pond: true } }, US).sentence, /at most 31 in/);
   });
   it('water over a pan that is too little is not called dry', () => {
     const pan = layout(
       [part({ id: 'pan', kind: 'pan', bearer: 'bed', z: fixed(0), height: 0 })],
       [need({ of: { part: 'pan', spot: 'top' }, min: inches(-6), max: inches(-2), called: 'pan' })],
     );
-    const state = deviceState(pan, 'trap', now(inches(1)), 'us');
+    const state = deviceState(pan, 'trap', now(inches(1)), US);
     assert.equal(state.label, 'too shallow');
     assert.match(state.sentence, /only 1 in of water/);
   });
@@ -264,7 +266,7 @@ describe('a state', () => {
     assert.equal(worst(states)?.verdict, 'outOfWater');
     assert.equal(worst([]), null);
   });
-  it('prints metric for a metric person', () => assert.match(deviceState(set, 'trap', now(inches(31.75)), 'metric').sentence, /16 cm dry/));
+  it('prints metric for a metric person', () => assert.match(deviceState(set, 'trap', now(inches(31.75)), METRIC).sentence, /16 cm dry/));
 });
 
 describe('a level series', () => {
@@ -272,14 +274,22 @@ describe('a level series', () => {
   const read = (h: number, value: number, bound: Reading['bound'] = 'exact'): Reading => ({ at: new Date(h * hour), level: value, bound });
   it('is linear between readings, held after the last, unknown before the first', () => {
     const readings = [read(12, 0.4), read(0, 1)];
-    near(levelAt(readings, new Date(3 * hour))?.level, 0.85);
-    assert.deepEqual(levelAt(readings, new Date(20 * hour)), { level: 0.4, age: 8 * hour });
-    assert.equal(levelAt(readings, new Date(-hour)), null);
+    const between = levelAt(readings, new Date(3 * hour));
+    near(between.how === 'between' ? between.level : NaN, 0.85);
+    const after = levelAt(readings, new Date(20 * hour));
+    assert.ok(after.how === 'carried' && after.age === 8 * hour && after.level === 0.4);
+    assert.equal(levelAt(readings, new Date(-hour)).how, 'unknown');
+    assert.equal(levelAt(readings, new Date(0)).how, 'read');
   });
   it('dry alone is an upper bound: it lowers what was read before and never raises it', () => {
-    assert.deepEqual(levelNow([read(0, 1), read(5, 0.7, 'atMost')], new Date(6 * hour)), { level: 0.7, age: hour, atMost: true });
-    assert.deepEqual(levelNow([read(0, 1), read(5, 1.4, 'atMost')], new Date(6 * hour)), { level: 1, age: 6 * hour, atMost: false });
-    assert.deepEqual(levelNow([read(0, 1), read(5, 0.7, 'atMost'), read(6, 0.8)], new Date(6 * hour))?.level, 0.8);
+    const six = new Date(6 * hour);
+    const told = (list: Reading[]) => {
+      const found = levelAt(list, six);
+      return found.how === 'carried' ? [found.level, found.age / hour, found.atMost] : [elevationAt(list, six), found.how];
+    };
+    assert.deepEqual(told([read(0, 1), read(5, 0.7, 'atMost')]), [0.7, 1, true]);
+    assert.deepEqual(told([read(0, 1), read(5, 1.4, 'atMost')]), [1, 6, false]);
+    assert.deepEqual(told([read(0, 1), read(5, 0.7, 'atMost'), read(6, 0.8)]), [0.8, 'read']);
   });
   it('gives each surface of a water its own level and age', () => {
     const water = waterAt(

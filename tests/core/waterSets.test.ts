@@ -9,6 +9,7 @@ import { inches } from '#core/units/factors';
 import { levelBands } from '#core/water/band';
 import { bottomAt } from '#core/water/part';
 import { deviceState } from '#core/water/state';
+import { US } from '../support/lay';
 
 const POND = inches(41);
 const near = (a: number | undefined, b: number, within = 1e-9, say = ''): void =>
@@ -33,7 +34,7 @@ const found = (layout: ReturnType<typeof lay>, id: string) => {
   return finding;
 };
 const state = (layout: ReturnType<typeof lay>, device: string, known: Record<string, number>) =>
-  deviceState(layout, device, { known: { pond: POND, ...known }, age: {}, atMost: {} }, 'us');
+  deviceState(layout, device, { known: { pond: POND, ...known }, age: {}, atMost: {} }, US);
 
 describe('dam break, patrol channel', () => {
   it('the set brings two small breaks of its own', () => {
@@ -194,7 +195,7 @@ describe('hanging under ice', () => {
   });
   it('without any ice measured it cannot be told, and says what to do', () =>
     assert.match(
-      deviceState(lay('ice-hanging-baited', { drop: 9 }), 'near', { known: { pond: POND }, age: {}, atMost: {} }, 'us').sentence,
+      deviceState(lay('ice-hanging-baited', { drop: 9 }), 'near', { known: { pond: POND }, age: {}, atMost: {} }, US).sentence,
       /ice here was never measured/,
     ));
 });

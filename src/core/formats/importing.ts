@@ -1,8 +1,12 @@
 import { groundSchema, GROUND_KINDS, type GroundKind } from '../record/scouting';
-import type { Ground, Station } from '../record/kinds';
+import type { Body, Ground } from '../record/kinds';
+import { upgrade } from '../record/upgrade';
 import { stationSchema } from '../record/places';
 import { STATION_KINDS, type StationKind } from '../sets/setType';
 import { exchangeSchema, sameShape, type Exchange } from './exchange';
+
+/** What an import asks of a station that is there. */
+type Station = Pick<Body<'station'>, 'id' | 'number' | 'name' | 'lat' | 'lon'>;
 
 /** Where a thing without a record of ours goes. */
 export interface Destination {
@@ -24,7 +28,7 @@ export interface Here {
 
 /** What becomes of one thing of a file. */
 export type ImportRow = { nth: number; name: string; what: string } & (
-  | { verdict: 'new'; as: 'station'; body: Station }
+  | { verdict: 'new'; as: 'station'; body: Body<'station'> }
   | { verdict: 'new'; as: 'ground'; body: Ground }
   | { verdict: 'here'; reason: string }
   | { verdict: 'refused'; reason: string }
@@ -77,7 +81,7 @@ export function planImport(
     const made = bodyOf({ ...thing, name }, to, here, make(nth), number);
     if ('refused' in made) return { nth, name, what, verdict: 'refused', reason: made.refused };
     if (made.as === 'station') {
-      const station = stationSchema.safeParse(made.body);
+      const station = stationSchema.safeParse(ofToday(made.body as Record<string, unknown>));
       if (!station.success)
         return { nth, name, what, verdict: 'refused', reason: station.error.issues[0]?.message ?? 'It does not fit a station.' };
       if (taken.stations.some((s) => s.number === station.data.number))
@@ -92,6 +96,14 @@ export function planImport(
     taken.ground.push(ground.data);
     return { nth, name, what, verdict: 'new', as: 'ground', body: ground.data };
   });
+}
+
+/** A station out of a file that the first version wrote: its levels on the gauge stay beside their depths. */
+function ofToday(body: Record<string, unknown>): Record<string, unknown> {
+  const bed = body.bed as { level?: unknown } | null | undefined;
+  const isOld = typeof body.crest === 'number' || typeof bed?.level === 'number';
+  const none = (): number => 0;
+  return isOld ? upgrade('station', body, 1, { gauge: none, surface: none, station: none }, new Date(0)) : body;
 }
 
 function already(thing: Exchange, name: string, taken: { stations: Station[]; ground: Ground[] }): string | null {

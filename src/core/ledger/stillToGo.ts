@@ -1,5 +1,5 @@
-import type { System } from '../units/factors';
-import { printLength, printLevel } from '../units/length';
+import { levelText, type Frame } from '../units/frame';
+import { printLength } from '../units/length';
 
 /** What is endangered by a water, and the level at which it is safe; m in the water's datum. */
 export interface Safe {
@@ -7,9 +7,10 @@ export interface Safe {
   what: string;
 }
 
-/** What every reading says of the endangered: how much is still to go. `zero` is the gauge's zero, m. */
-export function stillToGo(safe: Safe, level: number | null, zero: number, system: System): string {
-  const goal = printLevel(safe.level - zero, system);
+/** What every reading says of the endangered: how much is still to go. */
+export function stillToGo(safe: Safe, level: number | null, frame: Frame): string {
+  const { system } = frame;
+  const goal = levelText(safe.level, frame);
   if (level === null) return `${safe.what}: the level to reach is ${goal}; the gauge was never read.`;
   const over = level - safe.level;
   return over > 0.003

@@ -1,11 +1,15 @@
-import { INCH, type System } from '../units/factors';
+import { whenText } from '../time/localTime';
+import { INCH } from '../units/factors';
+import { levelText, type Frame } from '../units/frame';
+import type { Change } from '../water/change';
 import { printLength } from '../units/length';
 import type { Verdict } from '../water/need';
 
 export interface WaterChange {
   name: string;
-  /** m since yesterday; null when it cannot be told */
-  change: number | null;
+  /** what was read before and last; null while there is nothing to compare with */
+  change: Change | null;
+  frame: Frame;
 }
 
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
@@ -16,18 +20,23 @@ export const countWord = (n: number): string => NUMBERS[n] ?? String(n);
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What the night did, in a sentence or two: the water that moved most, and how the sets stand. */
-export function headline(waters: WaterChange[], verdicts: Verdict[], system: System): string {
+export function headline(waters: WaterChange[], verdicts: Verdict[], now: Date): string {
   if (verdicts.length === 0) return 'No set is live.';
-  return `${moved(waters, system)} ${standing(verdicts)}`.trim();
+  return `${moved(waters, now)} ${standing(verdicts)}`.trim();
 }
 
-function moved(waters: WaterChange[], system: System): string {
-  const told = waters.filter((w): w is { name: string; change: number } => w.change !== null);
-  const most = [...told].sort((a, b) => Math.abs(b.change) - Math.abs(a.change))[0];
-  if (!most) return 'No level was read since yesterday.';
-  if (Math.abs(most.change) < INCH)
+/** Only what was read is told: from which reading to which. */
+function moved(waters: WaterChange[], now: Date): string {
+  const told = waters.flatMap(({ name, change, frame }) =>
+    change ? [{ name, change, frame, by: change.to.level - change.from.level }] : [],
+  );
+  const most = [...told].sort((a, b) => Math.abs(b.by) - Math.abs(a.by))[0];
+  if (!most) return 'No earlier reading to compare.';
+  if (Math.abs(most.by) < INCH)
     return told.length === waters.length ? 'Every water held within an inch.' : 'What was read held within an inch.';
-  return `${most.name} ${most.change < 0 ? 'fell' : 'rose'} ${printLength(Math.abs(most.change), system)} overnight.`;
+  const { name, change, frame, by } = most;
+  const { from, to } = change;
+  return `${name} ${by < 0 ? 'fell' : 'rose'} ${printLength(Math.abs(by), frame.system)} since ${whenText(from.at, now, frame.zone)}, ${levelText(from.level, frame)} to ${levelText(to.level, frame)}.`;
 }
 
 function standing(verdicts: Verdict[]): string {

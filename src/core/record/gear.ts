@@ -45,10 +45,15 @@ export const stockMoveSchema = z
     at: instant('At'),
     why: choice('Why', MOVES),
     amount: count('How much', -100_000, 100_000),
+    /** how much was there when it was counted: it stands whatever was reckoned before */
+    count: count('Counted', 0, 100_000).nullable().default(null),
     set: id('Set').nullable().default(null),
     note: note('Note'),
   })
-  .refine(({ amount }) => amount !== 0, { path: ['amount'], error: 'Nothing came or went: write how much.' })
+  .refine(({ amount, count: counted }) => amount !== 0 || counted !== null, {
+    path: ['amount'],
+    error: 'Nothing came or went: write how much.',
+  })
   .refine(({ why, amount }) => !['bought', 'made', 'salvaged'].includes(why) || amount > 0, {
     path: ['amount'],
     error: 'What is bought, made or salvaged is more than before: write it without a minus.',

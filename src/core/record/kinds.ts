@@ -46,6 +46,9 @@ export const SCHEMAS = {
   kit: kitSchema,
 } as const;
 
+/** The shape in which bodies are written now; `upgrade` brings older ones to it. */
+export const BODY_VERSION = 2;
+
 export type Kind = keyof typeof SCHEMAS;
 export const KINDS = Object.keys(SCHEMAS) as Kind[];
 export type Body<K extends Kind> = z.infer<(typeof SCHEMAS)[K]>;
@@ -55,9 +58,7 @@ export type Draft<K extends Kind> = z.input<(typeof SCHEMAS)[K]>;
 export type Crew = Body<'crew'>;
 export type Person = Body<'person'>;
 export type Site = Body<'site'>;
-export type WaterBody = Body<'water'>;
 export type Gauge = Body<'gauge'>;
-export type Station = Body<'station'>;
 export type ReadingBody = Body<'reading'>;
 export type Line = Body<'line'>;
 export type Device = Body<'device'>;
@@ -70,7 +71,6 @@ export type Earlier = Body<'earlier'>;
 export type Survey = Body<'survey'>;
 export type CameraRoll = Body<'camera'>;
 export type Intent = Body<'intent'>;
-export type Opening = Body<'opening'>;
 export type WeatherBody = Body<'weather'>;
 export type Ice = Body<'ice'>;
 export type LoggedBody = Body<'logged'>;

@@ -53,7 +53,7 @@ export const iceSchema = z.strictObject({
   note: note('Note'),
 });
 
-/** A logger's stretch, thinned; nothing of a file is half taken. */
+/** A logger's stretch on its gauge, thinned; nothing of a file is half taken. */
 export const loggedSchema = z
   .strictObject({
     id: id(),
@@ -75,7 +75,7 @@ export const loggedSchema = z
 
 const course = z.strictObject({ at, low: z.number(), middle: z.number(), high: z.number() });
 
-/** What was forecast for a gauge at a time, kept so that it can be held against what came. */
+/** What was forecast for a gauge at a time, on that gauge, kept so that it can be held against what came. */
 export const forecastSchema = z.strictObject({
   id: id(),
   gauge: id('Gauge'),

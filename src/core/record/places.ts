@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ICE_WATER_IDS } from '../ice/growth';
 import { STATION_KINDS } from '../sets/setType';
-import { choice, count, id, instant, latitude, length, longitude, name, note, yes } from './fieldKinds';
+import { choice, count, drawn, id, instant, latitude, length, longitude, name, note, yes } from './fieldKinds';
 import { levelField } from './levelField';
 import { MEASURE_IDS } from '../stations/measures';
 import { SIGN_KINDS } from '../sign/kinds';
@@ -10,6 +10,9 @@ import { WORK_MINUTES } from '../planning/minutes';
 const DEPTH_RANGE = 'A depth lies between 0 and 15 m (49 ft).';
 
 const depthField = (label: string) => length(label, 0, 15, DEPTH_RANGE);
+
+/** A level that the first version wrote beside a depth, on the gauge: it counts where no reading tells. */
+const noted = () => drawn(levelField('Level noted then').optional(), 'Level noted then');
 
 const ownNumbers = (known: readonly string[], max: number, say: string) =>
   z
@@ -61,9 +64,9 @@ export const waterSchema = z.strictObject({
     .array(z.strictObject({ along: z.number().min(0).max(100_000), bed: z.number().min(-15).max(30) }))
     .max(500)
     .default([]),
-  /** what the water endangers, and the level at which it is safe, m in the water's datum */
+  /** what the water endangers, and the level at which it is safe, on the gauge as it hung then */
   safe: z
-    .strictObject({ level: levelField('Safe level'), what: name('What is endangered', 120) })
+    .strictObject({ level: levelField('Safe level'), at: instant('Read off at'), what: name('What is endangered', 120) })
     .nullable()
     .default(null),
   /** how much it rises in a day when nothing runs out, m; null when nobody watched */
@@ -75,11 +78,12 @@ export const waterSchema = z.strictObject({
   seep: length('Seepage in a day', 0, 0.5, 'A bed lets through between 0 and 0.5 m (20 in) a day.').nullable().default(null),
   /** length of crest over which a high pond runs, m; its height is the dam's */
   spill: length('Crest that a high pond runs over', 0.05, 500, 'A crest is between 2 in and 500 m long.').nullable().default(null),
-  /** areas by level, m and m², for a pond whose shore was not drawn, or that is not walled */
+  /** areas by level on the gauge as it hung then, m and m², for a pond whose shore was not drawn, or that is not walled */
   areas: z
     .array(
       z.strictObject({
         level: levelField('Level'),
+        at: instant('Read off at'),
         area: z
           .number({ error: 'The area is a number.' })
           .min(1, { error: 'The area of a pond is above 0.' })
@@ -91,7 +95,9 @@ export const waterSchema = z.strictObject({
   pipes: z
     .array(
       z.strictObject({
+        /** its lowest point, on the gauge as it hung then */
         sill: levelField('Sill of the pipe'),
+        at: instant('Read off at'),
         diameter: length('Diameter', 0.02, 3, 'A drain pipe is between 1 in and 10 ft wide.'),
         plugged: z
           .number({ error: 'The share plugged is a number.' })
@@ -137,34 +143,36 @@ export const stationSchema = z.strictObject({
   lon: longitude().nullable().default(null),
   /** the station it belongs to: the run from which this one forks, the dam of a crossover */
   parent: id('Belongs to').nullable().default(null),
-  /** depth measured, and the level on the water's datum when it was */
+  /** depth under the surface of that moment; where the bed lies follows from the readings */
   bed: z
-    .strictObject({ depth: depthField('Depth measured'), level: levelField('Level when measured'), at: instant('Measured at') })
+    .strictObject({ depth: depthField('Depth measured'), at: instant('Measured at'), noted: noted() })
     .nullable()
     .default(null),
-  /** elevation of a crest or a lodge top in the water's datum, m */
-  crest: levelField('Crest or top').nullable().default(null),
-  /** what its kind asks for, SI, each with the level at the time */
+  /** top of a crest or a lodge, on the gauge as it hung then */
+  crest: z
+    .strictObject({ height: levelField('Crest or top'), at: instant('Measured at') })
+    .nullable()
+    .default(null),
+  /** what its kind asks for, SI, each with its moment */
   measures: z
     .array(
       z.strictObject({
         what: choice('Measure', MEASURE_IDS),
         value: z.number({ error: 'A measure is a number.' }).min(-30).max(2000),
-        level: levelField('Level at the time').nullable(),
         at: instant('Measured at'),
       }),
     )
     .max(60)
     .default([]),
-  /** the bed across the place: distance from the edge and depth, m, at a level */
+  /** the bed across the place: distance from the edge and depth, m, under the surface of that moment */
   across: z
     .strictObject({
       points: z
         .array(z.strictObject({ distance: length('Distance', 0, 200, 'A distance lies between 0 and 200 m.'), depth: depthField('Depth') }))
         .min(2, { error: 'A bed profile has two points at least.' })
         .max(60),
-      level: levelField('Level when measured').nullable(),
       at: instant('Measured at'),
+      noted: noted(),
     })
     .nullable()
     .default(null),
@@ -177,7 +185,7 @@ export const readingSchema = z.strictObject({
   id: id(),
   gauge: id('Gauge'),
   at: instant('Read at'),
-  /** elevation in the water's datum, m */
+  /** as the gauge showed it, m over its own zero */
   level: levelField('Level'),
   /** a crest is inferred: the water once stood that high, some time between `since` and `at` */
   bound: choice('Meaning', ['exact', 'atMost', 'crest']),
@@ -195,25 +203,35 @@ export const stationLevelSchema = z.strictObject({
   station: id('Station'),
   at: instant('Read at'),
   depth: depthField('Depth at the place'),
-  /** what the gauge stood at then, m in the water's datum */
-  level: levelField('Level of the gauge then'),
+  noted: noted(),
   note: note('Note'),
 });
 
 export const BREAK_KINDS = ['rectangle', 'V', 'trapezoid'] as const;
 
-/** A break in a dam: opened on purpose, or found open; the forecast begins with it. */
+/** A break in a dam: opened on purpose, or found open. How it was found wider, deeper or shallower later is a state of the same break. */
 export const openingSchema = z
   .strictObject({
     id: id(),
     water: id('Water'),
     shape: choice('Shape', BREAK_KINDS),
-    width: length('Width at the water', 0.02, 20, 'A break is between 1 in and 65 ft wide.'),
-    /** elevation of its lowest point in the water's datum, m */
-    sill: levelField('Sill'),
     opened: instant('Opened at'),
-    mended: instant('Mended at').nullable().default(null),
+    /** as it stood from a time on: its width at the water, and its lowest point on the gauge as it hung when it was opened */
+    states: z
+      .array(
+        z.strictObject({
+          id: id(),
+          at: instant('Seen so at'),
+          width: length('Width at the water', 0.02, 20, 'A break is between 1 in and 65 ft wide.'),
+          sill: levelField('Bottom of the break'),
+        }),
+      )
+      .min(1, { error: 'A break has a width and a bottom.' })
+      .max(100),
+    mended: instant('Plugged at').nullable().default(null),
     by: choice('Opened by', ['us', 'others', 'the water']),
+    /** the set that was placed with it; null when none was */
+    set: id('Set').nullable().default(null),
     /** alike and beside each other */
     count: count('How many', 1, 6).int({ error: 'Breaks are counted whole.' }).default(1),
     /** what the forecast expects of those who mend */
@@ -222,4 +240,8 @@ export const openingSchema = z
     widens: yes('Widens in rain').default(false),
     note: note('Note'),
   })
-  .refine((o) => o.mended === null || o.mended >= o.opened, { path: ['mended'], error: 'A break cannot be mended before it was opened.' });
+  .refine((o) => o.mended === null || o.mended >= o.opened, { path: ['mended'], error: 'A break cannot be plugged before it was opened.' })
+  .refine((o) => o.states.every((s) => s.at >= o.opened), {
+    path: ['states'],
+    error: 'A break cannot have been seen before it was opened.',
+  });

@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { SPECIES } from '../animals/species';
-import { SET_TYPE_IDS, setTypeOf } from '../sets/catalogue';
-import { numbersSchema } from '../sets/typeSchema';
-import { choice, count, date, id, instant, name, note } from './fieldKinds';
+import { SET_TYPE_IDS } from '../sets/catalogue';
 import { levelField } from './levelField';
+import { choice, count, date, drawn, id, instant, name, note } from './fieldKinds';
 
 export const checkRuleSchema = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -38,14 +37,17 @@ export const lineSchema = z.strictObject({
 
 export const SET_STATES = ['planned', 'prepared', 'live', 'pulled'] as const;
 
-/** How a set stood from a time on: its numbers, its choices, and the levels they were measured from. */
+/** How a set stood from a time on: its numbers and choices, measured from the surfaces of that moment. */
 export const settingSchema = z.strictObject({
   id: id(),
   at: instant('Set at'),
   numbers: z.record(z.string().max(40), z.number()),
   choices: z.record(z.string().max(40), z.string().max(40)),
-  pond: levelField('Pond level then').nullable().default(null),
-  tail: levelField('Tailwater level then').nullable().default(null),
+  /** levels that the first version wrote beside it, on the gauges: they count where no reading tells */
+  noted: drawn(
+    z.strictObject({ pond: levelField('Pond then').optional(), tail: levelField('Tailwater then').optional() }).optional(),
+    'Levels noted then',
+  ),
 });
 
 export const staySchema = z
@@ -59,8 +61,7 @@ export const staySchema = z
   .refine((stay) => stay.to === null || stay.from <= stay.to, { path: ['to'], error: 'A device cannot be pulled before it was placed.' });
 
 /**
- * A planned, prepared, live or pulled set. Its numbers are held to the ranges of its type.
- * The sentence of a fault stands at `settings.<i>.numbers.<key>`.
+ * A planned, prepared, live or pulled set. `faultsOf` holds the numbers of a new setting to the ranges of its type.
  */
 export const setSchema = z
   .strictObject({
@@ -75,6 +76,8 @@ export const setSchema = z
     opens: date('To be set on').nullable().default(null),
     settings: z.array(settingSchema).min(1).max(200),
     stays: z.array(staySchema).max(200),
+    /** the devices meant for a set that is not live yet, by position */
+    reserved: drawn(z.record(z.string().max(20), id('Device')).default({}), 'Devices meant for it'),
     /** questions of the arming check that were answered yes, and when */
     armed: z
       .strictObject({ at: instant('Armed at'), answers: z.array(z.string().max(60)).max(60) })
@@ -97,11 +100,4 @@ export const setSchema = z
   .refine((set) => set.state !== 'prepared' || set.opens !== null, {
     path: ['opens'],
     error: 'A prepared set needs the date on which it is to be set.',
-  })
-  .superRefine((set, context) => {
-    set.settings.forEach((setting, i) => {
-      const parsed = numbersSchema(setTypeOf(set.type)).safeParse(setting.numbers);
-      for (const { path, message } of parsed.error?.issues ?? [])
-        context.addIssue({ code: 'custom', path: ['settings', i, 'numbers', ...path], message });
-    });
   });

@@ -29,16 +29,17 @@ const SAY: Say = {
     `${names[set] ?? 'Set'}: ${devices.map((d) => outcomeText(d, system)).join('; ')}${change === 'as it was' ? '' : `, ${change}`}${changeNote ? ` (${changeNote})` : ''}`,
   sign: ({ station, kind, species, freshness, count, note, photo }, names) =>
     `${names[station] ?? 'Station'}: ${count ? `${count} × ` : ''}${signKind(kind).label}, ${species}, ${freshness === 'old' ? 'old' : `${freshness} old`}${note ? `, ${note}` : ''}${photo ? ', with a photo' : ''}`,
-  stationLevel: ({ station, depth, level }, names, system) =>
-    `${names[station] ?? 'Station'}: ${printLength(depth, system)} deep with the gauge at ${printLevel(level, system)}`,
+  stationLevel: ({ station, depth }, names, system) => `${names[station] ?? 'Station'}: ${printLength(depth, system)} deep`,
   ground: ({ name, kind }) => `${kind} ${name}`,
   earlier: ({ water, who, season, used, species, caught }, names) =>
     `${names[water] ?? 'Water'}: ${who}, ${season}, ${used}${caught === null ? '' : `, ${caught} ${species}`}`,
   survey: ({ water, station, found }, names) => `${names[station ?? ''] ?? names[water] ?? 'Water'}: ${surveyText(found)}`,
   camera: ({ station, camera, events, source }, names) =>
     `${camera} at ${names[station] ?? 'a station'}: ${events.length} ${events.length === 1 ? 'event' : 'events'}${source === 'simulated' ? ' (simulated)' : ''}`,
-  opening: ({ water, shape, width, sill, by, mended, count }, names, system) =>
-    `${names[water] ?? 'Water'}: ${count > 1 ? `${count} breaks alike, ` : ''}${shape === 'V' ? 'V-shaped break' : 'break'} ${printLength(width, system)} wide, sill at ${printLevel(sill, system)}, opened by ${by}${mended ? ', mended since' : ''}`,
+  opening: ({ water, shape, states, by, mended, count }, names, system) => {
+    const { width = 0, sill = 0 } = states.at(-1) ?? {};
+    return `${names[water] ?? 'Water'}: ${count > 1 ? `${count} breaks alike, ` : ''}${shape === 'V' ? 'V-shaped break' : 'break'} ${printLength(width, system)} wide, bottom at ${printLevel(sill, system)}, opened by ${by}${states.length > 1 ? `, seen changed ${many(states.length - 1, 'time')}` : ''}${mended ? ', plugged since' : ''}`;
+  },
   weather: ({ station, hours, source }) =>
     `${station}: ${many(hours.length, 'hour')} of weather${source === 'simulated' ? ' (simulated)' : ''}`,
   ice: ({ water, station, seen, thickness, white, note }, names, system) =>
@@ -47,8 +48,8 @@ const SAY: Say = {
   forecast: ({ gauge, points }, names, system) =>
     `${names[gauge] ?? 'Gauge'}: expected at ${printLevel(points.at(-1)?.middle ?? 0, system)}, between ${printLevel(points.at(-1)?.low ?? 0, system)} and ${printLevel(points.at(-1)?.high ?? 0, system)}`,
   stock: ({ name, kind }) => `${name}, ${kind}`,
-  stockMove: ({ stock, why, amount }, names) =>
-    `${names[stock] ?? 'Stock'}: ${why}, ${amount > 0 ? '+' : '−'}${Math.round(Math.abs(amount) * 100) / 100}`,
+  stockMove: ({ stock, why, amount, count }, names) =>
+    `${names[stock] ?? 'Stock'}: ${why}, ${count ?? `${amount > 0 ? '+' : '−'}${Math.round(Math.abs(amount) * 100) / 100}`}`,
   kit: ({ name, items }) => `Kit ${name}, ${many(items.length, 'thing')}`,
   intent: ({ station, doing, type, opens, because }, names) =>
     `${names[station] ?? 'Station'}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${opens ? ` for ${opens}` : ''}${because ? `: ${because}` : ''}`,

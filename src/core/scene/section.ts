@@ -1,5 +1,7 @@
-import type { Station, WaterBody } from '../record/kinds';
+import type { Station } from '../stations/placed';
+import type { WaterBody } from '../water/placed';
 import { atPlace, stateOf, type SetView } from '../sets/standing';
+import { levelText, offGauge, onGauge, type Frame } from '../units/frame';
 import { INCH, feet, type System } from '../units/factors';
 import { ICE_RATIO } from '../ice/growth';
 import { printLength, printLevel, printWay } from '../units/length';
@@ -52,19 +54,18 @@ export interface SectionInput {
   stations: Station[];
   views: SetView[];
   levels: Water;
-  /** the pond's level yesterday, m; null when not read */
-  yesterday: number | null;
+  /** the pond's reading before the last one, m, and when it was read; null where there is none */
+  earlier: { level: number; when: string } | null;
   /** the forecast of the pond for another time, m, and how that time is called; left out where there is none */
   ahead?: (Band & { called: string }) | null;
   /** snow on the ice, m */
   snow?: number;
-  /** elevation of each gauge's own zero in the water's datum, m: levels are printed from it */
-  zero: { pond: number; tail: number };
   /** with `columns` the sets stand at an equal pitch and the width follows: for a narrow screen */
   size: { width: number; height: number; columns?: boolean };
   /** how many times as wide as the size the shore is unrolled */
   zoom?: number;
-  system: System;
+  /** in what it is read: its axis counts from the pond's gauge */
+  frame: Frame;
 }
 
 /** Stations whose names stand beside each other on a section of the usual width. */
@@ -86,7 +87,8 @@ const ON_THE_SHORE: readonly Station['kind'][] = ['castor mound', 'slide', 'poin
 
 /** Lays out the section of one water: bed, surfaces, stations in order, every set at its depth with its level band. */
 export function sectionScene(input: SectionInput): SectionScene {
-  const { water, stations, views, levels, system, zero } = input;
+  const { water, stations, views, levels, earlier, frame } = input;
+  const { system } = frame;
   const ground = bedLine(water, stations);
   const far = Math.max(...ground.map(([along]) => along), ...stations.map((s) => s.along), feet(60));
   const free = stations.filter((s) => !views.some((v) => v.station.id === s.id));
@@ -112,7 +114,7 @@ export function sectionScene(input: SectionInput): SectionScene {
       y: yOf(levels.known.pond),
       from: 0,
       to: end,
-      text: printLevel(levels.known.pond - zero.pond, system),
+      text: levelText(levels.known.pond, frame),
     });
   if (levels.known.tail !== undefined && dam)
     surfaces.push({
@@ -121,9 +123,8 @@ export function sectionScene(input: SectionInput): SectionScene {
       y: yOf(levels.known.tail),
       from: end,
       to: size.width,
-      text: printLevel(levels.known.tail - zero.tail, system),
+      text: levelText(levels.known.tail, frame, 'tail'),
     });
-  const { yesterday } = input;
   return {
     width: size.width,
     height: size.height,
@@ -145,17 +146,17 @@ export function sectionScene(input: SectionInput): SectionScene {
         name: s.name,
       })),
     before:
-      yesterday === null
+      earlier === null
         ? null
         : {
-            y: yOf(yesterday),
+            y: yOf(earlier.level),
             from: 0,
             to: end,
-            text: `yesterday ${printLevel(yesterday - zero.pond, system)}`,
-            textY: clearOf(yOf(yesterday), levels.known.pond === undefined ? null : yOf(levels.known.pond)),
+            text: `${levelText(earlier.level, frame)} ${earlier.when}`,
+            textY: clearOf(yOf(earlier.level), levels.known.pond === undefined ? null : yOf(levels.known.pond)),
           },
     ice: iceOf(levels, end, yOf, scale, input.snow ?? 0, system),
-    ahead: input.ahead ? aheadOf(input.ahead, end, yOf, zero.pond, system) : null,
+    ahead: input.ahead ? aheadOf(input.ahead, end, yOf, frame) : null,
     sets: views.map((view, i) =>
       sectionSet(
         view,
@@ -163,7 +164,7 @@ export function sectionScene(input: SectionInput): SectionScene {
         xOf(view.station.along),
         yOf,
         levels,
-        system,
+        frame,
         top,
         size.height - FOOT,
         scale,
@@ -175,8 +176,8 @@ export function sectionScene(input: SectionInput): SectionScene {
       return { id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), label: { ...label, y: 12 + label.row * ROW }, full };
     }),
     stations: stations.map((s) => ({ id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), text: `${s.number} ${s.name}` })),
-    levels: levelTicks(low - zero.pond, high - zero.pond, system).map((z) => ({
-      y: yOf(z + zero.pond),
+    levels: levelTicks(onGauge(low, frame), onGauge(high, frame), system).map((z) => ({
+      y: yOf(offGauge(z, frame)),
       text: printLevel(z, system).replace(/ (in|cm|m)$/, ''),
     })),
     ways: wayTicks(far, system).map((along) => ({ x: xOf(along), text: printWay(along, system) })),
@@ -187,10 +188,9 @@ function aheadOf(
   { low, middle, high, called }: Band & { called: string },
   to: number,
   yOf: (z: number) => number,
-  zero: number,
-  system: System,
+  frame: Frame,
 ): NonNullable<SectionScene['ahead']> {
-  const text = `${called} ${printLevel(middle - zero, system)}, between ${printLevel(low - zero, system)} and ${printLevel(high - zero, system)}`;
+  const text = `${called} ${levelText(middle, frame)}, between ${levelText(low, frame)} and ${levelText(high, frame)}`;
   return { y: yOf(middle), top: yOf(high), bottom: yOf(low), from: 0, to, text };
 }
 
@@ -291,7 +291,7 @@ function sectionSet(
   x: number,
   yOf: (z: number) => number,
   levels: Water,
-  system: System,
+  frame: Frame,
   top: number,
   bottom: number,
   scale: number,
@@ -317,7 +317,7 @@ function sectionSet(
       hung: part.bearer === 'ice' ? Math.max(0, (here.pond ?? z) + (here.sheet ?? 0) * (1 - ICE_RATIO) - z - part.height) * scale : 0,
     };
   });
-  const state = stateOf(view, levels, system);
+  const state = stateOf(view, levels, frame);
   return {
     id: view.id,
     x,

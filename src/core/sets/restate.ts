@@ -8,18 +8,20 @@ import type { SetType } from './setType';
  * The numbers of a set as they would be measured at the levels of now, for a remake that puts it lower or higher.
  * A number that no longer can be (a depth where the bed is dry) is left out.
  *
+ * @param then the levels it was measured from
  * @param layout the set as it stands
  * @param lower metres by which the device goes down (up when negative)
  */
 export function restated(
   type: SetType,
-  setting: Pick<Setting, 'numbers' | 'pond' | 'tail'>,
+  setting: Pick<Setting, 'numbers'>,
+  then: Known,
   layout: Layout,
   surface: 'pond' | 'tail',
   known: Known,
   lower: number,
 ): Record<string, number> {
-  const rise = (known[surface] ?? 0) - (setting[surface] ?? known[surface] ?? 0);
+  const rise = (known[surface] ?? 0) - (then[surface] ?? known[surface] ?? 0);
   const numbers: Record<string, number> = {};
   for (const [key, value] of Object.entries(setting.numbers)) {
     const spec = type.numbers[key];

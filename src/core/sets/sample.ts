@@ -2,9 +2,9 @@ import type { System } from '../units/factors';
 import { inches } from '../units/factors';
 import type { Design } from './design';
 import type { Place, SetType, Variant } from './setType';
-import { layOutSetting, usualDevices } from './standing';
+import { layOut, usualDevices } from './standing';
 
-/** The level at which samples are drawn, m over the gauge's zero. */
+/** The level at which samples are drawn, m in the water's datum. */
 export const SAMPLE_LEVEL = { pond: 1, tail: 0.4 };
 
 /** A type at its defaults, or one of its variants, as the catalogue draws it: no station, no measurement. */
@@ -14,14 +14,8 @@ export function sampleDesign(type: SetType, variant: Variant | undefined, system
   if (variant?.id === 'pair' || variant?.id === 'six') for (const { id } of type.positions) devices[id] = variant.device ?? type.usual;
   const place: Place = { kind: type.stations[0] ?? 'run', surface: 'pond', bed: null };
   const ice = type.underIce ? { iceNext: inches(8), frostToCheck: 40 } : {};
-  return layOutSetting(
-    type,
-    { numbers: { ...variant?.numbers, ...numbers }, choices: variant?.choices ?? {}, ...SAMPLE_LEVEL },
-    place,
-    devices,
-    system,
-    ice,
-  );
+  const laid = { numbers: { ...variant?.numbers, ...numbers }, choices: variant?.choices ?? {}, then: SAMPLE_LEVEL, place, devices };
+  return layOut(type, laid, system, ice);
 }
 
 /** The levels a sample stands at; under ice with six inches of it. */

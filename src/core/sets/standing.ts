@@ -1,5 +1,10 @@
-import type { Device, Setting, Station, TrapSet } from '../record/kinds';
+import type { Device, Setting, TrapSet } from '../record/kinds';
+import type { Station } from '../stations/placed';
 import type { System } from '../units/factors';
+import type { Frame } from '../units/frame';
+import { bedOf } from '../stations/placed';
+import { knownAt, type Surfaces } from '../water/levelAt';
+import type { Known } from '../water/levels';
 import type { Layout } from '../water/layout';
 import type { Design } from './design';
 import { onGauge, surfaceAt, type Follows } from '../water/ownLevel';
@@ -16,17 +21,22 @@ export function usualDevices(type: SetType): Record<string, FilledPosition> {
 export const placeOf = (station: Station, follows: Follows | null = null): Place => ({
   kind: station.kind,
   surface: station.surface,
-  bed: station.bed ? station.bed.level - station.bed.depth : null,
+  bed: bedOf(station),
   follows,
 });
 
 /** The setting that held at a time; the first one before that. */
 export function settingAt(set: Pick<TrapSet, 'settings'>, at: Date): Setting {
-  const past = set.settings.filter((s) => new Date(s.at) <= at);
-  const found = past.at(-1) ?? set.settings[0];
+  const past = inOrder(set.settings).filter((s) => new Date(s.at) <= at);
+  const found = past.at(-1) ?? inOrder(set.settings)[0];
   if (!found) throw new RangeError('a set has one setting at least');
   return found;
 }
+
+const inOrder = (settings: readonly Setting[]): Setting[] => [...settings].sort((a, b) => a.at.localeCompare(b.at));
+
+/** How a set lay before what was done at a moment: a check finds it so, and what the check changed begins then. */
+export const justBefore = (at: Date): Date => new Date(at.getTime() - 1);
 
 /** The devices that stand in a set at a time, by position; the usual ones of its type when none does. */
 export function devicesAt(
@@ -34,37 +44,69 @@ export function devicesAt(
   at: Date,
   shed: Record<string, Pick<Device, 'class' | 'size'>>,
 ): Record<string, FilledPosition> {
+  const type = setTypeOf(set.type);
   const standing = set.stays.filter((stay) => new Date(stay.from) <= at && (stay.to === null || new Date(stay.to) > at));
-  const filled = standing.flatMap(({ position, device }) => {
-    const known = shed[device];
-    return known ? [[position, { class: known.class, size: known.size }] as const] : [];
+  // in the order of the type: what stands outside stands outside, whichever was entered first
+  const filled = type.positions.flatMap(({ id }) => {
+    const known = shed[standing.find((stay) => stay.position === id)?.device ?? ''];
+    return known ? [[id, { class: known.class, size: known.size }] as const] : [];
   });
-  return filled.length > 0 ? Object.fromEntries(filled) : usualDevices(setTypeOf(set.type));
+  return filled.length > 0 ? Object.fromEntries(filled) : usualDevices(type);
 }
 
-/** A set laid out as it stood under one setting. */
-export function layOutSetting(
+/** A set as it was laid at a place: its numbers and choices, the levels they were measured from, and the devices in it. */
+export interface Laid {
+  numbers: Setting['numbers'];
+  choices: Setting['choices'];
+  /** the surfaces when it was laid; a missing one was not read */
+  then: Known;
+  place: Place;
+  devices: Record<string, FilledPosition>;
+}
+
+/** What is asked to say how a set stood at some moment. */
+export interface Ground {
+  station: Station;
+  follows: Follows | null;
+  surfaces: Surfaces;
+  shed: Record<string, Pick<Device, 'class' | 'size'>>;
+}
+
+/** The levels that a setting was measured from: by the readings beside its moment, else as the first version noted them. */
+export function thenOf({ at, noted }: Setting, { water }: Pick<Station, 'water'>, surfaces: Surfaces): Known {
+  const before: Known = {};
+  for (const surface of ['pond', 'tail'] as const) {
+    const shown = noted?.[surface];
+    if (shown !== undefined) before[surface] = shown + surfaces.zero(water, surface, at);
+  }
+  return { ...before, ...knownAt(surfaces, water, at) };
+}
+
+/** How a set was laid at a moment, by the settings, devices and readings that were true then and are known now. */
+export function laidAt(set: TrapSet, at: Date, { station, follows, surfaces, shed }: Ground): Laid {
+  const setting = settingAt(set, at);
+  const { numbers, choices } = setting;
+  return {
+    numbers,
+    choices,
+    then: thenOf(setting, station, surfaces),
+    place: placeOf(station, follows),
+    devices: devicesAt(set, at, shed),
+  };
+}
+
+/** The parts and needs of a set that was laid so. */
+export function layOut(
   type: SetType,
-  setting: Pick<Setting, 'numbers' | 'choices' | 'pond' | 'tail'>,
-  place: Place,
-  devices: Record<string, FilledPosition>,
+  { numbers, choices, then, place, devices }: Laid,
   system: System,
   ahead: Pick<Laying, 'iceNext' | 'frostToCheck'> = {},
 ): Design {
   const { surface, follows } = place;
-  const then = { ...(setting.pond === null ? {} : { pond: setting.pond }), ...(setting.tail === null ? {} : { tail: setting.tail }) };
   const gauge = then[surface];
-  if (follows && gauge !== undefined) then[surface] = surfaceAt(follows, gauge);
+  const own = follows && gauge !== undefined ? { ...then, [surface]: surfaceAt(follows, gauge) } : then;
   const defaults = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
-  const layout = type.layOut({
-    numbers: setting.numbers,
-    choices: { ...defaults, ...setting.choices },
-    place,
-    devices,
-    then,
-    system,
-    ...ahead,
-  });
+  const layout = type.layOut({ numbers, choices: { ...defaults, ...choices }, place, devices, then: own, system, ...ahead });
   return follows ? onGauge(layout, surface, follows) : layout;
 }
 
@@ -92,6 +134,8 @@ export interface SetView {
   opens: string | null;
   anchor: string;
   station: Station;
+  /** the levels that it was measured from */
+  then: Known;
   /** how the surface at its place follows the gauge; null where it stands at the gauge's level */
   follows: Follows | null;
   /** ice over its place against that of the open sheet; 1 where it is the same */
@@ -113,10 +157,10 @@ export const atPlace = ({ iceFactor }: Partial<Pick<SetView, 'iceFactor'>>, wate
 export type Standing = Pick<SetView, 'layout' | 'devices'> & Partial<Pick<SetView, 'iceFactor'>>;
 
 /** How every device of a set stands; of a set that is not live, how it would. */
-export function statesOf(view: Standing, water: Water, system: System): DeviceState[] {
+export function statesOf(view: Standing, water: Water, frame: Frame): DeviceState[] {
   const here = atPlace(view, water);
-  return [...new Set(view.layout.needs.map((need) => need.device))].map((device) => deviceState(view.layout, device, here, system));
+  return [...new Set(view.layout.needs.map((need) => need.device))].map((device) => deviceState(view.layout, device, here, frame));
 }
 
 /** The state that speaks for a set. */
-export const stateOf = (view: Standing, water: Water, system: System): DeviceState | null => worst(statesOf(view, water, system));
+export const stateOf = (view: Standing, water: Water, frame: Frame): DeviceState | null => worst(statesOf(view, water, frame));

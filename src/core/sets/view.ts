@@ -1,10 +1,12 @@
-import type { Device, Line, Station, TrapSet } from '../record/kinds';
+import type { Device, Line, TrapSet } from '../record/kinds';
+import type { Station } from '../stations/placed';
 import { setDeadline } from '../time/deadline';
 import type { Follows } from '../water/ownLevel';
-import type { System } from '../units/factors';
 import type { Layout } from '../water/layout';
 import { setTypeOf } from './catalogue';
-import { devicesAt, layOutSetting, placeOf, settingAt, type DeviceView, type SetView } from './standing';
+import { laidAt, layOut, type DeviceView, type SetView } from './standing';
+import { plainFrame, type Frame } from '../units/frame';
+import type { Surfaces } from '../water/levelAt';
 
 export interface ViewContext {
   line: Line;
@@ -16,18 +18,22 @@ export interface ViewContext {
   shed: Record<string, Device>;
   /** last real look at each stay */
   looks: Record<string, Date>;
+  surfaces: Surfaces;
   now: Date;
-  system: System;
+  /** in what the reader reads the levels of each water */
+  frames: Record<string, Frame>;
 }
 
 /** What states, section and remedies need of a design; its drawings are made where they are shown. */
 const lean = ({ parts, ground, needs, free, findings }: Layout): Layout => ({ parts, ground, needs, free, findings });
 
 /** A set of the record as the rooms show it: laid out, with its devices, its last look and its deadline. */
-export function setView(set: TrapSet, { line, stations, follows, iceFactors, shed, looks, now, system }: ViewContext): SetView {
+export function setView(set: TrapSet, { line, stations, follows, iceFactors, shed, looks, surfaces, now, frames }: ViewContext): SetView {
   const station = stations[set.station];
   if (!station) throw new RangeError(`set ${set.number} names a station that is not in the record`);
   const type = setTypeOf(set.type);
+  const laid = laidAt(set, now, { station, follows: follows[station.id] ?? null, surfaces, shed });
+  const system = (frames[station.water] ?? plainFrame('us')).system;
   const devices = set.state === 'live' ? liveDevices(set, shed, looks) : [];
   const lastLooks = devices.map((d) => new Date(d.lastLook));
   const deadline = setDeadline(lastLooks, line.rule, line.zone, line);
@@ -45,7 +51,8 @@ export function setView(set: TrapSet, { line, stations, follows, iceFactors, she
     follows: follows[station.id] ?? null,
     iceFactor: iceFactors[station.id] ?? 1,
     devices,
-    layout: lean(layOutSetting(type, settingAt(set, now), placeOf(station, follows[station.id]), devicesAt(set, now, shed), system)),
+    then: laid.then,
+    layout: lean(layOut(type, laid, system)),
     deadline: deadline && deadline.toISOString(),
     lastLook: lastLooks.length === 0 ? null : new Date(Math.min(...lastLooks.map(Number))).toISOString(),
   };

@@ -27,12 +27,12 @@ export function clarityText(readings: readonly SeenReading[], now: Date): string
 }
 
 /** The last crest read from debris, kept apart from gauge readings: a level whose time lies between two dates. */
-export function crestText(readings: readonly SeenReading[], zero: number, zone: string, system: System): string | null {
+export function crestText(readings: readonly SeenReading[], zone: string, system: System): string | null {
   const last = [...readings]
     .filter((r) => r.bound === 'crest')
     .sort((a, b) => a.at.getTime() - b.at.getTime())
     .at(-1);
   return last?.since
-    ? `Inferred from debris: it stood at ${printLevel(last.level - zero, system)} at some time between ${dayText(last.since, zone)} and ${dayText(last.at, zone)}.`
+    ? `Inferred from debris: it stood at ${printLevel(last.level, system)} at some time between ${dayText(last.since, zone)} and ${dayText(last.at, zone)}.`
     : null;
 }

@@ -5,48 +5,16 @@ export interface Reading {
   at: Date;
   level: number;
   bound: 'exact' | 'atMost';
+  /** who read it; null for what no person read */
+  by?: string | null;
 }
 
 /** Between two readings further apart than this the way the water took is not known. [practice] */
 export const GAP = 48 * 3_600_000;
 
-export interface LevelThen {
-  level: number;
-  /** ms since the last reading at or before that time; 0 between two readings */
-  age: number;
-}
-
 /** Readings that give a level, in the order of time. Bounds are kept in the record and left out here. */
-const exact = (readings: Reading[]): Reading[] =>
+export const exactOf = (readings: readonly Reading[]): Reading[] =>
   readings.filter((r) => r.bound === 'exact').sort((a, b) => a.at.getTime() - b.at.getTime());
-
-/**
- * The level at a time: linear between two readings, the last one held after it with its age; null before the first.
- */
-export function levelAt(readings: Reading[], at: Date): LevelThen | null {
-  const sorted = exact(readings);
-  const after = sorted.findIndex((r) => r.at > at);
-  const before = after === -1 ? sorted.at(-1) : sorted[after - 1];
-  if (!before) return null;
-  const next = after === -1 ? undefined : sorted[after];
-  if (!next) return { level: before.level, age: at.getTime() - before.at.getTime() };
-  const share = (at.getTime() - before.at.getTime()) / (next.at.getTime() - before.at.getTime());
-  return { level: before.level + share * (next.level - before.level), age: 0 };
-}
-
-export interface LevelNow extends LevelThen {
-  /** the level is an upper bound: a set was seen standing dry since the gauge was read */
-  atMost: boolean;
-}
-
-/** The level as far as it is known at a time: the last reading, or a later upper bound that lies under it. */
-export function levelNow(readings: Reading[], at: Date): LevelNow | null {
-  const past = readings.filter((r) => r.at <= at);
-  const read = exact(past).at(-1);
-  const since = past.filter((r) => r.bound === 'atMost' && (!read || r.at > read.at)).sort((a, b) => a.level - b.level)[0];
-  const told = since && (!read || since.level < read.level) ? since : read;
-  return told ? { level: told.level, age: at.getTime() - told.at.getTime(), atMost: told.bound === 'atMost' } : null;
-}
 
 /** Hours for which a device was in its band: surely, and at most (where no reading tells). */
 export interface HoursInBand {
@@ -62,7 +30,7 @@ const HOUR = 3_600_000;
  */
 export function hoursInBand(readings: Reading[], from: Date, to: Date, band: Interval): HoursInBand {
   const total = Math.max(0, to.getTime() - from.getTime()) / HOUR;
-  const sorted = exact(readings);
+  const sorted = exactOf(readings);
   let told = 0;
   let inside = 0;
   const last = sorted.at(-1);

@@ -1,4 +1,5 @@
 import { INCH, type System } from '../units/factors';
+import { levelText, type Frame } from '../units/frame';
 import { printLength, printLevel } from '../units/length';
 import { spanText } from '../time/localTime';
 import { bandNear, levelBands, type Interval } from './band';
@@ -44,9 +45,9 @@ export const nearMargin = ({ min, max }: Interval): number => Math.min(INCH, (ma
  * How one device of a set stands at the levels of a moment, as a verdict with its sentence and its way out.
  *
  * @param water the levels known, and their ages; a reading older than 24 h without forecast gives `unknown`
- * @param system the units of the sentence
+ * @param frame in what its sentence is read
  */
-export function deviceState(layout: Layout, device: string, water: Water, system: System): DeviceState {
+export function deviceState(layout: Layout, device: string, water: Water, frame: Frame): DeviceState {
   const needs = layout.needs.filter((need) => need.device === device);
   const axis = axisOf(layout, device);
   const level = water.known[axis] ?? null;
@@ -71,19 +72,24 @@ export function deviceState(layout: Layout, device: string, water: Water, system
   if (!band) return { ...unread, sentence: 'At no level do all its needs hold together: measure this set again.' };
   const age = water.age[axis] ?? 0;
   if (age > READING_LASTS) {
-    return { ...unread, band, sentence: `The last reading is ${spanText(age)} old: too old to say. It works ${bandText(band, system)}.` };
+    return {
+      ...unread,
+      band,
+      sentence: `The last reading is ${spanText(age)} old: too old to say. It works ${bandText(band, frame, axis)}.`,
+    };
   }
   const spare = Math.min(level - band.min, band.max - level);
   const state = { ...unread, band, spare: Number.isFinite(spare) ? spare : null };
   for (const need of needs) {
     const height = heightAt(need, layout.parts, water.known);
     const verdict = height === null ? null : verdictAt(need, layout.parts, height);
-    if (height !== null && verdict) return brokenState({ ...state, verdict }, need, height, layout, water, system);
+    if (height !== null && verdict) return brokenState({ ...state, verdict }, need, height, layout, water, frame);
   }
-  return goodState(state, band, level, age, system);
+  return goodState(state, band, level, age, frame);
 }
 
-function goodState(state: DeviceState, band: Interval, level: number, age: number, system: System): DeviceState {
+function goodState(state: DeviceState, band: Interval, level: number, age: number, frame: Frame): DeviceState {
+  const { axis } = state;
   const down = level - band.min;
   const up = band.max - level;
   const left = Math.min(down, up);
@@ -93,10 +99,10 @@ function goodState(state: DeviceState, band: Interval, level: number, age: numbe
       ...state,
       verdict: 'nearEdge',
       label: 'near the edge',
-      sentence: `${printLength(left, system)} left before a ${way} ends it. It works ${bandText(band, system)}${agedText(age)}.`,
+      sentence: `${printLength(left, frame.system)} left before a ${way} ends it. It works ${bandText(band, frame, axis)}${agedText(age)}.`,
     };
   }
-  return { ...state, verdict: 'fine', label: 'fine', sentence: `Works ${bandText(band, system)}${agedText(age)}.` };
+  return { ...state, verdict: 'fine', label: 'fine', sentence: `Works ${bandText(band, frame, axis)}${agedText(age)}.` };
 }
 
 /** A reading of over an hour says its age. */
@@ -108,22 +114,24 @@ export function spareText({ spare }: Pick<DeviceState, 'spare'>, system: System)
   return spare < 0 ? `${printLevel(-spare, system)} out` : `${printLevel(spare, system)} to spare`;
 }
 
-/** `from 27¾ in up`, `down to …`, `between … and …`. */
-export function bandText({ min, max }: Interval, system: System): string {
+/** `from 27¾ in up`, `down to …`, `between … and …`: the levels of a band as the gauge of its surface shows them. */
+export function bandText({ min, max }: Interval, frame: Frame, axis: Axis): string {
+  const print = (level: number): string => levelText(level, frame, axis);
   if (!Number.isFinite(min) && !Number.isFinite(max)) return 'at any level';
-  if (!Number.isFinite(max)) return `from ${printLevel(min, system)} up`;
-  if (!Number.isFinite(min)) return `up to ${printLevel(max, system)}`;
-  return `between ${printLevel(min, system)} and ${printLevel(max, system)}`;
+  if (!Number.isFinite(max)) return `from ${print(min)} up`;
+  if (!Number.isFinite(min)) return `up to ${print(max)}`;
+  return `between ${print(min)} and ${print(max)}`;
 }
 
 export const surfaceWord = (axis: Axis): string => (axis === 'tail' ? 'tailwater' : axis === 'pond' ? 'water' : 'ice');
 
-function brokenState(state: DeviceState, need: Need, height: number, layout: Layout, water: Water, system: System): DeviceState {
+function brokenState(state: DeviceState, need: Need, height: number, layout: Layout, water: Water, frame: Frame): DeviceState {
+  const { axis } = state;
   const band = state.band ?? { min: -Infinity, max: Infinity };
   const label = labelOf(state.verdict, height);
-  const fact = factOf(state.verdict, need, height, system);
-  const wants = `It works ${bandText(band, system)}, now ${water.atMost[state.axis] ? 'at most ' : ''}${printLevel(state.level ?? 0, system)}${agedText(water.age[state.axis] ?? 0)}.`;
-  const { remedy, moveBy } = remedyOf(need, height, layout, water, state.axis, system);
+  const fact = factOf(state.verdict, need, height, frame.system);
+  const wants = `It works ${bandText(band, frame, axis)}, now ${water.atMost[state.axis] ? 'at most ' : ''}${levelText(state.level ?? 0, frame, axis)}${agedText(water.age[state.axis] ?? 0)}.`;
+  const { remedy, moveBy } = remedyOf(need, height, layout, water, axis, frame);
   return { ...state, label, sentence: `${fact} ${wants}`, remedy, moveBy };
 }
 
@@ -155,14 +163,8 @@ function factOf(verdict: Verdict, need: Need, height: number, system: System): s
 /** The quarter inch, in which a change is told. */
 const STEP = INCH / 4;
 
-function remedyOf(
-  need: Need,
-  height: number,
-  layout: Layout,
-  water: Water,
-  axis: Axis,
-  system: System,
-): { remedy: string; moveBy: number } {
+function remedyOf(need: Need, height: number, layout: Layout, water: Water, axis: Axis, frame: Frame): { remedy: string; moveBy: number } {
+  const { system } = frame;
   const free = layout.free.find((f) => f.device === need.device);
   if (need.id === 'stop') return { remedy: 'Move the stop to deeper water, or change to a live hold.', moveBy: 0 };
   const ownPart = layout.parts.some((p) => p.id === need.of.part && p.device === need.device);
@@ -184,7 +186,7 @@ function remedyOf(
       moveBy: 0,
     };
   }
-  return { remedy: `${order}: then it works ${bandText(band, system)}.`, moveBy };
+  return { remedy: `${order}: then it works ${bandText(band, frame, axis)}.`, moveBy };
 }
 
 /** How far a device can go down to the bed, m; null when the bed is not known. */

@@ -3,16 +3,20 @@ import { CLASS_WORDS } from '#core/devices/sizes';
 import { settingAt } from '#core/sets/standing';
 import { numberFaults } from '#core/sets/ranges';
 import type { FilledPosition, SetType } from '#core/sets/setType';
-import type { Device, Draft, Setting, Station, Stay, TrapSet } from '#core/record/kinds';
+import type { Device, Draft, Setting, Stay, TrapSet } from '#core/record/kinds';
+import type { Station } from '#core/stations/placed';
 import { wholeMinute } from '#core/time/localTime';
-import { levelNow } from '#core/water/series';
 import type { Reader } from './form';
 import { idBeside } from './newId';
+import type { Written } from './record/upsert';
 import { index, type Season } from './season';
+import { surfacesAt } from './surfaces';
 
 export interface BenchWrite {
   set: TrapSet;
-  /** readings taken at placing, or the zero of a water that was never read */
+  /** the set as the record held it; undefined when it is new */
+  before: Written<TrapSet> | undefined;
+  /** readings taken at placing */
   readings: Draft<'reading'>[];
   at: Date;
 }
@@ -22,7 +26,7 @@ interface Place {
   station: Station;
   type: SetType;
   /** the set as the record holds it; undefined when it is new */
-  before: TrapSet | undefined;
+  before: Written<TrapSet> | undefined;
   now: Date;
   by: string;
 }
@@ -75,7 +79,7 @@ export function readDevices(read: Reader, type: SetType, shed: Record<string, De
  * Reads the bench's form into what the record takes. Faults stand in `read.errors`; null when there are any.
  * A change of numbers, choices or traps at a live set is a remake: it begins a new setting and asks the arming check again.
  */
-export function readBench(read: Reader, place: Place): BenchWrite | null {
+export async function readBench(read: Reader, place: Place): Promise<BenchWrite | null> {
   const { season, station, type, before, now, by } = place;
   const entry = read.text('entry');
   const at = read.text('at') === '' ? wholeMinute(now) : read.instant('at', season.line.zone);
@@ -83,21 +87,20 @@ export function readBench(read: Reader, place: Place): BenchWrite | null {
   const { numbers, choices } = readNumbers(read, type);
   const devices = readDevices(read, type, index<Device>(season.shed));
   const state = read.text('state') as TrapSet['state'];
-  const readings = at ? levelsAt(read, place, at) : null;
+  const readings = at ? await readingsAt(read, place, at, state === 'live') : null;
   if (number === undefined) read.refuse('number', 'A set has a number.');
   if (at && at > now) read.refuse('at', 'A set cannot be placed in the future: prepare it, with the date on which it opens.');
   if (state === 'live') refuseUnarmed(read, type, devices, choices, place, numbers);
   if (!at || !readings || number === undefined || !read.ok()) return null;
 
-  const held = before ? settingAt(before, now) : undefined;
+  const held = before ? settingAt(before, at) : undefined;
   const same = held && sameSetting(held, numbers, choices) && before?.state === state;
-  const setting: Setting = same
-    ? held
-    : { id: idBeside(entry, 'setting'), at: at.toISOString(), numbers, choices, pond: readings.pond, tail: readings.tail };
+  const setting: Setting = same ? held : { id: idBeside(entry, 'setting'), at: at.toISOString(), numbers, choices };
   const remade = state === 'live' && (!same || changedDevices(before, devices));
   return {
     at,
-    readings: readings.entries,
+    before,
+    readings,
     set: {
       id: before?.id ?? read.text('id'),
       line: season.line.id,
@@ -108,8 +111,12 @@ export function readBench(read: Reader, place: Place): BenchWrite | null {
       station: station.id,
       state,
       opens: state === 'prepared' ? read.text('opens') || null : null,
-      settings: same ? before.settings : [...(before?.settings ?? []).filter((s) => s.at < setting.at), setting],
+      settings: same ? before.settings : withSetting(before?.settings ?? [], setting),
       stays: state === 'live' ? staysOf(before, devices, at, entry) : (before?.stays ?? []),
+      reserved:
+        state === 'planned' || state === 'prepared'
+          ? Object.fromEntries(Object.entries(devices).map(([position, d]) => [position, d.id]))
+          : {},
       armed: remade ? { at: at.toISOString(), answers: read.many('arm') } : (before?.armed ?? null),
       anchor: read.text('anchor'),
       hole: read.text('hole'),
@@ -168,34 +175,28 @@ function staysOf(before: TrapSet | undefined, devices: Record<string, Device>, a
   return [...old, ...fresh];
 }
 
-/** The levels that stood when the set was made: typed, or as last read. A water that was never read takes this placing as its zero. */
-function levelsAt(
-  read: Reader,
-  { season, station }: Place,
-  at: Date,
-): { pond: number | null; tail: number | null; entries: Draft<'reading'>[] } {
-  const entries: Draft<'reading'>[] = [];
-  const of = (surface: 'pond' | 'tail'): number | null => {
-    const gauge = season.gauges.find((g) => g.water === station.water && g.surface === surface);
-    if (!gauge) return null;
-    const typed = surface === station.surface ? read.length('level') : undefined;
-    const known = levelNow(season.readings[gauge.id] ?? [], at)?.level;
-    const level = typed === undefined ? known : typed + gauge.zero;
-    if (level === undefined && surface !== station.surface) return null;
-    if (typed !== undefined || level === undefined) {
-      const note = level === undefined ? 'never read before: the level at this placing is taken as zero' : 'read at placing';
-      entries.push({
-        id: idBeside(read.text('entry'), `reading ${surface}`),
-        gauge: gauge.id,
-        at: at.toISOString(),
-        level: level ?? 0,
-        bound: 'exact',
-        source: level === undefined ? 'set' : 'gauge',
-        set: null,
-        note,
-      });
-    }
-    return level ?? 0;
-  };
-  return { pond: of('pond'), tail: of('tail'), entries };
+/** A change takes its place in the order of time: what was set later stays as it was set. */
+export const withSetting = (settings: readonly Setting[], setting: Setting): Setting[] =>
+  [...settings.filter((s) => s.at !== setting.at), setting].sort((a, b) => a.at.localeCompare(b.at));
+
+/** What was typed of the level at placing, as a reading. A live set needs a level to be measured from: none is ever made up for it. */
+async function readingsAt(read: Reader, { season, station }: Place, at: Date, needed: boolean): Promise<Draft<'reading'>[]> {
+  const { water, surface } = station;
+  const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
+  const level = read.length('level');
+  if (level === undefined) {
+    const known = (await surfacesAt(season.gauges, [{ water, surface, at }])).at(water, surface, at);
+    if (gauge && needed && known.how === 'unknown' && !read.errors.level)
+      read.refuse(
+        'level',
+        'No level was read here by then. Type what the gauge shows; without a gauge drive a stake, call the water on it 0, and type 0.',
+      );
+    return [];
+  }
+  if (!gauge) {
+    read.refuse('level', 'This water has no gauge on that surface.');
+    return [];
+  }
+  const id = idBeside(read.text('entry'), `reading ${surface}`);
+  return [{ id, gauge: gauge.id, at: at.toISOString(), level, bound: 'exact', source: 'gauge', set: null, note: 'read at placing' }];
 }

@@ -1,7 +1,8 @@
 import { sizeText } from '#core/devices/sizes';
-import { devicesAt, settingAt } from '#core/sets/standing';
+import { devicesAt, settingAt, thenOf } from '#core/sets/standing';
 import type { SetType } from '#core/sets/setType';
-import type { Device, Setting, Station, TrapSet } from '#core/record/kinds';
+import type { Device, Setting, TrapSet } from '#core/record/kinds';
+import type { Station } from '#core/stations/placed';
 import { toField } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
 import { iceAt } from '#core/ice/growth';
@@ -9,14 +10,15 @@ import { freezingDegreeDays } from '#core/weather/hours';
 import { factorAt, loadMoving } from './moving';
 import { newId } from './newId';
 import { neighboursOf } from './oneSet';
-import { index, type Season } from './season';
+import type { Written } from './record/upsert';
+import { frameOf, index, type Season } from './season';
 
 /** Everything the bench shows for one set at one station; plain values, so that the page reckons while numbers change. */
 export async function benchData(
   season: Season,
   station: Station,
   type: SetType,
-  set: TrapSet | undefined,
+  set: Written<TrapSet> | undefined,
   number: number,
   locals: App.Locals,
   like?: TrapSet,
@@ -24,7 +26,10 @@ export async function benchData(
   const { now, who } = locals;
   const held = set && settingAt(set, now);
   const model = held ?? (like && copyOf(settingAt(like, now), station));
-  const standing = Object.fromEntries((set?.stays ?? []).filter((s) => s.to === null).map((s) => [s.position, s.device]));
+  const standing = {
+    ...set?.reserved,
+    ...Object.fromEntries((set?.stays ?? []).filter((s) => s.to === null).map((s) => [s.position, s.device])),
+  };
   const freshTags = like ? freeAs(like, season, now) : {};
   const print = (key: string, value: number): string =>
     type.numbers[key]?.unit === 'share' ? `${Math.round(value * 100)} %` : printLength(value, who.person.system);
@@ -40,6 +45,10 @@ export async function benchData(
     words: who.words,
     ids: { entry: newId(), id: set?.id ?? newId() },
     held: held ?? null,
+    /** the levels it was measured from */
+    heldThen: held ? thenOf(held, station, season.surfaces) : null,
+    frame: frameOf(season, station.water, who.person.system),
+    opened: set?.entry,
     /** the set whose numbers stand in the fields of a new one */
     copied: like ? `${like.number} ${like.name}` : '',
     fields: {

@@ -1,6 +1,6 @@
 import type { BenchWrite } from './bench';
 import { db } from './database';
-import { attempt, type Reader } from './form';
+import { attempt, openedOn, type Reader } from './form';
 import { idBeside } from './newId';
 import { record, type NewEntry } from './record/write';
 
@@ -14,11 +14,11 @@ function fieldOf(path: string): string {
 }
 
 /** Writes a set of the bench with the readings taken beside it, all or none; the refusal when the record does not take it. */
-export async function saveBench(read: Reader, { set, readings, at }: BenchWrite, { who }: App.Locals) {
+export async function saveBench(read: Reader, { set, before, readings, at }: BenchWrite, { who }: App.Locals) {
   const common = { crew: who.crew, occurredAt: at, by: who.person.id };
   const entries: NewEntry[] = [
     ...readings.map((body): NewEntry => ({ ...common, id: idBeside(body.id, 'entry'), kind: 'reading', body })),
-    { ...common, id: read.text('entry'), kind: 'set', body: set },
+    { ...common, id: read.text('entry'), kind: 'set', body: set, ...(before ? openedOn(read, before) : {}) },
   ];
   const result = await attempt(read, () => record(db(), ...entries), fieldOf);
   return 'failure' in result ? result.failure : null;

@@ -1,3 +1,6 @@
+import { knownAt } from '#core/water/levelAt';
+import type { Known } from '#core/water/levels';
+import { elevationOf, shownBy } from '#core/water/gauge';
 import { SLIDE_FIRST } from '#core/check/advice';
 import { seenAsLevel } from '#core/check/seenAsLevel';
 import { notArmedSentence, unanswered } from '#core/sets/arming';
@@ -6,25 +9,29 @@ import { restated } from '#core/sets/restate';
 import type { SetView } from '#core/sets/standing';
 import { settingAt } from '#core/sets/standing';
 import type { FilledPosition } from '#core/sets/setType';
-import type { Catch, Check, CheckedDevice, Draft, TrapSet } from '#core/record/kinds';
+import type { Catch, Check, CheckedDevice, Device, Draft, TrapSet } from '#core/record/kinds';
 import { wholeMinute } from '#core/time/localTime';
 import { smallUnit } from '#core/units/length';
-import type { Reader } from './form';
+import { withSetting } from './bench';
+import { openedOn, type Reader } from './form';
 import { idBeside } from './newId';
+import { bodyOf, type Written } from './record/upsert';
 import type { NewEntry } from './record/write';
+import type { DeviceWhere } from './repositories/gear';
 import type { Season } from './season';
+import { surfacesAt } from './surfaces';
 import type { Who } from './who';
 
 export interface CheckPlace {
   season: Season;
-  set: TrapSet;
+  set: Written<TrapSet>;
   view: SetView;
   now: Date;
   who: Who;
 }
 
 /** Reads the form of a check into entries: the visit, what it read of the level, and what it changed at the set. Null when a field was refused. */
-export function readCheck(read: Reader, place: CheckPlace): NewEntry[] | null {
+export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEntry[] | null> {
   const { season, set, view, now, who } = place;
   const form = read.text('entry');
   const at = read.text('at') === '' ? wholeMinute(now) : read.instant('at', season.line.zone);
@@ -33,7 +40,7 @@ export function readCheck(read: Reader, place: CheckPlace): NewEntry[] | null {
   if (devices.length === 0) read.refuse('devices', 'Say what was found at one device at least; a glance at one is no check of the other.');
   if (at && at > now) read.refuse('at', 'A check cannot lie in the future.');
   const readings = at ? readingsOf(read, place, at, form) : [];
-  const remade = at && (change === 'remade' || change === 'moved') ? remadeSet(read, place, at, form) : null;
+  const remade = at && (change === 'remade' || change === 'moved') ? await remadeSet(read, place, at, form, readings) : null;
   if (!at || !read.ok()) return null;
   const common = { crew: who.crew, occurredAt: at, by: read.text('by') || who.person.id };
   const visit: Check = {
@@ -49,13 +56,17 @@ export function readCheck(read: Reader, place: CheckPlace): NewEntry[] | null {
   };
   const pulled =
     change === 'pulled'
-      ? { ...set, state: 'pulled' as const, stays: set.stays.map((s) => (s.to === null ? { ...s, to: at.toISOString() } : s)) }
+      ? { ...bodyOf(set), state: 'pulled' as const, stays: set.stays.map((s) => (s.to === null ? { ...s, to: at.toISOString() } : s)) }
       : null;
   const after = pulled ?? remade;
   return [
     { ...common, id: form, kind: 'check', body: visit },
     ...readings.map((body): NewEntry => ({ ...common, id: idBeside(body.id, 'entry'), kind: 'reading', body })),
-    ...(after ? [{ ...common, id: idBeside(form, 'set'), kind: 'set' as const, body: after }] : []),
+    ...(after ? [{ ...common, id: idBeside(form, 'set'), kind: 'set' as const, ...openedOn(read, set), body: after }] : []),
+    ...damaged(place, devices, change).map((device): NewEntry => {
+      const id = idBeside(form, `damaged ${device.id}`);
+      return { ...common, id, kind: 'device', opened: device.entry, body: bodyOf(device) };
+    }),
   ];
 }
 
@@ -126,41 +137,77 @@ function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Da
   };
   const level = read.length('level');
   const { surface } = view.station;
-  if (level !== undefined) add('level', surface, level + (gaugeOf(surface)?.zero ?? 0), 'exact', 'gauge', 'read at a check');
+  if (level !== undefined) add('level', surface, level, 'exact', 'gauge', 'read at a check');
   if (read.text('seen') !== '') {
     const device = view.devices[0]?.position ?? '';
     const known = season.levels[view.station.water]?.known ?? {};
     const seen = seenAsLevel(read.text('seen'), view.layout, device, known, smallUnit(who.person.system), who.words);
-    if (seen.ok) add('seen', seen.surface, seen.level, seen.bound, 'set', `seen at set ${set.number}: ${read.text('seen')}`);
+    if (seen.ok)
+      add(
+        'seen',
+        seen.surface,
+        shownBy(gaugeOf(seen.surface), seen.level, at.getTime()),
+        seen.bound,
+        'set',
+        `seen at set ${set.number}: ${read.text('seen')}`,
+      );
     else read.refuse('seen', seen.sentence);
   }
   return found;
 }
 
 /** The set as a remake leaves it: put lower or higher, armed again. */
-function remadeSet(read: Reader, { season, set, view, now }: CheckPlace, at: Date, form: string): TrapSet | null {
+async function remadeSet(
+  read: Reader,
+  { season, set, view }: CheckPlace,
+  at: Date,
+  form: string,
+  readings: readonly Draft<'reading'>[],
+): Promise<TrapSet | null> {
   const type = setTypeOf(set.type);
-  const held = settingAt(set, now);
+  const held = settingAt(set, at);
   const devices = Object.fromEntries(view.devices.map((d): [string, FilledPosition] => [d.position, d]));
   const open = unanswered(type, devices, held.choices, read.many('arm'));
   if (open.length > 0) read.refuse('arm', notArmedSentence(open));
   const lower = read.length('lower') ?? 0;
-  const known = season.levels[view.station.water]?.known ?? {};
+  const known = await knownThen(season, view.station.water, at, readings);
   const setting =
     Math.abs(lower) < 1e-9
       ? null
       : {
-          ...held,
           id: idBeside(form, 'setting'),
+          choices: held.choices,
           at: at.toISOString(),
-          pond: known.pond ?? held.pond,
-          tail: known.tail ?? held.tail,
-          numbers: restated(type, held, view.layout, view.station.surface, known, lower),
+          numbers: restated(type, held, view.then, view.layout, view.station.surface, known, lower),
         };
   if (!read.ok()) return null;
   return {
-    ...set,
-    settings: setting ? [...set.settings, setting] : set.settings,
+    ...bodyOf(set),
+    settings: setting ? withSetting(set.settings, setting) : set.settings,
     armed: { at: at.toISOString(), answers: read.many('arm') },
   };
+}
+
+/** The levels at a moment: by the readings beside it, and by what this form reads at that very moment. */
+async function knownThen(season: Season, water: string, at: Date, readings: readonly Draft<'reading'>[]): Promise<Known> {
+  const moments = (['pond', 'tail'] as const).map((surface) => ({ water, surface, at }));
+  const known: Known = knownAt(await surfacesAt(season.gauges, moments), water, at);
+  const sheet = season.levels[water]?.known.sheet;
+  if (sheet !== undefined) known.sheet = sheet;
+  for (const { gauge: id, level, bound } of readings) {
+    const gauge = season.gauges.find((g) => g.id === id);
+    if (gauge && bound === 'exact') known[gauge.surface] = elevationOf(gauge, level, at.getTime());
+  }
+  return known;
+}
+
+/** Devices that were found damaged: out of use, or worn when the set was made again with them. */
+function damaged({ season, set }: CheckPlace, devices: readonly CheckedDevice[], change: Check['change']): (Device & { entry: string })[] {
+  return devices.flatMap(({ stay, flags }) => {
+    const id = set.stays.find((s) => s.id === stay)?.device;
+    const device = season.shed.find((d) => d.id === id);
+    if (!device || !flags.includes('damaged')) return [];
+    const { set: _, ...body }: DeviceWhere = device;
+    return [{ ...body, condition: change === 'remade' || change === 'moved' ? ('worn' as const) : ('broken' as const) }];
+  });
 }

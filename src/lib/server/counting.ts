@@ -1,4 +1,4 @@
-import type { Station } from '#core/record/kinds';
+import type { Station } from '#core/stations/placed';
 import { cameraTonight, type CameraAdvice } from '#core/counting/cameraTonight';
 import { colonyRange, type ColonyRange } from '#core/counting/colonyRange';
 import { countOf, type Count } from '#core/counting/nights';

@@ -10,7 +10,7 @@ export async function thingsOf(locals: App.Locals, site: string | null): Promise
   const of = <T>(list: T[], siteOf: (thing: T) => string): T[] => (site ? list.filter((thing) => siteOf(thing) === site) : list);
   const siteOfWater = Object.fromEntries((season?.waters ?? []).map((w) => [w.id, w.site]));
   return [
-    ...of(places, (p) => p.id).map(({ id, name, lat, lon, entry_id: _, ...rest }): Exchange => ({
+    ...of(places, (p) => p.id).map(({ id, name, lat, lon, entry: _, ...rest }): Exchange => ({
       record: 'site',
       id,
       name,
@@ -24,10 +24,19 @@ export async function thingsOf(locals: App.Locals, site: string | null): Promise
       shape,
       properties: rest,
     })),
-    ...of(season?.stations ?? [], (s) => siteOfWater[s.water] ?? '').flatMap(({ id, name, lat, lon, ...rest }): Exchange[] =>
-      lat === null || lon === null
-        ? []
-        : [{ record: 'station', id, name, shape: { type: 'Point', coordinates: [lon, lat] }, properties: rest as Exchange['properties'] }],
+    ...of(season?.stored.stations ?? [], (s) => siteOfWater[s.water] ?? '').flatMap(
+      ({ id, name, lat, lon, entry: _, ...rest }): Exchange[] =>
+        lat === null || lon === null
+          ? []
+          : [
+              {
+                record: 'station',
+                id,
+                name,
+                shape: { type: 'Point', coordinates: [lon, lat] },
+                properties: rest as Exchange['properties'],
+              },
+            ],
     ),
     ...of(season?.views ?? [], (v) => siteOfWater[v.station.water] ?? '').flatMap((v): Exchange[] =>
       v.station.lat === null || v.station.lon === null

@@ -3,6 +3,8 @@ import { readLocalTime } from '#core/time/localTime';
 import { parseLength, smallUnit, type LengthUnit } from '#core/units/length';
 import { parseWeight } from '#core/units/weight';
 import { Refusal } from './record/refusal';
+import type { Written } from './record/upsert';
+import { staleText } from './stale';
 import type { Who } from './who';
 
 export type Typed = Record<string, string | string[]>;
@@ -10,7 +12,8 @@ export type Typed = Record<string, string | string[]>;
 /**
  * Reads a form as it was typed. Every refused field leaves its sentence in `errors`; `values` keeps all that was typed.
  */
-export function reader(data: FormData, { person, words }: Who) {
+export function reader(data: FormData, who: Who) {
+  const { person, words } = who;
   const errors: Record<string, string> = {};
   const values: Typed = {};
   for (const key of new Set(data.keys())) {
@@ -24,6 +27,7 @@ export function reader(data: FormData, { person, words }: Who) {
     return undefined;
   };
   return {
+    who,
     errors,
     values,
     text,
@@ -57,9 +61,15 @@ export function reader(data: FormData, { person, words }: Who) {
 
 export type Reader = ReturnType<typeof reader>;
 
+/** On which entry a form about a thing was opened, and on top of which newer one its sender wants it; the newest where the form does not say. */
+export function openedOn(read: Reader, thing: Written<object>): { opened: string; onto?: string } {
+  const onto = read.text('onto');
+  return { opened: read.text('opened') || thing.entry, ...(onto ? { onto } : {}) };
+}
+
 /** What a page gets back when its form was refused: a sentence on top, one beside each field, and all that was typed. */
-export function refused(read: Reader, problem = 'Not saved: look at the marked fields.', status = 400) {
-  return fail(status, { problem, errors: read.errors, values: read.values });
+export function refused(read: Reader, problem = 'Not saved: look at the marked fields.', status = 400, newer: string | null = null) {
+  return fail(status, { problem, errors: read.errors, values: read.values, newer });
 }
 
 /**
@@ -77,6 +87,10 @@ export async function attempt<T>(
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     for (const [path, sentence] of Object.entries(error.fields)) read.refuse(field(path), sentence);
+    if (error.stale) {
+      const problem = await staleText(error.stale, read.who);
+      return { failure: refused(read, problem, 409, error.stale.latest.id) };
+    }
     const general = error.fields.form ?? error.fields.id;
     return {
       failure: refused(

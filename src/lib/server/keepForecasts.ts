@@ -1,4 +1,5 @@
 import { wholeMinute } from '#core/time/localTime';
+import { shownBy, type Hung } from '#core/water/gauge';
 import { trackOf } from '#core/water/track';
 import { db } from './database';
 import { loadMoving, type Outlook } from './moving';
@@ -9,14 +10,15 @@ import { loadSeason } from './season';
 /** A forecast is kept to a day and a half, a point every two hours. */
 const KEPT = 19;
 
-/** The points of a forecast as they are kept. */
-export function keptPoints({ from, courses }: Outlook) {
+/** The points of a forecast as they are kept: as the gauge would show them. */
+export function keptPoints({ from, courses }: Outlook, gauge: Hung) {
   const track = trackOf(courses, from.getTime(), 7200);
+  const shown = (level: number): number => shownBy(gauge, level, from.getTime());
   return track.middle.slice(0, KEPT).map((middle, n) => ({
     at: track.from + n * track.every,
-    low: track.low[n] ?? middle,
-    middle,
-    high: track.high[n] ?? middle,
+    low: shown(track.low[n] ?? middle),
+    middle: shown(middle),
+    high: shown(track.high[n] ?? middle),
   }));
 }
 
@@ -35,6 +37,6 @@ export async function keepForecasts(locals: App.Locals, gauge: string, reading: 
     kind: 'forecast',
     occurredAt: wholeMinute(outlook.from),
     by: null,
-    body: { id, gauge, made: wholeMinute(outlook.from).toISOString(), points: keptPoints(outlook), note: '' },
+    body: { id, gauge, made: wholeMinute(outlook.from).toISOString(), points: keptPoints(outlook, board), note: '' },
   });
 }

@@ -1,12 +1,15 @@
 import { areaOf } from '#core/ground/geodesic';
 import { growthOf, iceAt, iceCourse, placeFactor, type Growth, type IceCourse, type Measured } from '#core/ice/growth';
-import type { Ground, Ice, Opening, Station, WaterBody } from '#core/record/kinds';
+import type { Gauge, Ground, Ice } from '#core/record/kinds';
+import { placedOpening, type Opening, type WaterBody } from '#core/water/placed';
+import type { Station } from '#core/stations/placed';
 import { sunOf } from '#core/time/sun';
 import { addDays, localDate } from '#core/time/localTime';
 import type { AreaTable, PondModel } from '#core/water/balance';
 import type { BreakShape } from '#core/water/outflow';
 import { pondForecast, type Forecast } from '#core/water/pondForecast';
-import { levelAt, levelNow, type Reading } from '#core/water/series';
+import { elevationAt, levelAt } from '#core/water/levelAt';
+import type { Reading } from '#core/water/series';
 import { fitStream, streamForecast, type StreamFit } from '#core/water/streamForecast';
 import { merged, type WeatherHour } from '#core/weather/hours';
 import { db } from './database';
@@ -166,13 +169,14 @@ export function loadMoving(locals: App.Locals, season: Season): Promise<MovingAl
 
 async function moving({ who, now }: App.Locals, season: Season): Promise<MovingAll> {
   const since = new Date(now.getTime() - HISTORY);
-  const [stretches, ground, all, history] = await Promise.all([
+  const [stretches, ground, stored, history] = await Promise.all([
     weatherSince(db(), who.crew, since),
     grounds(db(), who.crew),
     openings(db(), who.crew),
-    recentReadings(db(), who.crew, since, now),
+    recentReadings(db(), season.gauges, since, now),
   ]);
   const hours = merged(stretches);
+  const all = stored.map((o) => placedOpening(o, season.surfaces, now));
   const open = all.filter((o) => Date.parse(o.opened) <= now.getTime() && (!o.mended || Date.parse(o.mended) > now.getTime()));
   const waters = Object.fromEntries(
     season.waters.map((water): [string, Moving] => {
@@ -205,9 +209,11 @@ function streamOf(
 ): Outlook | null {
   const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
   const readings = gauge ? (history[gauge.id] ?? []) : [];
-  const last = levelNow(readings, now);
-  if (!last || last.age > OLDEST || last.atMost) return null;
-  const from = new Date(now.getTime() - last.age);
+  const last = levelAt(readings, now);
+  if (last.how !== 'read' && last.how !== 'carried') return null;
+  const age = last.how === 'read' ? 0 : last.age;
+  if (age > OLDEST || (last.how === 'carried' && last.atMost)) return null;
+  const from = new Date(now.getTime() - age);
   const fit = fitStream(readings, hours);
   return { from, courses: streamForecast(fit, last.level, from.getTime(), AHEAD, hours), fit };
 }
@@ -217,13 +223,13 @@ export async function loadSheets(
   crew: string,
   now: Date,
   waters: WaterBody[],
-  gauges: { id: string; water: string; surface: string }[],
+  gauges: Gauge[],
 ): Promise<{ sheets: Record<string, Sheet>; seen: Ice[] }> {
   const seen = await iceSeen(db(), crew);
   if (seen.length === 0) return { sheets: {}, seen };
   const first = Math.min(...seen.map((i) => Date.parse(i.at)));
   const since = new Date(Math.max(first, now.getTime() - 120 * DAY) - 2 * DAY);
-  const [stretches, readings] = await Promise.all([weatherSince(db(), crew, since), recentReadings(db(), crew, since, now)]);
+  const [stretches, readings] = await Promise.all([weatherSince(db(), crew, since), recentReadings(db(), gauges, since, now)]);
   const hours = merged(stretches);
   const sheets: Record<string, Sheet> = {};
   for (const water of waters) {
@@ -247,8 +253,8 @@ export async function loadSheets(
 
 /** How far a water fell from its level at freeze-up to now, m; 0 when it rose. */
 function fellSince(readings: Reading[], then: Date, now: Date): number | null {
-  const [a, b] = [levelAt(readings, then), levelAt(readings, now)];
-  return a && b ? Math.max(0, a.level - b.level) : null;
+  const [a, b] = [elevationAt(readings, then), elevationAt(readings, now)];
+  return a === null || b === null ? null : Math.max(0, a - b);
 }
 
 /** The sheet over a place now, against the open one: its own measurement, else by its kind. */

@@ -1,20 +1,34 @@
 import { error } from '@sveltejs/kit';
 import { setTypeOf } from '#core/sets/catalogue';
-import { devicesAt, layOutSetting, placeOf, settingAt } from '#core/sets/standing';
+import { laidAt, layOut, settingAt, type Ground } from '#core/sets/standing';
 import { whereItLies } from '#core/sets/whereItLies';
 import { reachOf, type Neighbour } from '#core/sets/circles';
-import type { Device, Station, TrapSet } from '#core/record/kinds';
+import type { Device, TrapSet } from '#core/record/kinds';
+import type { Station } from '#core/stations/placed';
 import { index, loadSeason, type Season } from './season';
+
+/** What says how a set at a station stood at any moment of the season. */
+export const groundOf = (season: Season, station: Station): Ground => ({
+  station,
+  follows: season.follows[station.id] ?? null,
+  surfaces: season.surfaces,
+  shed: index<Device>(season.shed),
+});
 
 /** The design of a set as it stands, with its station. */
 export function designOf(season: Season, set: TrapSet, locals: App.Locals) {
   const station = season.stations.find((s) => s.id === set.station);
   if (!station) error(404, 'That set names a station that is not in this record.');
   const type = setTypeOf(set.type);
-  const setting = settingAt(set, locals.now);
-  const devices = devicesAt(set, locals.now, index<Device>(season.shed));
-  const design = layOutSetting(type, setting, placeOf(station, season.follows[station.id]), devices, locals.who.person.system);
-  return { station, type, setting, devices, design };
+  const laid = laidAt(set, locals.now, groundOf(season, station));
+  return {
+    station,
+    type,
+    setting: settingAt(set, locals.now),
+    devices: laid.devices,
+    then: laid.then,
+    design: layOut(type, laid, locals.who.person.system),
+  };
 }
 
 /** One set of the season with its design, for the pages about it. */
@@ -26,10 +40,10 @@ export async function oneSet(locals: App.Locals, id: string) {
 }
 
 /** Where each device of a set can lie when it is missing, in the order to look. */
-export const liesOf = ({ design, type, setting, station }: ReturnType<typeof designOf>, set: TrapSet, locals: App.Locals) =>
+export const liesOf = ({ design, type, then, station }: ReturnType<typeof designOf>, set: TrapSet, locals: App.Locals) =>
   design.holds.map((hold) => ({
     device: type.positions.find((p) => p.id === hold.device)?.label ?? hold.device,
-    found: whereItLies(design, type, set.anchor, locals.who.person.system, setting[station.surface] ?? 0, hold),
+    found: whereItLies(design, type, set.anchor, locals.who.person.system, then[station.surface] ?? 0, hold),
   }));
 
 /** Nearer than this along the shore two live catches are looked at together, m. */

@@ -3,11 +3,14 @@ import { BODY_GRIPS, FOOTHOLDS } from '#core/devices/sizes';
 import { ICE_RATIO, iceAt } from '#core/ice/growth';
 import { standerOf } from '#core/stations/standing';
 import { standingAhead, type Ahead } from '#core/stations/standingAhead';
-import type { Line, Opening } from '#core/record/kinds';
+import type { Line } from '#core/record/kinds';
+import type { Opening } from '#core/water/placed';
 import { atPlace, settingAt, type SetView } from '#core/sets/standing';
 import { latest } from '#core/stations/measures';
 import { clockText, dayText, localDate } from '#core/time/localTime';
+import { bedOf } from '#core/stations/placed';
 import { INCH, type System } from '#core/units/factors';
+import type { Frame } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { levelOn } from '#core/water/balance';
 import { breakFlow } from '#core/water/outflow';
@@ -17,7 +20,7 @@ import { halfGone } from '#core/water/streamForecast';
 import { surfaceAt } from '#core/water/ownLevel';
 import { deviceState, roomBelow, type DeviceState, type Water } from '#core/water/state';
 import { AHEAD, shapeOf, type MovingAll, type Outlook, type Sheet } from './moving';
-import type { Season } from './season';
+import { frameOf, type Season } from './season';
 
 const DAY = 86_400_000;
 const HOUR = 3_600_000;
@@ -53,14 +56,14 @@ export function outlookOf(
   locals: App.Locals,
 ): SetOutlook | null {
   const { now, who } = locals;
-  const { system } = who.person;
+  const frame = frameOf(season, view.station.water, who.person.system);
   const clock = clockFrom(now, season.line.zone);
   const levels = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
   const check = checkOf(view, now);
   const after = new Date(check.getTime() + ruleSpan(season.line));
   const course = state?.axis === 'tail' ? moving.waters[view.station.water]?.tail : moving.waters[view.station.water]?.pond;
-  const wet = state && course ? levelOutlook(view, state, course, levels, now, check, after, clock, system) : null;
-  const frost = frostOutlook(view, season.sheets[view.station.water], course ?? null, levels, now, check, after, clock, system);
+  const wet = state && course ? levelOutlook(view, state, course, levels, now, check, after, clock, frame) : null;
+  const frost = frostOutlook(view, season.sheets[view.station.water], course ?? null, levels, now, check, after, clock, frame);
   const current = currentOf(view, season, moving.open, levels, now);
   const sentence = [wet?.sentence, frost?.sentence, current].filter(Boolean).join(' ');
   const remedy = frost?.remedy || (wet?.remedy ?? '');
@@ -76,8 +79,9 @@ function levelOutlook(
   check: Date,
   after: Date,
   clock: (at: Date) => string,
-  system: System,
+  frame: Frame,
 ): SetOutlook | null {
+  const { system } = frame;
   const { band } = state;
   if (!band) return null;
   const seconds = (at: Date): number => Math.min((at.getTime() - outlook.from.getTime()) / 1000, AHEAD * 3600);
@@ -86,7 +90,7 @@ function levelOutlook(
   const shared = view.layout.needs.some((n) => n.device === state.device && 'share' in n.of);
   const label = (level: number): string => {
     const then = { ...levels, known: { ...levels.known, [axis]: level }, age: { ...levels.age, [axis]: 0 } };
-    return deviceState(view.layout, state.device, atPlace(view, then), system).label;
+    return deviceState(view.layout, state.device, atPlace(view, then), frame).label;
   };
   const said = outlookText(
     {
@@ -123,8 +127,9 @@ function frostOutlook(
   check: Date,
   after: Date,
   clock: (at: Date) => string,
-  system: System,
+  frame: Frame,
 ): SetOutlook | null {
+  const { system } = frame;
   const icy = view.layout.needs.filter((n) => n.from === 'iceUnderside');
   const [first] = icy;
   if (!sheet || !first) return null;
@@ -133,7 +138,7 @@ function frostOutlook(
     const pond = course ? levelOn(course.courses.middle, (at - course.from.getTime()) / 1000) : levels.known.pond;
     if (!ice || pond === undefined) return false;
     const then: Water = { known: { ...levels.known, pond, sheet: ice[which] }, age: {}, atMost: {} };
-    return icy.some((n) => deviceState(view.layout, n.device, atPlace(view, then), system).verdict === 'frozen');
+    return icy.some((n) => deviceState(view.layout, n.device, atPlace(view, then), frame).verdict === 'frozen');
   };
   const times = sheet.course.map((p) => p.at).filter((at) => at > now.getTime() && at <= check.getTime());
   const likely = times.find((at) => frozenAt(at, 'middle'));
@@ -175,7 +180,7 @@ function speedAt(view: SetView, open: Opening[], levels: Water): number | null {
   if (measured) return measured.value;
   const pond = levels.known.pond;
   if (!['dam', 'channel'].includes(view.station.kind) || pond === undefined || !view.station.bed) return null;
-  const depth = pond - (view.station.bed.level - view.station.bed.depth);
+  const depth = pond - view.station.bed.level + view.station.bed.depth;
   const flow = open
     .filter((o) => o.water === view.station.water)
     .reduce((sum, o) => sum + o.count * breakFlow(shapeOf(o, pond), pond - o.sill, (levels.known.tail ?? -100) - o.sill), 0);
@@ -192,12 +197,13 @@ export function standingOf(
 ): Ahead | null {
   const { station, follows } = view;
   const course = moving.waters[station.water]?.[station.surface === 'tail' ? 'tail' : 'pond'];
-  if (!course || !station.bed) return null;
+  const bed = bedOf(station);
+  if (!course || bed === null) return null;
   const { now, who } = locals;
   const clock = clockFrom(now, season.line.zone);
   const seconds = (at: Date): number => (at.getTime() - course.from.getTime()) / 1000;
   return standingAhead(
-    station.bed.level - station.bed.depth,
+    bed,
     latest(station.measures, 'sink')?.value ?? null,
     standerOf(who.words),
     course.courses,

@@ -1,4 +1,4 @@
-import type { Station } from '#core/record/kinds';
+import type { Station } from '#core/stations/placed';
 import { SPECIES, type Species } from '#core/animals/species';
 import { latest } from '#core/stations/measures';
 import { standerOf, standingAt } from '#core/stations/standing';

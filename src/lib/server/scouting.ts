@@ -1,12 +1,12 @@
 import { error } from '@sveltejs/kit';
-import type { Station } from '#core/record/kinds';
+import type { Station } from '#core/stations/placed';
 import { activity, useOf, type FoundSign } from '#core/sign/activity';
 import type { Finding } from '#core/water/finding';
 import { db } from './database';
 import { crewOf } from './repositories/places';
 import { cameraRolls, type Watched } from './repositories/scouting';
 import { signs, type NotedSign } from './repositories/sign';
-import { loadSeason } from './season';
+import { frameOf, loadSeason } from './season';
 
 const DAY = 86_400_000;
 /** Sign older than this has no weight left in any table. */
@@ -60,13 +60,15 @@ export async function loadScouted({ who, now }: App.Locals, water?: string): Pro
 export async function waterOf(locals: App.Locals, id: string) {
   const season = await loadSeason(locals);
   const water = season?.waters.find((w) => w.id === id);
-  if (!season || !water) error(404, 'There is no such water in this record.');
-  const gauge = season.gauges.find((g) => g.water === id && g.surface === 'pond');
+  const stored = season?.stored.waters.find((w) => w.id === id);
+  if (!season || !water || !stored) error(404, 'There is no such water in this record.');
   return {
     season,
     water,
-    gauge,
-    zero: gauge?.zero ?? 0,
+    /** as it is kept, to be written anew */
+    stored,
+    gauge: season.gauges.find((g) => g.water === id && g.surface === 'pond'),
+    frame: frameOf(season, id, locals.who.person.system),
     levels: season.levels[id] ?? { known: {}, age: {}, atMost: {} },
     stations: season.stations.filter((s) => s.water === id),
   };

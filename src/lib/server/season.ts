@@ -1,4 +1,6 @@
-import type { Device, Gauge, Line, Station, TrapSet, WaterBody } from '#core/record/kinds';
+import type { Body, Device, Gauge, Line, TrapSet } from '#core/record/kinds';
+import type { Station } from '#core/stations/placed';
+import type { WaterBody } from '#core/water/placed';
 import type { SetView } from '#core/sets/standing';
 import { setView } from '#core/sets/view';
 import { followsOf } from '#core/stations/relation';
@@ -7,7 +9,15 @@ import type { Follows } from '#core/water/ownLevel';
 import type { Water } from '#core/water/state';
 import { iceAt } from '#core/ice/growth';
 import type { Ice } from '#core/record/kinds';
+import { momentsOf, placed } from '#core/stations/placed';
+import { plainFrame, type Frame } from '#core/units/frame';
+import type { System } from '#core/units/factors';
+import { zeroAt } from '#core/water/gauge';
+import type { Surfaces } from '#core/water/levelAt';
+import { placedWater } from '#core/water/placed';
+import { surfacesAt, type Moment } from './surfaces';
 import { db } from './database';
+import type { Written } from './record/upsert';
 import { factorAt, loadSheets, type Sheet } from './moving';
 import { lastLooks } from './repositories/checks';
 import { devices, type DeviceWhere } from './repositories/gear';
@@ -18,14 +28,20 @@ import { currentLine, sets } from './repositories/sets';
 
 /** The season under way, as every room begins from it. */
 export interface Season {
-  line: Line;
-  sets: TrapSet[];
+  line: Written<Line>;
+  sets: Written<TrapSet>[];
   views: SetView[];
   stations: Station[];
   /** own relations of stations on streams to their gauge, by station */
   follows: Record<string, Follows>;
   waters: WaterBody[];
-  gauges: Gauge[];
+  gauges: Written<Gauge>[];
+  /** places and waters as they are kept, for a form that writes them anew */
+  stored: { stations: Written<Body<'station'>>[]; waters: Written<Body<'water'>>[] };
+  /** where the surfaces stood when something was measured from them */
+  surfaces: Surfaces;
+  /** in what the reader reads the levels of each water */
+  frames: Record<string, Frame>;
   shed: DeviceWhere[];
   readings: ReadingsByGauge;
   /** ice of the frozen waters, by water, and all that was seen of ice */
@@ -58,22 +74,27 @@ export function loadSeason(locals: App.Locals, states: TrapSet['state'][] = ['pl
 async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promise<Season | null> {
   const line = await currentLine(db(), who.crew);
   if (!line) return null;
-  const [all, places, water, boards, shed, readings, looks, depths] = await Promise.all([
+  const [all, storedPlaces, storedWaters, boards, shed, looks, depths] = await Promise.all([
     sets(db(), who.crew, { line: line.id, states }),
     stations(db(), who.crew),
     waters(db(), who.crew),
     gauges(db(), who.crew),
     devices(db(), who.crew),
-    recentReadings(db(), who.crew, new Date(now.getTime() - 4 * DAYS), now),
     lastLooks(db(), who.crew, line.id, now),
     stationLevels(db(), who.crew),
   ]);
-  const follows = followsBy(water, places, depths);
+  const surfacesFor = surfacesAt(boards, [...momentsOfSets(all, storedPlaces), ...momentsOfPlaces(storedPlaces, depths)]);
+  const readings = await recentReadings(db(), boards, new Date(now.getTime() - 4 * DAYS), now);
+  const surfaces = await surfacesFor;
+  const places = storedPlaces.map((s) => placed(s, surfaces));
+  const water = storedWaters.map((w) => placedWater(w, surfaces));
+  const follows = followsBy(water, places, depths, surfaces);
   const { sheets, seen } = await loadSheets(who.crew, now, water, boards);
   const iceFactors = Object.fromEntries(
     places.filter((s) => sheets[s.water]).map((s) => [s.id, factorAt(s, sheets[s.water], seen).factor]),
   );
-  const context = { line, stations: index(places), follows, iceFactors, shed: index<Device>(shed), looks, now, system: who.person.system };
+  const frames = Object.fromEntries(water.map(({ id }) => [id, frameFor(id, boards, who.person.system, line.zone, now)]));
+  const context = { line, stations: index(places), follows, iceFactors, surfaces, shed: index<Device>(shed), looks, now, frames };
   const levels = Object.fromEntries(
     water.map(({ id }): [string, Water] => {
       const levels = waterAt(
@@ -93,6 +114,9 @@ async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promi
     follows,
     waters: water,
     gauges: boards,
+    stored: { stations: storedPlaces, waters: storedWaters },
+    surfaces,
+    frames,
     shed,
     readings,
     sheets,
@@ -101,11 +125,45 @@ async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promi
   };
 }
 
-/** On a stream each station has its own relation to the gauge; on a pond all stand at its level. */
+/** When sets were laid: the levels they were measured from. */
+export function momentsOfSets(all: readonly TrapSet[], places: readonly { id: string; water: string }[]): Moment[] {
+  const water = new Map(places.map((p) => [p.id, p.water]));
+  return all.flatMap(({ station, settings }) => {
+    const own = water.get(station);
+    if (!own) return [];
+    return settings.flatMap(({ at }) => (['pond', 'tail'] as const).map((surface) => ({ water: own, surface, at })));
+  });
+}
+
+/** When something was measured at stations. */
+function momentsOfPlaces(places: Body<'station'>[], depths: { station: string; at: string }[]): Moment[] {
+  const of = index(places);
+  const own = ({ water, surface }: Body<'station'>, at: string): Moment => ({ water, surface, at });
+  return [
+    ...places.flatMap((place) => momentsOf(place).map((at) => own(place, at))),
+    ...depths.flatMap(({ station, at }) => (of[station] ? [own(of[station], at)] : [])),
+  ];
+}
+
+/** In what a reader reads the levels of a water: told from its gauges as they hang now. */
+function frameFor(water: string, boards: Gauge[], system: System, zone: string, now: Date): Frame {
+  const zero = (surface: 'pond' | 'tail'): number => {
+    const gauge = boards.find((g) => g.water === water && g.surface === surface);
+    return gauge ? zeroAt(gauge, now.getTime()) : 0;
+  };
+  return { system, zone, zero: { pond: zero('pond'), tail: zero('tail') } };
+}
+
+/** The frame of a water; a plain one where the season knows no such water. */
+export const frameOf = (season: Pick<Season, 'frames' | 'line'>, water: string, system: System): Frame =>
+  season.frames[water] ?? plainFrame(system, season.line.zone);
+
+/** On a stream each station has its own rating to the gauge; on a pond all stand at its level. */
 function followsBy(
   waters: WaterBody[],
   places: Station[],
-  depths: { station: string; depth: number; level: number }[],
+  depths: { station: string; depth: number; at: string; noted?: number | undefined }[],
+  surfaces: Surfaces,
 ): Record<string, Follows> {
   const streams = new Set(waters.filter((w) => w.kind !== 'pond').map((w) => w.id));
   return Object.fromEntries(
@@ -113,9 +171,20 @@ function followsBy(
       if (!streams.has(s.water)) return [];
       const follows = followsOf(
         s.bed,
-        depths.filter((d) => d.station === s.id),
+        depths.filter((d) => d.station === s.id).flatMap((d) => depthReading(d, s, surfaces)),
       );
       return follows ? [[s.id, follows] as const] : [];
     }),
   );
+}
+
+/** A station's own depth with the level of its gauge at that moment; none where that is not known. */
+export function depthReading<D extends { depth: number; at: string; noted?: number | undefined }>(
+  read: D,
+  { water, surface }: Pick<Station, 'water' | 'surface'>,
+  surfaces: Surfaces,
+): (D & { level: number })[] {
+  const found = surfaces.at(water, surface, read.at);
+  if (found.how !== 'unknown') return [{ ...read, level: found.level }];
+  return read.noted === undefined ? [] : [{ ...read, level: read.noted + surfaces.zero(water, surface, read.at) }];
 }

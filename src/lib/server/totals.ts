@@ -2,17 +2,17 @@ import { SPECIES } from '#core/animals/species';
 import { exposureOf, nights, type Sprung, type Standing } from '#core/effort/exposure';
 import { rateWithLimits } from '#core/effort/rate';
 import { SPRUNG } from '#core/record/checks';
-import type { Check, Device, Line, Station, TrapSet } from '#core/record/kinds';
-import { setTypeOf } from '#core/sets/catalogue';
-import type { Place } from '#core/sets/setType';
-import { layOutSetting, placeOf } from '#core/sets/standing';
-import { bandNear, levelBands } from '#core/water/band';
-import { axisOf } from '#core/water/layout';
+import type { Check, Device, Line, TrapSet } from '#core/record/kinds';
+import type { Station } from '#core/stations/placed';
+import { bandIn, stretchesOf } from '#core/sets/history';
+import type { Ground } from '#core/sets/standing';
 import { db } from './database';
 import { checks } from './repositories/checks';
-import { allReadings } from './repositories/readings';
+import { groundOf } from './oneSet';
+import { allReadings, type ReadingsByGauge } from './repositories/readings';
 import { sets as setsOf } from './repositories/sets';
-import { index, loadSeason } from './season';
+import { index, loadSeason, momentsOfSets } from './season';
+import { surfacesAt } from './surfaces';
 
 export interface SetTotal {
   id: string;
@@ -37,9 +37,9 @@ export async function seasonTotals(
   const line = of?.id ?? season.line.id;
   const other = line === season.line.id ? null : await setsOf(db(), locals.who.crew, { line, states: ['live', 'pulled'] });
   const first = firstStay(other ?? season.sets);
-  const [visits, readings] = await Promise.all([checks(db(), locals.who.crew, { line }), allReadings(db(), locals.who.crew, first)]);
+  const [visits, readings] = await Promise.all([checks(db(), locals.who.crew, { line }), allReadings(db(), season.gauges, first)]);
   const stations = index<Station>(season.stations);
-  const shed = index<Device>(season.shed);
+  const surfaces = other ? await surfacesAt(season.gauges, momentsOfSets(other, season.stations)) : season.surfaces;
   const bySet = new Map<string, Check[]>();
   for (const visit of visits) bySet.set(visit.set, [...(bySet.get(visit.set) ?? []), visit]);
   const sets = (other ?? season.sets).map((set): SetTotal => {
@@ -48,17 +48,7 @@ export async function seasonTotals(
     const caught = countCatches(own);
     const exposures = station
       ? set.stays.map((stay) =>
-          exposureOfStay(
-            set,
-            stay,
-            placeOf(station, season.follows[station.id]),
-            station.water,
-            shed,
-            own,
-            season.gauges,
-            readings,
-            locals.now,
-          ),
+          exposureOfStay(set, stay, { ...groundOf(season, station), surfaces }, own, season.gauges, readings, locals.now),
         )
       : [];
     const inBand = { low: sum(exposures.map((e) => e.inBand.low)), high: sum(exposures.map((e) => e.inBand.high)) };
@@ -103,38 +93,20 @@ function countCatches(visits: Check[]): Record<string, number> {
 function exposureOfStay(
   set: TrapSet,
   stay: TrapSet['stays'][number],
-  place: Place,
-  water: string,
-  shed: Record<string, Device>,
+  ground: Ground,
   visits: Check[],
-  gauges: { id: string; water: string; surface: string }[],
-  readings: Awaited<ReturnType<typeof allReadings>>,
+  gauges: readonly { id: string; water: string; surface: string }[],
+  readings: ReadingsByGauge,
   now: Date,
 ) {
-  const type = setTypeOf(set.type);
   const end = stay.to === null ? now : new Date(stay.to);
-  const device = shed[stay.device];
-  const spans = set.settings
-    .map((setting, i) => ({
-      setting,
-      from: later(new Date(setting.at), new Date(stay.from)),
-      to: earlier(new Date(set.settings[i + 1]?.at ?? end), end),
-    }))
-    .filter((s) => s.from < s.to);
-  let { surface } = place;
-  const standings = spans.map(({ setting, from, to }): Standing => {
-    const layout = layOutSetting(type, setting, place, device ? { [stay.position]: device } : {}, 'us');
-    const axis = axisOf(layout, stay.position);
+  let { surface } = ground.station;
+  const standings = stretchesOf(set, new Date(stay.from), end, ground).map((stretch): Standing => {
+    const { axis, band } = bandIn(set, stretch, stay.position, {});
     if (axis === 'pond' || axis === 'tail') surface = axis;
-    const bands = levelBands(
-      layout.needs.filter((n) => n.device === stay.position),
-      layout.parts,
-      axis,
-      {},
-    );
-    return { from, to, band: bands && bandNear(bands, setting[surface] ?? 0) };
+    return { from: stretch.from, to: stretch.to, band };
   });
-  const gauge = gauges.find((g) => g.water === water && g.surface === surface);
+  const gauge = gauges.find((g) => g.water === ground.station.water && g.surface === surface);
   return exposureOf(standings, sprungOf(stay, visits), gauge ? (readings[gauge.id] ?? []) : []);
 }
 
@@ -149,6 +121,3 @@ function sprungOf(stay: TrapSet['stays'][number], visits: Check[]): Sprung[] {
     return found;
   });
 }
-
-const later = (a: Date, b: Date): Date => (a > b ? a : b);
-const earlier = (a: Date, b: Date): Date => (a < b ? a : b);

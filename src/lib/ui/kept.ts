@@ -3,6 +3,8 @@ export interface Kept {
   problem?: string;
   errors?: Record<string, string>;
   values?: Record<string, string | string[]>;
+  /** the newer entry, when the thing was changed since the form was opened */
+  newer?: string | null;
 }
 
 /** What was typed in a field, or else what the record holds. */

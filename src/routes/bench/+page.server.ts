@@ -1,5 +1,6 @@
 import { CATALOGUE } from '#core/sets/catalogue';
 import { stateOf } from '#core/sets/standing';
+import { plainFrame } from '#core/units/frame';
 import { loadSeason } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
 
@@ -12,7 +13,11 @@ export const load: PageServerLoad = async ({ locals }) => {
     sets: (season?.views ?? []).map((v) => {
       const state =
         v.state === 'live'
-          ? stateOf(v, season?.levels[v.station.water] ?? { known: {}, age: {}, atMost: {} }, locals.who.person.system)
+          ? stateOf(
+              v,
+              season?.levels[v.station.water] ?? { known: {}, age: {}, atMost: {} },
+              season?.frames[v.station.water] ?? plainFrame(locals.who.person.system),
+            )
           : null;
       return {
         id: v.id,

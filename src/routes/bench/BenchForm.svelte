@@ -4,6 +4,7 @@
   import type { System } from '#core/units/factors';
   import type { BenchData } from '$lib/server/benchData';
   import Steps from '$lib/ui/Steps.svelte';
+  import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
@@ -50,6 +51,7 @@
     </p>
     {#if bench.copied}<p>Copied from <b>{bench.copied}</b>: change what differs here.</p>{/if}
     <Problem text={kept?.problem} />
+    <Opened entry={bench.opened} {kept} />
   </div>
   <div class="left">
     <BenchFields {bench} {it} {kept} {system} copied={isNew && bench.copied !== ''} />

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Finding } from '#core/water/finding';
   import type { System } from '#core/units/factors';
-  import { bandText, type DeviceState } from '#core/water/state';
+  import type { DeviceState } from '#core/water/state';
   import { printLength } from '#core/units/length';
   import StateMark from '$lib/ui/StateMark.svelte';
 
@@ -34,7 +34,7 @@
       <StateMark verdict={state.verdict} label={state.label} />
       <div>
         <h3>{states.length > 1 ? `${names[state.device] ?? state.device}: ` : ''}{state.label}</h3>
-        <p>{state.sentence || (state.band ? `Works ${bandText(state.band, system)}.` : '')} <b>{state.remedy}</b></p>
+        <p>{state.sentence} <b>{state.remedy}</b></p>
       </div>
     </article>
   {:else}<p>Choose a trap, and its state is told here.</p>{/each}

@@ -5,9 +5,11 @@ import { setTypeOf } from '#core/sets/catalogue';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
 import type { FilledPosition } from '#core/sets/setType';
-import { layOutSetting, placeOf, statesOf, usualDevices } from '#core/sets/standing';
+import { layOut, placeOf, statesOf, usualDevices } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
+import { offGauge } from '#core/units/frame';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
+import type { Known } from '#core/water/levels';
 import type { BenchData } from '$lib/server/benchData';
 import { typed, type Kept } from '$lib/ui/kept';
 
@@ -54,7 +56,10 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   const devices = $derived(Object.keys(chosen).length > 0 ? chosen : usualDevices(type));
   const surface = bench.station.surface;
   /** the level it is measured from: typed now, as it was when it was set, or the last reading */
-  const levelNow = $derived(length(fields.level ?? '') ?? bench.levels.known[surface] ?? null);
+  const levelNow = $derived.by(() => {
+    const shown = length(fields.level ?? '');
+    return shown === null ? (bench.levels.known[surface] ?? null) : offGauge(shown, bench.frame, surface);
+  });
   const sheet = $derived(numbers.ice ?? bench.ice?.now ?? null);
   const then = $derived({
     ...bench.levels.known,
@@ -64,11 +69,9 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   const unchanged = $derived(
     bench.held !== null && Object.keys(bench.fields).every((name) => !/^[nc]\./.test(name) || fields[name] === bench.fields[name]),
   );
-  const from = $derived(
-    unchanged && bench.held ? { pond: bench.held.pond, tail: bench.held.tail } : { pond: then.pond ?? null, tail: then.tail ?? null },
-  );
+  const from: Known = $derived(unchanged && bench.heldThen ? bench.heldThen : then);
   const design = $derived(
-    layOutSetting(type, { numbers, choices, ...from }, placeOf(bench.station, bench.follows), devices, system, bench.ice ?? {}),
+    layOut(type, { numbers, choices, then: from, place: placeOf(bench.station, bench.follows), devices }, system, bench.ice ?? {}),
   );
   /** what the design says of itself, and of the catches near it */
   const findings = $derived.by(() => {
@@ -82,9 +85,9 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     return higher === 0 ? base : { ...base, [surface]: (base[surface] ?? 0) + higher };
   });
   const frame = (ratio: number) => ({ width: Math.max(240, room), height: Math.max(230, room * ratio) });
-  const side = $derived(designScene(design, 'side', known, surface, frame(0.48), system, false, from[surface]));
-  const eye = $derived(designScene(design, 'eye', known, surface, frame(0.5), system, false, from[surface]));
-  const states = $derived(statesOf({ layout: design, devices: [] }, { known, age: {}, atMost: {} }, system));
+  const side = $derived(designScene(design, 'side', known, surface, frame(0.48), system, false, from[surface] ?? null));
+  const eye = $derived(designScene(design, 'eye', known, surface, frame(0.5), system, false, from[surface] ?? null));
+  const states = $derived(statesOf({ layout: design, devices: [] }, { known, age: {}, atMost: {} }, bench.frame));
 
   let start = 0;
   /** A length was drawn: its number follows, within its range, on the marks of the tape. */

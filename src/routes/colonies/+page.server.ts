@@ -1,5 +1,5 @@
 import { catchText } from '#core/record/sentence';
-import type { Station } from '#core/record/kinds';
+import type { Station } from '#core/stations/placed';
 import { whenText } from '#core/time/localTime';
 import { db } from '$lib/server/database';
 import { checks } from '$lib/server/repositories/checks';

@@ -4,20 +4,22 @@ import { sunOf } from '#core/time/sun';
 import { tonight } from '#core/weather/tonight';
 import { afterNight } from '#core/morning/afterNight';
 import { headline, instruction } from '#core/morning/headline';
-import { settingAt, stateOf, type SetView } from '#core/sets/standing';
-import { printLevel } from '#core/units/length';
-import { levelAt } from '#core/water/series';
+import { stateOf, type SetView } from '#core/sets/standing';
+import { levelText } from '#core/units/frame';
+import { changeOf, type Change } from '#core/water/change';
 import { spareText } from '#core/water/state';
-import { loadSeason, type Season } from '$lib/server/season';
+import { frameOf, loadSeason, type Season } from '$lib/server/season';
 import { db } from '$lib/server/database';
 import { entryOf } from '$lib/server/repositories/entries';
 import { intents } from '$lib/server/repositories/scouting';
 import { loadMoving, type MovingAll } from '$lib/server/moving';
 import { outlookOf, standingOf } from '$lib/server/outlook';
+import { isId } from '$lib/server/newId';
 import { undo } from '$lib/server/undo';
 import type { Actions, PageServerLoad } from './$types';
 
-const NIGHT = 14 * 3_600_000;
+/** A change is of this night while its last reading is not older. */
+const LATELY = 24 * 3_600_000;
 const DAY = 24 * 3_600_000;
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -26,7 +28,12 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const { now, who } = locals;
   const { system } = who.person;
   const live = season.views.filter((v) => v.state === 'live');
-  const changes = season.waters.map((w) => ({ id: w.id, name: w.name, change: changeOf(season, w.id, now) }));
+  const changes = season.waters.map((w) => ({
+    id: w.id,
+    name: w.name,
+    change: changeAt(season, w.id, now),
+    frame: frameOf(season, w.id, system),
+  }));
   const moving = await loadMoving(locals, season);
   const rows = live.map((view) => row(season, view, moving, locals)).sort((a, b) => a.deadline.localeCompare(b.deadline));
   const deadlines = rows.map((r) => new Date(r.deadline));
@@ -36,7 +43,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     headline: headline(
       changes,
       rows.map((r) => r.state?.verdict ?? 'unknown'),
-      system,
+      now,
     ),
     owed: owedText(deadlines, start, now, season.line.zone),
     groups: afterNight(
@@ -98,9 +105,7 @@ function row(season: Season, view: SetView, moving: MovingAll, locals: App.Local
   const { now, who } = locals;
   const { zone } = season.line;
   const water = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
-  const state = stateOf(view, water, who.person.system);
-  const set = season.sets.find((s) => s.id === view.id);
-  const then = set && settingAt(set, now)[view.station.surface];
+  const state = stateOf(view, water, frameOf(season, view.station.water, who.person.system));
   const deadline = view.deadline ?? now.toISOString();
   return {
     id: view.id,
@@ -111,7 +116,7 @@ function row(season: Season, view: SetView, moving: MovingAll, locals: App.Local
     devices: view.devices.map(({ tag, class: kind, size }) => ({ tag, kind, size })),
     state,
     spare: state ? spareText(state, who.person.system) : '',
-    then: then ?? null,
+    then: view.then[view.station.surface] ?? null,
     deadline,
     by: whenText(new Date(deadline), now, zone),
     overdue: new Date(deadline) < now,
@@ -120,23 +125,26 @@ function row(season: Season, view: SetView, moving: MovingAll, locals: App.Local
   };
 }
 
-function changeOf(season: Season, water: string, now: Date): number | null {
+/** What the last two readings of a water say of the night; null when the last one is not of today's night. */
+function changeAt(season: Season, water: string, now: Date): Change | null {
   const gauge = season.gauges.find((g) => g.water === water && g.surface === 'pond');
-  const readings = gauge ? (season.readings[gauge.id] ?? []) : [];
-  const last = levelAt(readings, now);
-  const before = last && levelAt(readings, new Date(now.getTime() - last.age - NIGHT));
-  return last && before && last.age < NIGHT * 1.7 ? last.level - before.level : null;
+  const change = gauge ? changeOf(season.readings[gauge.id] ?? [], now) : null;
+  return change && now.getTime() - change.to.at.getTime() < LATELY ? change : null;
 }
 
-function waterText(season: Season, water: string, change: number | null, { who, now }: App.Locals): string {
-  const { system } = who.person;
+function waterText(season: Season, water: string, change: Change | null, { who, now }: App.Locals): string {
+  const frame = frameOf(season, water, who.person.system);
   const levels = season.levels[water];
   const level = levels?.known.pond;
   if (level === undefined) return 'never read';
   const age = levels?.age.pond ?? 0;
-  const moved = change === null ? '' : Math.abs(change) < 0.0127 ? ', steady' : `, was ${printLevel(level - change, system)}`;
-  const gauge = season.gauges.find((g) => g.water === water && g.surface === 'pond');
-  return `gauge ${printLevel(level - (gauge?.zero ?? 0), system)}${moved}; read ${spanText(age)} ago at ${clockText(new Date(now.getTime() - age), season.line.zone)}`;
+  const moved =
+    change === null
+      ? ''
+      : Math.abs(change.to.level - change.from.level) < 0.0127
+        ? ', steady'
+        : `, ${levelText(change.from.level, frame)} ${whenText(change.from.at, now, frame.zone)}`;
+  return `gauge ${levelText(level, frame)}${moved}; read ${spanText(age)} ago at ${clockText(new Date(now.getTime() - age), season.line.zone)}`;
 }
 
 function owedText(deadlines: Date[], start: Date | null, now: Date, zone: string): string {
@@ -149,7 +157,7 @@ function owedText(deadlines: Date[], start: Date | null, now: Date, zone: string
 }
 
 async function savedEntry(id: string | null, crew: string) {
-  if (!id || !/^[0-9a-f-]{36}$/.test(id)) return null;
+  if (!id || !isId(id)) return null;
   const entry = await entryOf(db(), crew, id);
   return entry && entry.kind === 'check' && !entry.corrected_by ? { id } : null;
 }

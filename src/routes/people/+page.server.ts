@@ -3,7 +3,7 @@ import { WORK_MINUTES } from '#core/planning/minutes';
 import { BODY_WORDS, TYPICAL_BODY } from '#core/units/bodyGauge';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused } from '$lib/server/form';
+import { attempt, openedOn, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { people } from '$lib/server/repositories/places';
@@ -14,8 +14,10 @@ const YEAR = 60 * 60 * 24 * 365;
 export const load: PageServerLoad = async ({ locals }) => {
   const { person } = locals.who;
   const tools = Object.entries(person.measures).filter(([word]) => !(BODY_WORDS as readonly string[]).includes(word));
+  const crew = await people(db(), locals.who.crew);
   return {
-    crew: await people(db(), locals.who.crew),
+    crew,
+    opened: crew.find((p) => p.id === person.id)?.entry,
     me: {
       ...person,
       body: BODY_WORDS.map((word) => ({
@@ -77,6 +79,7 @@ export const actions: Actions = {
       else read.refuse('tools', `“${line.slice(0, 40)}” is not a tool and its length. Write it like: axe handle = 28 in`);
     }
     if (!read.ok()) return refused(read);
+    const own = (await people(db(), locals.who.crew)).find((p) => p.id === locals.who.person.id);
     const body = {
       id: locals.who.person.id,
       name: read.text('name'),
@@ -93,6 +96,7 @@ export const actions: Actions = {
           kind: 'person',
           occurredAt: locals.now,
           by: locals.who.person.id,
+          ...openedOn(read, { entry: own?.entry ?? '' }),
           body,
         }),
       (path) => (path.startsWith('measures') ? 'tools' : path.replace('minutes.', 'min.')),

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -47,6 +48,7 @@
     <form method="POST" action="?/save" class="sheet" use:enhance={keeping}>
       <h2>{data.me.name}</h2>
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
+      <Opened entry={data.opened} {kept} />
       <TextField label="Name" name="name" value={typed(kept, 'name', data.me.name)} error={kept?.errors?.name} />
       <SelectField
         label="Units"

@@ -1,8 +1,9 @@
 import { redirect } from '@sveltejs/kit';
 import { ruleText, type CheckRule } from '#core/time/deadline';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused } from '$lib/server/form';
+import { attempt, openedOn, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
+import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
 import { currentLine } from '$lib/server/repositories/sets';
 import { readRule } from '$lib/server/ruleForm';
@@ -16,6 +17,7 @@ export const load: PageServerLoad = async ({ locals }) => {
     rule,
     words: rule ? ruleText(rule) : '',
     entry: newId(),
+    opened: line?.entry,
   };
 };
 
@@ -33,7 +35,8 @@ export const actions: Actions = {
         kind: 'line',
         occurredAt: locals.now,
         by: locals.who.person.id,
-        body: { ...line, rule, rulebook: read.text('rulebook') },
+        ...openedOn(read, line),
+        body: { ...bodyOf(line), rule, rulebook: read.text('rulebook') },
       }),
     );
     if ('failure' in result) return result.failure;

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import RuleFields from '$lib/ui/RuleFields.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -28,6 +29,7 @@
     <form method="POST" class="sheet mt-4 max-w-xl" use:enhance={keeping}>
       <h2>Change the check interval</h2>
       <Problem text={kept?.problem} />
+      <Opened entry={data.opened} {kept} />
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />
       <RuleFields {kept} rule={data.rule} />
       <TextField

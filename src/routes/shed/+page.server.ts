@@ -55,7 +55,7 @@ export const load: PageServerLoad = async ({ locals }) => {
       id: m.id,
       entry: m.entry,
       when: whenText(new Date(m.at), locals.now, zone),
-      text: `${names[m.stock]?.name ?? ''}: ${m.why} ${stockText(Math.abs(m.amount), names[m.stock]?.unit ?? 'pieces', person.system)}${m.note ? `, ${m.note}` : ''}`,
+      text: `${names[m.stock]?.name ?? ''}: ${m.why} ${stockText(m.count ?? Math.abs(m.amount), names[m.stock]?.unit ?? 'pieces', person.system)}${m.note ? `, ${m.note}` : ''}`,
     })),
     kits: packed.map((kit) => {
       const items = kit.items.flatMap(({ stock: id, amount }) => {
@@ -88,7 +88,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 };
 
 /** Writes one entry of the shed, or gives back the refusal. */
-async function write(read: Reader, locals: App.Locals, ...entries: Pick<NewEntry, 'id' | 'kind' | 'body'>[]) {
+async function write(read: Reader, locals: App.Locals, ...entries: Pick<NewEntry, 'id' | 'kind' | 'body' | 'opened'>[]) {
   const common = { crew: locals.who.crew, occurredAt: locals.now, by: locals.who.person.id };
   const result = await attempt(read, () => record(db(), ...entries.map((entry) => ({ ...common, ...entry }) as NewEntry)));
   if ('failure' in result) return result.failure;
@@ -129,7 +129,8 @@ export const actions: Actions = {
                 stock: id,
                 at: wholeMinute(locals.now).toISOString(),
                 why: 'counted',
-                amount,
+                amount: 0,
+                count: amount,
                 set: null,
                 note: '',
               },
@@ -159,8 +160,8 @@ export const actions: Actions = {
     if (of && typed === null)
       read.refuse('moved', `How much is a number of ${unitWords(of.unit, locals.who.person.system)}: write it like 12.`);
     if (!of || typed === null || !read.ok()) return refused(read);
-    const amount = why === 'counted' ? typed - of.have : why === 'used' || why === 'scrapped' ? -Math.abs(typed) : typed;
-    if (amount === 0) read.refuse('moved', 'Nothing came or went: that much was there already.');
+    const amount = why === 'counted' ? 0 : why === 'used' || why === 'scrapped' ? -Math.abs(typed) : typed;
+    if (amount === 0 && why !== 'counted') read.refuse('moved', 'Nothing came or went: that much was there already.');
     if (!read.ok()) return refused(read);
     const entry = read.text('entry');
     return write(read, locals, {
@@ -172,6 +173,7 @@ export const actions: Actions = {
         at: wholeMinute(locals.now).toISOString(),
         why,
         amount,
+        count: why === 'counted' ? typed : null,
         set: null,
         note: read.text('note'),
       },
@@ -212,7 +214,7 @@ export const actions: Actions = {
     if (!one || !device) read.refuse('device', 'That snare was booked already.');
     if (!one || !device || !read.ok()) return refused(read);
     const entry = read.text('entry');
-    const { set: _, ...body } = device;
+    const { set: _, entry: opened, ...body } = device;
     const back = kept.filter(
       (s) => (s.kind === 'lock' && read.text('lock') === 'yes') || (s.kind === 'swivel' && read.text('swivel') === 'yes'),
     );
@@ -223,6 +225,7 @@ export const actions: Actions = {
       {
         id: entry,
         kind: 'device',
+        opened,
         body: { ...body, condition: 'broken', note: `cable scrapped after the catch in ${one.set.number} ${one.set.name}` },
       },
       ...back.map((s): Pick<NewEntry, 'id' | 'kind' | 'body'> => ({

@@ -7,10 +7,12 @@ import { simulateFix, simulateWind } from '#core/sim/outside';
 import { spanText } from '#core/time/localTime';
 import { iceAt } from '#core/ice/growth';
 import { merged } from '#core/weather/hours';
-import type { Station } from '#core/record/kinds';
+import type { Station } from '#core/stations/placed';
 import { stateOf } from '#core/sets/standing';
-import { printLength, printLevel } from '#core/units/length';
+import { levelText, plainFrame } from '#core/units/frame';
+import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
+import { bodyOf } from '$lib/server/record/upsert';
 import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
@@ -18,7 +20,7 @@ import { sites } from '$lib/server/repositories/places';
 import { grounds } from '$lib/server/repositories/scouting';
 import { factorAt } from '$lib/server/moving';
 import { weatherSince } from '$lib/server/repositories/moving';
-import { loadSeason, type Season } from '$lib/server/season';
+import { frameOf, loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
 
 const HOUR = 3_600_000;
@@ -50,8 +52,9 @@ export const load: PageServerLoad = async ({ locals, url }) => {
         .filter((w) => w.site === site.id)
         .map((water) => {
           const levels = season?.levels[water.id];
+          const frame = season?.frames[water.id] ?? plainFrame(system);
           const views = (season?.views ?? []).filter((v) => v.station.water === water.id);
-          const verdicts = views.filter((v) => v.state === 'live').map((v) => stateOf(v, levels ?? NEVER, system)?.verdict ?? 'unknown');
+          const verdicts = views.filter((v) => v.state === 'live').map((v) => stateOf(v, levels ?? NEVER, frame)?.verdict ?? 'unknown');
           const level = levels?.known.pond;
           const line = ground.find((g) => g.water === water.id && (g.kind === 'shore' || g.kind === 'stream line'));
           return {
@@ -62,7 +65,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
             stations: (season?.stations ?? []).filter((s) => s.water === water.id).length,
             live: verdicts.length,
             out: verdicts.filter((v) => !['fine', 'nearEdge', 'unknown'].includes(v)).length,
-            level: level === undefined ? 'never read' : `${printLevel(level, system)}, read ${spanText(levels?.age.pond ?? 0)} ago`,
+            level: level === undefined ? 'never read' : `${levelText(level, frame)}, read ${spanText(levels?.age.pond ?? 0)} ago`,
             upwind: line && line.shape.type !== 'Point' ? upwindText(line.kind as 'shore', pointsOf(line.shape).points, wind) : '',
           };
         }),
@@ -82,7 +85,7 @@ function stationsOnMap(season: Season, ground: Awaited<ReturnType<typeof grounds
   const leave = boundariesOf(ground);
   return season.stations.map((s) => {
     const view = season.views.find((v) => v.station.id === s.id);
-    const state = view?.state === 'live' ? stateOf(view, season.levels[s.water] ?? NEVER, system) : null;
+    const state = view?.state === 'live' ? stateOf(view, season.levels[s.water] ?? NEVER, frameOf(season, s.water, system)) : null;
     return {
       id: s.id,
       water: s.water,
@@ -141,7 +144,7 @@ export const actions: Actions = {
     const read = reader(await request.formData(), locals.who);
     const season = await loadSeason(locals);
     const subject = read.text('subject');
-    const station = season?.stations.find((s) => s.id === subject);
+    const station = season?.stored.stations.find((s) => s.id === subject);
     const form = station ? 'point' : FORMS.includes(read.text('form') as Form) ? (read.text('form') as Form) : 'line';
     const points = parsePoints(read.text('points'));
     if (!points.ok) read.refuse('points', points.sentence);
@@ -158,10 +161,16 @@ export const actions: Actions = {
         record(
           db(),
           station && made.shape.type === 'Point'
-            ? { ...common, kind: 'station', body: { ...station, lon: made.shape.coordinates[0], lat: made.shape.coordinates[1] } }
+            ? {
+                ...common,
+                kind: 'station',
+                opened: station.entry,
+                body: { ...bodyOf(station), lon: made.shape.coordinates[0], lat: made.shape.coordinates[1] },
+              }
             : {
                 ...common,
                 kind: 'ground',
+                ...(old ? { opened: old.entry } : {}),
                 body: {
                   ...(kept ?? fresh),
                   kind: read.text('groundKind') as GroundKind,

@@ -1,10 +1,21 @@
 import type { ZodError } from 'zod';
+import type { Body, Kind } from '#core/record/kinds';
+import type { Entry } from '../repositories/entries';
+
+/** What was changed under an open form: the body it was opened on, the truth now, and the entry that made it so. */
+export interface Stale {
+  kind: Kind;
+  was: Body<Kind>;
+  is: Body<Kind>;
+  latest: Entry;
+}
 
 /** Something the record did not take, in words, beside the field it is about. */
 export class Refusal extends Error {
   constructor(
     readonly fields: Record<string, string>,
-    readonly code: 'input' | 'conflict' | 'differs' | 'foreign' | 'unknown' = 'input',
+    readonly code: 'input' | 'conflict' | 'differs' | 'foreign' | 'unknown' | 'stale' = 'input',
+    readonly stale: Stale | null = null,
   ) {
     super(Object.values(fields).join(' '));
   }
@@ -27,6 +38,7 @@ const CONSTRAINTS: Record<string, [field: string, sentence: string]> = {
   set_number_once: ['number', 'Another set of this line has that number.'],
   station_number_once: ['number', 'Another station has that number.'],
   one_gauge_a_surface: ['surface', 'This water already has a gauge on that surface.'],
+  entry_id_once: ['form', 'Already saved with other values. Open it in the book to correct it.'],
   corrected_once: ['corrects', 'This entry was corrected already: correct the newer one.'],
   corrects_an_entry: ['corrects', 'There is no such entry to correct.'],
   catch_weighs_something: ['weight', 'A weight is more than 0 and less than 100 kg.'],

@@ -1,10 +1,13 @@
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
 import { carry, sorted } from '#core/record/carry';
-import { KIND_WORDS, SCHEMAS, WITHDRAWABLE, type Body, type Draft, type Kind } from '#core/record/kinds';
+import { faultsOf } from '#core/record/faults';
+import { fold } from '#core/record/fold';
+import { BODY_VERSION, KIND_WORDS, SCHEMAS, WITHDRAWABLE, type Body, type Draft, type Kind } from '#core/record/kinds';
 import { now } from '../clock';
-import type { Entry } from '../repositories/entries';
+import { pastOf, type Entry } from '../repositories/entries';
 import { apply } from './apply';
+import { hold, touchedBy } from './locks';
 import { Refusal, refusalOf, refusalOfIssues } from './refusal';
 
 /** An entry as it is handed in. Its id is made by whoever writes it, so that a thing sent twice is one thing. */
@@ -16,6 +19,10 @@ export interface NewEntry<K extends Kind = Kind> {
   by: string | null;
   body: K extends Kind ? Draft<K> : never;
   corrects?: string;
+  /** the entry that last wrote this thing when the form was opened; left out for a thing that is new */
+  opened?: string;
+  /** the newer entry that was shown since, on top of which it is sent again */
+  onto?: string;
   reason?: string;
 }
 
@@ -34,111 +41,139 @@ const hashOf = (body: unknown): string =>
     .update(JSON.stringify(sorted(body)))
     .digest('hex');
 
+/** A deadlock or a serialisation that failed: nothing was written, the same can be tried at once. */
+const PASSING = new Set(['40P01', '40001']);
+const TRIES = 4;
+
 /**
- * Writes entries and the truth they leave behind, all or none.
+ * Writes entries and the truth they leave behind, all or none, as one batch that can be taken back as one.
  *
  * @returns `again` when every one of them was already in the book with the same body
- * @throws Refusal in words when the record does not take one
+ * @throws Refusal in words when the record does not take one; `stale` when the thing was changed since the form was opened
  */
 export async function record(db: Knex, ...entries: (NewEntry | Withdrawal)[]): Promise<Written> {
-  try {
-    return await db.transaction(async (trx) => {
-      let written: Written = 'again';
-      for (const entry of entries) {
-        const one = 'withdraws' in entry ? await withdraw(trx, entry) : await write(trx, entry);
-        if (one === 'written') written = one;
-      }
-      return written;
-    });
-  } catch (error) {
-    throw refusalOf(error) ?? error;
+  for (let tried = 1; ; tried += 1) {
+    try {
+      return await db.transaction((trx) => writeAll(trx, entries));
+    } catch (error) {
+      if (tried < TRIES && PASSING.has((error as { code?: string }).code ?? '')) continue;
+      throw refusalOf(error) ?? error;
+    }
   }
 }
 
-async function write(trx: Knex, entry: NewEntry): Promise<Written> {
-  const parsed = SCHEMAS[entry.kind].safeParse(entry.body);
-  if (!parsed.success) throw refusalOfIssues(parsed.error);
-  const body = parsed.data as Body<Kind>;
-  if (entry.corrects) await assertCorrectable(trx, entry.crew, entry.corrects, entry.kind, body.id);
-  const inserted = await insert(trx, {
-    id: entry.id,
-    crew_id: entry.crew,
-    kind: entry.kind,
-    subject: body.id,
-    occurred_at: entry.occurredAt,
-    by: entry.by,
-    corrects: entry.corrects ?? null,
-    reason: entry.reason ?? '',
-    withdrawn: false,
-    body,
+async function writeAll(trx: Knex, entries: (NewEntry | Withdrawal)[]): Promise<Written> {
+  const [first] = entries;
+  if (!first) return 'again';
+  const targets = await targetsOf(trx, entries);
+  const things = entries.flatMap((entry) => {
+    if (!('withdraws' in entry)) return touchedBy(entry.kind, entry.body.id, entry.body);
+    const target = targets.get(entry.withdraws);
+    return target ? touchedBy(target.kind, target.subject, target.body) : [];
   });
-  if (!inserted) return 'again';
-  const truth = entry.corrects ? await truthOf(trx, entry.crew, entry.kind, body.id) : body;
-  const checked = SCHEMAS[entry.kind].safeParse(truth);
+  await hold(trx, first.crew, things);
+  let written: Written = 'again';
+  for (const entry of entries) {
+    const one = 'withdraws' in entry ? await withdraw(trx, entry, first.id) : await write(trx, entry, first.id);
+    if (one === 'written') written = one;
+  }
+  return written;
+}
+
+/** What is to be withdrawn: an entry never changes, so it can be read before anything is held. */
+async function targetsOf(trx: Knex, entries: (NewEntry | Withdrawal)[]): Promise<Map<string, Entry>> {
+  const ids = entries.flatMap((entry) => ('withdraws' in entry ? [entry.withdraws] : []));
+  if (ids.length === 0) return new Map();
+  const rows: Entry[] = await trx('entry').whereIn('id', ids);
+  return new Map(rows.map((row) => [row.id, row]));
+}
+
+async function write(trx: Knex, entry: NewEntry, batch: string): Promise<Written> {
+  const { id, crew, kind, occurredAt, by, corrects = null, opened = null, reason = '' } = entry;
+  const parsed = SCHEMAS[kind].safeParse(entry.body);
+  if (!parsed.success) throw refusalOfIssues(parsed.error);
+  const sent = parsed.data as Body<Kind>;
+  const body_hash = hashOf([kind, corrects, false, sent]);
+  if (await isThere(trx, id, crew, body_hash)) return 'again';
+  const past = await pastOf(trx, crew, kind, sent.id);
+  if (corrects) assertCorrectable(past, corrects, await trx('entry').where({ id: corrects, crew_id: crew }).first('id'));
+  const before = fold(past) as Body<Kind> | null;
+  const body = corrects ? sent : onTop(entry, sent, past, before);
+  const row = { id, crew_id: crew, kind, subject: sent.id, occurred_at: occurredAt, by, corrects, reason, withdrawn: false, body, batch };
+  const own = { ...row, opened: corrects || past.length === 0 ? null : (entry.onto ?? opened), version: BODY_VERSION };
+  await insert(trx, own, body_hash);
+  const checked = SCHEMAS[kind].safeParse(fold([...past, own]));
   if (!checked.success) throw refusalOfIssues(checked.error);
-  await apply(trx, entry.kind, body.id, checked.data as Body<Kind>, { crew: entry.crew, entry: entry.id });
+  const truth = checked.data as Body<Kind>;
+  const faults = faultsOf(kind, truth, before);
+  if (Object.keys(faults).length > 0) throw new Refusal(faults);
+  await apply(trx, kind, sent.id, truth, { crew, entry: id });
   return 'written';
 }
 
-async function withdraw(trx: Knex, { id, crew, withdraws, by, reason }: Withdrawal): Promise<Written> {
+/** A whole body as it is kept: as sent when nobody wrote the thing since the form was opened, else the sender's own changes on top of the newer truth. */
+function onTop({ kind, opened, onto }: NewEntry, sent: Body<Kind>, past: readonly Entry[], truth: Body<Kind> | null): Body<Kind> {
+  const last = past.at(-1);
+  if (!last || truth === null || opened === last.id) return sent;
+  const then = past.findIndex((e) => e.id === opened);
+  const was = then === -1 ? null : (fold(past.slice(0, then + 1)) as Body<Kind> | null);
+  if (was !== null && onto === last.id) return carry(was, sent, truth) as Body<Kind>;
+  throw new Refusal({ form: `This ${KIND_WORDS[kind].toLowerCase()} was changed since the page was opened.` }, 'stale', {
+    kind,
+    was: was ?? truth,
+    is: truth,
+    latest: last,
+  });
+}
+
+async function withdraw(trx: Knex, { id, crew, withdraws, by, reason }: Withdrawal, batch: string): Promise<Written> {
   const target: Entry | undefined = await trx('entry').where({ id: withdraws, crew_id: crew }).first();
-  if (!target) throw new Refusal({ corrects: 'There is no such entry to withdraw.' }, 'unknown');
-  if (!WITHDRAWABLE.includes(target.kind))
-    throw new Refusal({ corrects: `A ${KIND_WORDS[target.kind].toLowerCase()} is corrected, not withdrawn.` });
-  const inserted = await insert(trx, {
+  if (!target) throw new Refusal({ corrects: 'There is no such entry to take back.' }, 'unknown');
+  const { kind, subject } = target;
+  const body_hash = hashOf([kind, withdraws, true, { id: subject }]);
+  if (await isThere(trx, id, crew, body_hash)) return 'again';
+  const past = await pastOf(trx, crew, kind, subject);
+  const row = {
     id,
     crew_id: crew,
-    kind: target.kind,
-    subject: target.subject,
+    kind,
+    subject,
     occurred_at: target.occurred_at,
     by,
     corrects: withdraws,
     reason,
     withdrawn: true,
-    body: { id: target.subject },
-  });
-  if (!inserted) return 'again';
-  await apply(trx, target.kind, target.subject, null, { crew, entry: id });
+    body: { id: subject },
+    batch,
+    opened: null,
+    version: BODY_VERSION,
+  };
+  const truth = fold([...past, row]) as Body<Kind> | null;
+  if (truth === null && !WITHDRAWABLE.includes(kind))
+    throw new Refusal({ corrects: `A ${KIND_WORDS[kind].toLowerCase()} is corrected, not withdrawn.` });
+  await insert(trx, row, body_hash);
+  await apply(trx, kind, subject, truth, { crew, entry: id });
   return 'written';
 }
 
-async function insert(trx: Knex, row: Omit<Entry, 'seq' | 'recorded_at' | 'body_hash' | 'body'> & { body: unknown }): Promise<boolean> {
-  const body_hash = hashOf([row.kind, row.corrects, row.withdrawn, row.body]);
-  const done = await trx('entry')
-    .insert({ ...row, body: JSON.stringify(row.body), body_hash, recorded_at: now() })
-    .onConflict('id')
-    .ignore()
-    .returning('id');
-  if (done.length > 0) return true;
-  const there: Entry | undefined = await trx('entry').where({ id: row.id }).first();
-  if (there?.crew_id !== row.crew_id) throw new Refusal({ id: 'This entry belongs to another crew.' }, 'foreign');
-  if (there.body_hash === body_hash) return false;
-  throw new Refusal(
-    { form: 'This was sent before with other values, and the first is in the book. Open it there and correct it.' },
-    'differs',
-  );
+/** Whether an entry with that id and body is in the book already. */
+async function isThere(trx: Knex, id: string, crew: string, body_hash: string): Promise<boolean> {
+  const there: Entry | undefined = await trx('entry').where({ id }).first();
+  if (!there) return false;
+  if (there.crew_id !== crew) throw new Refusal({ id: 'This entry belongs to another crew.' }, 'foreign');
+  if (there.body_hash === body_hash) return true;
+  throw new Refusal({ form: 'Already saved with other values. Open it in the book to correct it.' }, 'differs');
 }
 
-async function assertCorrectable(trx: Knex, crew: string, corrects: string, kind: Kind, subject: string): Promise<void> {
-  const target: Entry | undefined = await trx('entry').where({ id: corrects, crew_id: crew }).first();
+type NewRow = Omit<Entry, 'seq' | 'recorded_at' | 'body_hash' | 'body'> & { body: unknown };
+
+const insert = (trx: Knex, row: NewRow, body_hash: string): Promise<unknown> =>
+  trx('entry').insert({ ...row, body: JSON.stringify(row.body), body_hash, recorded_at: now() });
+
+function assertCorrectable(past: readonly Entry[], corrects: string, exists: unknown): void {
+  const target = past.find((e) => e.id === corrects);
+  if (!target && exists) throw new Refusal({ corrects: 'A correction speaks of the same thing as the entry it corrects.' });
   if (!target) throw new Refusal({ corrects: 'There is no such entry to correct.' }, 'unknown');
-  if (target.kind !== kind || target.subject !== subject)
-    throw new Refusal({ corrects: 'A correction speaks of the same thing as the entry it corrects.' });
-  if (target.withdrawn) throw new Refusal({ corrects: 'This entry was withdrawn. Enter it anew.' });
-}
-
-async function truthOf(trx: Knex, crew: string, kind: Kind, subject: string): Promise<unknown> {
-  const entries: Entry[] = await trx('entry').where({ crew_id: crew, kind, subject }).orderBy('seq');
-  return fold(entries);
-}
-
-/** The truth that a subject's entries leave behind, oldest first; null when it was withdrawn. */
-export function fold(entries: Pick<Entry, 'id' | 'corrects' | 'withdrawn' | 'body'>[]): unknown {
-  let truth: unknown = null;
-  for (const entry of entries) {
-    const base = entries.find((e) => e.id === entry.corrects);
-    if (entry.withdrawn) truth = null;
-    else truth = base && truth !== null ? carry(base.body, entry.body, truth) : entry.body;
-  }
-  return truth;
+  if (target.withdrawn || past.some((e) => e.withdrawn && e.corrects === corrects))
+    throw new Refusal({ corrects: 'This entry was withdrawn. Enter it anew.' });
 }

@@ -1,5 +1,7 @@
 import type { Knex } from 'knex';
-import type { Kind } from '#core/record/kinds';
+import { BODY_VERSION, type Kind } from '#core/record/kinds';
+import { upgrade } from '#core/record/upgrade';
+import { zerosOf } from '../record/zeros';
 
 export interface Entry {
   id: string;
@@ -15,7 +17,37 @@ export interface Entry {
   reason: string;
   body: Record<string, unknown>;
   body_hash: string;
+  /** the first entry of the form that wrote this one */
+  batch: string | null;
+  /** the entry on whose truth this body was written */
+  opened: string | null;
+  /** the shape of its body when it was written */
+  version: number;
 }
+
+/** Entries with their bodies in the shape of today. */
+export async function modern<E extends Entry>(db: Knex, crew: string, entries: E[]): Promise<E[]> {
+  if (entries.every((e) => e.version >= BODY_VERSION)) return entries;
+  const zeros = await zerosOf(db, crew);
+  return entries.map((e) =>
+    e.withdrawn || e.version >= BODY_VERSION ? e : { ...e, body: upgrade(e.kind, e.body, e.version, zeros(e.seq), e.occurred_at) },
+  );
+}
+
+/** All entries about a thing, oldest first. */
+export async function pastOf(db: Knex, crew: string, kind: Kind, subject: string): Promise<Entry[]> {
+  return modern(db, crew, await db<Entry>('entry').where({ crew_id: crew, subject, kind }).orderBy('seq'));
+}
+
+/** The entry that last wrote a thing: what a form about it is opened on. */
+export async function versionOf(db: Knex, crew: string, subject: string): Promise<string | undefined> {
+  const row: { id: string } | undefined = await db('entry').select('id').where({ crew_id: crew, subject }).orderBy('seq', 'desc').first();
+  return row?.id;
+}
+
+/** Entries that one form wrote, newest first. */
+export const batchOf = (db: Knex, crew: string, batch: string): Promise<Entry[]> =>
+  db<Entry>('entry').where({ crew_id: crew, batch }).orderBy('seq', 'desc');
 
 export interface LoggedEntry extends Entry {
   corrected_by: string | null;
@@ -58,11 +90,13 @@ export async function log(db: Knex, crew: string, filter: LogFilter): Promise<{ 
       .offset(((filter.page ?? 1) - 1) * PAGE),
     narrow(db('entry as e').count('* as n')).first(),
   ]);
-  return { entries, total: Number((count as { n?: number } | undefined)?.n ?? 0) };
+  return { entries: await modern(db, crew, entries), total: Number((count as { n?: number } | undefined)?.n ?? 0) };
 }
 
-export const entryOf = (db: Knex, crew: string, id: string): Promise<LoggedEntry | undefined> =>
-  logged(db).where({ 'e.id': id, 'e.crew_id': crew }).first();
+export async function entryOf(db: Knex, crew: string, id: string): Promise<LoggedEntry | undefined> {
+  const found: LoggedEntry | undefined = await logged(db).where({ 'e.id': id, 'e.crew_id': crew }).first();
+  return found && (await modern(db, crew, [found]))[0];
+}
 
 /** The newest entry about each subject of a kind, by subject. */
 export async function latestEntries(db: Knex, crew: string, kind: Kind): Promise<Record<string, string>> {

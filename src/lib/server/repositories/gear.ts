@@ -5,14 +5,26 @@ import { upsert, type Owner } from '../record/upsert';
 export const putDevice = (trx: Knex, device: Device, { crew, entry }: Owner) => upsert(trx, 'device', { ...device, entry_id: entry }, crew);
 
 export interface DeviceWhere extends Device {
+  entry: string;
   /** the set in which it stands now */
   set: { id: string; number: number; name: string } | null;
 }
 
 /** The shed: every device, and the set in which it stands. */
 export async function devices(db: Knex, crew: string): Promise<DeviceWhere[]> {
-  const rows: (Device & { set_id: string | null; set_number: number; set_name: string })[] = await db('device as d')
-    .select('d.id', 'd.tag', 'd.class', 'd.size', 'd.condition', 'd.note', 's.id as set_id', 's.number as set_number', 's.name as set_name')
+  const rows: (Device & { entry: string; set_id: string | null; set_number: number; set_name: string })[] = await db('device as d')
+    .select(
+      'd.id',
+      'd.tag',
+      'd.class',
+      'd.size',
+      'd.condition',
+      'd.note',
+      'd.entry_id as entry',
+      's.id as set_id',
+      's.number as set_number',
+      's.name as set_name',
+    )
     .leftJoin('stay as y', (join) => join.on('y.device_id', 'd.id').andOnVal('y.live_to', 'infinity'))
     .leftJoin('trap_set as s', 's.id', 'y.set_id')
     .where('d.crew_id', crew)
@@ -36,16 +48,24 @@ export interface StockHad extends Stock {
   used: number;
 }
 
-/** The stock with how much of it there is; `since` counts what was used. */
+/** The stock with how much of it there is, from the last count on; `since` counts what was used. */
 export async function stock(db: Knex, crew: string, since: Date): Promise<StockHad[]> {
-  const rows = (await db('stock as s')
-    .select('s.id', 's.name', 's.kind', 's.unit', 's.low', 's.cost', 's.note', 's.entry_id')
-    .select(db.raw('sum(m.amount) as have'))
-    .select(db.raw(`-sum(m.amount) filter (where m.why = 'used' and m.at >= ?) as used`, [since]))
-    .leftJoin('stock_move as m', 'm.stock_id', 's.id')
-    .where('s.crew_id', crew)
-    .groupBy('s.id')
-    .orderBy(['s.kind', 's.name'])) as unknown as (Stock & { entry_id: string; have: number | null; used: number | null })[];
+  const { rows } = await db.raw<{ rows: (Stock & { entry_id: string; have: number | null; used: number | null })[] }>(
+    `select s.id, s.name, s.kind, s.unit, s.low, s.cost, s.note, s.entry_id,
+       coalesce(c.count, 0) + coalesce(sum(m.amount) filter (where c.at is null or (m.at, e.seq) > (c.at, c.seq)), 0) as have,
+       -sum(m.amount) filter (where m.why = 'used' and m.at >= :since) as used
+     from stock s
+     left join lateral (
+       select k.count, k.at, l.seq from stock_move k join entry l on l.id = k.entry_id
+       where k.stock_id = s.id and k.count is not null order by k.at desc, l.seq desc limit 1
+     ) c on true
+     left join stock_move m on m.stock_id = s.id
+     left join entry e on e.id = m.entry_id
+     where s.crew_id = :crew
+     group by s.id, c.count, c.at, c.seq
+     order by s.kind, s.name`,
+    { crew, since },
+  );
   return rows.map(({ entry_id, have, used, ...own }) => ({ ...own, entry: entry_id, have: have ?? 0, used: used ?? 0 }));
 }
 
@@ -53,7 +73,7 @@ export async function stock(db: Knex, crew: string, since: Date): Promise<StockH
 export async function stockMoves(db: Knex, crew: string, limit: number): Promise<(StockMove & { entry: string })[]> {
   const rows: (Omit<StockMove, 'stock' | 'set' | 'at'> & { stock_id: string; set_id: string | null; at: Date; entry_id: string })[] =
     await db('stock_move')
-      .select('id', 'stock_id', 'at', 'why', 'amount', 'set_id', 'note', 'entry_id')
+      .select('id', 'stock_id', 'at', 'why', 'amount', 'count', 'set_id', 'note', 'entry_id')
       .where({ crew_id: crew })
       .orderBy([
         { column: 'at', order: 'desc' },

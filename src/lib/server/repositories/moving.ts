@@ -1,8 +1,10 @@
 import type { Knex } from 'knex';
 import type { ForecastBody, Ice, LoggedBody, WeatherBody } from '#core/record/kinds';
+import { elevationOf, type Hung } from '#core/water/gauge';
 import type { WeatherStretch } from '#core/weather/hours';
-import { upsert, type Owner } from '../record/upsert';
-import type { Written } from './scouting';
+import { upsert, type Owner, type Written } from '../record/upsert';
+
+type Board = Hung & { id: string };
 
 export const putWeather = (trx: Knex, weather: WeatherBody, { crew, entry }: Owner) =>
   upsert(trx, 'weather', { ...weather, entry_id: entry }, crew);
@@ -52,14 +54,22 @@ export interface Kept extends Omit<ForecastBody, 'made'> {
   made: Date;
 }
 
-/** What was forecast for gauges since a time, oldest first. */
-export async function forecastsSince(db: Knex, crew: string, since: Date): Promise<Kept[]> {
+/** What was forecast for gauges since a time, as elevations, oldest first. */
+export async function forecastsSince(db: Knex, crew: string, boards: readonly Board[], since: Date): Promise<Kept[]> {
   const rows: (Omit<Kept, 'gauge'> & { gauge_id: string })[] = await db('forecast')
     .select('id', 'gauge_id', 'made', 'points', 'note')
     .where({ crew_id: crew })
     .where('made', '>=', since)
     .orderBy('made');
-  return rows.map(({ gauge_id, ...own }) => ({ ...own, gauge: gauge_id }));
+  return rows.map(({ gauge_id, points, ...own }) => {
+    const board = boards.find((g) => g.id === gauge_id);
+    const up = (level: number, at: number): number => elevationOf(board, level, at);
+    return {
+      ...own,
+      gauge: gauge_id,
+      points: points.map(({ at, low, middle, high }) => ({ at, low: up(low, at), middle: up(middle, at), high: up(high, at) })),
+    };
+  });
 }
 
 /** Loggers read into a gauge, newest first. */
@@ -70,11 +80,11 @@ export const loggers = (
 ): Promise<{ id: string; name: string; from: Date; to: Date; rows: number; entry_id: string }[]> =>
   db('logged').select('id', 'name', 'from', 'to', 'rows', 'entry_id').where({ crew_id: crew, gauge_id: gauge }).orderBy('from', 'desc');
 
-/** Every level of a gauge since a time, read or logged, in the order of time. */
+/** Every level of a gauge since a time, read or logged, as an elevation, in the order of time. */
 export async function levelsSince(
   db: Knex,
   crew: string,
-  gauge: string,
+  gauge: Board,
   since: Date,
 ): Promise<{ at: Date; level: number; source: string }[]> {
   const { rows } = await db.raw<{ rows: { at: Date; level: number; source: string }[] }>(
@@ -82,7 +92,7 @@ export async function levelsSince(
      union all
      select at, level, 'logger' from logged_point where crew_id = :crew and gauge_id = :gauge and at >= :since
      order by at`,
-    { crew, gauge, since },
+    { crew, gauge: gauge.id, since },
   );
-  return rows;
+  return rows.map((row) => ({ ...row, level: elevationOf(gauge, row.level, row.at.getTime()) }));
 }

@@ -1,8 +1,7 @@
 import type { Knex } from 'knex';
-import type { Crew, Gauge, Person, Site, Station, WaterBody } from '#core/record/kinds';
-import { upsert, type Owner } from '../record/upsert';
-
-const iso = (at: Date | null): string | null => at && at.toISOString();
+import type { Body, Crew, Gauge, Person, Site } from '#core/record/kinds';
+import type { WaterBody } from '#core/water/placed';
+import { upsert, type Owner, type Written } from '../record/upsert';
 
 export async function putCrew(trx: Knex, { id, name, halfLives }: Crew, { entry }: Owner): Promise<void> {
   await trx('crew')
@@ -19,30 +18,10 @@ export const putWater = (trx: Knex, { site, ...water }: WaterBody, { crew, entry
 export const putGauge = (trx: Knex, { water, ...gauge }: Gauge, { crew, entry }: Owner) =>
   upsert(trx, 'gauge', { ...gauge, water_id: water, entry_id: entry }, crew);
 
-export function putStation(trx: Knex, { water, bed, parent, ...station }: Station, { crew, entry }: Owner) {
-  return upsert(
-    trx,
-    'station',
-    {
-      ...station,
-      water_id: water,
-      parent_id: parent,
-      bed_depth: bed?.depth ?? null,
-      bed_level: bed?.level ?? null,
-      bed_at: bed?.at ?? null,
-      entry_id: entry,
-    },
-    crew,
-  );
-}
+export const putStation = (trx: Knex, { water, parent, ...station }: Body<'station'>, { crew, entry }: Owner) =>
+  upsert(trx, 'station', { ...station, water_id: water, parent_id: parent, entry_id: entry }, crew);
 
-interface StationRow extends Omit<Station, 'water' | 'bed' | 'parent'> {
-  water_id: string;
-  parent_id: string | null;
-  bed_depth: number | null;
-  bed_level: number | null;
-  bed_at: Date | null;
-}
+type StationRow = Omit<Written<Body<'station'>>, 'water' | 'parent'> & { water_id: string; parent_id: string | null };
 
 const STATION = [
   'id',
@@ -54,24 +33,23 @@ const STATION = [
   'along',
   'lat',
   'lon',
-  'bed_depth',
-  'bed_level',
-  'bed_at',
+  'bed',
   'crest',
   'parent_id',
   'measures',
   'across',
   'note',
+  'entry_id as entry',
 ];
 
-function stationOf({ water_id, parent_id, bed_depth, bed_level, bed_at, ...row }: StationRow): Station {
-  const bed =
-    bed_depth === null || bed_level === null || bed_at === null ? null : { depth: bed_depth, level: bed_level, at: iso(bed_at) ?? '' };
-  return { ...row, water: water_id, parent: parent_id, bed };
-}
+const stationOf = ({ water_id, parent_id, ...row }: StationRow): Written<Body<'station'>> => ({
+  ...row,
+  water: water_id,
+  parent: parent_id,
+});
 
 /** The crew's stations along their waters; of one water when `water` is given. */
-export async function stations(db: Knex, crew: string, water?: string): Promise<Station[]> {
+export async function stations(db: Knex, crew: string, water?: string): Promise<Written<Body<'station'>>[]> {
   const rows: StationRow[] = await db('station')
     .select(STATION)
     .where({ crew_id: crew, ...(water ? { water_id: water } : {}) })
@@ -79,8 +57,8 @@ export async function stations(db: Knex, crew: string, water?: string): Promise<
   return rows.map(stationOf);
 }
 
-export async function waters(db: Knex, crew: string): Promise<WaterBody[]> {
-  const rows: (Omit<WaterBody, 'site'> & { site_id: string })[] = await db('water')
+export async function waters(db: Knex, crew: string): Promise<Written<WaterBody>[]> {
+  const rows: (Omit<Written<WaterBody>, 'site'> & { site_id: string })[] = await db('water')
     .select(
       'id',
       'site_id',
@@ -97,36 +75,37 @@ export async function waters(db: Knex, crew: string): Promise<WaterBody[]> {
       'pipes',
       'ice',
       'note',
+      'entry_id as entry',
     )
     .where({ crew_id: crew })
     .orderBy('name');
   return rows.map(({ site_id, ...water }) => ({ ...water, site: site_id }));
 }
 
-export async function gauges(db: Knex, crew: string): Promise<Gauge[]> {
-  const rows: (Omit<Gauge, 'water'> & { water_id: string })[] = await db('gauge')
-    .select('id', 'water_id', 'name', 'surface', 'zero', 'earlier')
+export async function gauges(db: Knex, crew: string): Promise<Written<Gauge>[]> {
+  const rows: (Omit<Written<Gauge>, 'water'> & { water_id: string })[] = await db('gauge')
+    .select('id', 'water_id', 'name', 'surface', 'zero', 'earlier', 'entry_id as entry')
     .where({ crew_id: crew })
     .orderBy('surface');
   return rows.map(({ water_id, ...gauge }) => ({ ...gauge, water: water_id }));
 }
 
-export const sites = (db: Knex, crew: string): Promise<(Site & { entry_id: string })[]> =>
+export const sites = (db: Knex, crew: string): Promise<Written<Site>[]> =>
   db('site')
-    .select('id', 'name', 'lat', 'lon', 'owner', 'access', 'endangered', 'users', 'entry_id')
+    .select('id', 'name', 'lat', 'lon', 'owner', 'access', 'endangered', 'users', 'entry_id as entry')
     .where({ crew_id: crew })
     .orderBy('name');
 
-export const people = (db: Knex, crew: string): Promise<Person[]> =>
-  db('person').select('id', 'name', 'system', 'measures', 'minutes').where({ crew_id: crew }).orderBy('name');
+export const people = (db: Knex, crew: string): Promise<Written<Person>[]> =>
+  db('person').select('id', 'name', 'system', 'measures', 'minutes', 'entry_id as entry').where({ crew_id: crew }).orderBy('name');
 
 /** The crew with its own half-lives of sign. */
-export async function crewOf(db: Knex, crew: string): Promise<Crew | undefined> {
-  const row: (Omit<Crew, 'halfLives'> & { half_lives: Crew['halfLives'] }) | undefined = await db('crew')
-    .select('id', 'name', 'half_lives')
+export async function crewOf(db: Knex, crew: string): Promise<Written<Crew> | undefined> {
+  const row: (Omit<Written<Crew>, 'halfLives'> & { half_lives: Crew['halfLives'] }) | undefined = await db('crew')
+    .select('id', 'name', 'half_lives', 'entry_id as entry')
     .where({ id: crew })
     .first();
-  return row && { id: row.id, name: row.name, halfLives: row.half_lives };
+  return row && { id: row.id, name: row.name, halfLives: row.half_lives, entry: row.entry };
 }
 
 /** The person of that id with the crew, or else the first person of the record. */

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { ReadingBody } from '#core/record/kinds';
 import type { SeenReading } from '#core/water/seenText';
+import { elevationOf, type Hung } from '#core/water/gauge';
 import type { Reading } from '#core/water/series';
 import { upsert, type Owner } from '../record/upsert';
 
@@ -10,60 +11,85 @@ export const putReading = (trx: Knex, { gauge, set, ...reading }: ReadingBody, {
 export const removeReading = (trx: Knex, id: string, { crew }: Owner) => trx('reading').where({ id, crew_id: crew }).delete();
 
 export type ReadingsByGauge = Record<string, Reading[]>;
+type Board = Hung & { id: string };
 
 interface Row {
   gauge_id: string;
   at: Date;
   level: number;
   bound: Reading['bound'];
+  by: string | null;
 }
 
-function byGauge(rows: Row[]): ReadingsByGauge {
+/** Readings as elevations, by gauge: where its zero lay then is added here and nowhere else. */
+function byGauge(rows: Row[], boards: readonly Board[]): ReadingsByGauge {
+  const hung = new Map(boards.map((g) => [g.id, g]));
   const found: ReadingsByGauge = {};
-  for (const { gauge_id, at, level, bound } of rows) (found[gauge_id] ??= []).push({ at, level, bound });
+  for (const { gauge_id, at, level, bound, by } of rows)
+    (found[gauge_id] ??= []).push({ at, level: elevationOf(hung.get(gauge_id), level, at.getTime()), bound, by });
   return found;
 }
 
-/** The last exact reading of every gauge, and all readings from `since` to `until`, in the order of time; of two in one minute the one entered later comes last. */
-export async function recentReadings(db: Knex, crew: string, since: Date, until: Date): Promise<ReadingsByGauge> {
+/** Readings of gauges since a time, and the last exact one before it, in the order of time; of two in one minute the one entered later comes last. */
+export async function recentReadings(db: Knex, boards: readonly Board[], since: Date, until: Date): Promise<ReadingsByGauge> {
   const { rows } = await db.raw<{ rows: Row[] }>(
-    `select g.id as gauge_id, r.at, r.level, r.bound
-     from gauge g
+    `select g.id as gauge_id, r.at, r.level, r.bound, e.by
+     from unnest(:gauges::uuid[]) as g (id)
      cross join lateral (
        (select at, level, bound, entry_id from (
-          (select at, level, bound, entry_id from reading where gauge_id = g.id and at <= :until and bound = 'exact' order by at desc limit 1)
+          (select at, level, bound, entry_id from reading where gauge_id = g.id and at < :since and bound = 'exact' order by at desc limit 1)
           union all
-          (select p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at <= :until order by p.at desc limit 1)
+          (select p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at < :since order by p.at desc limit 1)
         ) newest order by at desc limit 1)
-       union
+       union all
        (select at, level, bound, entry_id from reading where gauge_id = g.id and at between :since and :until)
-       union
+       union all
        (select p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at between :since and :until)
      ) r
      join entry e on e.id = r.entry_id
-     where g.crew_id = :crew
      order by g.id, r.at, e.seq`,
-    { since, until, crew },
+    { gauges: boards.map((g) => g.id), since, until },
   );
-  return byGauge(rows);
+  return byGauge(rows, boards);
 }
 
-/** Every reading of the crew's gauges since a time, for exposure. */
-export async function allReadings(db: Knex, crew: string, since = new Date(0)): Promise<ReadingsByGauge> {
-  const { rows } = await db.raw<{ rows: Row[] }>(
-    `select r.gauge_id, r.at, r.level, r.bound from (
-       select gauge_id, at, level, bound, entry_id from reading where crew_id = :crew and at >= :since
-       union all
-       select p.gauge_id, p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.crew_id = :crew and p.at >= :since
-     ) r
+/** For each wanted moment of a gauge the last exact reading until then and the first one after. */
+export async function readingsAround(
+  db: Knex,
+  boards: readonly Board[],
+  wanted: readonly { gauge: string; at: Date }[],
+): Promise<Map<string, Reading[]>> {
+  const found = new Map<string, Reading[]>();
+  if (wanted.length === 0) return found;
+  const side = (table: string, order: 'desc' | 'asc', entry: string): string =>
+    `(select ${table}.at, ${table}.level, ${entry} as entry_id from ${table} where ${table}.gauge_id = w.gauge_id
+      and ${table}.at ${order === 'desc' ? '<=' : '>'} w.at ${table === 'reading' ? `and bound = 'exact'` : ''} order by ${table}.at ${order}, entry_id ${order} limit 1)`;
+  const logged = '(select l.entry_id from logged l where l.id = logged_id)';
+  const { rows } = await db.raw<{ rows: (Omit<Row, 'bound'> & { wanted: Date })[] }>(
+    `select w.gauge_id, w.at as wanted, r.at, r.level, e.by
+     from unnest(:gauges::uuid[], :times::timestamptz[]) as w (gauge_id, at)
+     cross join lateral (${side('reading', 'desc', 'reading.entry_id')} union all ${side('reading', 'asc', 'reading.entry_id')}
+       union all ${side('logged_point', 'desc', logged)} union all ${side('logged_point', 'asc', logged)}) r
      join entry e on e.id = r.entry_id
      order by r.at, e.seq`,
-    { crew, since },
+    { gauges: wanted.map((w) => w.gauge), times: wanted.map((w) => w.at) },
   );
-  return byGauge(rows);
+  const hung = new Map(boards.map((g) => [g.id, g]));
+  for (const { gauge_id, wanted: moment, at, level, by } of rows) {
+    const key = momentKey(gauge_id, moment);
+    const reading: Reading = { at, level: elevationOf(hung.get(gauge_id), level, at.getTime()), bound: 'exact', by };
+    found.set(key, [...(found.get(key) ?? []), reading]);
+  }
+  return found;
 }
 
-/** What was seen at a gauge besides its level: clarity and crests, of the last year. */
+export const momentKey = (gauge: string, at: Date): string => `${gauge} ${at.getTime()}`;
+
+/** Every reading of gauges since a time, for exposure. */
+export const allReadings = (db: Knex, boards: readonly Board[], since = new Date(0)): Promise<ReadingsByGauge> =>
+  recentReadings(db, boards, since, new Date(8.64e15));
+
+/** What was seen at a gauge besides its level: clarity and high-water marks, as the gauge shows them, of the last year. */
 export const seenAt = (db: Knex, crew: string, gauge: string): Promise<SeenReading[]> =>
   db('reading')
     .select('at', 'level', 'bound', 'clarity', 'since')
@@ -71,25 +97,3 @@ export const seenAt = (db: Knex, crew: string, gauge: string): Promise<SeenReadi
     .where((query) => query.where('bound', 'crest').orWhereNot('clarity', 'not looked'))
     .orderBy('at', 'desc')
     .limit(50);
-
-/** Readings of a gauge that were taken after a time, each with the entry that last wrote it. */
-export async function readingsAfter(db: Knex, crew: string, gauge: string, at: Date): Promise<(ReadingBody & { entry: string })[]> {
-  const rows: (Omit<ReadingBody, 'gauge' | 'at' | 'since' | 'set'> & {
-    at: Date;
-    since: Date | null;
-    set_id: string | null;
-    entry_id: string;
-  })[] = await db('reading')
-    .select('id', 'at', 'level', 'bound', 'source', 'since', 'clarity', 'set_id', 'note', 'entry_id')
-    .where({ crew_id: crew, gauge_id: gauge })
-    .where('at', '>', at)
-    .orderBy('at');
-  return rows.map(({ at: when, since, set_id, entry_id, ...own }) => ({
-    ...own,
-    gauge,
-    at: when.toISOString(),
-    since: since && since.toISOString(),
-    set: set_id,
-    entry: entry_id,
-  }));
-}

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
-import type { CameraRoll, Earlier, Ground, Intent, Opening, StationLevel, Survey } from '#core/record/kinds';
-import { upsert, type Owner } from '../record/upsert';
+import type { Body, CameraRoll, Earlier, Ground, Intent, StationLevel, Survey } from '#core/record/kinds';
+import { upsert, type Owner, type Written } from '../record/upsert';
 
 export const putStationLevel = (trx: Knex, { station, ...own }: StationLevel, { crew, entry }: Owner) =>
   upsert(trx, 'station_level', { ...own, station_id: station, entry_id: entry }, crew);
@@ -13,8 +13,8 @@ export const putSurvey = (trx: Knex, { water, station, ...own }: Survey, { crew,
 export const putIntent = (trx: Knex, { line, station, ...own }: Intent, { crew, entry }: Owner) =>
   upsert(trx, 'intent', { ...own, line_id: line, station_id: station, entry_id: entry }, crew);
 
-export const putOpening = (trx: Knex, { water, ...own }: Opening, { crew, entry }: Owner) =>
-  upsert(trx, 'opening', { ...own, water_id: water, entry_id: entry }, crew);
+export const putOpening = (trx: Knex, { water, set, ...own }: Body<'opening'>, { crew, entry }: Owner) =>
+  upsert(trx, 'opening', { ...own, water_id: water, set_id: set, entry_id: entry }, crew);
 
 /** Writes a camera's stretch with its events; what the body no longer lists is taken out. */
 export async function putCamera(trx: Knex, { station, from, to, events, ...own }: CameraRoll, { crew, entry }: Owner): Promise<void> {
@@ -46,15 +46,22 @@ export const remover =
     trx(table).where({ id, crew_id: crew }).delete();
 
 type Row<T, Links extends string> = Omit<T, Links> & { entry_id: string };
-export type Written<T> = T & { entry: string };
 
 /** Own depths of stations, oldest first; of one when `station` is given. */
 export async function stationLevels(db: Knex, crew: string, station?: string): Promise<Written<StationLevel>[]> {
-  const rows: (Row<StationLevel, 'station' | 'at'> & { station_id: string; at: Date })[] = await db('station_level')
-    .select('id', 'station_id', 'at', 'depth', 'level', 'note', 'entry_id')
+  const rows: (Row<StationLevel, 'station' | 'at' | 'noted'> & { station_id: string; at: Date; noted: number | null })[] = await db(
+    'station_level',
+  )
+    .select('id', 'station_id', 'at', 'depth', 'noted', 'note', 'entry_id')
     .where({ crew_id: crew, ...(station ? { station_id: station } : {}) })
     .orderBy('at');
-  return rows.map(({ station_id, at, entry_id, ...own }) => ({ ...own, station: station_id, at: at.toISOString(), entry: entry_id }));
+  return rows.map(({ station_id, at, noted, entry_id, ...own }) => ({
+    ...own,
+    ...(noted === null ? {} : { noted }),
+    station: station_id,
+    at: at.toISOString(),
+    entry: entry_id,
+  }));
 }
 
 /** The user's ground on the map. */
@@ -141,16 +148,20 @@ export async function intents(db: Knex, crew: string, line: string): Promise<Wri
 }
 
 /** Breaks of the crew's dams, newest first; of one water when `water` is given. */
-export async function openings(db: Knex, crew: string, water?: string): Promise<Written<Opening>[]> {
-  const rows: (Row<Opening, 'water' | 'opened' | 'mended'> & { water_id: string; opened: Date; mended: Date | null })[] = await db(
-    'opening',
-  )
-    .select('id', 'water_id', 'shape', 'width', 'sill', 'opened', 'mended', 'by', 'count', 'expect', 'widens', 'note', 'entry_id')
+export async function openings(db: Knex, crew: string, water?: string): Promise<Written<Body<'opening'>>[]> {
+  const rows: (Row<Body<'opening'>, 'water' | 'opened' | 'mended' | 'set'> & {
+    water_id: string;
+    opened: Date;
+    mended: Date | null;
+    set_id: string | null;
+  })[] = await db('opening')
+    .select('id', 'water_id', 'shape', 'states', 'opened', 'mended', 'by', 'set_id', 'count', 'expect', 'widens', 'note', 'entry_id')
     .where({ crew_id: crew, ...(water ? { water_id: water } : {}) })
     .orderBy('opened', 'desc');
-  return rows.map(({ water_id, opened, mended, entry_id, ...own }) => ({
+  return rows.map(({ water_id, set_id, opened, mended, entry_id, ...own }) => ({
     ...own,
     water: water_id,
+    set: set_id,
     opened: opened.toISOString(),
     mended: mended && mended.toISOString(),
     entry: entry_id,

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import type { Line, Setting, Stay, TrapSet } from '#core/record/kinds';
-import { upsert, type Owner } from '../record/upsert';
+import { upsert, type Owner, type Written } from '../record/upsert';
 
 export const putLine = (trx: Knex, line: Line, { crew, entry }: Owner) => upsert(trx, 'line', { ...line, entry_id: entry }, crew);
 
@@ -38,23 +38,24 @@ export async function putSet(trx: Knex, body: TrapSet, { crew, entry }: Owner): 
 }
 
 /** Every season of the crew, the newest first. */
-export const lines = (db: Knex, crew: string): Promise<Line[]> =>
+export const lines = (db: Knex, crew: string): Promise<Written<Line>[]> =>
   db('line')
-    .select('id', 'name', 'season', 'zone', 'lat', 'lon', 'rule', 'rulebook')
+    .select('id', 'name', 'season', 'zone', 'lat', 'lon', 'rule', 'rulebook', 'entry_id as entry')
     .where({ crew_id: crew })
     .orderByRaw('(select min(seq) from entry where entry.subject = line.id) desc nulls last');
 
 /** The season that is under way: the line of the crew that was begun last. */
-export const currentLine = async (db: Knex, crew: string): Promise<Line | undefined> => (await lines(db, crew))[0];
+export const currentLine = async (db: Knex, crew: string): Promise<Written<Line> | undefined> => (await lines(db, crew))[0];
 
 interface SetRow extends Omit<TrapSet, 'line' | 'station' | 'settings' | 'stays' | 'leftBecause' | 'photoLeft' | 'photoFound'> {
+  entry_id: string;
   photo_left: string | null;
   photo_found: string | null;
   line_id: string;
   station_id: string;
   left_because: string;
 }
-type SettingRow = Omit<Setting, 'at'> & { set_id: string; at: Date };
+type SettingRow = Omit<Setting, 'at' | 'noted'> & { set_id: string; at: Date; noted: Setting['noted'] | null };
 interface StayRow {
   id: string;
   set_id: string;
@@ -73,6 +74,7 @@ const SET = [
   'species',
   'station_id',
   'state',
+  'reserved',
   'opens',
   'armed',
   'anchor',
@@ -82,6 +84,7 @@ const SET = [
   'by',
   'left_because',
   'note',
+  'entry_id',
 ];
 
 /** Sets with their settings and stays in the order of their numbers. */
@@ -89,7 +92,7 @@ export async function sets(
   db: Knex,
   crew: string,
   filter: { line?: string; ids?: string[]; states?: TrapSet['state'][]; water?: string },
-): Promise<TrapSet[]> {
+): Promise<Written<TrapSet>[]> {
   const query = db<SetRow>('trap_set').select(SET).where('crew_id', crew).orderBy('number');
   if (filter.line) query.where('line_id', filter.line);
   if (filter.ids) query.whereIn('id', filter.ids);
@@ -99,7 +102,7 @@ export async function sets(
   const ids = rows.map((row) => row.id);
   const [settings, stays] = await Promise.all([
     db<SettingRow>('setting')
-      .select('id', 'set_id', 'at', 'numbers', 'choices', 'pond', 'tail')
+      .select('id', 'set_id', 'at', 'numbers', 'choices', 'noted')
       .whereIn('set_id', ids)
       .orderBy('at') as unknown as Promise<SettingRow[]>,
     db<StayRow>('stay')
@@ -107,16 +110,32 @@ export async function sets(
       .whereIn('set_id', ids)
       .orderBy(['live_from', 'position']) as unknown as Promise<StayRow[]>,
   ]);
-  return rows.map(({ line_id, station_id, left_because, photo_left, photo_found, ...set }) => ({
+  const [ownSettings, ownStays] = [bySet(settings), bySet(stays)];
+  return rows.map(({ line_id, station_id, left_because, photo_left, photo_found, entry_id, ...set }) => ({
     ...set,
+    entry: entry_id,
     photoLeft: photo_left,
     photoFound: photo_found,
     line: line_id,
     station: station_id,
     leftBecause: left_because,
-    settings: settings.filter((s) => s.set_id === set.id).map(({ set_id: _, at, ...s }) => ({ ...s, at: at.toISOString() })),
-    stays: stays.filter((s) => s.set_id === set.id).map(stayOf),
+    settings: (ownSettings.get(set.id) ?? []).map(({ set_id: _, at, noted, ...s }) => ({
+      ...s,
+      at: at.toISOString(),
+      ...(noted ? { noted } : {}),
+    })),
+    stays: (ownStays.get(set.id) ?? []).map(stayOf),
   }));
+}
+
+function bySet<R extends { set_id: string }>(rows: readonly R[]): Map<string, R[]> {
+  const found = new Map<string, R[]>();
+  for (const row of rows) {
+    const own = found.get(row.set_id);
+    if (own) own.push(row);
+    else found.set(row.set_id, [row]);
+  }
+  return found;
 }
 
 const stayOf = ({ id, position, device_id, live_from, live_to }: StayRow): Stay => ({
@@ -128,7 +147,8 @@ const stayOf = ({ id, position, device_id, live_from, live_to }: StayRow): Stay 
 });
 
 /** One set, or undefined when the crew has no such set. */
-export const setOf = async (db: Knex, crew: string, id: string): Promise<TrapSet | undefined> => (await sets(db, crew, { ids: [id] }))[0];
+export const setOf = async (db: Knex, crew: string, id: string): Promise<Written<TrapSet> | undefined> =>
+  (await sets(db, crew, { ids: [id] }))[0];
 
 /** The next free number of a line. */
 export async function nextSetNumber(db: Knex, line: string): Promise<number> {

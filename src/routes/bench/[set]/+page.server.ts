@@ -4,13 +4,14 @@ import { readBench } from '$lib/server/bench';
 import { benchData } from '$lib/server/benchData';
 import { saveBench } from '$lib/server/benchSave';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused } from '$lib/server/form';
+import { attempt, openedOn, reader, refused } from '$lib/server/form';
+import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
 import { setOf } from '$lib/server/repositories/sets';
 import { loadMoving } from '$lib/server/moving';
 import { currentOf, outlookOf, standingOf } from '$lib/server/outlook';
 import { stateOf } from '#core/sets/standing';
-import { loadSeason, type Season } from '$lib/server/season';
+import { frameOf, loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
 
 const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
@@ -39,7 +40,13 @@ async function aheadOf(season: Season, id: string, locals: App.Locals) {
   if (!view || view.state !== 'live') return null;
   const moving = await loadMoving(locals, season);
   const levels = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
-  const said = outlookOf(view, stateOf(view, levels, locals.who.person.system), season, moving, locals);
+  const said = outlookOf(
+    view,
+    stateOf(view, levels, frameOf(season, view.station.water, locals.who.person.system)),
+    season,
+    moving,
+    locals,
+  );
   return {
     sentence: said?.sentence ?? '',
     remedy: said?.remedy ?? '',
@@ -52,7 +59,7 @@ export const actions: Actions = {
   save: async ({ request, locals, params }) => {
     const { season, set, station, type } = await find(locals, params.set);
     const read = reader(await request.formData(), locals.who);
-    const written = readBench(read, { season, station, type, before: set, now: locals.now, by: locals.who.person.id });
+    const written = await readBench(read, { season, station, type, before: set, now: locals.now, by: locals.who.person.id });
     if (!written) return refused(read);
     const failure = await saveBench(read, written, locals);
     if (failure) return failure;
@@ -75,7 +82,8 @@ export const actions: Actions = {
           kind: 'set',
           occurredAt: at,
           by: locals.who.person.id,
-          body: { ...set, state: 'pulled', stays },
+          ...openedOn(read, set),
+          body: { ...bodyOf(set), state: 'pulled', stays },
         }),
       () => 'pulledAt',
     );

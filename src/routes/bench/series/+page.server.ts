@@ -3,8 +3,9 @@ import { settingAt } from '#core/sets/standing';
 import { setTypeOf } from '#core/sets/catalogue';
 import { wholeMinute } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
-import { levelNow } from '#core/water/series';
-import type { Station } from '#core/record/kinds';
+import { bedOf } from '#core/stations/placed';
+import { elevationAt } from '#core/water/levelAt';
+import type { Station } from '#core/stations/placed';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { idBeside, newId } from '$lib/server/newId';
@@ -94,7 +95,6 @@ export const actions: Actions = {
               at: at.toISOString(),
               numbers,
               choices: setting.choices,
-              ...levelsAt(season, station.water, at),
             },
           ],
           stays: [],
@@ -116,14 +116,8 @@ export const actions: Actions = {
 
 /** The depth of a place at the level of now, where its bed was measured. */
 function depthAt(season: Season, station: Station, at: Date): { depth?: number } {
-  const level = levelsAt(season, station.water, at)[station.surface];
-  return station.bed && level !== null ? { depth: Math.max(0, level - (station.bed.level - station.bed.depth)) } : {};
-}
-
-function levelsAt(season: Season, water: string, at: Date): { pond: number | null; tail: number | null } {
-  const of = (surface: 'pond' | 'tail'): number | null => {
-    const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
-    return gauge ? (levelNow(season.readings[gauge.id] ?? [], at)?.level ?? null) : null;
-  };
-  return { pond: of('pond'), tail: of('tail') };
+  const gauge = season.gauges.find((g) => g.water === station.water && g.surface === station.surface);
+  const level = gauge ? elevationAt(season.readings[gauge.id] ?? [], at) : null;
+  const bed = bedOf(station);
+  return bed === null || level === null ? {} : { depth: Math.max(0, level - bed) };
 }

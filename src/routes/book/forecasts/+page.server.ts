@@ -1,12 +1,14 @@
 import { redirect } from '@sveltejs/kit';
 import { shareLimits } from '#core/effort/interval';
 import { clockText, dayText } from '#core/time/localTime';
-import { printLength, printLevel } from '#core/units/length';
+import type { Gauge } from '#core/record/kinds';
+import { levelText } from '#core/units/frame';
+import { printLength } from '#core/units/length';
 import { pairsOf, qualityOf, type Pair } from '#core/water/quality';
 import { db } from '$lib/server/database';
 import { forecastsSince } from '$lib/server/repositories/moving';
 import { recentReadings } from '$lib/server/repositories/readings';
-import { loadSeason } from '$lib/server/season';
+import { frameOf, loadSeason } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
 
 const DAY = 86_400_000;
@@ -21,9 +23,13 @@ export const load: PageServerLoad = async ({ locals }) => {
   const { zone } = season.line;
   const since = new Date(locals.now.getTime() - 60 * DAY);
   const [kept, readings] = await Promise.all([
-    forecastsSince(db(), locals.who.crew, since),
-    recentReadings(db(), locals.who.crew, since, locals.now),
+    forecastsSince(db(), locals.who.crew, season.gauges, since),
+    recentReadings(db(), season.gauges, since, locals.now),
   ]);
+  const printer =
+    (g: Gauge) =>
+    (level: number): string =>
+      levelText(level, frameOf(season, g.water, system), g.surface);
   const pairs = season.gauges.map((g) => ({
     gauge: g,
     pairs: pairsOf(
@@ -62,7 +68,8 @@ export const load: PageServerLoad = async ({ locals }) => {
     whole: rows(all),
     gauges: pairs
       .filter((p) => p.pairs.length > 0)
-      .map(({ gauge, pairs: own }) => ({
+      .map(({ gauge, pairs: own }) => ({ gauge, own, print: printer(gauge) }))
+      .map(({ gauge, own, print }) => ({
         id: gauge.id,
         water: gauge.water,
         name: `${season.waters.find((w) => w.id === gauge.water)?.name ?? ''}, ${gauge.name}`,
@@ -73,8 +80,8 @@ export const load: PageServerLoad = async ({ locals }) => {
           .map((p) => ({
             made: `${dayText(new Date(p.made), zone)} ${clockText(new Date(p.made), zone)}`,
             at: `${dayText(new Date(p.at), zone)} ${clockText(new Date(p.at), zone)}`,
-            said: `${printLevel(p.middle - gauge.zero, system)} (${printLevel(p.low - gauge.zero, system)} to ${printLevel(p.high - gauge.zero, system)})`,
-            came: printLevel(p.came - gauge.zero, system),
+            said: `${print(p.middle)} (${print(p.low)} to ${print(p.high)})`,
+            came: print(p.came),
             inside: p.came >= p.low - 1e-9 && p.came <= p.high + 1e-9,
           })),
       })),

@@ -1,103 +1,113 @@
 import { redirect } from '@sveltejs/kit';
-import { setTypeOf } from '#core/sets/catalogue';
-import { devicesAt, layOutSetting, placeOf, settingAt } from '#core/sets/standing';
-import type { Device, Station } from '#core/record/kinds';
-import { clockText, dayText } from '#core/time/localTime';
-import { printLength, printLevel } from '#core/units/length';
-import { bandNear, levelBands, type Interval } from '#core/water/band';
+import type { Check, TrapSet } from '#core/record/kinds';
+import { bandIn, designAt, stretchesOf } from '#core/sets/history';
+import { justBefore, type Ground } from '#core/sets/standing';
+import type { Station } from '#core/stations/placed';
+import { clockText, dayText, spanText } from '#core/time/localTime';
+import type { Frame } from '#core/units/frame';
+import { printLength } from '#core/units/length';
 import { axisOf } from '#core/water/layout';
+import { levelAt, type LevelAt, UNKNOWN } from '#core/water/levelAt';
+import { levelAtText } from '#core/water/levelText';
 import { heightAt } from '#core/water/need';
 import { outsideBand } from '#core/water/outsideBand';
-import { levelAt } from '#core/water/series';
+import { hoursInBand } from '#core/water/series';
 import { bandText } from '#core/water/state';
 import { db } from '$lib/server/database';
+import { groundOf } from '$lib/server/oneSet';
 import { checks } from '$lib/server/repositories/checks';
-import { allReadings } from '$lib/server/repositories/readings';
-import { index, loadSeason } from '$lib/server/season';
+import { allReadings, type ReadingsByGauge } from '$lib/server/repositories/readings';
+import { frameOf, index, loadSeason, type Season } from '$lib/server/season';
 import { firstStay } from '$lib/server/totals';
 import type { PageServerLoad } from './$types';
+
+const HOUR = 3_600_000;
 
 /** How deep each set stood when it caught, and from when to when it was outside its band. */
 export const load: PageServerLoad = async ({ locals }) => {
   const season = await loadSeason(locals, ['live', 'pulled']);
   if (!season) redirect(303, '/begin');
-  const { system } = locals.who.person;
-  const { zone } = season.line;
   const [visits, readings] = await Promise.all([
     checks(db(), locals.who.crew, { line: season.line.id }),
-    allReadings(db(), locals.who.crew, firstStay(season.sets)),
+    allReadings(db(), season.gauges, firstStay(season.sets)),
   ]);
   const stations = index<Station>(season.stations);
-  const shed = index<Device>(season.shed);
-  const when = (at: Date): string => `${dayText(at, zone)} ${clockText(at, zone)}`;
   const sets = season.sets.flatMap((set) => {
     const station = stations[set.station];
     if (!station || set.stays.length === 0) return [];
-    const gauges = season.gauges.filter((g) => g.water === station.water);
-    const layAt = (at: Date) =>
-      layOutSetting(
-        setTypeOf(set.type),
-        settingAt(set, at),
-        placeOf(station, season.follows[station.id]),
-        devicesAt(set, at, shed),
-        system,
-      );
-    const layout = layAt(locals.now);
-    const device = layout.needs[0]?.device;
-    const axis = device ? axisOf(layout, device) : 'pond';
-    const gauge = gauges.find((g) => g.surface === axis);
-    const own = gauge ? (readings[gauge.id] ?? []) : [];
-    const from = new Date(Math.min(...set.stays.map((s) => Date.parse(s.from))));
-    const to = set.stays.some((s) => s.to === null) ? locals.now : new Date(Math.max(...set.stays.map((s) => Date.parse(s.to ?? ''))));
-    const spans = set.settings.flatMap((setting, n) => {
-      const [start, end] = [
-        new Date(Math.max(Date.parse(setting.at), from.getTime())),
-        new Date(Math.min(Date.parse(set.settings[n + 1]?.at ?? to.toISOString()), to.getTime())),
-      ];
-      if (end <= start) return [];
-      const then = layAt(start);
-      const needs = then.needs.filter((need) => need.device === device);
-      const band = levelBands(needs, then.parts, axis, levelsAt(start));
-      const near = band && bandNear(band, levelAt(own, start)?.level ?? 0);
-      return near ? outsideBand(own, start, end, near).map((o) => ({ ...o, band: near })) : [];
-    });
-    function levelsAt(at: Date) {
-      return Object.fromEntries(
-        gauges.flatMap((g) => {
-          const level = levelAt(readings[g.id] ?? [], at);
-          return level ? [[g.surface, level.level]] : [];
-        }),
-      );
-    }
-    const zero = gauge?.zero ?? 0;
-    const shifted = (b: Interval): Interval => ({ min: b.min - zero, max: b.max - zero });
+    const told: Told = {
+      ground: groundOf(season, station),
+      frame: frameOf(season, station.water, locals.who.person.system),
+      levelOf: levelsOf(season, station.water, readings),
+      readings: (surface) => readings[season.gauges.find((g) => g.water === station.water && g.surface === surface)?.id ?? ''] ?? [],
+      now: locals.now,
+    };
+    const own = visits.filter((v) => v.set === set.id);
     return [
-      {
-        id: set.id,
-        name: `${set.number} ${set.name}`,
-        hours: Math.round(spans.reduce((sum, s) => sum + (s.to.getTime() - s.from.getTime()) / 3_600_000, 0)),
-        spans: spans.map((s) => ({ text: `${when(s.from)} to ${when(s.to)}, ${s.side} its band (${bandText(shifted(s.band), system)})` })),
-        catches: visits
-          .filter((v) => v.set === set.id)
-          .flatMap((v) => {
-            const at = new Date(v.at);
-            const caught = v.devices.filter((d) => d.catch);
-            if (caught.length === 0) return [];
-            const then = layAt(at);
-            const known = levelsAt(at);
-            const [need] = then.needs;
-            const height = need ? heightAt(need, then.parts, known) : null;
-            const level = known[axis];
-            return caught.map((d) => ({
-              text: `${when(at)}: ${d.catch?.species ?? ''}`,
-              stood:
-                height === null || !need || level === undefined
-                  ? 'no level was read then'
-                  : `${need.called} ${printLength(Math.abs(height), system)} ${height > 0 ? 'over' : 'under'} the water, gauge ${printLevel(level - zero, system)}`,
-            }));
-          }),
-      },
+      { id: set.id, name: `${set.number} ${set.name}`, ...outsideOf(set, told), catches: own.flatMap((v) => caughtAt(set, v, told)) },
     ];
   });
   return { sets: sets.sort((a, b) => b.hours - a.hours) };
 };
+
+interface Told {
+  ground: Ground;
+  frame: Frame;
+  levelOf: (surface: 'pond' | 'tail', at: Date) => LevelAt;
+  readings: (surface: 'pond' | 'tail') => ReadingsByGauge[string];
+  now: Date;
+}
+
+const levelsOf =
+  (season: Season, water: string, readings: ReadingsByGauge) =>
+  (surface: 'pond' | 'tail', at: Date): LevelAt => {
+    const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
+    return gauge ? levelAt(readings[gauge.id] ?? [], at) : UNKNOWN;
+  };
+
+/** When the first device of a set stood outside its band, for how long, and for how long nothing is known. */
+function outsideOf(set: TrapSet, { ground, frame, readings, now }: Told) {
+  const from = new Date(Math.min(...set.stays.map((s) => Date.parse(s.from))));
+  const to = set.stays.some((s) => s.to === null) ? now : new Date(Math.max(...set.stays.map((s) => Date.parse(s.to ?? ''))));
+  const device = designAt(set, from, ground, frame.system).needs[0]?.device;
+  const when = (at: Date): string => `${dayText(at, frame.zone)} ${clockText(at, frame.zone)}`;
+  let [hours, unknown] = [0, 0];
+  const spans = stretchesOf(set, from, to, ground).flatMap((stretch) => {
+    const { axis, band } = device ? bandIn(set, stretch, device, stretch.laid.then) : { axis: 'pond' as const, band: null };
+    const whole = (stretch.to.getTime() - stretch.from.getTime()) / HOUR;
+    if (!band || (axis !== 'pond' && axis !== 'tail')) {
+      if (device) unknown += whole;
+      return [];
+    }
+    const series = readings(axis);
+    const inside = hoursInBand(series, stretch.from, stretch.to, band);
+    hours += whole - inside.high;
+    unknown += inside.high - inside.low;
+    return outsideBand(series, stretch.from, stretch.to, band).map((o) => ({
+      text: `${when(o.from)} to ${when(o.to)}, ${o.side} its band (${bandText(band, frame, axis)})`,
+    }));
+  });
+  return { hours: Math.round(hours), unknown: unknown < 1 ? '' : spanText(unknown * HOUR), spans };
+}
+
+/** How a set stood when it caught: as it was before the check changed anything. */
+function caughtAt(set: TrapSet, visit: Check, { ground, frame, levelOf, now }: Told) {
+  const caught = visit.devices.filter((d) => d.catch);
+  if (caught.length === 0) return [];
+  const at = new Date(visit.at);
+  const then = designAt(set, justBefore(at), ground, frame.system);
+  return caught.map((d) => {
+    const position = set.stays.find((s) => s.id === d.stay)?.position;
+    const need = then.needs.find((n) => n.device === position) ?? then.needs[0];
+    const axis = need && axisOf(then, need.device) === 'tail' ? 'tail' : 'pond';
+    const [pond, tail] = [levelOf('pond', at), levelOf('tail', at)];
+    const known = { ...(pond.how === 'unknown' ? {} : { pond: pond.level }), ...(tail.how === 'unknown' ? {} : { tail: tail.level }) };
+    const height = need ? heightAt(need, then.parts, known) : null;
+    const level = levelAtText(axis === 'tail' ? tail : pond, frame, axis, now);
+    const depth =
+      need && height !== null
+        ? `${need.called} ${printLength(Math.abs(height), frame.system)} ${height > 0 ? 'over' : 'under'} the water, `
+        : '';
+    return { text: `${dayText(at, frame.zone)} ${clockText(at, frame.zone)}: ${d.catch?.species ?? ''}`, stood: `${depth}${level}` };
+  });
+}

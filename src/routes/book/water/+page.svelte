@@ -7,7 +7,7 @@
 <div class="page">
   <p><a class="link" href="/book">Book</a></p>
   <h1>How the sets stood in the water</h1>
-  <p class="quiet">Reckoned from the readings, straight between two of them; of a gap of over two days nothing is said (practice).</p>
+  <p class="quiet">Estimated between readings; gaps over 2 days stay blank (rule of thumb).</p>
   <table class="plain-table mt-3">
     <thead
       ><tr
@@ -20,7 +20,11 @@
       {#each data.sets as s (s.id)}
         <tr>
           <td><a class="link font-bold" href="/book?set={s.id}">{s.name}</a></td>
-          <td>{s.hours === 0 ? 'never' : `${s.hours} h`}</td>
+          <td
+            >{s.hours === 0 ? (s.unknown ? 'not in the time that is known' : 'never') : `${s.hours} h`}{#if s.unknown}<br /><span
+                class="quiet">{s.unknown} without readings</span
+              >{/if}</td
+          >
           <td>
             {#each s.spans.slice(-4) as span, i (i)}{span.text}<br />{:else}–{/each}
             {#if s.spans.length > 4}<details>

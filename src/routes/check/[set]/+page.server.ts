@@ -1,7 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
 import { asksNow, likelyOutcome, oneChange } from '#core/check/advice';
 import { OUTCOMES } from '#core/record/checks';
-import type { Check } from '#core/record/kinds';
+import type { Check, TrapSet } from '#core/record/kinds';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
 import { settingAt, statesOf } from '#core/sets/standing';
@@ -11,13 +11,13 @@ import { worst } from '#core/water/state';
 import { readCheck } from '$lib/server/checkForm';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
-import { newId } from '$lib/server/newId';
+import { isId, newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { checks } from '$lib/server/repositories/checks';
 import { entryOf } from '$lib/server/repositories/entries';
 import { people } from '$lib/server/repositories/places';
 import { designOf, liesOf } from '$lib/server/oneSet';
-import { loadSeason, type Season } from '$lib/server/season';
+import { frameOf, loadSeason, type Season } from '$lib/server/season';
 import { undo } from '$lib/server/undo';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -31,9 +31,10 @@ async function find(locals: App.Locals, id: string) {
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
   const { season, set, view, now, who } = await find(locals, params.set);
-  const { system } = who.person;
+  const frame = frameOf(season, view.station.water, who.person.system);
+  const { system } = frame;
   const water = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
-  const states = statesOf(view, water, system);
+  const states = statesOf(view, water, frame);
   const state = worst(states);
   const past = await checks(db(), who.crew, { set: set.id, limit: 6 });
   const asked = url.searchParams.get('outcome');
@@ -43,7 +44,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     view,
     water,
     state,
-    then: held[view.station.surface],
+    then: view.then[view.station.surface] ?? null,
     design: designOf(season, set, locals).design,
     lies: asked === 'missing' ? liesOf(designOf(season, set, locals), set, locals) : null,
     likely: likelyOutcome(state?.verdict ?? 'unknown'),
@@ -52,7 +53,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     onSlide: held.choices.hold === 'slide',
     asks: asksNow(past),
     asking: await askingOf(url.searchParams.get('ask'), who.crew),
-    advice: url.searchParams.get('advice') ?? '',
+    advice: await adviceOf(url.searchParams.get('saved'), set, who.crew),
+    opened: set.entry,
     past: past.map((c) => ({
       at: whenText(new Date(c.at), now, season.line.zone),
       found: c.devices.map((d) => d.outcome).join(', '),
@@ -69,9 +71,16 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 };
 
 async function askingOf(entry: string | null, crew: string) {
-  if (!entry || !/^[0-9a-f-]{36}$/.test(entry)) return null;
+  if (!entry || !isId(entry)) return null;
   const found = await entryOf(db(), crew, entry);
   return found?.kind === 'check' && !found.corrected_by ? { entry } : null;
+}
+
+/** The one change that the answers of the check just saved point to; empty where it was not asked. */
+async function adviceOf(saved: string | null, set: TrapSet, crew: string): Promise<string> {
+  const entry = saved && isId(saved) ? await entryOf(db(), crew, saved) : undefined;
+  const visit = entry?.kind === 'check' && !entry.withdrawn ? (entry.body as Check) : null;
+  return visit?.set === set.id && visit.asked ? oneChange(visit.asked, set.type) : '';
 }
 
 function orderOf(season: Season, id: string) {
@@ -90,7 +99,7 @@ export const actions: Actions = {
     for (const d of place.view.devices) data.set(`${d.stay}.outcome`, String(data.get('outcome') ?? 'untouched'));
     const read = reader(data, locals.who);
     const before = await checks(db(), locals.who.crew, { set: place.set.id, limit: 2 });
-    const entries = readCheck(read, place);
+    const entries = await readCheck(read, place);
     if (!entries) return refused(read);
     const result = await attempt(read, () => record(db(), ...entries));
     if ('failure' in result) return result.failure;
@@ -102,7 +111,7 @@ export const actions: Actions = {
   save: async ({ request, locals, params }) => {
     const place = await find(locals, params.set);
     const read = reader(await request.formData(), locals.who);
-    const entries = readCheck(read, place);
+    const entries = await readCheck(read, place);
     if (!entries) return refused(read);
     const fieldOf = (path: string): string => {
       const own = /^devices\.(\d+)\.(?:catch\.)?(\w+)$/.exec(path);
@@ -113,11 +122,7 @@ export const actions: Actions = {
     const result = await attempt(read, () => record(db(), ...entries), fieldOf);
     if ('failure' in result) return result.failure;
     const visit = entries[0]?.body as Check;
-    if (visit.asked)
-      redirect(
-        303,
-        `/check/${params.set}?saved=${read.text('entry')}&advice=${encodeURIComponent(oneChange(visit.asked, place.set.type))}`,
-      );
+    if (visit.asked) redirect(303, `/check/${params.set}?saved=${read.text('entry')}`);
     redirect(303, `/morning?saved=${read.text('entry')}`);
   },
 
@@ -143,6 +148,6 @@ export const actions: Actions = {
       }),
     );
     if ('failure' in result) return result.failure;
-    redirect(303, `/check/${params.set}?advice=${encodeURIComponent(oneChange(asked, place.set.type))}&saved=${read.text('entry')}`);
+    redirect(303, `/check/${params.set}?saved=${read.text('entry')}`);
   },
 };

@@ -3,6 +3,7 @@
   import { sizeText } from '#core/devices/sizes';
   import { instruction } from '#core/morning/headline';
   import { designScene } from '#core/scene/designScene';
+  import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import DesignDrawing from '$lib/ui/drawing/DesignDrawing.svelte';
   import FindTrap from '$lib/ui/drawing/FindTrap.svelte';
@@ -83,6 +84,7 @@
     <form method="POST" action="?/quick" class="answers" use:enhance={keeping}>
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
       <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
+      <Opened entry={data.opened} {kept} />
       <a class="answer" href={link('catch')}>Catch</a>
       <a class="answer" href={link('sprung empty')}>Sprung, empty</a>
       <a class="answer" href={link(data.onSlide ? 'missing' : 'knocked')}>{data.onSlide ? 'Empty bed' : 'Knocked, down'}</a>

@@ -3,6 +3,7 @@
   import { page } from '$app/state';
   import { ANSWERS, CHANGES } from '#core/record/checks';
   import type { System } from '#core/units/factors';
+  import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
@@ -33,6 +34,7 @@
   <Problem text={kept?.problem} />
   <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
   <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
+  <Opened entry={data.opened} {kept} />
   {#if kept?.errors?.devices}<p class="bad">{kept.errors.devices}</p>{/if}
   {#each data.view.devices as device, i (device.stay)}
     <DeviceCheck

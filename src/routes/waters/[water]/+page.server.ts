@@ -1,14 +1,15 @@
 import { error, redirect } from '@sveltejs/kit';
-import type { WaterBody } from '#core/record/kinds';
+import type { WaterBody } from '#core/water/placed';
 import type { StationKind } from '#core/sets/setType';
 import type { Water } from '#core/water/state';
 import { STATION_KINDS } from '#core/sets/setType';
 import { stateOf } from '#core/sets/standing';
-import { spanText, toField, wholeMinute } from '#core/time/localTime';
+import { spanText, toField, whenText, wholeMinute } from '#core/time/localTime';
 import { parseLength, smallUnit } from '#core/units/length';
 import { trackOf } from '#core/water/track';
 import { clarityText, crestText } from '#core/water/seenText';
-import { levelAt } from '#core/water/series';
+import { changeOf } from '#core/water/change';
+import { offGauge } from '#core/units/frame';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
@@ -18,7 +19,7 @@ import { AHEAD, loadMoving, pondModel, type MovingAll, type Outlook } from '$lib
 import { keepForecasts } from '$lib/server/keepForecasts';
 import { outlookOf, reasonsText, standingOf } from '$lib/server/outlook';
 import { placeOn } from '$lib/server/placeOn';
-import { loadSeason, type Season } from '$lib/server/season';
+import { frameOf, loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, url }) => {
@@ -26,12 +27,14 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
   const water = season?.waters.find((w) => w.id === params.water);
   if (!season || !water) error(404, 'There is no such water in this record.');
   const { system } = locals.who.person;
+  const frame = frameOf(season, water.id, system);
   const gauges = season.gauges.filter((g) => g.water === water.id);
   const pond = gauges.find((g) => g.surface === 'pond');
   const levels = season.levels[water.id] ?? { known: {}, age: {}, atMost: {} };
   const asked = url.searchParams.get('level');
   const parsed = asked ? parseLength(asked, smallUnit(system), locals.who.words) : null;
   const readings = pond ? (season.readings[pond.id] ?? []) : [];
+  const change = changeOf(readings, locals.now);
   const numbers = season.stations.map((s) => s.number);
   const moving = await loadMoving(locals, season);
   const own = moving.waters[water.id];
@@ -39,12 +42,13 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
   const seen = pond ? await seenAt(db(), locals.who.crew, pond.id) : [];
   return {
     water,
+    frame,
     gauges,
     stations: season.stations.filter((s) => s.water === water.id),
     follows: season.follows,
     views: season.views.filter((v) => v.station.water === water.id),
     levels,
-    yesterday: levelAt(readings, new Date(locals.now.getTime() - (levels.age.pond ?? 0) - 12 * 3_600_000))?.level ?? null,
+    earlier: change && { level: change.from.level, when: whenText(change.from.at, locals.now, season.line.zone) },
     read: Object.fromEntries(Object.entries(levels.age).map(([axis, age]) => [axis, `read ${spanText(age)} ago`])),
     now: locals.now.getTime(),
     zone: season.line.zone,
@@ -76,13 +80,13 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     ahead: Object.fromEntries(
       season.views
         .filter((v) => v.station.water === water.id && v.state === 'live')
-        .map((v) => [v.id, outlookOf(v, stateOf(v, levels, system), season, moving, locals)]),
+        .map((v) => [v.id, outlookOf(v, stateOf(v, levels, frame), season, moving, locals)]),
     ),
     clarity: clarityText(seen, locals.now),
-    crest: crestText(seen, pond?.zero ?? 0, season.line.zone, system),
+    crest: crestText(seen, season.line.zone, system),
     asked: asked ?? '',
     askedProblem: parsed && !parsed.ok ? parsed.sentence : '',
-    whatIf: parsed?.ok ? parsed.value + (pond?.zero ?? 0) : null,
+    whatIf: parsed?.ok ? offGauge(parsed.value, frame) : null,
     nowField: toField(locals.now, season.line.zone),
     nextNumber: Math.max(0, ...numbers) + 1,
     kinds: STATION_KINDS,
@@ -136,7 +140,7 @@ export const actions: Actions = {
           id: read.text('id'),
           gauge: gauge.id,
           at: at.toISOString(),
-          level: level + gauge.zero,
+          level,
           bound: isCrest ? 'crest' : 'exact',
           source: isCrest ? 'debris' : 'gauge',
           since: since ? since.toISOString() : null,
@@ -147,7 +151,7 @@ export const actions: Actions = {
       }),
     );
     if ('failure' in result) return result.failure;
-    if (!isCrest) await keepForecasts(locals, gauge.id, read.text('entry'));
+    if (!isCrest && result.done === 'written') await keepForecasts(locals, gauge.id, read.text('entry'));
     redirect(303, `/waters/${params.water}?read=1`);
   },
 
@@ -186,12 +190,12 @@ export const actions: Actions = {
             along,
             lat: place?.[1] ?? null,
             lon: place?.[0] ?? null,
-            bed: depth === undefined || level === undefined ? null : { depth, level, at: at.toISOString() },
-            crest: crest === undefined ? null : crest,
+            bed: depth === undefined ? null : { depth, at: at.toISOString() },
+            crest: crest === undefined ? null : { height: crest, at: at.toISOString() },
             note: read.text('note'),
           },
         }),
-      (path) => (path.startsWith('bed') ? 'depth' : path),
+      (path) => (path.startsWith('bed') ? 'depth' : path.startsWith('crest') ? 'crest' : path),
     );
     if ('failure' in result) return result.failure;
     redirect(303, `/waters/${params.water}`);

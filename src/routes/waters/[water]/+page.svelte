@@ -8,7 +8,8 @@
   import { forecaster } from '$lib/forecast/forecaster';
   import { quarterDays, whenShort } from '$lib/ui/whenShort';
   import { statesOf } from '#core/sets/standing';
-  import { printLength, printLevel } from '#core/units/length';
+  import { levelText } from '#core/units/frame';
+  import { printLength } from '#core/units/length';
   import { worst, type Water } from '#core/water/state';
   import PrintButton from '$lib/ui/PrintButton.svelte';
   import Problem from '$lib/ui/Problem.svelte';
@@ -24,10 +25,6 @@
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
   const system = $derived(data.who?.person.system ?? 'us');
-  const zero = $derived({
-    pond: data.gauges.find((g) => g.surface === 'pond')?.zero ?? 0,
-    tail: data.gauges.find((g) => g.surface === 'tail')?.zero ?? 0,
-  });
   let whatIf = $derived(data.whatIf);
   let minutes = $state(0);
   let playing = $state(false);
@@ -66,9 +63,9 @@
     return `${whenShort(at, data.now, data.zone)}: ${print(middle)}, between ${print(low)} and ${print(high)}${ice}`;
   });
   const marks = $derived(quarterDays(data.now, most, data.zone));
-  const print = (level: number | undefined): string => (level === undefined ? '' : printLevel(level - zero.pond, system));
+  const print = (level: number | undefined): string => (level === undefined ? '' : levelText(level, data.frame));
   let field = $derived(typed(kept, 'level', data.asked || print(levels.known.pond)));
-  const toGo = $derived(data.water.safe ? stillToGo(data.water.safe, levels.known.pond ?? null, zero.pond, system) : null);
+  const toGo = $derived(data.water.safe ? stillToGo(data.water.safe, levels.known.pond ?? null, data.frame) : null);
   let wide = $state(1280);
   const narrow = $derived(wide < 700);
   const places = $derived(new Set(data.stations.map((s) => s.along)).size);
@@ -79,18 +76,17 @@
       stations: data.stations,
       views: data.views,
       levels,
-      yesterday: data.yesterday,
+      earlier: data.earlier,
       ahead: band,
       snow: data.snow,
       zoom,
-      zero,
       size: { width: 1280, height: narrow ? 430 : 500, columns: narrow },
-      system,
+      frame: data.frame,
     }),
   );
   const rows = $derived(
     data.views.map((view) => {
-      const states = statesOf(view, levels, system);
+      const states = statesOf(view, levels, data.frame);
       return { view, states, worst: worst(states) };
     }),
   );
@@ -187,7 +183,7 @@
     {rows}
     {levels}
     {system}
-    zero={zero.pond}
+    frame={data.frame}
     standing={minutes === 0 && whatIf === null ? data.standing : {}}
   />
   <StationForm

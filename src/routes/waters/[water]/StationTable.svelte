@@ -1,8 +1,10 @@
 <script lang="ts">
-  import type { Station } from '#core/record/kinds';
+  import type { Station } from '#core/stations/placed';
   import type { SetView } from '#core/sets/standing';
   import type { System } from '#core/units/factors';
-  import { printLength, printLevel, printWay } from '#core/units/length';
+  import { bedOf } from '#core/stations/placed';
+  import { levelText, type Frame } from '#core/units/frame';
+  import { printLength, printWay } from '#core/units/length';
   import { surfaceAt, type Follows } from '#core/water/ownLevel';
   import { bandText, type DeviceState, type Water } from '#core/water/state';
 
@@ -14,18 +16,19 @@
     rows: { view: SetView; states: DeviceState[] }[];
     levels: Water;
     system: System;
-    /** elevation of the pond gauge's zero, m */
-    zero: number;
+    frame: Frame;
     /** whether each place can be stood at now, at the check, and again; empty while another time is shown */
     standing?: Readonly<Record<string, string>>;
   }
-  let { stations, follows, rows, levels, system, zero, standing = {} }: Props = $props();
+  let { stations, follows, rows, levels, system, frame, standing = {} }: Props = $props();
 
   function depth(station: Station): string {
     const level = levels.known[station.surface];
-    if (!station.bed || level === undefined) return 'not measured';
+    const bed = bedOf(station);
+    if (bed === null || level === undefined)
+      return station.sounded ? `${printLength(station.sounded.depth, system)} when measured` : 'not measured';
     const own = follows[station.id];
-    const now = (own ? surfaceAt(own, level) : level) - (station.bed.level - station.bed.depth);
+    const now = (own ? surfaceAt(own, level) : level) - bed;
     return now > 0 ? printLength(now, system) : `${printLength(-now, system)} dry`;
   }
 </script>
@@ -51,8 +54,7 @@
           >
           <td>{printWay(station.along, system)}</td>
           <td
-            >{depth(station)}{#if station.crest !== null}<br /><span class="quiet">top at {printLevel(station.crest - zero, system)}</span
-              >{/if}</td
+            >{depth(station)}{#if station.crest !== null}<br /><span class="quiet">top at {levelText(station.crest, frame)}</span>{/if}</td
           >
           <td
             >{#each own as r (r.view.id)}<a class="link" href="/bench/{r.view.id}">{r.view.number} {r.view.typeName}</a><br />{:else}<a
@@ -61,7 +63,7 @@
               >{/each}</td
           >
           <td
-            >{#each own as r (r.view.id)}{#each r.states as s (s.device)}{s.band ? bandText(s.band, system) : 'at any level'}<br
+            >{#each own as r (r.view.id)}{#each r.states as s (s.device)}{s.band ? bandText(s.band, frame, s.axis) : 'at any level'}<br
                 />{/each}{/each}</td
           >
           <td

@@ -60,8 +60,6 @@ export const actions: Actions = {
                   at: at.toISOString(),
                   numbers: {},
                   choices: {},
-                  pond: season.levels[station.water]?.known.pond ?? null,
-                  tail: season.levels[station.water]?.known.tail ?? null,
                 },
               ],
               stays: [],

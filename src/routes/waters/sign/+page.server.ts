@@ -1,15 +1,16 @@
 import { redirect } from '@sveltejs/kit';
 import { SIGN_KINDS } from '#core/sign/kinds';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused } from '$lib/server/form';
+import { attempt, openedOn, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
+import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
 import { crewOf } from '$lib/server/repositories/places';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
   const crew = await crewOf(db(), locals.who.crew);
-  return { kinds: SIGN_KINDS.map((k) => ({ ...k, own: crew?.halfLives[k.id] ?? null })), entry: newId() };
+  return { kinds: SIGN_KINDS.map((k) => ({ ...k, own: crew?.halfLives[k.id] ?? null })), entry: newId(), opened: crew?.entry };
 };
 
 export const actions: Actions = {
@@ -31,7 +32,8 @@ export const actions: Actions = {
           kind: 'crew',
           occurredAt: locals.now,
           by: locals.who.person.id,
-          body: { ...crew, halfLives },
+          ...openedOn(read, crew),
+          body: { ...bodyOf(crew), halfLives },
         }),
       (path) => path.replace('halfLives.', 'h.'),
     );

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
+  import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
@@ -22,6 +23,7 @@
   {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book: every station is weighed by it.</b></p>{/if}
   <form method="POST" use:enhance={keeping}>
     <Problem text={kept?.problem} />
+    <Opened entry={data.opened} {kept} />
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />
     {#each ['use', 'contrary'] as tells (tells)}
       <h2 class="mt-3 mb-2">{tells === 'use' ? 'It is used' : 'It is not used'}</h2>

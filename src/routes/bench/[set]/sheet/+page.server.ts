@@ -9,11 +9,12 @@ import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
 import { oneSet } from '$lib/server/oneSet';
 import { photoFrom } from '$lib/server/photo';
+import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
-  const { season, set, station, type, setting, devices, design } = await oneSet(locals, params.set);
+  const { season, set, station, type, setting, then, devices, design } = await oneSet(locals, params.set);
   const { system } = locals.who.person;
   const levels = season.levels[station.water]?.known ?? {};
   const numbers = Object.entries(type.numbers).flatMap(([key, spec]) => {
@@ -37,7 +38,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     place: `${season.waters.find((w) => w.id === station.water)?.name ?? ''}, ${station.number} ${station.name}`,
     surface: station.surface,
     known: levels,
-    made: setting[station.surface],
+    made: then[station.surface] ?? null,
     numbers,
     design,
     carry: cutAndCarry(design, type.tools),
@@ -67,7 +68,8 @@ export const actions: Actions = {
         kind: 'set',
         occurredAt: locals.now,
         by: locals.who.person.id,
-        body: { ...set, [which]: photo },
+        opened: set.entry,
+        body: { ...bodyOf(set), [which]: photo },
       }),
     );
     if ('failure' in result) return result.failure;

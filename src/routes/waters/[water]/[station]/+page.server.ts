@@ -8,31 +8,36 @@ import { printMeasure } from '#core/stations/measureText';
 import { depthAt, relationOf, type DepthReading } from '#core/stations/relation';
 import { standerOf, standingAt } from '#core/stations/standing';
 import { dayText, toField, whenText, wholeMinute } from '#core/time/localTime';
-import { printLength, printLevel } from '#core/units/length';
-import { levelAt } from '#core/water/series';
+import { bedOf } from '#core/stations/placed';
+import { levelText } from '#core/units/frame';
+import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { loadMoving } from '$lib/server/moving';
-import { newId } from '$lib/server/newId';
+import { idBeside, newId } from '$lib/server/newId';
 import { standingOf } from '$lib/server/outlook';
 import { photoFrom } from '$lib/server/photo';
-import { record } from '$lib/server/record/write';
-import { allReadings } from '$lib/server/repositories/readings';
+import { record, type NewEntry } from '$lib/server/record/write';
 import { stationLevels } from '$lib/server/repositories/scouting';
+import { depthReading } from '$lib/server/season';
+import { surfacesAt } from '$lib/server/surfaces';
 import { loadScouted, stationName, stationOf } from '$lib/server/scouting';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-  const { season, water, levels, stations, station, zero } = await stationOf(locals, params.water, params.station);
-  const [scouted, own] = await Promise.all([loadScouted(locals, water.id), stationLevels(db(), locals.who.crew, station.id)]);
+  const { season, water, levels, stations, station, frame } = await stationOf(locals, params.water, params.station);
+  const [scouted, read] = await Promise.all([loadScouted(locals, water.id), stationLevels(db(), locals.who.crew, station.id)]);
   const { now } = locals;
-  const { system, measures } = locals.who.person;
+  const { system } = frame;
+  const { measures } = locals.who.person;
+  const own = read.flatMap((d) => depthReading(d, station, season.surfaces));
   const level = levels.known[station.surface];
   const depths: DepthReading[] = [...(station.bed ? [station.bed] : []), ...own];
   const relation = relationOf(depths);
   const nearest = [...depths].sort((a, b) => Math.abs(a.level - (level ?? 0)) - Math.abs(b.level - (level ?? 0)))[0];
   const depth = relation && nearest && level !== undefined ? depthAt(relation, level, nearest, system) : null;
-  const still = water.kind === 'pond' && station.bed && level !== undefined ? level - (station.bed.level - station.bed.depth) : null;
+  const bed = bedOf(station);
+  const still = water.kind === 'pond' && bed !== null && level !== undefined ? level - bed : null;
   const here = still ?? depth?.depth ?? null;
   return {
     station,
@@ -53,7 +58,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
       entry: o.entry,
       when: whenText(new Date(o.at), now, season.line.zone),
       depth: printLength(o.depth, system),
-      level: printLevel(o.level - zero, system),
+      level: levelText(o.level, frame, station.surface),
     })),
     measures: [...new Set(station.measures.map((m) => m.what))].flatMap((what) => {
       const taken = latest(station.measures, what);
@@ -63,7 +68,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
           label: MEASURES[what].label,
           text: printMeasure(what, taken.value, system),
           at: dayText(new Date(taken.at), season.line.zone),
-          level: taken.level === null ? '' : printLevel(taken.level - zero, system),
+          level: taken.level === null ? '' : levelText(taken.level, frame, station.surface),
         },
       ];
     }),
@@ -142,28 +147,38 @@ export const actions: Actions = {
 
   /** A depth read at the place: with the gauge's level then it teaches how the place follows the gauge. */
   depth: async ({ request, locals, params }) => {
-    const { season, station, levels, zero } = await stationOf(locals, params.water, params.station);
+    const { season, station } = await stationOf(locals, params.water, params.station);
     const read = reader(await request.formData(), locals.who);
     const at = read.text('depthAt') === '' ? wholeMinute(locals.now) : read.instant('depthAt', season.line.zone);
     const depth = read.length('depth');
-    const typed = read.length('level');
-    const gauge = season.gauges.find((g) => g.water === station.water && g.surface === station.surface);
-    const readings = gauge && typed === undefined ? ((await allReadings(db(), locals.who.crew))[gauge.id] ?? []) : [];
-    const then = typed !== undefined ? typed + zero : at ? (levelAt(readings, at)?.level ?? levels.known[station.surface]) : undefined;
+    const level = read.length('level');
+    const { water, surface } = station;
+    const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
     if (depth === undefined) read.refuse('depth', 'Type the depth at the place, for example knee.');
     if (at && at > locals.now) read.refuse('depthAt', 'A depth cannot be read in the future.');
-    if (then === undefined) read.refuse('level', 'The gauge was never read: type what it shows, or save a reading first.');
-    if (!at || depth === undefined || then === undefined || !read.ok()) return refused(read);
-    const result = await attempt(read, () =>
-      record(db(), {
-        id: read.text('entry'),
-        crew: locals.who.crew,
-        kind: 'stationLevel',
-        occurredAt: at,
-        by: locals.who.person.id,
-        body: { id: read.text('id'), station: station.id, at: at.toISOString(), depth, level: then },
-      }),
-    );
+    if (level !== undefined && !gauge) read.refuse('level', 'This water has no gauge on that surface.');
+    if (at && level === undefined && (await surfacesAt(season.gauges, [{ water, surface, at }])).at(water, surface, at).how === 'unknown')
+      read.refuse('level', 'The gauge was not read by then: type what it showed.');
+    if (!at || depth === undefined || !read.ok()) return refused(read);
+    const common = { crew: locals.who.crew, occurredAt: at, by: locals.who.person.id };
+    const id = read.text('id');
+    const entries: NewEntry[] = [
+      { ...common, id: read.text('entry'), kind: 'stationLevel', body: { id, station: station.id, at: at.toISOString(), depth } },
+    ];
+    if (gauge && level !== undefined) {
+      const note = 'read with a depth at a station';
+      const body = {
+        id: idBeside(id, 'reading'),
+        gauge: gauge.id,
+        at: at.toISOString(),
+        level,
+        bound: 'exact',
+        source: 'gauge',
+        note,
+      } as const;
+      entries.push({ ...common, id: idBeside(id, 'reading entry'), kind: 'reading', body });
+    }
+    const result = await attempt(read, () => record(db(), ...entries));
     if ('failure' in result) return result.failure;
     redirect(303, `/waters/${params.water}/${params.station}?read=1`);
   },

@@ -1,14 +1,17 @@
 import { error, redirect } from '@sveltejs/kit';
 import { BREAK_KINDS } from '#core/record/places';
-import type { Opening } from '#core/record/kinds';
+import { placedOpening, type Opening } from '#core/water/placed';
 import { clockText, dayText, toField, wholeMinute } from '#core/time/localTime';
-import { printLength, printLevel } from '#core/units/length';
+import { levelText } from '#core/units/frame';
+import { printLength } from '#core/units/length';
 import { BREAK_CAUTION } from '#core/water/breakDesign';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused } from '$lib/server/form';
+import { attempt, reader, refused, type Reader } from '$lib/server/form';
 import { areasOf, loadMoving, pondModel } from '$lib/server/moving';
-import { newId } from '$lib/server/newId';
-import { record } from '$lib/server/record/write';
+import { idBeside, newId } from '$lib/server/newId';
+import { readPond } from '$lib/server/pondForm';
+import { bodyOf } from '$lib/server/record/upsert';
+import { record, type NewEntry } from '$lib/server/record/write';
 import { openings } from '$lib/server/repositories/scouting';
 import { waterOf } from '$lib/server/scouting';
 import { answerOf } from './answer';
@@ -19,22 +22,32 @@ const HOURS = 24;
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
   const place = await waterOf(locals, params.water);
-  const { water, season, zero, levels } = place;
-  const { system } = locals.who.person;
-  const { zone } = season.line;
-  const [moving, all] = await Promise.all([loadMoving(locals, season), openings(db(), locals.who.crew, water.id)]);
+  const { water, season, frame, levels } = place;
+  const { system, zone } = frame;
+  const [moving, stored] = await Promise.all([loadMoving(locals, season), openings(db(), locals.who.crew, water.id)]);
+  const all = stored.map((o) => ({ ...placedOpening(o, season.surfaces, locals.now), entry: o.entry }));
   const drawn = areasOf(water, moving.ground, levels.known.pond ?? 0);
   const asked = askedOf(url, place, drawn?.at(-1)?.area ?? null, all, locals);
   const text = (o: Opening): string =>
-    `${o.count > 1 ? `${o.count} alike, ` : ''}${o.shape === 'V' ? 'V-shaped, ' : ''}${printLength(o.width, system)} wide, sill at ${printLevel(o.sill - zero, system)}, open since ${dayText(new Date(o.opened), zone)} ${clockText(new Date(o.opened), zone)}, by ${o.by}${o.expect === 'mended after dusk' ? ', expected to be mended after dusk' : ''}${o.widens ? ', widens in rain' : ''}`;
+    `${o.count > 1 ? `${o.count} alike, ` : ''}${o.shape === 'V' ? 'V-shaped, ' : ''}${printLength(o.width, system)} wide, bottom at ${levelText(o.sill, frame)}, open since ${dayText(new Date(o.opened), zone)} ${clockText(new Date(o.opened), zone)}, by ${o.by}${o.expect === 'mended after dusk' ? ', expected to be mended after dusk' : ''}${o.widens ? ', widens in rain' : ''}`;
   const base = {
-    running: all.filter((o) => !o.mended).map((o) => ({ id: o.id, entry: o.entry, text: text(o) })),
+    running: all
+      .filter((o) => !o.mended)
+      .map((o) => ({
+        id: o.id,
+        entry: o.entry,
+        text: text(o),
+        width: printLength(o.width, system),
+        bottom: levelText(o.sill, frame),
+        seen: o.states.length - 1,
+      })),
     past: all
       .filter((o) => o.mended)
       .slice(0, 3)
       .map((o) => ({ id: o.id, text: text(o).replace('open since', 'opened') })),
     breaking: BREAKING.map(({ id, name, words }) => ({ id, name, words })),
-    ids: { entry: newId(), id: newId(), mend: newId() },
+    ids: { entry: newId(), id: newId(), mend: newId(), changed: newId() },
+    knows: { area: drawn !== null, rise: water.rise !== null },
     nowField: toField(locals.now, zone),
     water,
     typed: asked.typed,
@@ -52,7 +65,10 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   };
   const why = whyNot(asked);
   const open = moving.open.filter((o) => o.water === water.id);
-  const own = asked.areaTyped && asked.area !== null ? { ...water, areas: [{ level: asked.start ?? 0, area: asked.area }] } : water;
+  const own =
+    asked.areaTyped && asked.area !== null
+      ? { ...water, areas: [{ level: asked.start ?? 0, at: locals.now.toISOString(), area: asked.area }] }
+      : water;
   const model =
     why === null && asked.start !== null
       ? pondModel({ ...own, rise: asked.rise }, asked.start, locals.now, {
@@ -76,53 +92,90 @@ function whyNot({ start, area, depth, errors }: ReturnType<typeof askedOf>): str
 }
 
 export const actions: Actions = {
-  /** Keeps a break that was opened, or found open: the forecast of every set on this pond begins with it. */
+  /** Saves a break that was opened, or found open, with what was typed of the pond: the forecast of every set on it begins with it. */
   open: async ({ request, locals, params }) => {
-    const { season, zero } = await waterOf(locals, params.water);
+    const { season, stored } = await waterOf(locals, params.water);
     const read = reader(await request.formData(), locals.who);
     const at = read.instant('opened', season.line.zone);
     const width = read.length('openWidth');
     const sill = read.length('openSill');
     const count = read.number('openCount') ?? 1;
+    const pond = readPond(read, stored, wholeMinute(locals.now));
     if (width === undefined) read.refuse('openWidth', 'Type how wide it is at the water, for example 12 in.');
     if (sill === undefined) read.refuse('openSill', 'Type the level of its lowest point on the gauge.');
     if (at && at > locals.now) read.refuse('opened', 'A break that is not open yet is a what-if: work it out above.');
     if (!at || width === undefined || sill === undefined || !read.ok()) return refused(read);
+    const common = { crew: locals.who.crew, occurredAt: at, by: locals.who.person.id };
+    const id = read.text('id');
+    const entries: NewEntry[] = [
+      {
+        ...common,
+        id: read.text('entry'),
+        kind: 'opening',
+        body: {
+          id,
+          water: params.water,
+          shape: (read.text('openShape') || 'rectangle') as 'V',
+          states: [{ id: idBeside(id, 'state'), at: at.toISOString(), width, sill }],
+          opened: at.toISOString(),
+          by: (read.text('openedBy') || 'us') as 'us',
+          count,
+          expect: read.text('expect') === 'mended after dusk' ? 'mended after dusk' : 'not mended',
+          widens: read.text('openWidens') === 'yes',
+          note: read.text('note'),
+        },
+      },
+      ...(pond ? [{ ...common, id: idBeside(id, 'pond'), kind: 'water' as const, opened: stored.entry, body: pond }] : []),
+    ];
+    const fields: Record<string, string> = { count: 'openCount' };
     const result = await attempt(
       read,
-      () =>
-        record(db(), {
-          id: read.text('entry'),
-          crew: locals.who.crew,
-          kind: 'opening',
-          occurredAt: at,
-          by: locals.who.person.id,
-          body: {
-            id: read.text('id'),
-            water: params.water,
-            shape: (read.text('openShape') || 'rectangle') as 'V',
-            width,
-            sill: sill + zero,
-            opened: at.toISOString(),
-            by: (read.text('openedBy') || 'us') as 'us',
-            count,
-            expect: read.text('expect') === 'mended after dusk' ? 'mended after dusk' : 'not mended',
-            widens: read.text('openWidens') === 'yes',
-            note: read.text('note'),
-          },
-        }),
-      (path) => ({ width: 'openWidth', sill: 'openSill', count: 'openCount' })[path] ?? path,
+      () => record(db(), ...entries),
+      (path) => (path.endsWith('width') ? 'openWidth' : path.endsWith('sill') ? 'openSill' : (fields[path] ?? path)),
     );
     if ('failure' in result) return result.failure;
     redirect(303, `/waters/${params.water}/break?saved=1`);
   },
 
-  /** A break that was found mended: what runs out ends there. */
+  /** A break that was found wider, deeper or shallower: a new state of the same break. */
+  changed: async ({ request, locals, params }) => {
+    const { season } = await waterOf(locals, params.water);
+    const read = reader(await request.formData(), locals.who);
+    const open = await openOf(read, locals, params.water);
+    const at = read.instant('seenAt', season.line.zone);
+    const [width, sill] = [read.length('nowWidth'), read.length('nowSill')];
+    if (width === undefined) read.refuse('nowWidth', 'Type how wide it is now at the water, for example 12 in.');
+    if (sill === undefined) read.refuse('nowSill', 'Type the level of its lowest point on the gauge.');
+    if (at && at > locals.now) read.refuse('seenAt', 'It cannot have been seen in the future.');
+    if (at && at.toISOString() < open.opened) read.refuse('seenAt', 'That was before it was opened.');
+    if (!at || width === undefined || sill === undefined || !read.ok()) return refused(read);
+    const entry = read.text('changeEntry');
+    const states = [
+      ...open.states.filter((s) => s.at !== at.toISOString()),
+      { id: idBeside(entry, 'state'), at: at.toISOString(), width, sill },
+    ];
+    const result = await attempt(
+      read,
+      () =>
+        record(db(), {
+          id: entry,
+          crew: locals.who.crew,
+          kind: 'opening',
+          occurredAt: at,
+          by: locals.who.person.id,
+          opened: open.entry,
+          body: { ...bodyOf(open), states: states.sort((a, b) => a.at.localeCompare(b.at)) },
+        }),
+      (path) => (path.endsWith('width') ? 'nowWidth' : path.endsWith('sill') ? 'nowSill' : path),
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}/break?saved=1`);
+  },
+
+  /** A break that was found plugged: what runs out ends there. */
   mend: async ({ request, locals, params }) => {
     const read = reader(await request.formData(), locals.who);
-    const open = (await openings(db(), locals.who.crew, params.water)).find((o) => o.id === read.text('opening'));
-    if (!open) error(404, 'There is no such break in this record.');
-    const { entry: _, ...body } = open;
+    const open = await openOf(read, locals, params.water);
     const at = wholeMinute(locals.now);
     const result = await attempt(read, () =>
       record(db(), {
@@ -131,10 +184,17 @@ export const actions: Actions = {
         kind: 'opening',
         occurredAt: at,
         by: locals.who.person.id,
-        body: { ...body, mended: at.toISOString() },
+        opened: open.entry,
+        body: { ...bodyOf(open), mended: at.toISOString() },
       }),
     );
     if ('failure' in result) return result.failure;
     redirect(303, `/waters/${params.water}/break?closed=1`);
   },
 };
+
+async function openOf(read: Reader, locals: App.Locals, water: string) {
+  const open = (await openings(db(), locals.who.crew, water)).find((o) => o.id === read.text('opening'));
+  if (!open) error(404, 'There is no such break in this record.');
+  return open;
+}

@@ -2,8 +2,9 @@ import { stillToGo } from '#core/ledger/stillToGo';
 import { courseChart } from '#core/scene/courseChart';
 import { statesOf } from '#core/sets/standing';
 import { spanText } from '#core/time/localTime';
-import { INCH, type System } from '#core/units/factors';
-import { printLength, printLevel } from '#core/units/length';
+import { INCH } from '#core/units/factors';
+import { levelText, type Frame } from '#core/units/frame';
+import { printLength } from '#core/units/length';
 import { levelOn, type PondModel } from '#core/water/balance';
 import {
   breakCourses,
@@ -26,11 +27,11 @@ import type { Asked } from './asked';
 type Place = Awaited<ReturnType<typeof waterOf>>;
 
 /** Sets of the pond with the band of each; two traps of a set at one height answer once. */
-function bandsOf({ season, water, levels }: Place, system: System) {
+function bandsOf({ season, water, levels, frame }: Place) {
   const all = season.views
     .filter((v) => v.station.water === water.id && v.state === 'live')
     .flatMap((v) =>
-      statesOf(v, levels, system)
+      statesOf(v, levels, frame)
         .filter((s) => s.axis === 'pond' && s.band)
         .map((s) => ({ id: `${v.id} ${s.device}`, set: v.id, name: `${v.number} ${v.name}`, band: s.band ?? { min: 0, max: 0 } })),
     );
@@ -41,9 +42,8 @@ function bandsOf({ season, water, levels }: Place, system: System) {
 
 /** Everything the designer answers, both ways. */
 export function answerOf(asked: Asked, place: Place, model: PondModel, moving: MovingAll, hours: number, locals: App.Locals) {
-  const { water, zero, season, levels } = place;
-  const { system } = locals.who.person;
-  const { zone } = season.line;
+  const { water, frame, levels } = place;
+  const { system, zone } = frame;
   const { now } = locals;
   const start = asked.start ?? 0;
   const told = clockFrom(now, zone);
@@ -64,8 +64,8 @@ export function answerOf(asked: Asked, place: Place, model: PondModel, moving: M
     hours,
   };
   const courses = breakCourses(plan);
-  const bands = bandsOf(place, system);
-  const print = (level: number): string => printLevel(level - zero, system);
+  const bands = bandsOf(place);
+  const print = (level: number): string => levelText(level, frame);
   const last = (course: typeof courses.middle): number => course.at(-1)?.level ?? start;
   const end = last(courses.middle);
   const by = when(hours * 3600);
@@ -81,12 +81,12 @@ export function answerOf(asked: Asked, place: Place, model: PondModel, moving: M
         ? `The band holds eight cases of ten; it is so wide by ${doubts.map((d) => `${d.called} ${printLength(d.by, system)}`).join(', ')}.`
         : '',
     current: `At first ${system === 'us' ? `${(flow * 35.3147).toFixed(1)} cubic feet` : `${flow.toFixed(2)} m³`} a second run out. In the break itself the water runs about ${criticalSpeed(asked.shape, asked.depth).toFixed(1)} m/s: it pushes on a trigger and brings sticks and mud.${widens ? ' Rain is expected: soft fill cuts wider (practice, an inch for ten millimetres).' : ''}`,
-    reach: goal === null ? null : goalAnswer(plan, goal, Math.max(600, seconds(asked.by)), zero, system, asked.goal),
-    safe: water.safe ? stillToGo(water.safe, end, zero, system).replace(': ', `, by ${by}: `) : null,
+    reach: goal === null ? null : goalAnswer(plan, goal, Math.max(600, seconds(asked.by)), frame, asked.goal),
+    safe: water.safe ? stillToGo(water.safe, end, frame).replace(': ', `, by ${by}: `) : null,
     report: `${many}${size}, sill at ${print(asked.sill)} on the gauge, opened ${when(plan.opened)}: the pond is expected at ${print(end)} by ${by}, between ${print(last(courses.low))} and ${print(last(courses.high))}.`,
     sets: bands.map((s) => ({
       ...s,
-      band: bandText({ min: s.band.min - zero, max: s.band.max - zero }, system),
+      band: bandText(s.band, frame, 'pond'),
       leaves: leavingText(leaving(courses, s.band), when),
     })),
     chart: courseChart({
@@ -130,8 +130,9 @@ function leavingText({ middle, earliest, latest }: Leaving, when: (s: number) =>
   return middle === null ? `holds on the middle course; leaves its band ${range}` : `leaves its band about ${when(middle)}, ${range}`;
 }
 
-function goalAnswer(plan: BreakPlan, goal: number, at: number, zero: number, system: System, kind: Asked['goal']): string {
-  const level = printLevel(goal - zero, system);
+function goalAnswer(plan: BreakPlan, goal: number, at: number, frame: Frame, kind: Asked['goal']): string {
+  const { system } = frame;
+  const level = levelText(goal, frame);
   const reckoned = { ...plan, hours: Math.max(plan.hours, at / 3600) };
   const size = (n: number): string => sizeText(resized(plan.shape, n), n, system);
   const each = plan.count > 1 ? 'each ' : '';

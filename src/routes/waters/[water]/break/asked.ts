@@ -1,9 +1,11 @@
 import { BREAK_KINDS } from '#core/record/places';
-import type { Opening } from '#core/record/kinds';
+import type { Opening } from '#core/water/placed';
 import { CATALOGUE, findType } from '#core/sets/catalogue';
 import { localDate, readLocalTime, toField } from '#core/time/localTime';
 import { INCH } from '#core/units/factors';
-import { parseLength, printLength, printLevel, smallUnit, type LengthUnit } from '#core/units/length';
+import { levelText, offGauge, onGauge } from '#core/units/frame';
+import { LEVEL_RANGE } from '#core/record/levelField';
+import { parseLength, printLength, smallUnit, type LengthUnit } from '#core/units/length';
 import { dusk, shapeOf } from '$lib/server/moving';
 import type { waterOf } from '$lib/server/scouting';
 
@@ -22,13 +24,12 @@ type Place = Awaited<ReturnType<typeof waterOf>>;
 /** What the address asks of the designer, each field as typed and as taken; faults stand beside their field. */
 export function askedOf(
   url: URL,
-  { water, levels, zero, season }: Place,
+  { water, levels, frame, season }: Place,
   drawn: number | null,
   past: readonly Opening[],
   locals: App.Locals,
 ) {
-  const { system } = locals.who.person;
-  const { zone } = season.line;
+  const { system, zone } = frame;
   const { now } = locals;
   const errors: Record<string, string> = {};
   const text = (name: string): string => url.searchParams.get(name)?.trim() ?? '';
@@ -46,6 +47,8 @@ export function askedOf(
     else if (parsed.value < least || parsed.value > most) errors[name] = say;
     return parsed.ok && !errors[name] ? parsed.value : otherwise;
   };
+  /** a level on the gauge, as an elevation */
+  const level = (name: string, otherwise: number): number => offGauge(length(name, otherwise, -10, 30, LEVEL_RANGE), frame);
   const time = (name: string): Date | null => {
     if (text(name) === '') return null;
     const read = readLocalTime(text(name), zone, 'first');
@@ -71,7 +74,7 @@ export function askedOf(
   const area = typedArea !== null && !errors.area ? typedArea * square : drawn;
   const width = length('width', preset.width, 0.02, 20, 'A break is between 1 in and 65 ft wide.');
   const rise = length('rise', water.rise ?? 0, 0, 1, 'A pond rises between 0 and 3 ft in a day.');
-  const sill = length('sill', start === null ? 0 : start - zero - preset.depth, -10, 30, 'A level lies between −32 and 98 ft.') + zero;
+  const sill = level('sill', start === null ? 0 : onGauge(start, frame) - preset.depth);
   if (start !== null && start - sill > DEEPEST)
     errors.sill = 'That break is over 10 ft deep: its sill lies under the pond. Type the level of its sill on the gauge.';
   const count = text('count') === '' ? preset.count : Number(text('count'));
@@ -85,7 +88,7 @@ export function askedOf(
   if (mended && mended.getTime() <= (opened ?? now).getTime()) errors.mendedAt = 'It is mended after it was opened.';
   // a level that was typed is wanted, whatever stands in the list beside it
   const goal = GOALS.find((g) => g !== 'none' && g === text('want')) ?? (text('goal') === '' ? 'none' : 'level');
-  const goalLevel = goal === 'level' ? length('goal', 0, -10, 30, 'A level lies between −32 and 98 ft.') + zero : null;
+  const goalLevel = goal === 'level' ? level('goal', 0) : null;
   if (goal === 'level' && text('goal') === '') errors.goal = 'Type the level that is wanted.';
   if (goal === 'safe' && !water.safe) errors.want = 'No safe level is kept for this water: correct the water in the book.';
   const by = time('by') ?? new Date(now.getTime() + 24 * 3_600_000);
@@ -114,7 +117,7 @@ export function askedOf(
       shape: kind as string,
       count: text('count') || String(preset.count),
       width: text('width') || printLength(width, system),
-      sill: text('sill') || (start === null ? '' : printLevel(sill - zero, system)),
+      sill: text('sill') || (start === null ? '' : levelText(sill, frame)),
       rise: text('rise') || printLength(rise, system),
       area: text('area') || (area === null ? '' : String(Math.round(area / square))),
       openAt: text('openAt'),

@@ -3,9 +3,10 @@ import { ICE_WATER_IDS, ICE_WATERS } from '#core/ice/growth';
 import { printLength, printLevel } from '#core/units/length';
 import { wholeMinute } from '#core/time/localTime';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused, type Reader } from '$lib/server/form';
+import { attempt, openedOn, reader, refused, type Reader } from '$lib/server/form';
 import { drawnArea } from '$lib/server/moving';
 import { newId } from '$lib/server/newId';
+import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
 import { grounds } from '$lib/server/repositories/scouting';
 import { waterOf } from '$lib/server/scouting';
@@ -22,7 +23,7 @@ const squareOf = (system: 'us' | 'metric'): number => (system === 'us' ? SQUARE_
 const said = (value: number | null, print: (n: number) => string): string => (value === null ? '' : print(value));
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-  const { water, zero, stations } = await waterOf(locals, params.water);
+  const { stored: water, stations } = await waterOf(locals, params.water);
   const { system } = locals.who.person;
   const drawn = drawnArea(await grounds(db(), locals.who.crew), water.id);
   const length = (m: number): string => printLength(m, system);
@@ -44,14 +45,14 @@ export const load: PageServerLoad = async ({ locals, params }) => {
       ice: water.ice ?? '',
       ...Object.fromEntries(
         water.pipes.flatMap((p, n) => [
-          [`pipe${n}.sill`, printLevel(p.sill - zero, system)],
+          [`pipe${n}.sill`, printLevel(p.sill, system)],
           [`pipe${n}.diameter`, length(p.diameter)],
           [`pipe${n}.plugged`, String(Math.round(p.plugged * 100))],
         ]),
       ),
       ...Object.fromEntries(
         water.areas.flatMap((a, n) => [
-          [`area${n}.level`, printLevel(a.level - zero, system)],
+          [`area${n}.level`, printLevel(a.level, system)],
           [`area${n}.area`, String(Math.round(a.area / squareOf(system)))],
         ]),
       ),
@@ -59,6 +60,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     pipes: PIPES,
     areas: AREAS,
     entry: newId(),
+    opened: water.entry,
   };
 };
 
@@ -72,9 +74,10 @@ function number(read: Reader, name: string, least: number, most: number, say: st
 export const actions: Actions = {
   /** Keeps what fills and drains a water: the forecast is reckoned from it. */
   default: async ({ request, locals, params }) => {
-    const { water, zero } = await waterOf(locals, params.water);
+    const { stored: water } = await waterOf(locals, params.water);
     const { system } = locals.who.person;
     const read = reader(await request.formData(), locals.who);
+    const at = wholeMinute(locals.now).toISOString();
     const catchment = number(read, 'catchment', 0.001, 100_000, 'A catchment is above 0 and at most 100,000.');
     const runoff = number(read, 'runoff', 0, 100, 'The share that runs off is between 0 and 100 %.');
     const pipes = Array.from({ length: PIPES }, (_, n) => {
@@ -83,7 +86,7 @@ export const actions: Actions = {
       if (sill === undefined && diameter === undefined) return null;
       if (sill === undefined) read.refuse(`pipe${n}.sill`, 'Type the level of its lowest point on the gauge.');
       if (diameter === undefined) read.refuse(`pipe${n}.diameter`, 'Type how wide it is.');
-      return { sill: (sill ?? 0) + zero, diameter: diameter ?? 0, plugged: (plugged ?? 0) / 100 };
+      return { sill: sill ?? 0, at, diameter: diameter ?? 0, plugged: (plugged ?? 0) / 100 };
     }).filter((p) => p !== null);
     const areas = Array.from({ length: AREAS }, (_, n) => {
       const level = read.length(`area${n}.level`);
@@ -91,20 +94,20 @@ export const actions: Actions = {
       if (level === undefined && area === null) return null;
       if (level === undefined) read.refuse(`area${n}.level`, 'Type the level on the gauge at which it has this area.');
       if (area === null) read.refuse(`area${n}.area`, 'The area of a pond is above 0: type it, or leave the level empty too.');
-      return { level: (level ?? 0) + zero, area: (area ?? 1) * squareOf(system) };
+      return { level: level ?? 0, at, area: (area ?? 1) * squareOf(system) };
     }).filter((a) => a !== null);
     const levels = [read.length('rise'), read.length('seep'), read.length('spill')];
     if (!read.ok()) return refused(read);
-    const at = wholeMinute(locals.now);
     const result = await attempt(read, () =>
       record(db(), {
         id: read.text('entry'),
         crew: locals.who.crew,
         kind: 'water',
-        occurredAt: at,
+        occurredAt: new Date(at),
+        ...openedOn(read, water),
         by: locals.who.person.id,
         body: {
-          ...water,
+          ...bodyOf(water),
           rise: levels[0] ?? null,
           seep: levels[1] ?? null,
           spill: levels[2] ?? null,

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
+  import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -25,6 +26,7 @@
   {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book: the forecast is reckoned from it.</b></p>{/if}
   <form method="POST" class="sheet mt-3" use:enhance={keeping}>
     <Problem text={kept?.problem} />
+    <Opened entry={data.opened} {kept} />
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />
     <div class="fields">
       <TextField

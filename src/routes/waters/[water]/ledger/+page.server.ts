@@ -3,10 +3,12 @@ import { SPECIES } from '#core/animals/species';
 import type { Draft } from '#core/record/kinds';
 import { stillToGo } from '#core/ledger/stillToGo';
 import { yieldSentence } from '#core/ledger/yield';
-import { printLevel } from '#core/units/length';
+import { wholeMinute } from '#core/time/localTime';
+import { levelText } from '#core/units/frame';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
+import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
 import { sites } from '$lib/server/repositories/places';
 import { earlierTrapping } from '$lib/server/repositories/scouting';
@@ -15,8 +17,7 @@ import { yieldsOf } from '$lib/server/yields';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-  const { water, stations, levels, zero } = await waterOf(locals, params.water);
-  const { system } = locals.who.person;
+  const { water, stations, levels, frame } = await waterOf(locals, params.water);
   const [earlier, yields, places] = await Promise.all([
     earlierTrapping(db(), locals.who.crew, water.id),
     yieldsOf(locals),
@@ -29,9 +30,9 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     site: site ? { name: site.name, endangered: site.endangered, users: site.users } : null,
     safe: water.safe
       ? {
-          text: stillToGo(water.safe, levels.known.pond ?? null, zero, system),
+          text: stillToGo(water.safe, levels.known.pond ?? null, frame),
           what: water.safe.what,
-          level: printLevel(water.safe.level - zero, system),
+          level: levelText(water.safe.level, frame),
         }
       : null,
     earlier: earlier.map((e) => ({ ...e, at: e.station ? (names[e.station] ?? '') : '' })),
@@ -79,13 +80,13 @@ export const actions: Actions = {
   },
 
   safe: async ({ request, locals, params }) => {
-    const { water, zero } = await waterOf(locals, params.water);
+    const { stored } = await waterOf(locals, params.water);
     const read = reader(await request.formData(), locals.who);
     const level = read.length('level');
     if (level === undefined && read.text('what') !== '')
       read.refuse('level', 'Type the level on the gauge at which it is safe, for example 30 in.');
     if (!read.ok()) return refused(read);
-    const safe = level === undefined ? null : { level: level + zero, what: read.text('what') };
+    const safe = level === undefined ? null : { level, at: wholeMinute(locals.now).toISOString(), what: read.text('what') };
     const result = await attempt(
       read,
       () =>
@@ -95,7 +96,8 @@ export const actions: Actions = {
           kind: 'water',
           occurredAt: locals.now,
           by: locals.who.person.id,
-          body: { ...water, safe },
+          opened: stored.entry,
+          body: { ...bodyOf(stored), safe },
         }),
       (path) => path.replace('safe.', ''),
     );

@@ -3,7 +3,9 @@ import { simulateGauge } from '#core/sim/gauge';
 import { statesOf } from '#core/sets/standing';
 import { clockText, dayText, toField, wholeMinute } from '#core/time/localTime';
 import { INCH } from '#core/units/factors';
-import { printLevel, smallUnit } from '#core/units/length';
+import { levelText, onGauge } from '#core/units/frame';
+import { smallUnit } from '#core/units/length';
+import { moved, shownBy } from '#core/water/gauge';
 import { thinned, unpacked } from '#core/water/logger';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
@@ -11,9 +13,9 @@ import { keepForecasts } from '$lib/server/keepForecasts';
 import { loadMoving } from '$lib/server/moving';
 import { idBeside, newId } from '$lib/server/newId';
 import { reasonsText } from '$lib/server/outlook';
-import { record, type NewEntry } from '$lib/server/record/write';
+import { bodyOf } from '$lib/server/record/upsert';
+import { record } from '$lib/server/record/write';
 import { forecastsSince, levelsSince, loggers } from '$lib/server/repositories/moving';
-import { readingsAfter } from '$lib/server/repositories/readings';
 import { waterOf } from '$lib/server/scouting';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -23,9 +25,8 @@ const SPANS = [7, 14, 35, 100, 366] as const;
 const DRAWN = 1 / 900;
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
-  const { water, season, levels } = await waterOf(locals, params.water);
-  const { system } = locals.who.person;
-  const { zone } = season.line;
+  const { water, season, levels, frame } = await waterOf(locals, params.water);
+  const { system, zone } = frame;
   const surface = url.searchParams.get('surface') === 'tail' ? 'tail' : 'pond';
   const gauges = season.gauges.filter((g) => g.water === water.id);
   const gauge = gauges.find((g) => g.surface === surface);
@@ -36,14 +37,13 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   const outlook = moving.waters[water.id]?.[surface] ?? null;
   const [all, kept, files] = gauge
     ? await Promise.all([
-        levelsSince(db(), locals.who.crew, gauge.id, since),
-        forecastsSince(db(), locals.who.crew, since),
+        levelsSince(db(), locals.who.crew, gauge, since),
+        forecastsSince(db(), locals.who.crew, season.gauges, since),
         loggers(db(), locals.who.crew, gauge.id),
       ])
     : [[], [], []];
-  const zero = gauge?.zero ?? 0;
   const unit = system === 'us' ? INCH : 0.01;
-  const number = (level: number): number => Math.round(((level - zero) / unit) * 100) / 100;
+  const number = (level: number): number => Math.round((onGauge(level, frame, surface) / unit) * 100) / 100;
   const clock = (ms: number): string => toField(new Date(ms), zone);
   const span = all.length > 0 ? Math.max(...all.map((r) => r.level)) - Math.min(...all.map((r) => r.level)) : 0;
   const drawn =
@@ -82,7 +82,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     bands: season.views
       .filter((v) => v.station.water === water.id && v.state === 'live')
       .flatMap((v) =>
-        statesOf(v, levels, system)
+        statesOf(v, levels, frame)
           .filter((s) => s.axis === surface && s.band && !v.follows)
           .slice(0, 1)
           .map((s) => ({ name: `${v.number} ${v.name}`, low: number(s.band?.min ?? 0), high: number(s.band?.max ?? 0) })),
@@ -90,25 +90,24 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     table: [...all]
       .reverse()
       .slice(0, 60)
-      .map((r) => ({ at: `${dayText(r.at, zone)} ${clockText(r.at, zone)}`, level: printLevel(r.level - zero, system), source: r.source })),
+      .map((r) => ({ at: `${dayText(r.at, zone)} ${clockText(r.at, zone)}`, level: levelText(r.level, frame, surface), source: r.source })),
     aheadTable: outlook
       ? outlook.courses.middle
           .map((p, i) => ({ p, i }))
           .filter(({ p }) => Math.abs(p.at % 21_600) < 1)
           .map(({ p, i }) => ({
             at: `${dayText(new Date(outlook.from.getTime() + p.at * 1000), zone)} ${clockText(new Date(outlook.from.getTime() + p.at * 1000), zone)}`,
-            level: printLevel(p.level - zero, system),
-            low: printLevel((outlook.courses.low[i]?.level ?? p.level) - zero, system),
-            high: printLevel((outlook.courses.high[i]?.level ?? p.level) - zero, system),
+            level: levelText(p.level, frame, surface),
+            low: levelText(outlook.courses.low[i]?.level ?? p.level, frame, surface),
+            high: levelText(outlook.courses.high[i]?.level ?? p.level, frame, surface),
           }))
       : [],
     files: files.map((f) => ({ entry: f.entry_id, text: `${f.name}: ${f.rows} rows, ${dayText(f.from, zone)} to ${dayText(f.to, zone)}` })),
-    zeroText: printLevel(zero, system),
-    moved: gauge?.earlier.map((e) => `until ${dayText(new Date(e.until), zone)} the zero lay at ${printLevel(e.zero, system)}`) ?? [],
+    moved: gauge?.earlier.map((e) => dayText(new Date(e.until), zone)) ?? [],
     zone,
     now: locals.now.getTime(),
     nowField: toField(locals.now, zone),
-    ids: { file: newId(), sim: newId(), zero: newId() },
+    ids: { file: newId(), sim: newId(), moved: newId() },
   };
 };
 
@@ -144,7 +143,7 @@ export const actions: Actions = {
             from: (from ?? locals.now).toISOString(),
             to: (to ?? locals.now).toISOString(),
             rows: Number.isInteger(rows) && rows >= points.length ? rows : points.length,
-            points: points.map((p) => ({ at: p.at, level: p.level + zeroAt(gauge, p.at) })),
+            points,
             note: '',
           },
         }),
@@ -161,10 +160,11 @@ export const actions: Actions = {
     const surface = url.searchParams.get('surface') === 'tail' ? 'tail' : 'pond';
     const gauge = season.gauges.find((g) => g.water === params.water && g.surface === surface);
     if (!gauge) error(404, 'This water has no gauge on that surface.');
-    const past = await levelsSince(db(), locals.who.crew, gauge.id, new Date(locals.now.getTime() - 20 * DAY));
+    const past = await levelsSince(db(), locals.who.crew, gauge, new Date(locals.now.getTime() - 20 * DAY));
     const usual = past.length > 0 ? past.reduce((sum, r) => sum + r.level, 0) / past.length : 0.5;
     const at = wholeMinute(locals.now);
     const level = simulateGauge(at.getTime() / 60_000, levels.known[surface] ?? usual, usual, (levels.age[surface] ?? 0) / 3_600_000);
+    const shown = shownBy(gauge, level, at.getTime());
     const form = read.text('sim');
     const result = await attempt(read, () =>
       record(db(), {
@@ -173,16 +173,16 @@ export const actions: Actions = {
         kind: 'reading',
         occurredAt: at,
         by: locals.who.person.id,
-        body: { id: form, gauge: gauge.id, at: at.toISOString(), level, bound: 'exact', source: 'simulated', set: null, note: '' },
+        body: { id: form, gauge: gauge.id, at: at.toISOString(), level: shown, bound: 'exact', source: 'simulated', set: null, note: '' },
       }),
     );
     if ('failure' in result) return result.failure;
-    await keepForecasts(locals, gauge.id, form);
+    if (result.done === 'written') await keepForecasts(locals, gauge.id, form);
     redirect(303, `/waters/${params.water}/levels?surface=${surface}&read=1`);
   },
 
-  /** A gauge that was moved: its zero changes from then on, and what was read on it since is corrected, each by an entry of its own. */
-  zero: async ({ request, locals, params, url }) => {
+  /** A gauge that was moved: it hangs elsewhere from then on, and what was read on it since says other levels at once. */
+  moved: async ({ request, locals, params, url }) => {
     const { season } = await waterOf(locals, params.water);
     const read = reader(await request.formData(), locals.who);
     const surface = url.searchParams.get('surface') === 'tail' ? 'tail' : 'pond';
@@ -194,38 +194,21 @@ export const actions: Actions = {
     if (at && at > locals.now) read.refuse('moved', 'It cannot have been moved in the future.');
     if (!gauge) read.refuse('moved', 'This water has no gauge on that surface.');
     if (!read.ok() || !gauge || !at || before === undefined || after === undefined) return refused(read);
-    const form = read.text('form');
-    const zero = gauge.zero + before - after;
-    const common = { crew: locals.who.crew, by: locals.who.person.id };
-    const since = await readingsAfter(db(), locals.who.crew, gauge.id, at);
-    const entries: NewEntry[] = [
-      {
-        ...common,
-        id: idBeside(form, 'entry'),
-        kind: 'gauge',
-        occurredAt: at,
-        body: { ...gauge, zero, earlier: [...gauge.earlier, { until: at.toISOString(), zero: gauge.zero }] },
-      },
-      ...since.map(({ entry, ...body }): NewEntry => ({
-        ...common,
-        id: idBeside(form, entry),
-        kind: 'reading',
-        occurredAt: new Date(body.at),
-        corrects: entry,
-        reason: 'the gauge had been moved',
-        body: { ...body, level: body.level + zero - gauge.zero },
-      })),
-    ];
     const result = await attempt(
       read,
-      () => record(db(), ...entries),
+      () =>
+        record(db(), {
+          id: idBeside(read.text('form'), 'entry'),
+          crew: locals.who.crew,
+          by: locals.who.person.id,
+          kind: 'gauge',
+          occurredAt: at,
+          opened: gauge.entry,
+          body: moved(bodyOf(gauge), at, before, after),
+        }),
       () => 'after',
     );
     if ('failure' in result) return result.failure;
-    redirect(303, `/waters/${params.water}/levels?surface=${surface}&moved=${since.length}`);
+    redirect(303, `/waters/${params.water}/levels?surface=${surface}&moved=1`);
   },
 };
-
-/** Where a gauge's zero lay at a time. */
-const zeroAt = (gauge: { zero: number; earlier: { until: string; zero: number }[] }, at: number): number =>
-  [...gauge.earlier].sort((a, b) => a.until.localeCompare(b.until)).find((e) => at < Date.parse(e.until))?.zero ?? gauge.zero;

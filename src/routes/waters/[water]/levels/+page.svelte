@@ -28,7 +28,7 @@
   {#if said('taken')}<p role="status"><b>{said('taken')} points of the logger are in the book.</b></p>{/if}
   {#if said('read')}<p role="status"><b>The simulated gauge was read.</b></p>{/if}
   {#if said('moved')}<p role="status">
-      <b>The zero was moved; {said('moved')} readings since were corrected, each by an entry of its own.</b>
+      <b>The gauge was moved. Everything read on it since, and everything measured by it, now stands where it belongs.</b>
     </p>{/if}
   <form method="GET" class="pick no-print">
     {#if data.gauges.length > 1}
@@ -61,8 +61,10 @@
     {/key}
   {/if}
   <p class="quiet mt-1">
-    {data.reasons} Grey: what was forecast on the evenings before. Upright bars: the levels at which each set works, by its number. Its own zero
-    lies at {data.zeroText} of the water’s datum{data.moved.length > 0 ? `; ${data.moved.join('; ')}` : ''}.
+    {data.reasons} Grey: what was forecast on the evenings before. Upright bars: the levels at which each set works, by its number. {data
+      .moved.length > 0
+      ? `The gauge was moved: ${data.moved.join(', ')}.`
+      : ''}
   </p>
   <div class="two mt-3">
     {#if data.aheadTable.length > 0}
@@ -111,9 +113,9 @@
         </form>
         <details class="sheet mt-3" open={kept?.errors?.after !== undefined || kept?.errors?.before !== undefined}>
           <summary class="font-bold cursor-pointer">The gauge was moved</summary>
-          <form method="POST" action="?/zero&surface={data.surface}" class="mt-2" use:enhance={keeping}>
+          <form method="POST" action="?/moved&surface={data.surface}" class="mt-2" use:enhance={keeping}>
             <Problem text={kept?.values && 'before' in kept.values ? kept.problem : undefined} />
-            <input type="hidden" name="form" value={typed(kept, 'form', data.ids.zero)} />
+            <input type="hidden" name="form" value={typed(kept, 'form', data.ids.moved)} />
             <TimeField label="Moved at" name="moved" value={typed(kept, 'moved', data.nowField)} error={kept?.errors?.moved} />
             <TextField label="It showed before" name="before" value={typed(kept, 'before')} error={kept?.errors?.before} />
             <TextField
@@ -123,7 +125,7 @@
               error={kept?.errors?.after}
               help="the water standing where it stood"
             />
-            <button class="btn">Move its zero</button>
+            <button class="btn">The gauge was moved</button>
           </form>
         </details>
         {#if data.files.length > 0}

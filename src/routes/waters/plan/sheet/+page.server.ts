@@ -3,6 +3,7 @@ import { sectionScene } from '#core/scene/section';
 import { db } from '$lib/server/database';
 import { loadPlan } from '$lib/server/planning';
 import { grounds } from '$lib/server/repositories/scouting';
+import { frameOf } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
 
 /** The plan on paper: map, section and table of the water with most to set, or of the one asked for. */
@@ -17,9 +18,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const water = season.waters.find((w) => w.id === chosen);
   if (!water) error(404, 'There is no water to plan on.');
   const stations = season.stations.filter((s) => s.water === water.id);
-  const gauges = season.gauges.filter((g) => g.water === water.id);
   const levels = season.levels[water.id] ?? { known: {}, age: {}, atMost: {} };
-  const zero = { pond: gauges.find((g) => g.surface === 'pond')?.zero ?? 0, tail: gauges.find((g) => g.surface === 'tail')?.zero ?? 0 };
   const ground = (await grounds(db(), locals.who.crew)).filter((g) => g.water === water.id);
   return {
     plan: { ...rest, take, left: rows.filter((r) => !r.take && r.waterId === water.id) },
@@ -30,10 +29,9 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       stations,
       views: season.views.filter((v) => v.station.water === water.id),
       levels,
-      yesterday: null,
-      zero,
+      earlier: null,
+      frame: frameOf(season, water.id, locals.who.person.system),
       size: { width: 1280, height: 430, columns: false },
-      system: locals.who.person.system,
     }),
     ground: ground.map(({ id, kind, name, shape }) => ({ id, kind, name, shape })),
     stations: stations.map((s) => ({ id: s.id, number: s.number, lat: s.lat, lon: s.lon, take: take.some((r) => r.id === s.id) })),

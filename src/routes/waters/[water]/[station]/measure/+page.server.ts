@@ -1,4 +1,4 @@
-import { redirect } from '@sveltejs/kit';
+import { error, redirect } from '@sveltejs/kit';
 import type { Draft } from '#core/record/kinds';
 import { stationDiagram } from '#core/scene/stationDiagram';
 import { latest, MEASURES, measuresFor, type Measure } from '#core/stations/measures';
@@ -6,14 +6,15 @@ import { parseMeasure, parseProfile, printMeasure } from '#core/stations/measure
 import { wholeMinute } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused } from '$lib/server/form';
+import { attempt, openedOn, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
+import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
 import { stationName, stationOf } from '$lib/server/scouting';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-  const { station, stations, water } = await stationOf(locals, params.water, params.station);
+  const { station, stations, water, season } = await stationOf(locals, params.water, params.station);
   const { system } = locals.who.person;
   return {
     station,
@@ -34,30 +35,32 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     profile: (station.across?.points ?? []).map((p) => `${printLength(p.distance, system)}, ${printLength(p.depth, system)}`).join('\n'),
     others: stations.filter((s) => s.id !== station.id).map((s) => ({ value: s.id, text: `${stationName(s)}, ${s.kind}` })),
     entry: newId(),
+    opened: season.stored.stations.find((s) => s.id === station.id)?.entry,
   };
 };
 
 export const actions: Actions = {
   default: async ({ request, locals, params }) => {
-    const { station, levels } = await stationOf(locals, params.water, params.station);
+    const { station, season } = await stationOf(locals, params.water, params.station);
     const read = reader(await request.formData(), locals.who);
     const { system } = locals.who.person;
     const at = wholeMinute(locals.now).toISOString();
-    const level = levels.known[station.surface] ?? null;
+    const stored = season.stored.stations.find((s) => s.id === station.id);
+    if (!stored) error(404, 'There is no such station in this record.');
     const fresh: Draft<'station'>['measures'] = [];
     for (const what of measuresFor(station.kind)) {
       const text = read.text(`m.${what}`);
       const before = latest(station.measures, what);
       if (text === '' || (before && text === printMeasure(what, before.value, system))) continue;
       const parsed = parseMeasure(what, text, system, locals.who.words);
-      if (parsed.ok) fresh.push({ what, value: parsed.value, level, at });
+      if (parsed.ok) fresh.push({ what, value: parsed.value, at });
       else read.refuse(`m.${what}`, parsed.sentence);
     }
     const profile = parseProfile(read.text('profile'), system, locals.who.words);
     if (!profile.ok) read.refuse('profile', profile.sentence);
     if (!read.ok() || !profile.ok) return refused(read);
-    const kept = station.measures.filter((m) => !fresh.some((f) => f.what === m.what && f.at === m.at));
-    const across = profile.points.length === 0 ? null : { points: profile.points, level, at };
+    const kept = stored.measures.filter((m) => !fresh.some((f) => f.what === m.what && f.at === m.at));
+    const across = profile.points.length === 0 ? null : { points: profile.points, at };
     const same = JSON.stringify(across?.points) === JSON.stringify(station.across?.points);
     const result = await attempt(
       read,
@@ -68,7 +71,13 @@ export const actions: Actions = {
           kind: 'station',
           occurredAt: new Date(at),
           by: locals.who.person.id,
-          body: { ...station, parent: read.text('parent') || null, measures: [...kept, ...fresh], across: same ? station.across : across },
+          ...openedOn(read, stored),
+          body: {
+            ...bodyOf(stored),
+            parent: read.text('parent') || null,
+            measures: [...kept, ...fresh],
+            across: same ? stored.across : across,
+          },
         }),
       (path) => (path.startsWith('across') ? 'profile' : path.startsWith('measures') ? 'measures' : path),
     );

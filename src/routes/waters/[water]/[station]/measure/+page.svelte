@@ -1,6 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import Field from '$lib/ui/Field.svelte';
+  import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -35,6 +36,7 @@
     </div>
     <div class="sheet">
       <Problem text={kept?.problem} />
+      <Opened entry={data.opened} {kept} />
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />
       <div class="fields">
         {#each data.fields as f (f.what)}

@@ -105,6 +105,7 @@ export const actions: Actions = {
           kind: 'survey',
           occurredAt: locals.now,
           by: locals.who.person.id,
+          opened: survey.entry,
           body: {
             ...body,
             found: { ...survey.found, holes: [...(survey.found.kind === 'lodge' ? survey.found.holes : []), hole] } as typeof body.found,
@@ -138,7 +139,6 @@ export const actions: Actions = {
       latrine: 'latrine',
     } as const;
     const at = wholeMinute(locals.now);
-    const level = season.levels[params.water]?.known.pond;
     const form = read.text('entry');
     const along = mark?.along ?? dam?.along ?? 0;
     const place = await placeOn(locals, params.water, along);
@@ -160,7 +160,7 @@ export const actions: Actions = {
           lon: place?.[0] ?? null,
           lat: place?.[1] ?? null,
           parent: gap ? (dam?.id ?? null) : null,
-          bed: mark?.depth != null && level !== undefined ? { depth: mark.depth, level, at: at.toISOString() } : null,
+          bed: mark?.depth != null ? { depth: mark.depth, at: at.toISOString() } : null,
           note: 'from a guided reading',
         },
       }),

@@ -1,0 +1,29 @@
+import type { System } from '../units/factors';
+import { fieldsOf } from './fields';
+import type { Body, Kind } from './kinds';
+
+/** One leaf of a body that differs between two of its states, as a person reads it. */
+export interface Change {
+  label: string;
+  from: string;
+  to: string;
+}
+
+/** What a person would see changed between two states of one thing, in the order of its fields. */
+export function changesOf<K extends Kind>(kind: K, was: Body<K>, is: Body<K>, system: System, zone: string): Change[] {
+  const texts = (body: Body<K>): Map<string, { label: string; text: string }> =>
+    new Map(fieldsOf(kind, body, system, zone).map(({ path, label, text }) => [path.join('.'), { label, text }]));
+  const [before, after] = [texts(was), texts(is)];
+  return [...new Set([...before.keys(), ...after.keys()])].flatMap((key) => {
+    const [from, to] = [before.get(key), after.get(key)];
+    return from?.text === to?.text ? [] : [{ label: (to ?? from)?.label ?? key, from: from?.text ?? '', to: to?.text ?? '' }];
+  });
+}
+
+/** `Anchor: alder root → stump.` Ids are named where a name is known; at most six changes are told. */
+export function changesText(changes: readonly Change[], names: Readonly<Record<string, string>> = {}): string {
+  const say = (text: string): string => names[text] ?? (text === '' ? 'empty' : text);
+  const told = changes.slice(0, 6).map(({ label, from, to }) => `${label}: ${say(from)} → ${say(to)}`);
+  const more = changes.length - told.length;
+  return `${told.join('; ')}${more > 0 ? `; and ${more} more` : ''}.`;
+}
