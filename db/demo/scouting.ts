@@ -169,7 +169,7 @@ export function addLastSeason(
 /** Own depths, earlier trapping, cameras, guided readings and what is intended. */
 export function addScouting(context: DemoContext): void {
   const { at, idOf, make, add, now } = context;
-  for (const [station, daysBack, depth, gauge] of OWN_DEPTHS) {
+  for (const [station, daysBack, depth] of OWN_DEPTHS) {
     const when = at(daysBack, '13:10');
     add(
       'stationLevel',

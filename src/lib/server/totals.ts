@@ -2,7 +2,7 @@ import { SPECIES } from '#core/animals/species';
 import { exposureOf, nights, type Sprung, type Standing } from '#core/effort/exposure';
 import { rateWithLimits } from '#core/effort/rate';
 import { SPRUNG } from '#core/record/checks';
-import type { Check, Device, Line, TrapSet } from '#core/record/kinds';
+import type { Check, Line, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { bandIn, stretchesOf } from '#core/sets/history';
 import type { Ground } from '#core/sets/standing';

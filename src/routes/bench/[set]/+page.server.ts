@@ -7,17 +7,15 @@ import { db } from '$lib/server/database';
 import { attempt, openedOn, reader, refused } from '$lib/server/form';
 import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
-import { setOf } from '$lib/server/repositories/sets';
 import { loadMoving } from '$lib/server/moving';
 import { currentOf, outlookOf, standingOf } from '$lib/server/outlook';
 import { stateOf } from '#core/sets/standing';
 import { frameOf, loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
 
-const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
-
 async function find(locals: App.Locals, id: string) {
-  const [season, set] = await Promise.all([loadSeason(locals), ID.test(id) ? setOf(db(), locals.who.crew, id) : undefined]);
+  const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
+  const set = season?.sets.find((s) => s.id === id);
   const station = season?.stations.find((s) => s.id === set?.station);
   if (!season || !set || !station) error(404, 'There is no such set in this record.');
   return { season, set, station, type: setTypeOf(set.type) };
