@@ -22,7 +22,7 @@ const href = async (path: string, name: RegExp | string): Promise<string> => {
 
 const water = await href('/waters', 'Header Pond');
 const dry = await href('/morning', /27 patrol channel/);
-const bench = await href('/bench', '22 stump hollow');
+const bench = await href('/bench', '22 flume gap');
 const moss = await href('/waters', 'Moss Slough');
 const pile = await href(moss, /82 sunk pile/);
 await go('/bench');

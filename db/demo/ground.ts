@@ -62,7 +62,7 @@ const GROUND: DemoGround[] = [
   { key: 'dike', site: 'kettle', water: null, kind: 'road', name: 'Dike road', type: 'LineString', points: [[-195, 70], [-90, 62], [0, 60], [70, 60], [225, 60]] },
   { key: 'lane', site: 'kettle', water: null, kind: 'road', name: 'Mill lane', type: 'LineString', points: [[60, -190], [120, -140], [160, -120], [225, -60]] },
   { key: 'lane bridge', site: 'kettle', water: 'spill', kind: 'bridge', name: 'Lane bridge', type: 'Point', points: [[150, -150]] },
-  { key: 'pump house', site: 'kettle', water: null, kind: 'access', name: 'Pump house, truck', type: 'Point', points: [[0, 60]] },
+  { key: 'sorting shed', site: 'kettle', water: null, kind: 'access', name: 'Sorting shed, truck', type: 'Point', points: [[0, 60]] },
   { key: 'lane end', site: 'kettle', water: null, kind: 'access', name: 'Lane end, on foot', type: 'Point', points: [[118, -142]] },
   { key: 'head gate', site: 'sallow', water: null, kind: 'access', name: 'Head gate, truck', type: 'Point', points: [[-10, -8]] },
   { key: 'feed road', site: 'sallow', water: null, kind: 'road', name: 'Feed road', type: 'LineString', points: [[-95, 10], [-10, -8], [60, -10], [100, -60]] },

@@ -13,13 +13,13 @@ export const PEOPLE = [
 
 // prettier-ignore
 export const SITES = [
-  { key: 'kettle', name: 'Kettle Row cranberry works', lat: 45.51254, lon: -90.487, owner: 'Growers’ association of Kettle Row; written leave for the season, dogs on the dikes at noon', access: 'Truck to the pump house, then on foot along the dike', endangered: 'Pump base, dry at and under 30 in on the pond gauge', users: 'Growers’ dogs on the dikes at noon; children skate on the upper reservoir' },
+  { key: 'kettle', name: 'Kettle Row cranberry works', lat: 45.51254, lon: -90.487, owner: 'Growers’ association of Kettle Row; written leave for the season, dogs on the dikes at noon', access: 'Truck to the sorting shed, then on foot along the dike', endangered: 'Bed drain, dry at and under 30 in on the pond gauge', users: 'Growers’ dogs on the dikes at noon; children skate on the upper reservoir' },
   { key: 'sallow', name: 'Sallow Spring hatchery', lat: 45.49796, lon: -90.46651, owner: 'Hatchery of Sallow Spring; gate key at the feed shed', access: 'Truck to the head gate', endangered: 'Intake screen, blocked twice last year', users: 'Hatchery hands at feeding, seven and four o’clock' },
 ];
 
 // prettier-ignore
 export const WATERS = [
-  { key: 'header', site: 'kettle', name: 'Header Pond', kind: 'pond' as const, note: 'Reservoir behind an old beaver dam at the inlet of the beds', safe: { level: 30, what: 'Pump base' }, profile: [[0, 27], [28, 21], [70, 2], [92, -12], [140, 4], [190, -3], [232, -9], [262, 3], [300, 20], [332, 26], [356, 47], [372, 30], [392, 4], [404, -2], [470, -5]] as [number, number][] },
+  { key: 'header', site: 'kettle', name: 'Header Pond', kind: 'pond' as const, note: 'Reservoir behind an old beaver dam at the inlet of the beds', safe: { level: 30, what: 'Bed drain' }, profile: [[0, 27], [28, 21], [70, 2], [92, -12], [140, 4], [190, -3], [232, -9], [262, 3], [300, 20], [332, 26], [356, 47], [372, 30], [392, 4], [404, -2], [470, -5]] as [number, number][] },
   { key: 'race', site: 'sallow', name: 'Hatchery Race', kind: 'stream' as const, note: 'Spring stream beside the ponds, walled at the head gate', profile: [[0, 3], [120, 0], [260, -3], [400, -6], [540, -9]] as [number, number][] },
   { key: 'ditch', site: 'kettle', name: 'Lower Bog Ditch', kind: 'ditch' as const, note: 'Drain below the beds, slow and weedy', profile: [[0, 2], [150, -2], [300, -4], [420, -5]] as [number, number][] },
   { key: 'upper', site: 'kettle', name: 'Upper Reservoir', kind: 'pond' as const, note: 'Fed from springs; a long old dam at its foot', profile: [[0, 10], [90, -6], [180, -20], [260, -24], [340, -10], [430, 6], [480, 20], [518, 4]] as [number, number][] },
@@ -72,14 +72,14 @@ interface DemoStation {
 // prettier-ignore
 export const STATIONS: DemoStation[] = [
   { key: 'inlet', water: 'header', number: 20, name: 'inlet point', kind: 'point', along: 8, depth: 15, note: 'Every traveller cuts the corner' },
-  { key: 'stump', water: 'header', number: 22, name: 'stump hollow', kind: 'channel', along: 30, depth: 20, note: 'Passage under the stump, bed firm' },
-  { key: 'eastrun', water: 'header', number: 12, name: 'east lodge run', kind: 'run', along: 62, depth: 33, note: 'Hard underfoot, forks round a root' },
+  { key: 'flume', water: 'header', number: 22, name: 'flume gap', kind: 'channel', along: 30, depth: 20, note: 'Passage under old flume planks, bed firm' },
+  { key: 'eastrun', water: 'header', number: 12, name: 'east lodge run', kind: 'run', along: 62, depth: 33, note: 'Hard underfoot, forks round a root, wider at the mouth' },
   { key: 'lodge', water: 'header', number: 13, name: 'lodge', kind: 'lodge', along: 95, depth: 50, crest: 62, note: 'Fresh mud on top' },
   { key: 'westrun', water: 'header', number: 15, name: 'west lodge run', kind: 'run', along: 128, depth: 38 },
   { key: 'mound', water: 'header', number: 24, name: 'south mound', kind: 'castor mound', along: 160, depth: 9, note: 'Fresh pats, two sizes of foot' },
   { key: 'feedbed', water: 'header', number: 26, name: 'feed bed', kind: 'feed bed', along: 192, depth: 41 },
   { key: 'icerack', water: 'header', number: 17, name: 'ice rack', kind: 'run', along: 226, depth: 46, note: 'Feed pile shows over the water' },
-  { key: 'oldden', water: 'header', number: 36, name: 'old bank den', kind: 'bank den', along: 258, depth: 34, note: 'Fallen in, still visited' },
+  { key: 'oldden', water: 'header', number: 36, name: 'old bank den', kind: 'bank den', along: 258, depth: 34, note: 'Fallen in; two mouths, one half silted' },
   { key: 'patrol', water: 'header', number: 27, name: 'patrol channel', kind: 'channel', along: 300, depth: 21, note: 'Two steps off the dam, firm' },
   { key: 'shoulder', water: 'header', number: 31, name: 'north shoulder', kind: 'slide', along: 330, depth: 10 },
   { key: 'dam', water: 'header', number: 30, name: 'dam', kind: 'dam', along: 356, crest: 47, note: 'Leaks at the north end' },
@@ -103,7 +103,7 @@ export const STATIONS: DemoStation[] = [
   { key: 'spillroot', water: 'spill', number: 71, name: 'spruce root', kind: 'undercut', along: 270, depth: 5 },
   { key: 'spilllog', water: 'spill', number: 72, name: 'fallen ash', kind: 'log crossing', along: 400, note: 'Fixed to both banks' },
   { key: 'lanebridge', water: 'spill', number: 73, name: 'lane bridge', kind: 'bridge', along: 520, depth: 9, note: 'Right of way of the lane; crouch at its edge to see the walls' },
-  { key: 'bridgeleft', water: 'spill', number: 74, name: 'lane bridge, left wall', kind: 'bridge', along: 526, depth: 6, parent: 'lanebridge' },
+  { key: 'bridgeleft', water: 'spill', number: 74, name: 'lane bridge, left wall', kind: 'bridge', along: 526, depth: 4.5, parent: 'lanebridge' },
   { key: 'bridgeright', water: 'spill', number: 76, name: 'lane bridge, right bank', kind: 'bridge', along: 530, depth: 4, parent: 'lanebridge' },
   { key: 'spillend', water: 'spill', number: 75, name: 'below the lane', kind: 'point', along: 860, depth: 10 },
   { key: 'mosslodge', water: 'moss', number: 80, name: 'low lodge', kind: 'lodge', along: 150, depth: 30, crest: 34, note: 'Grown over, low, hardly seen from the dike' },
@@ -146,7 +146,7 @@ export const SETS: DemoSet[] = [
   { key: 's12', number: 12, name: 'east lodge run', type: 'lodge-run', species: 'beaver', station: 'eastrun', state: 'live', placed: [20, '09:40'], devices: { outer: 'K-07', inner: 'K-08' }, numbers: { tie: 72, depth: 33, frameOverBed: 1, widthSurface: 31, widthBed: 16, spacing: 48 }, anchor: '6 ft cable, alder root, left bank', yields: 0.16 },
   { key: 's15', number: 15, name: 'west lodge run', type: 'lodge-run', species: 'beaver', station: 'westrun', state: 'live', placed: [20, '10:15'], devices: { outer: 'K-09' }, numbers: { depth: 38, frameOverBed: 1, widthBed: 15 }, anchor: 'cable to the old stake, right side', yields: 0.1 },
   { key: 's20', number: 20, name: 'inlet point', type: 'castor-foothold', species: 'beaver', station: 'inlet', state: 'live', placed: [18, '10:50'], devices: { trap: 'K-31' }, numbers: { panUnder: 5.5, depth: 12, stopDepth: 46, chain: 12 }, choices: { hold: 'slide' }, anchor: 'slide to a rock bag, willow at the bank', yields: 0.1 },
-  { key: 's22', number: 22, name: 'stump hollow', type: 'channel-snare', species: 'beaver', station: 'stump', state: 'live', placed: [16, '11:05'], devices: { snare: 'K-51' }, numbers: { loop: 9, lowestUnder: 13.5, depth: 20, ceiling: 15 }, choices: { passage: 'roofed' }, anchor: '7 ft tail to the stump', yields: 0.09 },
+  { key: 's22', number: 22, name: 'flume gap', type: 'channel-snare', species: 'beaver', station: 'flume', state: 'live', placed: [16, '11:05'], devices: { snare: 'K-51' }, numbers: { loop: 9, lowestUnder: 13.5, depth: 20, ceiling: 15 }, choices: { passage: 'roofed' }, anchor: '7 ft tail to the flume post', yields: 0.09 },
   { key: 's24', number: 24, name: 'south mound', type: 'castor-foothold', species: 'beaver', station: 'mound', state: 'live', placed: [14, '13:20'], devices: { trap: 'K-32' }, numbers: { panUnder: 3, depth: 9 }, choices: { hold: 'live' }, anchor: '10 ft cable, T bar driven', yields: 0.08 },
   { key: 's26', number: 26, name: 'feed bed float', type: 'float', species: 'muskrat', station: 'feedbed', state: 'live', placed: [15, '14:00'], devices: { left: 'K-61', right: 'K-62' }, numbers: { panOver: 0.5, draft: 2, depth: 41, lineRise: 20 }, anchor: 'line to a stake at the shore', yields: 0.2 },
   { key: 's27', number: 27, name: 'patrol channel', type: 'lodge-run', species: 'beaver', station: 'patrol', state: 'live', placed: [6, '09:30'], devices: { outer: 'K-10' }, numbers: { topUnder: 3, depth: 21, widthBed: 20, widthSurface: 34 }, choices: { notch: 'firm' }, anchor: 'alder root, left, 6 ft', yields: 0.14 },
@@ -167,8 +167,8 @@ export const SETS: DemoSet[] = [
   { key: 's70', number: 3, name: 'first bend', type: 'undercut-bank', species: 'mink', station: 'spillbend', state: 'planned', placed: [2, '13:00'], devices: {}, numbers: { topUnder: -1.75, depth: 4.25, roof: 14 }, anchor: '', yields: 0 },
   { key: 's71', number: 4, name: 'spruce root', type: 'undercut-bank', species: 'mink', station: 'spillroot', state: 'planned', placed: [2, '13:05'], devices: {}, numbers: { topUnder: -1.75, depth: 4.25, roof: 13 }, anchor: '', yields: 0 },
   { key: 's96', number: 5, name: 'alder undercut', type: 'pocket', species: 'muskrat', station: 'outroot', state: 'planned', placed: [2, '13:15'], devices: {}, numbers: { panUnder: 0.5, chainEnd: 11 }, anchor: '', yields: 0 },
-  { key: 's74', number: 74, name: 'left wall', type: 'wall-blind', species: 'mink', station: 'bridgeleft', state: 'live', placed: [1, '14:20'], devices: { trap: 'K-67' }, numbers: { panUnder: 1, depth: 6, stopDepth: 30, chain: 8 }, choices: { hold: 'slide', measured: 'pan' }, anchor: 'slide to the pool, stake at the abutment', yields: 0 },
-  { key: 's81', number: 81, name: 'low lodge, hung', type: 'ice-hanging-baited', species: 'beaver', station: 'mosslodge', state: 'live', placed: [3, '13:10'], devices: { near: 'K-20', far: 'K-21' }, numbers: { drop: 2.5, ice: 1.5, depth: 30 }, anchor: 'both on one stick, tied', yields: 0 },
+  { key: 's74', number: 74, name: 'left wall', type: 'wall-blind', species: 'mink', station: 'bridgeleft', state: 'live', placed: [1, '14:20'], devices: { trap: 'K-67' }, numbers: { panUnder: 1, depth: 4.5, stopDepth: 30, chain: 8 }, choices: { hold: 'slide', measured: 'pan' }, anchor: 'slide to the pool, stake at the abutment', yields: 0 },
+  { key: 's81', number: 81, name: 'low lodge, hung', type: 'ice-hanging', species: 'beaver', station: 'mosslodge', state: 'live', placed: [3, '13:10'], devices: { near: 'K-20', far: 'K-21' }, numbers: { drop: 2.5, ice: 1.5, depth: 30 }, anchor: 'both on one stick, tied', yields: 0 },
   { key: 's82', number: 82, name: 'low lodge pole', type: 'ice-snare-pole', species: 'beaver', station: 'mosslodge', state: 'live', placed: [2, '13:00'], devices: { a1: 'K-57', b1: 'K-58', a2: 'K-59', b2: 'K-60' }, numbers: { ice: 1.75, depth: 30, loop: 9, clearance: 4 }, anchor: 'set pole in the mud, safety pole across', yields: 0 },
 ];
 
@@ -188,7 +188,7 @@ export const SHED: { tag: string; class: 'bodyGrip' | 'foothold' | 'snare' | 'en
 export const SIGNS: [station: string, kind: string, species: 'beaver' | 'muskrat' | 'otter' | 'mink', freshness: 'hours' | 'days' | 'weeks' | 'old', daysBack: number, note: string][] = [
   ['inlet', 'cuttings', 'beaver', 'days', 19, 'willow tips'],
   ['inlet', 'wetSlide', 'beaver', 'hours', 2, ''],
-  ['stump', 'tracksMud', 'beaver', 'hours', 1, 'one large, one small'],
+  ['flume', 'tracksMud', 'beaver', 'hours', 1, 'one large, one small'],
   ['eastrun', 'seen', 'beaver', 'hours', 6, 'at dusk, two'],
   ['eastrun', 'peeledSticks', 'beaver', 'hours', 1, ''],
   ['lodge', 'mendedLeak', 'beaver', 'hours', 1, 'fresh mud on the north side'],

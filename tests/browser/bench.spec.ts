@@ -229,7 +229,7 @@ test('the catalogue finds types by place and species; no word of five drawings l
 
 test('a series along a brook, its cut list against the shed, and the sheets', async ({ page, program }) => {
   await open(page, `${program.base}/bench`);
-  await page.getByRole('link', { name: '22 stump hollow' }).click();
+  await page.getByRole('link', { name: '22 flume gap' }).click();
   await page.getByRole('link', { name: 'A series of these' }).click();
   for (let i = 1; i <= 5; i += 1) await page.getByLabel(`Place ${i}`, { exact: true }).selectOption('');
   const first = page.getByLabel('Place 1', { exact: true }).getByRole('option').nth(1);
@@ -251,7 +251,7 @@ test('a series along a brook, its cut list against the shed, and the sheets', as
   await expect(page.getByRole('row', { name: /cut stick through a spring/ })).toBeVisible();
 
   await open(page, `${program.base}/bench`);
-  await page.getByRole('link', { name: '22 stump hollow' }).click();
+  await page.getByRole('link', { name: '22 flume gap' }).click();
   await page.getByRole('link', { name: 'Steps, cut list and photos' }).click();
   await expect(page.getByText('Nudge the support')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Arming check, at the end' })).toBeVisible();

@@ -7,15 +7,15 @@ test('a break that is open moves every set: until when it is fine, what to chang
   program,
 }) => {
   await open(page, `${program.base}/morning`);
-  const stump = page.getByRole('row', { name: /22 stump hollow/ });
-  await expect(stump).toContainText(
+  const flume = page.getByRole('row', { name: /22 flume gap/ });
+  await expect(flume).toContainText(
     /Forecast: fine until about 0\d:\d\d, between 0\d:\d\d and 0\d:\d\d; too shallow, the loop under its share, after/,
   );
-  await expect(stump).toContainText(/Hang the loop .* lower: by the forecast it stays in its band until 26 Nov/);
+  await expect(flume).toContainText(/Hang the loop .* lower: by the forecast it stays in its band until 26 Nov/);
   await expect(page.getByRole('row', { name: /42 willow bend/ })).toContainText('Forecast: in its band to the check');
   await open(page, `${program.base}/waters`);
   await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
-  await expect(page.getByRole('heading', { name: '22 stump hollow: fine now' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '22 flume gap: fine now' })).toBeVisible();
   await page.getByRole('link', { name: 'Breaks', exact: true }).click();
   await page.getByRole('button', { name: 'It was found mended' }).click();
   await expect(page.getByText(/nothing runs out there any more/)).toBeVisible();
@@ -45,9 +45,7 @@ test('the break designer, both ways: what a break does to every set, and how lar
   await page.getByRole('link', { name: 'Breaks', exact: true }).click();
   await expect(page.getByText(/Opening a dam can flood those below/)).toBeVisible();
   await expect(page.getByText(/^From 32½ in to [\d¼½¾]+ in by 26 Nov 05:22, between/)).toBeVisible();
-  await expect(page.getByRole('row', { name: /22 stump hollow/ })).toContainText(
-    /leaves its band about 06:\d\d, between 06:\d\d and 06:\d\d/,
-  );
+  await expect(page.getByRole('row', { name: /22 flume gap/ })).toContainText(/leaves its band about 06:\d\d, between 06:\d\d and 06:\d\d/);
   await expect(page.getByRole('row', { name: /12 east lodge run/ })).toHaveCount(1);
   await expect(page.getByRole('img', { name: /Course of the level/ })).toBeVisible();
 

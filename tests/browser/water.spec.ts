@@ -14,10 +14,10 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
   await expect(page.getByText(/Reckoned by the water balance of the pond\. The band holds eight cases of ten/)).toBeVisible();
 
   const time = page.getByRole('slider', { name: 'Time looked at' });
-  await expect(page.getByRole('heading', { name: /22 stump hollow: fine now/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /22 flume gap: fine now/ })).toBeVisible();
   await time.fill('720');
   await expect(time).toHaveAttribute('aria-valuetext', /^17:22: [\d¼½¾]+ in, between [\d¼½¾]+ in and [\d¼½¾]+ in/);
-  await expect(page.getByRole('heading', { name: /22 stump hollow: too shallow/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /22 flume gap: too shallow/ })).toBeVisible();
   await time.press('Home');
   await expect(time).toHaveAttribute('aria-valuetext', 'now');
   await page.getByRole('button', { name: 'Play the night' }).click();
@@ -34,11 +34,11 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
   await expect(time).toHaveAttribute('aria-valuetext', /^11:22: 2[789][¼½¾]? in/);
   await page.getByRole('link', { name: 'Back to now' }).click();
 
-  const stump = page.getByRole('article').filter({ hasText: '22 stump hollow: fine now' });
-  await expect(stump).toContainText(/Forecast: fine until about 0\d:\d\d/);
-  const lower = /Hang the loop ([\d¼½¾ ]+ in) lower/.exec((await stump.textContent()) ?? '')?.[1] ?? '';
+  const flume = page.getByRole('article').filter({ hasText: '22 flume gap: fine now' });
+  await expect(flume).toContainText(/Forecast: fine until about 0\d:\d\d/);
+  const lower = /Hang the loop ([\d¼½¾ ]+ in) lower/.exec((await flume.textContent()) ?? '')?.[1] ?? '';
   expect(lower).not.toBe('');
-  await stump.getByRole('link', { name: '22 stump hollow' }).click();
+  await flume.getByRole('link', { name: '22 flume gap' }).click();
   await page.getByLabel('Level on the gauge now').fill('32 in');
   await page.getByLabel('Lowest point under').fill('10 in');
   await page.getByLabel('Depth of the channel').fill('13 in');
@@ -46,7 +46,7 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
   await page.getByRole('button', { name: 'Save the changes' }).click();
   await expect(page).toHaveURL(/saved=1/);
   await open(page, `${program.base}/morning`);
-  await expect(page.getByRole('row', { name: /22 stump hollow/ })).not.toContainText('fine until about');
+  await expect(page.getByRole('row', { name: /22 flume gap/ })).not.toContainText('fine until about');
 });
 
 test('ice before a wire is cut: what the hole will hold, thinner places, and no figure that promises', async ({ page, program }) => {

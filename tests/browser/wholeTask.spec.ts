@@ -61,7 +61,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
 
   await test.step('a snare in a channel', async () => {
     await open(page, `${program.base}/bench`);
-    await page.getByLabel('Station').selectOption({ label: '22 stump hollow, channel at Header Pond' });
+    await page.getByLabel('Station').selectOption({ label: '22 flume gap, channel at Header Pond' });
     await page.getByLabel('Type of set').selectOption({ label: 'Channel snare (beaver, otter)' });
     await page.getByRole('button', { name: 'To the bench' }).click();
     await page.getByLabel('Number').fill('62');
@@ -82,7 +82,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByRole('button', { name: 'Save reading' }).click();
     await expect(page.getByRole('heading', { name: /alder run: dry/ })).toBeVisible();
     await expect(page.getByRole('heading', { name: /inlet point: dry/ }).first()).toBeVisible();
-    await expect(page.getByRole('heading', { name: /stump hollow: (dry|too shallow)/ }).first()).toBeVisible();
+    await expect(page.getByRole('heading', { name: /flume gap: (dry|too shallow)/ }).first()).toBeVisible();
     await expect(page.getByRole('heading', { name: /crossover/ })).toHaveCount(0);
   });
 

@@ -42,7 +42,7 @@ const SEVERAL = [
   'float',
   'wall-blind',
   'ice-snare-pole',
-  'ice-hanging-baited',
+  'ice-hanging',
 ];
 
 function view(n: number, along: number): SetView {

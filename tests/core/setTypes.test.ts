@@ -79,7 +79,7 @@ const BANDS: Record<string, [down: number, up: number]> = {
   'castor-stick-snare': [-2, 1.5],
   'castor-grip': [-3, 5],
   'baited-bank': [-1, 3],
-  'dangling-bait': [-2, 4],
+  'post-bait': [-2, 4],
   'lure-pole': [-2, 1.5],
   'channel-snare': [-2.667, 2.333],
   'culvert-mouth': [-2, 34],
@@ -224,7 +224,7 @@ const WRONG: [id: string, why: string, design: Design, finding: string, says: Re
   ['castor-slick-snare', 'a mound too near', { numbers: { mound: 10 } }, 'mound', /smelled before the neck is through/],
   ['castor-stick-snare', 'a loop nearly under', { numbers: { share: 0.9 } }, 'share', /Raise it 1½ in/],
   ['castor-grip', 'a cut wider than the frame', { numbers: { cut: 40 } }, 'fence', /stay open|one more stick/],
-  ['dangling-bait', 'a bait above the reach of an adult', { numbers: { baitHigh: 30 } }, 'rearing', /An adult reaches 23½ in.*lower it/],
+  ['post-bait', 'a bait above the reach of an adult', { numbers: { baitHigh: 30 } }, 'rearing', /An adult reaches 23½ in.*lower it/],
   [
     'pocket',
     'a chain that ends in shallow water',
@@ -281,7 +281,7 @@ describe('each type where it usually stands', () => {
     });
   }
   it('every type is in this table, or floats or hangs under ice and has its own tests', () => {
-    const own = ['float', 'ice-snare-pole', 'ice-hanging-baited'];
+    const own = ['float', 'ice-snare-pole', 'ice-hanging'];
     assert.deepEqual(
       CATALOGUE.map((t) => t.id).filter((id) => !(id in BANDS) && !own.includes(id)),
       [],

@@ -164,7 +164,7 @@ describe('hanging under ice', () => {
   it('hangs from the ice’s top: as the sheet grows its clearance shrinks as much, whatever the pond does', () =>
     fc.assert(
       fc.property(fc.double({ min: 0, max: 0.5, noNaN: true }), fc.double({ min: -0.5, max: 0.5, noNaN: true }), (sheet, rise) => {
-        const layout = lay('ice-hanging-baited', { drop: 9, ice: 6 });
+        const layout = lay('ice-hanging', { drop: 9, ice: 6 });
         const jaws = layout.parts.find((p) => p.kind === 'jaws');
         assert.ok(jaws);
         const top = (bottomAt(jaws, { pond: POND + rise, sheet }) ?? 0) + jaws.height;
@@ -174,19 +174,18 @@ describe('hanging under ice', () => {
     ));
   it('a drop that suffices today can be inside the ice at the check: said before the wire is cut', () => {
     assert.match(
-      found(lay('ice-hanging-baited', { drop: 7, ice: 6, iceNext: 9 }), 'nextCheck').sentence,
+      found(lay('ice-hanging', { drop: 7, ice: 6, iceNext: 9 }), 'nextCheck').sentence,
       /2 in inside it: hang it 4 in lower before the wire is cut/,
     );
-    assert.equal(found(lay('ice-hanging-baited', { drop: 12, ice: 6, iceNext: 9 }), 'nextCheck').verdict, 'holds');
+    assert.equal(found(lay('ice-hanging', { drop: 12, ice: 6, iceNext: 9 }), 'nextCheck').verdict, 'holds');
   });
   it('measured from the water line a drop is 0.083 of the ice more from its top (0.71 in at 8½)', () => {
-    const drop = (measured: string): number =>
-      -(lay('ice-hanging-baited', { drop: 9, ice: 8.5 }, { choices: { measured } }).parts[0]?.z.k ?? 0);
+    const drop = (measured: string): number => -(lay('ice-hanging', { drop: 9, ice: 8.5 }, { choices: { measured } }).parts[0]?.z.k ?? 0);
     near(drop('water') - drop('ice'), inches(0.7055), 1e-4);
   });
   it('drop, jaws and bait must clear the bed', () => {
-    assert.equal(found(lay('ice-hanging-baited', { drop: 9, depth: 20 }), 'overBed').verdict, 'fails');
-    assert.equal(found(lay('ice-hanging-baited', { drop: 9, depth: 40 }), 'overBed').verdict, 'holds');
+    assert.equal(found(lay('ice-hanging', { drop: 9, depth: 20 }), 'overBed').verdict, 'fails');
+    assert.equal(found(lay('ice-hanging', { drop: 9, depth: 40 }), 'overBed').verdict, 'holds');
   });
   it('over a run that is kept thin the ice counts by its factor', () => {
     const water = { known: { pond: POND, sheet: inches(10) }, age: {}, atMost: {} };
@@ -195,7 +194,7 @@ describe('hanging under ice', () => {
   });
   it('without any ice measured it cannot be told, and says what to do', () =>
     assert.match(
-      deviceState(lay('ice-hanging-baited', { drop: 9 }), 'near', { known: { pond: POND }, age: {}, atMost: {} }, US).sentence,
+      deviceState(lay('ice-hanging', { drop: 9 }), 'near', { known: { pond: POND }, age: {}, atMost: {} }, US).sentence,
       /ice here was never measured/,
     ));
 });

@@ -88,7 +88,7 @@ const TABLE: readonly Row[] = [
     'beaver',
     ['lodge', 'feed bed', 'run'],
     'Hanging under ice, baited',
-    'ice-hanging-baited',
+    'ice-hanging',
     'a body-grip hung below where the ice will be',
     [12, 3],
   ),

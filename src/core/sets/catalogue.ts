@@ -13,7 +13,7 @@ import { damBreakShoulder } from './beaver/damBreakShoulder';
 import { damCrossoverFace } from './beaver/damCrossoverFace';
 import { damCrossoverFoothold } from './beaver/damCrossoverFoothold';
 import { damCrossoverSnare } from './beaver/damCrossoverSnare';
-import { danglingBait } from './beaver/danglingBait';
+import { postBait } from './beaver/postBait';
 import { divePole } from './beaver/divePole';
 import { lodgeRun } from './beaver/lodgeRun';
 import { lodgeRunSnare } from './beaver/lodgeRunSnare';
@@ -22,7 +22,7 @@ import { slideFoothold } from './beaver/slideFoothold';
 import { slideGrip } from './beaver/slideGrip';
 import { slideSnare } from './beaver/slideSnare';
 import { trailWaterline } from './beaver/trailWaterline';
-import { iceHangingBaited } from './ice/iceHangingBaited';
+import { iceHanging } from './ice/iceHanging';
 import { iceSnarePole } from './ice/iceSnarePole';
 import { bottomEdge } from './mink/bottomEdge';
 import { box } from './mink/box';
@@ -65,12 +65,12 @@ export const CATALOGUE: readonly SetType[] = [
   castorStickSnare,
   castorGrip,
   baitedBank,
-  danglingBait,
+  postBait,
   lurePole,
   channelSnare,
   culvertMouth,
   iceSnarePole,
-  iceHangingBaited,
+  iceHanging,
   pocket,
   float,
   polePlatform,

@@ -166,7 +166,8 @@ const STEP = INCH / 4;
 function remedyOf(need: Need, height: number, layout: Layout, water: Water, axis: Axis, frame: Frame): { remedy: string; moveBy: number } {
   const { system } = frame;
   const free = layout.free.find((f) => f.device === need.device);
-  if (need.id === 'stop') return { remedy: 'Move the stop to deeper water, or change to a live hold.', moveBy: 0 };
+  if (layout.parts.some((p) => p.id === need.of.part && p.kind === 'slideStop'))
+    return { remedy: 'Move the stop to deeper water, or change to a live hold.', moveBy: 0 };
   const ownPart = layout.parts.some((p) => p.id === need.of.part && p.device === need.device);
   if (!free || !ownPart) return { remedy: '', moveBy: 0 };
   const wanted = Math.round((targetHeight(need, layout.parts) - height) / STEP) * STEP;

@@ -24,7 +24,7 @@ import { frameOf, type Season } from './season';
 
 const DAY = 86_400_000;
 const HOUR = 3_600_000;
-/** Footholds up to this spread hold a beaver by a toe only. */
+/** Footholds up to this spread can hold a larger animal badly. */
 const SMALL = 5.5 * INCH;
 
 export interface SetOutlook {
@@ -113,7 +113,7 @@ function levelOutlook(
   const then = levelOn(outlook.courses.middle, seconds(check));
   const high = levelOn(outlook.courses.high, seconds(check));
   const small = view.devices.some((d) => d.class === 'foothold' && (FOOTHOLDS[d.size]?.spread ?? 1) <= SMALL);
-  const toe = small && high > band.max ? ' A bed that deep can hold a beaver by a toe.' : '';
+  const toe = small && high > band.max ? ' A bed that deep can hold a larger animal badly.' : '';
   return { sentence: said.sentence + toe, remedy: said.remedy, idle: then < band.min || then > band.max };
 }
 

@@ -22,7 +22,7 @@ const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }
 export const baitedBank: SetType = {
   id: 'baited-bank',
   name: 'Baited bank',
-  idea: 'Partly peeled sticks of two woods on the bank instead of a mound, a foothold where the forefeet land.',
+  idea: 'Partly peeled sticks on the bank instead of a mound, a foothold where the forefeet land.',
   species: ['beaver'],
   stations: ['castor mound', 'slide', 'point', 'feed bed', 'bank den'],
   devices: ['foothold'],

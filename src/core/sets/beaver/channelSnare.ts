@@ -63,7 +63,7 @@ const numbers: Record<string, NumberSpec> = {
   },
 };
 
-/** A loop in a ditch pinch, stump hollow or root, partly under water. */
+/** A loop in a ditch pinch, a hollow or under a root, partly under water. */
 export const channelSnare: SetType = {
   id: 'channel-snare',
   name: 'Channel snare',

@@ -4,7 +4,7 @@ import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
 import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
-import { assemble, level as across, upright } from '../design';
+import { assemble, level as across, upright, type Piece } from '../design';
 import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
@@ -79,21 +79,13 @@ export const damBreakShoulder: SetType = {
     const surface = levelThen(laying);
     const half = of(laying, 'breakWidth') / 2;
     const sill = surface - of(laying, 'breakDepth');
-    const hold = filled[0]
-      ? holdPiece(laying, {
-          numbers,
-          build: 'beaverAdult',
-          held: 'front foot',
-          bank: of(laying, 'apart') / 2 + inches(20),
-          device: filled[0],
-        })
-      : null;
-    return assemble({
+    const held = filled.map((side) => holdOfSide(laying, side));
+    const beds: Piece = {
       parts: filled.flatMap((side) => bedOfSide(laying, side)),
-      ground: groundOf(laying),
+      ground: groundOf(laying, held),
       needs: filled.map((side) => ({ ...panNeed(laying, { device: side, min: 2, max: 8, target: 5 }), called: `${side} pan` })),
       free: filled.map((device) => ({ device, say: { down: 'Make the bed', up: 'Build the bed' }, floor: null })),
-      findings: filled.length === 0 ? [] : [...filled.map((side) => build(laying, side)), fall(laying), ...(hold?.findings ?? [])],
+      findings: filled.length === 0 ? [] : [...filled.map((side) => build(laying, side)), fall(laying)],
       front: [
         [-0.7, surface + inches(4)],
         [-half, surface + inches(2)],
@@ -114,14 +106,8 @@ export const damBreakShoulder: SetType = {
       ],
       travel:
         filled.length === 0 ? [] : [{ build: 'beaverAdult', x: -of(laying, 'apart') / 2 - inches(14), z: surface - 0.2, pose: 'swims' }],
-      holds: filled.flatMap((side) =>
-        (hold?.holds ?? []).map((h) => ({
-          ...h,
-          device: side,
-          anchor: [xOf(laying, side) + (side === 'left' ? -1 : 1) * inches(20), h.anchor[1], h.anchor[2]] as [number, number, number],
-        })),
-      ),
-    });
+    };
+    return assemble(beds, ...held);
   },
   steps: [
     {
@@ -144,6 +130,32 @@ export const damBreakShoulder: SetType = {
 
 const underOf = (laying: Laying, side: (typeof SIDES)[number]): number => of(laying, `${side}Under`);
 const xOf = (laying: Laying, side: (typeof SIDES)[number]): number => ((side === 'left' ? -1 : 1) * of(laying, 'apart')) / 2;
+
+/** What holds the catch of one bed, away from the break: the same for both, mirrored on the left. */
+function holdOfSide(laying: Laying, side: (typeof SIDES)[number]): Piece {
+  const hold = holdPiece(laying, { numbers, build: 'beaverAdult', held: 'front foot', device: side });
+  const way = side === 'left' ? 1 : -1;
+  const own = (id: string): string => `${side}-${id}`;
+  const across_ = (x: number): number => xOf(laying, side) + way * x;
+  return {
+    ...hold,
+    parts: (hold.parts ?? []).map((part) => ({
+      ...part,
+      id: own(part.id),
+      x: across_(part.x),
+      ...(part.tiedTo ? { tiedTo: part.tiedTo === 'pan' ? `${side}-pan` : own(part.tiedTo) } : {}),
+      ...(part.look?.leans === undefined ? {} : { look: { ...part.look, leans: way * part.look.leans } }),
+    })),
+    needs: (hold.needs ?? []).map((need) => ({ ...need, id: own(need.id), of: { ...need.of, part: own(need.of.part) } })),
+    findings: (hold.findings ?? []).map((finding) => ({ ...finding, id: own(finding.id), about: `${finding.about}, ${side}` })),
+    marks: [],
+    holds: (hold.holds ?? []).map(({ deep, ...h }) => ({
+      ...h,
+      anchor: [across_(h.anchor[0]), h.anchor[1], h.anchor[2]] as [number, number, number],
+      ...(deep ? { deep: [across_(deep[0]), deep[1]] as [number, number] } : {}),
+    })),
+  };
+}
 
 function bedOfSide(laying: Laying, side: (typeof SIDES)[number]): Part[] {
   const size = laying.devices[side]?.size ?? '4';
@@ -186,14 +198,17 @@ function fall(laying: Laying): Finding {
   };
 }
 
-function groundOf(laying: Laying): [number, number][] {
+function groundOf(laying: Laying, held: readonly Piece[]): [number, number][] {
   const level = levelThen(laying);
   const half = of(laying, 'breakWidth') / 2;
   const sill = level - of(laying, 'breakDepth');
   const apart = of(laying, 'apart') / 2;
   const deepest = Math.max(of(laying, 'leftUnder'), of(laying, 'rightUnder'));
   const floor = Math.min(bedOf(laying) ?? level - deepest - inches(2), level - deepest - inches(1.75));
+  const ends = held.flatMap(({ holds = [] }) => holds.flatMap(({ deep }) => (deep ? [deep] : [])));
+  const out = ends.map(([x, z]): [number, number] => [x, Math.min(z, floor - inches(2))]).sort((a, b) => a[0] - b[0]);
   return [
+    ...out.filter(([x]) => x < -apart - 1.3),
     [-apart - 1.2, floor - inches(10)],
     [-apart - 0.25, floor],
     [-half - 0.04, floor],
@@ -201,6 +216,6 @@ function groundOf(laying: Laying): [number, number][] {
     [half, Math.min(sill, floor - 0.02)],
     [half + 0.04, floor],
     [apart + 0.25, floor],
-    [apart + 0.6, level + 0.15],
+    ...(out.some(([x]) => x > apart + 0.7) ? out.filter(([x]) => x > apart + 0.7) : [[apart + 0.6, level + 0.15] as [number, number]]),
   ];
 }

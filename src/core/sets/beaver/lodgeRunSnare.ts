@@ -26,7 +26,7 @@ const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }
 export const lodgeRunSnare: SetType = {
   id: 'lodge-run-snare',
   name: 'Lodge run, bare snare',
-  idea: 'A bare loop on a 40 in T bar in an entrance run, swivels, no fence: for animals that know body-grips and fences.',
+  idea: 'A bare loop on a 40 in T bar in an entrance run, swivels, no fence: for places where the colony has met body-grips.',
   species: ['beaver'],
   stations: ['lodge', 'bank den', 'run', 'channel'],
   devices: ['snare'],

@@ -89,7 +89,7 @@ export const iceSnarePole: SetType = {
     'Side twigs on the bait close loops.',
     'After two checks the yield falls: move.',
   ],
-  school: 'Six on a pole, or nine: half of nine are ruined by one catch.',
+  school: 'Six on a pole, or nine: one catch ruins several.',
   choices: { cover: { label: 'The hole is left', options: { open: 'open', snow: 'under snow' }, default: 'open' } },
   underIce: true,
   layOut: (laying) => {

@@ -28,7 +28,7 @@ export const box: SetType = {
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '120' },
-  fit: 'Slots in the sides for the springs; trigger low, rear and wide. In one old trial a mink passed a narrow V 111 times without firing (one animal, hearsay): at most 3.3 % a pass.',
+  fit: 'Slots in the sides for the springs; trigger low, rear and wide. A narrow V can be passed many times without firing.',
   tools: ['box', 'wire', 'dry grass'],
   faults: ['Bait gone, not fired: the trigger was a narrow V.', 'Twigs at the mouth: they hold the jaws.'],
   remake: ['Dry grass and fresh bait.'],

@@ -31,7 +31,7 @@ export const cubby: SetType = {
   fit: 'A pan trigger in the middle; lower jaw on two sticks so that the dog hangs free and nothing freezes down.',
   tools: ['wire', 'gloves', 'trowel'],
   faults: [
-    'Bait gone, not fired: trigger too firm for the smallest thief, where that species is open.',
+    'Bait gone, not fired: trigger too firm for a small visitor, where that species is open.',
     'Frozen to the stones: the lower jaw lay on them.',
   ],
   remake: ['Fresh bait over the old; moss closed again.'],

@@ -22,7 +22,7 @@ const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }
 export const undercutBank: SetType = {
   id: 'undercut-bank',
   name: 'Undercut bank',
-  idea: 'A 160 tight under the roof at the outside of a bend, dog up, near spring upright, far spring flat, its top 1½ to 2 in proud. Three to five along 500 yd of brook, at bends that deserve it.',
+  idea: 'A 160 tight under the roof at the outside of a bend, dog up, near spring upright, far spring flat, its top 1½ to 2 in proud. One at each bend that deserves it.',
   species: ['mink'],
   stations: ['undercut', 'bank den', 'channel'],
   devices: ['bodyGrip'],

@@ -47,7 +47,7 @@ export const wallBlind: SetType = {
   fit: 'No. 1½ coil, a light pan; a flat stone that does not rock.',
   tools: ['setters', 'hip boots', 'wire'],
   faults: [
-    'A flood went over it: too deep is not harmless, it can take a beaver by a toe.',
+    'A flood went over it: too deep is not harmless, it can hold a larger animal badly.',
     'Silent for four nights: a blind set needs 4 to 7.',
   ],
   choices: {

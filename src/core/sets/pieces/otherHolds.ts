@@ -45,7 +45,7 @@ export function liveFinding(laying: Laying, { numbers, build, held, bank = inche
     return {
       ...base,
       verdict: 'unknown',
-      sentence: `About ten feet of tether, land and water both in reach. Without a measured profile it stays uncertain whether the catch lives: between one in ten and one in two are reported drowned on the same length.${wraps}`,
+      sentence: `About ten feet of tether, land and water both in reach. Without a measured profile it stays uncertain whether the catch lives.${wraps}`,
     };
   const around: Profile = [
     ...profile

@@ -110,7 +110,7 @@
         name="what"
         value={typed(keptSafe, 'what', data.safe?.what ?? '')}
         error={keptSafe?.errors?.what}
-        help="pump base, road, cellar"
+        help="bed drain, road, cellar"
       />
       <TextField
         label="Safe at or under, on the gauge"

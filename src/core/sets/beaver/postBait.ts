@@ -24,9 +24,9 @@ const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }
 const REARS = ['beaverAdult', 'beaverTwo', 'beaverYearling'] as const;
 
 /** Bait hung at rearing height over a foothold. */
-export const danglingBait: SetType = {
-  id: 'dangling-bait',
-  name: 'Dangling bait',
+export const postBait: SetType = {
+  id: 'post-bait',
+  name: 'Bait on a post',
   idea: 'A 4 ft post with bait on a swivel it cannot be pulled from, at rearing height; a stepping stick, and a foothold or two in front of it.',
   species: ['beaver'],
   stations: ['feed bed', 'point', 'slide', 'castor mound'],

@@ -67,9 +67,9 @@ const POSITIONS = ['near', 'far'];
 const ALLOWANCE = inches(8);
 
 /** Body-grips hung by wires from a stick across the hole, baited with green wood. */
-export const iceHangingBaited: SetType = {
-  id: 'ice-hanging-baited',
-  name: 'Hanging under ice, baited',
+export const iceHanging: SetType = {
+  id: 'ice-hanging',
+  name: 'Under-ice hanging set',
   idea: 'A body-grip on two wires from a stick across the hole, green wood across its foot, its top just below where the ice will be at the next check.',
   species: ['beaver'],
   stations: ['lodge', 'feed bed', 'run', 'bank den', 'channel'],
