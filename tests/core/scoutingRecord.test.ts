@@ -149,7 +149,7 @@ describe('and what the book says of it', () => {
   it('each in one line', () => {
     assert.equal(said('sign'), '12 east run: wet slide, beaver, hours old, fresh');
     assert.equal(said('sign', { photo: ID(8) }), '12 east run: wet slide, beaver, hours old, fresh, with a photo');
-    assert.equal(said('stationLevel'), '12 east run: 14 in deep with the gauge at 20 in');
+    assert.equal(said('stationLevel'), '12 east run: 14 in deep');
     assert.equal(said('ground'), 'boundary of permission leave');
     assert.equal(said('earlier'), 'Header Pond: a neighbour, last winter, snares, 2 beaver');
     assert.equal(said('survey'), '12 east run: winter lodge read, 1 hole');

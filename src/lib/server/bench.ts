@@ -18,6 +18,8 @@ export interface BenchWrite {
   before: Written<TrapSet> | undefined;
   /** readings taken at placing */
   readings: Draft<'reading'>[];
+  /** the break that was opened for it */
+  opening: Draft<'opening'> | null;
   at: Date;
 }
 
@@ -91,6 +93,7 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
   if (number === undefined) read.refuse('number', 'A set has a number.');
   if (at && at > now) read.refuse('at', 'A set cannot be placed in the future: prepare it, with the date on which it opens.');
   if (state === 'live') refuseUnarmed(read, type, devices, choices, place, numbers);
+  const opening = at && state === 'live' && before?.state !== 'live' ? openingOf(read, place, at) : null;
   if (!at || !readings || number === undefined || !read.ok()) return null;
 
   const held = before ? settingAt(before, at) : undefined;
@@ -101,6 +104,7 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
     at,
     before,
     readings,
+    opening,
     set: {
       id: before?.id ?? read.text('id'),
       line: season.line.id,
@@ -173,6 +177,27 @@ function staysOf(before: TrapSet | undefined, devices: Record<string, Device>, a
       : [{ id: idBeside(entry, `stay ${position}`), position, device: device.id, from: at.toISOString(), to: null }],
   );
   return [...old, ...fresh];
+}
+
+/** The break that was opened as the set went live, where its type opens one and nobody said no. */
+function openingOf(read: Reader, { type, station, before }: Place, at: Date): Draft<'opening'> | null {
+  const { acts } = type;
+  if (!acts || read.text('breakOpened') !== 'yes') return null;
+  const [width, sill] = [read.length('breakWide'), read.length('breakBottom')];
+  if (width === undefined) read.refuse('breakWide', 'Type how wide the break is at the water, or say that none was opened.');
+  if (sill === undefined) read.refuse('breakBottom', 'Type the level of its lowest point on the gauge, or say that none was opened.');
+  if (width === undefined || sill === undefined) return null;
+  const id = idBeside(read.text('entry'), 'break');
+  return {
+    id,
+    water: station.water,
+    shape: acts.shape,
+    opened: at.toISOString(),
+    states: [{ id: idBeside(id, 'state'), at: at.toISOString(), width, sill }],
+    by: 'us',
+    set: before?.id ?? read.text('id'),
+    count: acts.breaks,
+  };
 }
 
 /** A change takes its place in the order of time: what was set later stays as it was set. */

@@ -4,7 +4,10 @@ import type { SetType } from '#core/sets/setType';
 import type { Device, Setting, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { toField } from '#core/time/localTime';
+import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
+import { db } from './database';
+import { openings } from './repositories/scouting';
 import { iceAt } from '#core/ice/growth';
 import { freezingDegreeDays } from '#core/weather/hours';
 import { factorAt, loadMoving } from './moving';
@@ -49,6 +52,7 @@ export async function benchData(
     heldThen: held ? thenOf(held, station, season.surfaces) : null,
     frame: frameOf(season, station.water, who.person.system),
     opened: set?.entry,
+    opens: await opensOf(season, station, type, set, model, locals),
     /** the set whose numbers stand in the fields of a new one */
     copied: like ? `${like.number} ${like.name}` : '',
     fields: {
@@ -76,6 +80,27 @@ export async function benchData(
         free: !d.set || d.set.id === set?.id,
       })),
   };
+}
+
+/** What a type that opens the dam is asked when its set goes live: the break as its numbers and the water of now have it. Null where it opens none, or did already. */
+async function opensOf(
+  season: Season,
+  station: Station,
+  type: SetType,
+  set: TrapSet | undefined,
+  model: Pick<Setting, 'numbers'> | undefined,
+  { who }: App.Locals,
+): Promise<{ words: string; width: string; bottom: string } | null> {
+  const { acts } = type;
+  if (!acts || set?.state === 'live') return null;
+  const running = (await openings(db(), who.crew, station.water)).filter((o) => !o.mended);
+  if (set && running.some((o) => o.set === set.id)) return null;
+  const level = season.levels[station.water]?.known.pond;
+  const bottom =
+    level === undefined
+      ? ''
+      : levelText(level - (model?.numbers.breakDepth ?? acts.depth), frameOf(season, station.water, who.person.system));
+  return { words: acts.words, width: printLength(model?.numbers.breakWidth ?? acts.width, who.person.system), bottom };
 }
 
 /** The setting of another set for a new place: a depth that was measured there is not taken along where the new place knows its own. */

@@ -8,17 +8,19 @@ import { record, type NewEntry } from './record/write';
 function fieldOf(path: string): string {
   const number = /^settings\.\d+\.numbers\.(\w+)$/.exec(path);
   if (number) return `n.${number[1]}`;
+  if (/^states\.\d+\./.test(path)) return path.endsWith('width') ? 'breakWide' : 'breakBottom';
   if (path === 'devices') return 'd';
   if (path.startsWith('stays') || path.startsWith('settings')) return 'at';
   return path === 'armed' ? 'arm' : path;
 }
 
 /** Writes a set of the bench with the readings taken beside it, all or none; the refusal when the record does not take it. */
-export async function saveBench(read: Reader, { set, before, readings, at }: BenchWrite, { who }: App.Locals) {
+export async function saveBench(read: Reader, { set, before, readings, opening, at }: BenchWrite, { who }: App.Locals) {
   const common = { crew: who.crew, occurredAt: at, by: who.person.id };
   const entries: NewEntry[] = [
     ...readings.map((body): NewEntry => ({ ...common, id: idBeside(body.id, 'entry'), kind: 'reading', body })),
     { ...common, id: read.text('entry'), kind: 'set', body: set, ...(before ? openedOn(read, before) : {}) },
+    ...(opening ? [{ ...common, id: idBeside(opening.id, 'entry'), kind: 'opening' as const, body: opening }] : []),
   ];
   const result = await attempt(read, () => record(db(), ...entries), fieldOf);
   return 'failure' in result ? result.failure : null;

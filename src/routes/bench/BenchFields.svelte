@@ -68,7 +68,7 @@
     name="level"
     error={error('level')}
     help={bench.levels.known[bench.station.surface] === undefined
-      ? 'never read: left empty, the level at this placing becomes its zero'
+      ? 'never read: a live set needs it. Without a gauge drive a stake, call the water on it 0, and type 0'
       : 'left empty, the last reading stands'}
   >
     {#snippet children(attributes)}<input

@@ -11,6 +11,7 @@
   import Arming from './Arming.svelte';
   import BenchFields from './BenchFields.svelte';
   import Beside from './Beside.svelte';
+  import BreakFields from './BreakFields.svelte';
   import CarryList from './CarryList.svelte';
   import Drawings from './Drawings.svelte';
   import Findings from './Findings.svelte';
@@ -75,6 +76,7 @@
       names={Object.fromEntries(it.type.positions.map((p) => [p.id, p.label]))}
     />
     <Arming groups={it.arming} {kept} state={it.fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live'} />
+    {#if bench.opens && it.fields.state === 'live'}<BreakFields opens={bench.opens} {kept} />{/if}
     <button class="btn btn-primary btn-lg w-full mt-3">{isNew ? 'Save the set' : 'Save the changes'}</button>
     <p class="quiet small mt-2">
       Seasons, devices and places that are allowed are for your rulebook and your agency to say; Zaprud does not.
