@@ -5,7 +5,10 @@ import { readFileSync } from 'node:fs';
 const BOUNDS = [0.25, 0.36] as const;
 const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard'], { encoding: 'utf8' }).split('\n');
 const code = files.filter((f) => /\.(ts|js|mjs|cjs|svelte|css|sql|sh)$/.test(f) || f === 'start' || f === 'test');
-const lines = (f: string): number => readFileSync(f, 'utf8').split('\n').filter((line) => line.trim() !== '').length;
+const lines = (f: string): number =>
+  readFileSync(f, 'utf8')
+    .split('\n')
+    .filter((line) => line.trim() !== '').length;
 const sum = (list: string[]): number => list.reduce((total, f) => total + lines(f), 0);
 const [tests, tested] = [sum(code.filter((f) => f.startsWith('tests/'))), sum(code.filter((f) => !f.startsWith('tests/')))];
 const share = tests / tested;

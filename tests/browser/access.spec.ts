@@ -130,10 +130,10 @@ test('without script a level is asked as a what-if, a reading saved, and a set c
   await page.goto(`${program.base}/waters`);
   await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
   await page.getByLabel('Level', { exact: true }).fill('45 in');
-  await page.getByRole('button', { name: 'What if' }).click();
+  await page.getByRole('button', { name: 'Try level' }).click();
   await expect(page.getByRole('heading', { name: /patrol channel: dry/ })).toHaveCount(0);
   await page.getByLabel('Level', { exact: true }).fill('nonsense');
-  await page.getByRole('button', { name: 'What if' }).click();
+  await page.getByRole('button', { name: 'Try level' }).click();
   await expect(page.getByText(/“nonsense” is not a length/)).toBeVisible();
   await page.getByLabel('Level', { exact: true }).fill('33 in');
   await page.getByRole('button', { name: 'Save reading' }).click();

@@ -104,7 +104,7 @@ test('an enclosed foot trap on the dry trail, the minor fourth class', async ({ 
 test('under ice: a trap hung where the ice of the next check will not reach it', async ({ page, program }) => {
   await place(page, program.base, {
     station: '82 sunk pile, feed bed at Moss Slough',
-    type: 'Hanging under ice, baited (beaver)',
+    type: 'Under-ice hanging set (beaver)',
     water: 'Moss Slough',
     name: 'hung at the pile',
     tags: { 'Trap, by tag': 'K-15, 330', 'Second trap, same tie, by tag': 'none' },
@@ -152,7 +152,7 @@ test('a length is drawn by hand and by key, and its number follows; two designs 
   await expect(field).toHaveValue('2¼ in');
   await page.keyboard.press('PageUp');
   await expect(field).toHaveValue('3¼ in');
-  await page.getByRole('button', { name: 'Hold this design beside' }).click();
+  await page.getByRole('button', { name: 'Compare' }).click();
   const box = await handle.boundingBox();
   if (!box) throw new Error('the handle is not drawn');
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);

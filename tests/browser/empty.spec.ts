@@ -42,11 +42,15 @@ test('an empty record says what to do first, and leads to the first live set of 
   await page.getByLabel('Anchored to what, where').fill('ash root');
   for (const question of await page.getByRole('checkbox').all()) await question.check();
   await page.getByRole('button', { name: 'Save the set' }).click();
+  await expect(page.getByText(/No level was read here by then/)).toBeVisible();
+  await page.getByLabel('Level on the gauge now').fill('0');
+  for (const question of await page.getByRole('checkbox').all()) await question.check();
+  await page.getByRole('button', { name: 'Save the set' }).click();
   await expect(page.getByText('Saved to the book.')).toBeVisible();
 
-  // the water was never read: the set is its gauge, and the level at the placing is zero
+  // nothing is made up: the water was never read, so the level is asked for
   await open(page, `${program.base}/morning`);
-  await expect(page.getByRole('row', { name: /1 mill run/ })).toContainText('fine');
+  await expect(page.getByRole('row', { name: /1 mill run/ })).toContainText('working');
   await page.getByRole('link', { name: /1 mill run/ }).click();
   await page.getByRole('link', { name: 'Something else' }).click();
   await page.getByLabel('Outcome').selectOption('out of water');

@@ -37,7 +37,7 @@ test('ground is drawn with the mouse, measured in words, saved, and its shape ch
 
 test('mark here takes the simulated receiver’s position, and a bad line is said at once', async ({ page, program }) => {
   await open(page, `${program.base}/waters`);
-  await page.getByRole('button', { name: 'Mark here' }).click();
+  await page.getByRole('button', { name: 'Use my position' }).click();
   await expect(page.locator('form').filter({ hasText: 'Draw and measure' }).getByText('One place.')).toBeVisible();
   await expect(page.getByText(/simulated receiver’s position, within \d m/)).toBeVisible();
   await page.getByLabel('Places: latitude, longitude, one a line').fill('the willow');

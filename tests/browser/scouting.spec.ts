@@ -111,7 +111,7 @@ test('the plan: worked out, answered for 40 minutes and 8 traps, a place taken, 
   await expect(page.getByRole('heading', { name: 'The plan for beaver' })).toBeVisible();
   await page.getByLabel('Minutes I have').fill('40');
   await page.getByLabel('Traps').fill('8');
-  await page.getByRole('button', { name: 'Work it out' }).click();
+  await page.getByRole('button', { name: 'Calculate' }).click();
   await expect(page.getByText(/^In 40 minutes with 8 traps: set \d, in this order: 81 low lodge run/)).toBeVisible();
   const first = page.getByRole('listitem').filter({ hasText: '81 low lodge run' });
   await first.getByText('Take it into the plan').click();

@@ -14,13 +14,13 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
   await expect(page.getByText(/Reckoned by the water balance of the pond\. The band holds eight cases of ten/)).toBeVisible();
 
   const time = page.getByRole('slider', { name: 'Time looked at' });
-  await expect(page.getByRole('heading', { name: /22 flume gap: fine now/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /22 flume gap: working now/ })).toBeVisible();
   await time.fill('720');
   await expect(time).toHaveAttribute('aria-valuetext', /^17:22: [\d¼½¾]+ in, between [\d¼½¾]+ in and [\d¼½¾]+ in/);
   await expect(page.getByRole('heading', { name: /22 flume gap: too shallow/ })).toBeVisible();
   await time.press('Home');
   await expect(time).toHaveAttribute('aria-valuetext', 'now');
-  await page.getByRole('button', { name: 'Play the night' }).click();
+  await page.getByRole('button', { name: 'Play forecast' }).click();
   await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
   await expect(time).not.toHaveAttribute('aria-valuetext', 'now');
   await page.getByRole('button', { name: 'Stop' }).click();
@@ -34,8 +34,8 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
   await expect(time).toHaveAttribute('aria-valuetext', /^11:22: 2[789][¼½¾]? in/);
   await page.getByRole('link', { name: 'Back to now' }).click();
 
-  const flume = page.getByRole('article').filter({ hasText: '22 flume gap: fine now' });
-  await expect(flume).toContainText(/Forecast: fine until about 0\d:\d\d/);
+  const flume = page.getByRole('article').filter({ hasText: '22 flume gap: working now' });
+  await expect(flume).toContainText(/Works until about 0\d:\d\d/);
   const lower = /Hang the loop ([\d¼½¾ ]+ in) lower/.exec((await flume.textContent()) ?? '')?.[1] ?? '';
   expect(lower).not.toBe('');
   await flume.getByRole('link', { name: '22 flume gap' }).click();

@@ -154,7 +154,7 @@ describe('a stream', () => {
     const fit = fitStream(made(1, truth, 2).readings, []);
     assert.equal(fit.steps, 0);
     const forecast = streamForecast(fit, 0.4, 0, 24, []);
-    assert.match(forecast.doubts[0]?.called ?? '', /read too seldom/);
+    assert.match(forecast.doubts[0]?.called ?? '', /few readings so far/);
   });
   it('falls back to its base without rain (exact: e^−kt), rises with it, and its band opens and then holds', () => {
     const fit = { k: 0.05, base: 0.2, r: 0.01, spread: 0.01, step: 12, steps: 40 };

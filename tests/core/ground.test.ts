@@ -193,7 +193,7 @@ describe('permission and wind', () => {
   });
   it('the stand-ins say that they are simulated, and are the same for the same hour', () => {
     const at = new Date('2026-11-25T11:00:00Z');
-    assert.match(windText(simulateWind(1, at), true), /simulated/);
+    assert.match(windText(simulateWind(1, at), true, 'us'), /simulated/);
     assert.deepEqual(simulateWind(1, at), simulateWind(1, at));
     const fix = simulateFix(4, [-90, 45]);
     assert.ok(way([-90, 45], fix.at).distance < 5 * fix.within);

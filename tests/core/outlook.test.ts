@@ -17,7 +17,7 @@ const asked = (over: object = {}) => ({
   check: 6 * HOUR,
   after: 10 * HOUR,
   then: { min: 'dry', max: 'too deep' },
-  say: { down: 'Set it', up: 'Raise it' },
+  say: { down: 'Lower it', up: 'Raise it' },
   room: null,
   clock: (s: number) => `${Math.floor(s / HOUR)}:${String(Math.round((s % HOUR) / 60)).padStart(2, '0')}`,
   ...over,
@@ -26,7 +26,7 @@ const asked = (over: object = {}) => ({
 describe('what the forecast says of a set', () => {
   it('until when it is fine, with its range, and what then', () => {
     const { sentence } = outlookText(asked(), 'us');
-    assert.equal(sentence, 'Forecast: fine until about 4:00, between 3:20 and 5:00; dry after.');
+    assert.equal(sentence, 'Works until about 4:00 (3:20 to 5:00), then dry.');
   });
   it('the change at the check that keeps it in until the one after, in quarter inches', () => {
     // on the middle course from 34 in at the check to 30 in at the one after
@@ -35,7 +35,7 @@ describe('what the forecast says of a set', () => {
     assert.ok(by <= -inches(6) + 1e-9 && by >= -inches(8) - 1e-9, String(by / INCH));
     assert.ok(Math.abs(by / (INCH / 4) - Math.round(by / (INCH / 4))) < 1e-9);
     const { remedy } = outlookText(asked(), 'us');
-    assert.match(remedy, /^Set it [678][¼½¾]? in lower: by the forecast it stays in its band until 10:00\.$/);
+    assert.match(remedy, /^Lower it [678][¼½¾]? in: should work until 10:00\.$/);
   });
   it('of those that do, the one that suits the low and the high course as well', () => {
     const { by } = bestShift(COURSES, band(36, 42), 6 * HOUR, 10 * HOUR, null);
@@ -52,26 +52,24 @@ describe('what the forecast says of a set', () => {
     assert.match(outlookText(asked({ check: 3 * HOUR, after: 12 * HOUR, room: inches(1) }), 'us').remedy, /% of the time until 12:00/);
   });
   it('says so when no change helps: the bed is too near', () =>
-    assert.match(
-      outlookText(asked({ band: band(39, 45), room: inches(1) }), 'us').remedy,
-      /^By the forecast no change here brings it back before 10:00: move it to deeper water/,
-    ));
+    assert.match(outlookText(asked({ band: band(39, 45), room: inches(1) }), 'us').remedy, /^No adjustment lasts until 10:00. Move it/));
   it('nothing is to be done when it stays', () => {
     assert.deepEqual(outlookText(asked({ band: band(20, 60) }), 'us'), {
-      sentence: 'Forecast: in its band to the check at 6:00.',
+      certain: true,
+      sentence: 'Should work until the check at 6:00.',
       remedy: '',
     });
   });
   it('of a set that is out already only the way back is told', () => {
     const said = outlookText(asked({ band: band(41, 45) }), 'us');
     assert.equal(said.sentence, '');
-    assert.match(said.remedy, /^Set it .* lower: by the forecast/);
+    assert.match(said.remedy, /^Lower it .* in: should work/);
   });
   it('where nothing can be moved at the water nothing is ordered', () => assert.equal(outlookText(asked({ say: null }), 'us').remedy, ''));
   it('perhaps, when only the faster course leaves the band', () =>
     assert.match(
       outlookText(asked({ band: band(33.5, 42), check: 6 * HOUR }), 'us').sentence,
-      /may be dry from 5:25 on, perhaps not at all/,
+      /^Likely keeps working; could go dry as early as 5:25\.$/,
     ));
 });
 

@@ -40,10 +40,10 @@ describe('the plan (weights of common practice)', () => {
   for (const [why, places, over, say] of [
     ['it stands already', [place('a', { taken: 'A live set stands there: 12 a.' })], {}, /live set/],
     ['it cannot be stood at', [place('a', { barred: 'Sinks past the knee.' })], {}, /Sinks/],
-    ['no set fits', [place('a', { suggestion: null })], {}, /no set for this animal/],
-    ['it is not in use', [place('a', { activity: 0.05 })], {}, /Not in use/],
-    ['no trap is left', [place('a'), place('b')], { traps: 1 }, /No trap left/],
-    ['no light is left', [place('a'), place('b')], { minutes: 5 }, /1 sets fit before dark with one person/],
+    ['no set fits', [place('a', { suggestion: null })], {}, /^No set for this animal/],
+    ['it is not in use', [place('a', { activity: 0.05 })], {}, /Likely not in use/],
+    ['no trap is left', [place('a'), place('b')], { traps: 1 }, /No free trap left/],
+    ['no light is left', [place('a'), place('b')], { minutes: 5 }, /1 set fit before dark with 1 person/],
     [
       'more would come than can be handled',
       [place('a', { caught: 19 }), place('b', { caught: 18 })],
@@ -105,9 +105,9 @@ describe('“I have 40 minutes and 8 traps here”', () => {
   it('the plan’s sentence has its minutes, and the light', () => {
     assert.match(
       planSentence(7, '25 Nov', '26 Nov', 1, '16:23', { people: 1, each: 5, minutes: 545 }),
-      /about 35 min for one person; light until 16:23 would do for 109, with two people 218\. Back on 26 Nov, after 1 night/,
+      /about 35 min for one person; daylight to 16:23 allows 109, with two people 218\. Back on 26 Nov, after 1 night/,
     );
-    assert.match(planSentence(0, '25 Nov', '26 Nov', 1, '16:23', INPUT), /Nothing to set/);
+    assert.match(planSentence(0, '25 Nov', '26 Nov', 1, '16:23', INPUT), /Nothing worth setting/);
   });
 });
 
@@ -137,9 +137,9 @@ describe('minutes and yields', () => {
   it('what a place gave is said with its exact limits (Garwood 1936: 10 → 4.795 to 18.390)', () => {
     assert.equal(
       yieldSentence({ season: '2', nights: 100, caught: 10 }),
-      'Season 2: 10 in 100 nights, 10 per 100 nights (95 % between 5 and 18).',
+      'Season 2: 10 in 100 working nights, 10 per 100 nights (likely 5 to 18).',
     );
-    assert.match(yieldSentence({ season: '2', nights: 100, caught: 0 }), /nothing in 100 nights.*between 0 and 4/);
-    assert.match(yieldSentence({ season: '2', nights: 0, caught: 0 }), /never in its band/);
+    assert.match(yieldSentence({ season: '2', nights: 100, caught: 0 }), /nothing in 100 working nights.*likely 0 to 4/);
+    assert.match(yieldSentence({ season: '2', nights: 0, caught: 0 }), /no working night/);
   });
 });

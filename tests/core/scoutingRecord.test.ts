@@ -157,7 +157,7 @@ describe('and what the book says of it', () => {
     assert.equal(said('intent'), '12 east run: Baited bank, planned');
     assert.equal(said('intent', { doing: 'left', because: 'rest it' }), '12 east run: left unset: rest it');
     assert.equal(said('opening'), 'Header Pond: V-shaped break 12 in wide, bottom at 27 in, opened by us');
-    assert.equal(said('reading'), 'board: 24 in (a crest, read from debris), muddy');
+    assert.equal(said('reading'), 'board: 24 in (a high-water mark), muddy');
   });
   it('a reading from before clarity was asked is said without it', () => {
     const { clarity: _, since: __, ...old } = { ...GOOD.reading, bound: 'exact', source: 'gauge' } as Draft<'reading'>;

@@ -200,19 +200,19 @@ describe('a state', () => {
   const set = layout(
     parts,
     [need({ min: inches(-36), max: 0, target: inches(-2), broken: { min: 'cannotReach', max: 'outOfWater' } })],
-    [{ device: 'trap', say: { down: 'Set it', up: 'Set it' }, floor: inches(20) }],
+    [{ device: 'trap', say: { down: 'Lower it', up: 'Set it' }, floor: inches(20) }],
   );
   const at = (pond: number, age = 0) => deviceState(set, 'trap', now(inches(pond), age), US);
 
   it('in the band is fine, and says where it works', () => {
     assert.equal(at(45).verdict, 'fine');
-    assert.match(at(45).sentence, /between 38 in and 74 in/);
+    assert.match(at(45).sentence, /38 in to 74 in/);
     assert.equal(spareText(at(45), 'us'), '7 in to spare');
   });
   it('within an inch of an end is near the edge, with the inches left', () => {
     assert.equal(at(38.5).verdict, 'nearEdge');
-    assert.match(at(38.5).sentence, /½ in left before a fall/);
-    assert.match(at(73.5).sentence, /before a rise/);
+    assert.match(at(38.5).sentence, /Fails if the water falls ½ in/);
+    assert.match(at(73.5).sentence, /if the water rises/);
     assert.equal(at(39).verdict, 'fine');
   });
   it('a narrow band is near at a quarter of its width', () => assert.equal(nearMargin({ min: 0, max: inches(2) }), inches(0.5)));
@@ -220,15 +220,15 @@ describe('a state', () => {
     const dry = at(31.75);
     assert.equal(dry.verdict, 'outOfWater');
     assert.equal(dry.label, 'dry');
-    assert.match(dry.sentence, /stands 6¼ in dry/);
-    assert.equal(dry.remedy, 'Set it 8 in lower: then it works between 30 in and 66 in.');
+    assert.match(dry.sentence, /is 6¼ in above water/);
+    assert.equal(dry.remedy, 'Lower it 8 in. Then works at 30 in to 66 in.');
     near(dry.moveBy, inches(-8));
     assert.equal(spareText(dry, 'us'), '6¼ in out');
   });
   it('where the bottom is too near it says so instead of an order that does not help', () => {
     const shallow = at(27);
     assert.equal(shallow.moveBy, 0);
-    assert.match(shallow.remedy, /Only 8 in of bottom is left under it, 13 in wanted/);
+    assert.match(shallow.remedy, /It can go down only 8 in; needs 13 in/);
   });
   it('too deep to reach still fishes', () => assert.match(at(80).sentence, /out of reach, still fishing/));
   it('a remedy that is ordered puts it into its band', () => {
@@ -259,14 +259,15 @@ describe('a state', () => {
     );
     const state = deviceState(pan, 'trap', now(inches(1)), US);
     assert.equal(state.label, 'too shallow');
-    assert.match(state.sentence, /only 1 in of water/);
+    assert.match(state.sentence, /^Only 1 in of water/);
   });
   it('of a set is that of its worst device', () => {
     const states = [at(45), at(31), at(38.5)];
     assert.equal(worst(states)?.verdict, 'outOfWater');
     assert.equal(worst([]), null);
   });
-  it('prints metric for a metric person', () => assert.match(deviceState(set, 'trap', now(inches(31.75)), METRIC).sentence, /16 cm dry/));
+  it('prints metric for a metric person', () =>
+    assert.match(deviceState(set, 'trap', now(inches(31.75)), METRIC).sentence, /16 cm above water/));
 });
 
 describe('a level series', () => {

@@ -1,3 +1,5 @@
+import type { System } from '../units/factors';
+import { forceText, speedText } from '../units/speed';
 /** Force at the wire's tip that fires a body-grip, N, by its notch; measured ones of the user go before these. [practice] */
 export const FIRING_FORCE: Record<string, number> = { light: 2, middle: 5, firm: 10 };
 
@@ -35,8 +37,8 @@ export function currentOnTrigger(speed: number, opening: number, notch: string):
 }
 
 /** The verdict in words. */
-export function currentText({ verdict, mat, firing }: Current, speed: number): string {
-  const how = `${speed.toFixed(1)} m/s, a mat a hand in size pulls ${mat.toFixed(1)} N at the tip, the notch lets go at ${firing} N (practice)`;
+export function currentText({ verdict, mat, firing }: Current, speed: number, system: System): string {
+  const how = `${speedText(speed, system)}: leaves pull ${forceText(mat, system)}; fires at ${forceText(firing, system)} (rule of thumb)`;
   if (verdict === 'fires') return `The current fires it by itself: ${how}. Out of the current, or a firmer notch.`;
   if (verdict === 'holdsClean')
     return `It holds clean, not with a mat of leaves a hand in size: ${how}. A firmer notch, or out of the current.`;

@@ -1,3 +1,5 @@
+import type { System } from '../units/factors';
+import { gustText } from '../units/speed';
 import { compass, way, type Position } from './geodesic';
 
 export interface Wind {
@@ -20,10 +22,10 @@ export function upwindSide(line: readonly Position[], wind: Wind): { side: 'left
 }
 
 /** The wind, in words. */
-export const windText = ({ from, speed }: Wind, simulated: boolean): string =>
+export const windText = ({ from, speed }: Wind, simulated: boolean, system: System): string =>
   speed < 0.5
     ? `Nearly still${simulated ? ' (simulated)' : ''}: it carries no scent over the water.`
-    : `Wind from the ${compass(from)}, ${speed.toFixed(1)} m/s${simulated ? ' (simulated)' : ''}. Scent belongs on the upwind bank: it blows over the water.`;
+    : `Wind from the ${compass(from)}, ${gustText(speed, system)}${simulated ? ' (simulated)' : ''}. Scent belongs on the upwind bank: it blows over the water.`;
 
 /** Which bank of a water is to be set, in words. A shore is a ring, a stream line is looked along as it flows. @source common practice */
 export function upwindText(kind: 'shore' | 'stream line', line: readonly Position[], wind: Wind): string {
@@ -31,6 +33,6 @@ export function upwindText(kind: 'shore' | 'stream line', line: readonly Positio
   if (kind === 'shore') return `upwind: the ${compass(wind.from)} shore`;
   const bank = upwindSide(line, wind);
   return bank
-    ? `upwind: the ${bank.side} bank going down, its ${bank.toward} side`
+    ? `Lure the ${bank.side} bank, facing downstream (its ${bank.toward} side).`
     : 'neither bank lies upwind: the wind runs with the water';
 }

@@ -12,6 +12,6 @@ export interface SeasonYield {
 /** What a place gave, in words: catch, nights, and the rate per 100 nights with its exact 95 % limits. */
 export function yieldSentence({ season, nights, caught }: SeasonYield): string {
   const rate = rateWithLimits(caught, nights);
-  if (!rate) return `Season ${season}: never in its band.`;
-  return `Season ${season}: ${caught === 0 ? 'nothing' : caught} in ${many(Math.round(nights), 'night')}, ${Math.round(rate.rate)} per 100 nights (95 % between ${Math.round(rate.low)} and ${Math.round(rate.high)}).`;
+  if (!rate) return `Season ${season}: no working night.`;
+  return `Season ${season}: ${caught === 0 ? 'nothing' : caught} in ${many(Math.round(nights), 'working night')}${nights < 10 ? '' : `, ${Math.round(rate.rate)} per 100 nights (likely ${Math.round(rate.low)} to ${Math.round(rate.high)})`}.`;
 }

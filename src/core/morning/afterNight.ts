@@ -21,7 +21,7 @@ const IDLE: readonly Verdict[] = ['outOfWater', 'heldUnder', 'aground', 'tooDeep
 
 /** The gear that goes out when the season turns. [practice] */
 export const TURNED =
-  'The season turned: set log crossings (a 155 clipped low to the trunk, tied to a tree: ice takes no stake) and lodges under ice. Load sled, chisel, saw and fuel, scoop, spare wires, green wood, safety poles, long gloves and a second pair.';
+  'Ice is forming. Switch to log and under-ice sets (a 155 clipped low to the trunk, tied to a tree: ice takes no stake). Load: sled, chisel, saw and fuel, scoop, spare wires, green wood, safety poles, long gloves and a second pair.';
 
 /** What the night left: idle sets, those that still fish out of reach (which are not idle), those frozen in, and those that will be idle at their check. */
 export function afterNight(sets: readonly Counted[]): Group[] {
@@ -34,9 +34,9 @@ export function afterNight(sets: readonly Counted[]): Group[] {
   const fishing = sets.filter((s) => s.verdict === 'cannotReach');
   const will = sets.filter((s) => s.idleThen && !idle.includes(s) && !frozen.includes(s));
   return [
-    ...group('idle', 'Idle as they stand', idle, 'Each takes nothing until it is changed.'),
-    ...group('fishing', 'Still fishing, out of reach', fishing, 'Not idle: leave them to the level, or draw them with a hook.'),
+    ...group('idle', 'Not working', idle, 'Fix these first.'),
+    ...group('fishing', 'Still fishing, out of reach', fishing, 'Pull with a hook, or wait for the water.'),
     ...group('frozen', 'Frozen in', frozen, frozen.length >= 2 ? TURNED : 'Chop it free, or pull it before it is lost.'),
-    ...group('will', 'Idle by their check', will, 'By the middle of the forecast, if nothing is changed.'),
+    ...group('will', 'Likely to fail before the check', will, 'Adjust today.'),
   ];
 }

@@ -1,3 +1,4 @@
+import { agree } from '../units/many';
 import { whenText } from '../time/localTime';
 import { INCH } from '../units/factors';
 import { levelText, type Frame } from '../units/frame';
@@ -44,18 +45,18 @@ function standing(verdicts: Verdict[]): string {
   const near = verdicts.filter((v) => v === 'nearEdge').length;
   const unknown = verdicts.filter((v) => v === 'unknown').length;
   const said: string[] = [];
-  if (out > 0) said.push(`${countWord(out)} ${out === 1 ? 'set does' : 'sets do'} not work as ${out === 1 ? 'it stands' : 'they stand'}`);
-  if (near > 0) said.push(`${countWord(near)} ${near === 1 ? 'is' : 'are'} near the edge`);
-  if (unknown > 0) said.push(`of ${countWord(unknown)} it cannot be told`);
-  return said.length === 0 ? 'Every set is in its band.' : `${capital(said.join(', '))}.`;
+  if (out > 0) said.push(`${countWord(out)} ${agree(out, 'set', 'sets')} not working`);
+  if (near > 0) said.push(`${countWord(near)} near the limit`);
+  if (unknown > 0) said.push(`${countWord(unknown)} without a reading`);
+  return said.length === 0 ? 'Every set is working.' : `${capital(said.join(', '))}.`;
 }
 
 /** What to do at a set, one line: the remedy first, otherwise a look. */
 export function instruction(remedy: string, verdict: Verdict, typeId: string): string {
   if (remedy) return remedy;
   if (verdict === 'unknown') return 'Look, and read the gauge.';
-  if (verdict === 'cannotReach') return 'Still fishing, out of reach: wait for the level, or pull it with a hook.';
-  if (typeId === 'dam-crossover-face') return 'Look from below; only the tailwater judges it.';
+  if (verdict === 'cannotReach') return 'Out of reach, still fishing. Pull with a hook, or wait.';
+  if (typeId === 'dam-crossover-face') return 'Check from below the dam.';
   if (typeId === 'float')
     return verdict === 'aground'
       ? 'Move the raft to deeper water.'

@@ -90,20 +90,19 @@ const two = (n: number): string => (n < 0.095 ? n.toFixed(2) : n.toFixed(1));
 function reasonLeft(place: Candidate, { taken, daily, perNight, fit, input }: SoFar): string | null {
   if (place.taken) return place.taken;
   if (place.barred) return place.barred;
-  if (!place.suggestion) return 'The table has no set for this animal at such a place.';
+  if (!place.suggestion) return 'No set for this animal at this kind of location.';
   if (place.activity !== null && place.activity < IDLE)
-    return `Not in use as far as its sign tells (${Math.round(place.activity * 10)} of 10): look again first.`;
-  if (taken >= input.traps) return `No trap left: ${input.traps} are taken by better places.`;
-  if (taken >= fit)
-    return `No light left: ${fit} sets fit before dark with ${input.people === 1 ? 'one person' : `${input.people} people`}.`;
+    return `Likely not in use (use score ${Math.round(place.activity * 10)}/10). Look again first.`;
+  if (taken >= input.traps) return input.traps === 0 ? 'No free trap in the shed.' : 'No free trap left for this location.';
+  if (taken >= fit) return `No light left: ${many(fit, 'set')} fit before dark with ${many(input.people, 'person', 'people')}.`;
   if (daily * input.nights >= input.wanted)
-    return `Enough is set for the ${input.wanted} wanted: about ${two(daily * input.nights)} in ${input.nights} nights. Rest it.`;
+    return `Enough sets for the ${input.wanted} wanted: about ${two(daily * input.nights)} in ${many(input.nights, 'night')}. Rest it.`;
   if (taken > 0 && daily + perNight > input.handled) return `More than ${input.handled} a day could come: that is what you can handle.`;
   return null;
 }
 
 const taking = (place: Candidate, perNight: number): string =>
-  `${place.suggestion?.type ?? ''}: ${place.suggestion?.why ?? ''}. ${place.activity === null ? 'No sign was noted: look first' : `In use ${Math.round(place.activity * 10)} of 10`}, about ${two(perNight)} a night.`;
+  `${place.suggestion?.type ?? ''}: ${place.suggestion?.why ?? ''}. ${place.activity === null ? 'No sign recorded: scout first' : `Use ${Math.round(place.activity * 10)}/10`}; ${perNight > 0.005 ? `1 catch in about ${many(Math.max(1, Math.round(1 / perNight)), 'night')}` : 'catches are rare'}.`;
 
 /** How many sets fit into the minutes left, by the user's own minutes; two people work side by side. */
 export const fitting = (minutes: number, people: number, each: number): number =>
@@ -123,10 +122,10 @@ export function planSentence(
   const other = fitting(minutes, people === 1 ? 2 : 1, each);
   const light =
     room > take
-      ? `light until ${until} would do for ${room}, with ${people === 1 ? 'two people' : 'one person'} ${other}`
-      : `that is all the light until ${until} allows`;
+      ? `daylight to ${until} allows ${room}, with ${people === 1 ? 'two people' : 'one person'} ${other}`
+      : `that is all that daylight to ${until} allows`;
   return take === 0
-    ? `Nothing to set on ${day} on these terms.`
+    ? `Nothing worth setting on ${day}.`
     : `Set ${many(take, 'place')} on ${day}: about ${Math.ceil((take * each) / people)} min for ${who}; ${light}. Back on ${back}, after ${many(nights, 'night')}.`;
 }
 

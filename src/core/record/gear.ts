@@ -45,7 +45,7 @@ export const stockMoveSchema = z
     at: instant('At'),
     why: choice('Why', MOVES),
     amount: count('How much', -100_000, 100_000),
-    /** how much was there when it was counted: it stands whatever was reckoned before */
+    /** how much was there when it was counted: it stands whatever was calculated before */
     count: count('Counted', 0, 100_000).nullable().default(null),
     set: id('Set').nullable().default(null),
     note: note('Note'),

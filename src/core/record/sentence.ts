@@ -20,7 +20,7 @@ const SAY: Say = {
     `Gauge ${name} on the ${surface === 'tail' ? 'tailwater' : 'pond'} of ${names[water] ?? 'a water'}`,
   station: ({ number, name, kind, water }, names) => `Station ${number} ${name}, ${kind} at ${names[water] ?? 'a water'}`,
   reading: ({ gauge, level, bound, source, note, clarity }, names, system) =>
-    `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : bound === 'crest' ? ' (a crest, read from debris)' : ''}${clarity === undefined || clarity === 'not looked' ? '' : `, ${clarity}`}${note ? `, ${note}` : ''}`,
+    `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : bound === 'crest' ? ' (a high-water mark)' : ''}${clarity === undefined || clarity === 'not looked' ? '' : `, ${clarity}`}${note ? `, ${note}` : ''}`,
   line: ({ name, season }) => `Line ${name}, season ${season}`,
   device: ({ tag, size, condition }) => `Tag ${tag}, ${size}, ${condition}`,
   set: ({ number, name, type, state, opens }) =>

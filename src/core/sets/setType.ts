@@ -132,7 +132,7 @@ export interface SetType {
   positions: Position[];
   numbers: Record<string, NumberSpec>;
   choices: Record<string, ChoiceSpec>;
-  /** what is drawn and reckoned with while no tag is chosen, for every position that is not optional. [practice] */
+  /** what is drawn and calculated with while no tag is chosen, for every position that is not optional. [practice] */
   usual: FilledPosition;
   /** other ways to build it, each a drawing of its own in the catalogue */
   variants?: Variant[];

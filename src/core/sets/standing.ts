@@ -12,7 +12,7 @@ import { deviceState, worst, type DeviceState, type Water } from '../water/state
 import { setTypeOf } from './catalogue';
 import type { FilledPosition, Laying, Place, SetType } from './setType';
 
-/** The devices a type is reckoned with while no tag is chosen. */
+/** The devices a type is calculated with while no tag is chosen. */
 export function usualDevices(type: SetType): Record<string, FilledPosition> {
   return Object.fromEntries(type.positions.filter((p) => !p.optional).map((p) => [p.id, type.usual]));
 }

@@ -54,7 +54,7 @@ export function useOf(signs: FoundSign[], now: Date, halfLives: Readonly<Record<
       ...base,
       verdict: 'unknown',
       figure: 'no sign noted',
-      sentence: 'No sign was ever noted here. Whether it is used cannot be told: look before setting.',
+      sentence: 'No sign recorded. Scout before you set.',
     };
   const value = activity(signs, now, halfLives);
   const counting = [...signs]
@@ -67,16 +67,21 @@ export function useOf(signs: FoundSign[], now: Date, halfLives: Readonly<Record<
       .map((s) => `${signKind(s.kind).label} ${ageText(s.at, now)}`)
       .join(', ');
   const [forIt, against] = [said('use'), said('contrary')];
-  const reasons = [forIt && `for it: ${forIt}`, against && `against it: ${against}`].filter(Boolean).join('; ');
-  const figure = `${Math.round(value * 10)} of 10`;
+  const told = (side: string, list: string): string => (list ? `${side}: ${list}. ` : '');
+  const figure = `use score ${Math.round(value * 10)}/10`;
   if (value < IDLE)
     return {
       ...base,
       verdict: 'fails',
       figure,
-      sentence: `Not in use, as far as the sign tells (${reasons}). It is the first suspect when nothing was ever touched.`,
+      sentence: `Likely not in use. ${told('For', forIt)}${told('Against', against)}`.trim(),
     };
   if (value < BUSY)
-    return { ...base, verdict: 'warns', figure, sentence: `Perhaps in use (${reasons}). Look again before a trap goes here.` };
-  return { ...base, verdict: 'holds', figure, sentence: `In use (${reasons}).` };
+    return {
+      ...base,
+      verdict: 'warns',
+      figure,
+      sentence: `Maybe in use. ${told('For', forIt)}${told('Against', against)}Look again before you set.`,
+    };
+  return { ...base, verdict: 'holds', figure, sentence: `In use. ${told('For', forIt)}${told('Against', against)}`.trim() };
 }

@@ -1,6 +1,6 @@
 import { seeded } from './random';
 
-/** The simulated weather station: an hour as it tells it. It knows nothing of what the program reckons from it. */
+/** The simulated weather station: an hour as it tells it. It knows nothing of what the program calculates from it. */
 export interface SimulatedHour {
   at: number;
   temperature: number;

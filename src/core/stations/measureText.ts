@@ -1,4 +1,5 @@
-import type { System } from '../units/factors';
+import { FOOT, type System } from '../units/factors';
+import { speedText } from '../units/speed';
 import { parseLength, printLength, smallUnit, type Gauge, type Parsed } from '../units/length';
 import { MEASURES, type Measure, type MeasureId } from './measures';
 
@@ -8,7 +9,7 @@ export function printMeasure(what: MeasureId, value: number, system: System): st
   if (unit === 'length') return printLength(value, system);
   if (unit === 'yes') return value === 1 ? 'yes' : 'no';
   if (unit === 'angle' || unit === 'bearing') return `${Math.round(value)}°`;
-  return unit === 'speed' ? `${value} m/s` : String(value);
+  return unit === 'speed' ? speedText(value, system) : String(value);
 }
 
 /** Reads a measure as people write it. */
@@ -19,15 +20,15 @@ export function parseMeasure(what: MeasureId, text: string, system: System, word
   const value = Number(
     text
       .trim()
-      .replace(/°$|\s*m\/s$/, '')
+      .replace(/°$|\s*(?:m|ft)\/s$/, '')
       .replace(',', '.'),
   );
-  const most = { angle: 90, bearing: 360, count: 99, speed: 10 }[unit];
+  const most = { angle: 90, bearing: 360, count: 99, speed: system === 'us' ? 30 : 10 }[unit];
   if (text.trim() !== '' && Number.isFinite(value) && value >= 0 && value <= most && (unit !== 'count' || Number.isInteger(value)))
-    return { ok: true, value };
+    return { ok: true, value: unit === 'speed' && system === 'us' ? value * FOOT : value };
   return {
     ok: false,
-    sentence: `${label} is a ${unit === 'count' ? 'whole number' : 'number'} between 0 and ${most}${unit === 'speed' ? ' m/s' : unit === 'count' ? '' : ' degrees'}; “${text.trim().slice(0, 30)}” is not.`,
+    sentence: `${label} is a ${unit === 'count' ? 'whole number' : 'number'} between 0 and ${most}${unit === 'speed' ? ` ${system === 'us' ? 'ft' : 'm'}/s` : unit === 'count' ? '' : ' degrees'}; “${text.trim().slice(0, 30)}” is not.`,
   };
 }
 

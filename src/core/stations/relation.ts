@@ -1,4 +1,5 @@
-import { printLength, printLevel } from '../units/length';
+import { many } from '../units/many';
+import { printLength } from '../units/length';
 import type { System } from '../units/factors';
 import type { Follows } from '../water/ownLevel';
 
@@ -67,8 +68,8 @@ export function depthAt(relation: Relation, level: number, from: DepthReading, s
     high,
     certain: !single,
     sentence: single
-      ? `${said}, uncertain: between ${printLength(low, system)} and ${printLength(high, system)}. One reading here, taken with the gauge at ${printLevel(from.level, system)}; a second at another level tells how this place follows the gauge.`
-      : `${said}, within ${printLength(within, system)}, by ${relation.readings} readings here: it moves ${relation.b.toFixed(1)} ${system === 'us' ? 'in' : 'cm'} for every ${system === 'us' ? 'inch' : 'centimetre'} of the gauge.`,
+      ? `${said}, likely ${printLength(low, system)} to ${printLength(high, system)}. One reading here: measure at another level.`
+      : `${said}, within ${printLength(within, system)}, by ${many(relation.readings, 'reading')} here: it moves ${relation.b.toFixed(1)} ${system === 'us' ? 'in' : 'cm'} for every ${system === 'us' ? 'inch' : 'centimeter'} of the gauge.`,
   };
 }
 

@@ -29,53 +29,52 @@ export const standerOf = (measures: Gauge): Stander => ({
  * @param sink how far a boot sinks, m; null when not measured
  */
 export function standingAt(depth: number | null, sink: number | null, { waders, knee, own }: Stander, system: System): Finding {
-  const base = { id: 'standing', about: 'Standing there', origin: own ? ('yours' as const) : ('practice' as const) };
+  const base = { id: 'standing', about: 'Wading', origin: own ? ('yours' as const) : ('practice' as const) };
   const print = (metres: number): string => printLength(metres, system);
-  const tall = `${print(waders)} of waders`;
   if (sink !== null && sink > knee)
     return {
       ...base,
       verdict: 'fails',
       figure: `sinks ${print(sink)}`,
-      sentence: `Sinks past the knee (${print(sink)}): do not step in, and no bed holds here.`,
+      sentence: `Stay out: you sink ${print(sink)}, past the knee.`,
     };
   if (depth === null)
     return {
       ...base,
       verdict: 'unknown',
       figure: 'depth not known',
-      sentence: 'The depth here is not known: feel it with a stick before stepping in.',
+      sentence: 'Depth unknown: feel it with a stick before you step in.',
     };
   const wet = Math.max(0, depth) + (sink ?? 0);
   const sum =
     sink === null
-      ? `${print(Math.max(0, depth))} of water, the sink not measured`
-      : `${print(Math.max(0, depth))} of water and ${print(sink)} of sink`;
+      ? `${print(Math.max(0, depth))} water, mud depth not measured`
+      : `${print(Math.max(0, depth))} water + ${print(sink)} mud`;
   if (wet > waders)
     return {
       ...base,
       verdict: 'fails',
       figure: print(wet),
-      sentence: `Cannot be reached on foot: ${sum} make ${print(wet)}, over ${tall}. Boat, pole or another day.`,
+      sentence: `Too deep to wade: ${sum}; waders ${print(waders)}. Boat, pole or another day.`,
     };
   if (wet > waders - FREEBOARD)
     return {
       ...base,
       verdict: 'warns',
       figure: print(wet),
-      sentence: `${print(waders - wet)} short of the top of the waders: ${sum} make ${print(wet)}, of ${tall}. A current or one wrong step takes that.`,
+      sentence: `Only ${print(waders - wet)} of waders left: ${sum}. A current or one wrong step takes that.`,
     };
   if (sink === null)
     return {
       ...base,
       verdict: 'unknown',
       figure: print(wet),
-      sentence: `${sum}: ${print(waders - wet)} are left to the top of the waders, less what a boot sinks. Feel the bed with a stick first.`,
+      sentence: `${sum}: ${print(waders - wet)} of waders left, less what your boot sinks. Feel the bottom with a stick first.`,
     };
   return {
     ...base,
     verdict: 'holds',
     figure: print(wet),
-    sentence: `${sum} make ${print(wet)}; ${print(waders - wet)} are left to the top of the waders. Feel each step: beds change.`,
+    sentence: `${sum}: ${print(waders - wet)} of waders left. Feel each step: bottoms change.`,
   };
 }

@@ -42,9 +42,11 @@ export function standingAhead(
   const sentence = here
     ? then
       ? surely
-        ? `Can be stood at now and at the check by the forecast (${deep} then).`
-        : `Can be stood at now; at the check perhaps not (${deep} in the middle of the forecast, more at its upper end).`
-      : `Cut off before the check: ${deep} then, over what the waders leave.${again === null ? '' : ` Again from about ${clock(again)}.`}`
-    : `Cannot be stood at now.${again === null ? ' Not before the end of the forecast.' : ` Again from about ${clock(again)}.`}`;
+        ? `Wadable now and at the check (${deep} then).`
+        : `Wadable now; maybe too deep at the check (${deep}).`
+      : `Too deep to wade by the check (${deep}).${again === null ? '' : ` Wadable again about ${clock(again)}.`}`
+    : again === null
+      ? `Too deep to wade until after ${clock(courses.middle.at(-1)?.at ?? now)}.`
+      : `Too deep to wade now. Wadable again about ${clock(again)}.`;
   return { now: here, atCheck: then, surely, again, sentence };
 }

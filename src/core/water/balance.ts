@@ -135,7 +135,8 @@ export function pondCourse(model: PondModel, start: number, hours: number, every
       return [(model.inflow + rain - flow) / area(model.area, l), flow];
     };
     const { y } = solver.solve(changes, time, [level, out], stop, (_, from, to, __, dense) => {
-      for (; dense && next > from && next <= to && next < stop; next += every) points.push({ at: next, level: dense(0, next), out: dense(1, next) });
+      for (; dense && next > from && next <= to && next < stop; next += every)
+        points.push({ at: next, level: dense(0, next), out: dense(1, next) });
     });
     [level = NaN, out = NaN] = y;
     if (Number.isNaN(level)) throw new RangeError('the water balance was given something that is not a number');

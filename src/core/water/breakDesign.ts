@@ -108,8 +108,7 @@ export function smallestBreak(plan: BreakPlan, goal: number, at: number): number
   return high;
 }
 
-export const BREAK_CAUTION =
-  'Opening a dam can flood those below and wash out what stands on it. It needs leave in many places: ask the owner and the local law first, and never stand below a break that is being opened.';
+export const BREAK_CAUTION = 'Opening a dam can flood downstream. Get permission; check the law; never stand below it.';
 
 /** A size of break in words. */
 export const sizeText = (shape: BreakShape, size: number, system: System): string =>

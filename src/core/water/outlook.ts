@@ -76,7 +76,7 @@ export interface Asked {
 export function outlookText(
   { courses, band, now, check, after, then, say, room, stone = 0, clock }: Asked,
   system: System,
-): { sentence: string; remedy: string } {
+): { sentence: string; remedy: string; certain: boolean } {
   const cut = (course: CoursePoint[]): CoursePoint[] => [
     { at: now, level: levelOn(course, now), out: 0 },
     ...course.filter((p) => p.at > now && p.at <= check),
@@ -84,30 +84,26 @@ export function outlookText(
   const ahead = { low: cut(courses.low), middle: cut(courses.middle), high: cut(courses.high) };
   const { middle, earliest, latest } = leaving(ahead, band);
   const remedy = remedyText({ courses, band, check, after, say, room, stone, clock }, system);
-  if (earliest === null) return { sentence: `Forecast: in its band to the check at ${clock(check)}.`, remedy };
-  const range = latest === null ? `from ${clock(earliest)} on, perhaps not at all` : `between ${clock(earliest)} and ${clock(latest)}`;
+  if (earliest === null) return { sentence: `Should work until the check at ${clock(check)}.`, remedy, certain: true };
   const out = middle !== null && middle <= now;
   const edge = [ahead.middle, ahead.low, ahead.high].map((course) => leavesBy(course, band)?.edge).find((e) => e) ?? 'min';
   const sentence = out
     ? ''
     : middle === null
-      ? `Forecast: it may be ${then[edge]} ${range}.`
-      : `Forecast: fine until about ${clock(middle)}, ${range}; ${then[edge]} after.`;
-  return { sentence, remedy };
+      ? `Likely keeps working; could go ${then[edge]} as early as ${clock(earliest)}.`
+      : `Works until about ${clock(middle)}${latest === null ? `, or from ${clock(earliest)} on` : ` (${clock(earliest)} to ${clock(latest)})`}, then ${then[edge]}.`;
+  return { sentence, remedy, certain: false };
 }
 
 function remedyText({ courses, band, check, after, say, room, stone = 0, clock }: Omit<Asked, 'now' | 'then'>, system: System): string {
   if (!say) return '';
   const { by, share: inside } = bestShift(courses, band, check, after, room);
-  if (inside < 0.05)
-    return `By the forecast no change here brings it back before ${clock(after)}: move it to deeper water, or wait for the mending.`;
+  if (inside < 0.05) return `No adjustment lasts until ${clock(after)}. Move it to another depth.`;
   if (by === 0 || inside < shareInBand(courses.middle, band, check, after) + 0.05) return '';
-  const order = `${by < 0 ? say.down : say.up} ${printLength(Math.abs(by), system)} ${by < 0 ? 'lower' : 'higher'}${stoneText(by, stone, system)}`;
+  const order = `${by < 0 ? say.down : say.up} ${printLength(Math.abs(by), system)}${stoneText(by, stone, system)}`;
   const kept =
-    inside > 0.99
-      ? `it stays in its band until ${clock(after)}`
-      : `it is in its band ${Math.round(inside * 100)} % of the time until ${clock(after)}`;
-  return `${order}: by the forecast ${kept}.`;
+    inside > 0.99 ? `should work until ${clock(after)}` : `should work ${Math.round(inside * 100)}% of the time until ${clock(after)}`;
+  return `${order}: ${kept}.`;
 }
 
 /** A change as it is made where the trap lies on a flat stone: with it, or with it taken out. */

@@ -88,6 +88,23 @@ export function withBand(middle: CoursePoint[], doubts: Doubt[]): Forecast {
   return { low: side(-1), middle, high: side(1), doubts };
 }
 
+/**
+ * One forecast of several that may be true, where what they differ by was never measured: the middle one, its band from the lowest to the highest of all.
+ *
+ * @param called what they differ by
+ * @param all with the middle one at `nth`; of one length, at the same times
+ */
+export function amongForecasts(called: string, all: readonly Forecast[], nth: number): Forecast {
+  const own = all[nth];
+  if (!own) throw new RangeError(`there is no forecast ${nth} among ${all.length}`);
+  const at = (course: readonly CoursePoint[], p: CoursePoint): number => levelOn(course, p.at);
+  const up = own.middle.map((p) => Math.max(...all.map((f) => at(f.high, p))) - p.level);
+  const down = own.middle.map((p) => p.level - Math.min(...all.map((f) => at(f.low, p))));
+  const side = (by: readonly number[], sign: 1 | -1): CoursePoint[] =>
+    own.middle.map((p, i) => ({ ...p, level: p.level + sign * (by[i] ?? 0) }));
+  return { low: side(down, -1), middle: own.middle, high: side(up, 1), doubts: [...own.doubts, { called, up, down }] };
+}
+
 /** What each doubt alone gives of the band's half-width at a time, the largest first, those of over an eighth of an inch; m. */
 export function widthAt({ middle, doubts }: Forecast, at: number): { called: string; by: number }[] {
   const nth = middle.findIndex((p) => p.at >= at);

@@ -33,6 +33,6 @@ export function crestText(readings: readonly SeenReading[], zone: string, system
     .sort((a, b) => a.at.getTime() - b.at.getTime())
     .at(-1);
   return last?.since
-    ? `Inferred from debris: it stood at ${printLevel(last.level, system)} at some time between ${dayText(last.since, zone)} and ${dayText(last.at, zone)}.`
+    ? `High-water mark ${printLevel(last.level, system)}, between ${dayText(last.since, zone)} and ${dayText(last.at, zone)}.`
     : null;
 }

@@ -57,25 +57,24 @@ export function deviceState(layout: Layout, device: string, water: Water, frame:
     axis,
     level,
     band: null,
-    label: 'unknown',
+    label: 'no reading',
     sentence: '',
     remedy: '',
     spare: null,
     moveBy: 0,
   };
-  if (needs.length === 0) return { ...unread, verdict: 'fine', label: 'fine', sentence: 'No level moves it out of work.' };
-  if (level === null)
-    return { ...unread, sentence: `No ${surfaceWord(axis)} level was ever read here: read the gauge to know how it stands.` };
+  if (needs.length === 0) return { ...unread, verdict: 'fine', label: 'working', sentence: 'No water level stops it.' };
+  if (level === null) return { ...unread, sentence: `No reading yet ${axis === 'tail' ? 'below the dam' : 'here'}. Read the gauge.` };
   const bands = levelBands(needs, layout.parts, axis, water.known);
   const band = bands && bandNear(bands, level);
-  if (!bands) return { ...unread, sentence: 'The ice here was never measured: save a measurement to know how it stands.' };
-  if (!band) return { ...unread, sentence: 'At no level do all its needs hold together: measure this set again.' };
+  if (!bands) return { ...unread, sentence: 'The ice here was never measured. Save a measurement.' };
+  if (!band) return { ...unread, sentence: noLevelText(needs) };
   const age = water.age[axis] ?? 0;
   if (age > READING_LASTS) {
     return {
       ...unread,
       band,
-      sentence: `The last reading is ${spanText(age)} old: too old to say. It works ${bandText(band, frame, axis)}.`,
+      sentence: `The last reading is ${spanText(age)} old. Works at ${bandText(band, frame, axis)}.`,
     };
   }
   const spare = Math.min(level - band.min, band.max - level);
@@ -94,19 +93,16 @@ function goodState(state: DeviceState, band: Interval, level: number, age: numbe
   const up = band.max - level;
   const left = Math.min(down, up);
   if (left < nearMargin(band) - 1e-9) {
-    const way = down < up ? 'fall' : 'rise';
+    const way = down < up ? 'falls' : 'rises';
     return {
       ...state,
       verdict: 'nearEdge',
-      label: 'near the edge',
-      sentence: `${printLength(left, frame.system)} left before a ${way} ends it. It works ${bandText(band, frame, axis)}${agedText(age)}.`,
+      label: 'near the limit',
+      sentence: `Fails if the water ${way} ${printLength(left, frame.system)}. Works at ${bandText(band, frame, axis)}.`,
     };
   }
-  return { ...state, verdict: 'fine', label: 'fine', sentence: `Works ${bandText(band, frame, axis)}${agedText(age)}.` };
+  return { ...state, verdict: 'fine', label: 'working', sentence: `Works at ${bandText(band, frame, axis)}.` };
 }
-
-/** A reading of over an hour says its age. */
-const agedText = (age: number): string => (age < 3_600_000 ? '' : `; the level was read ${spanText(age)} ago`);
 
 /** `14 in to spare`, `6¾ in out`: how far the level is from the nearest end of the band. */
 export function spareText({ spare }: Pick<DeviceState, 'spare'>, system: System): string {
@@ -114,13 +110,19 @@ export function spareText({ spare }: Pick<DeviceState, 'spare'>, system: System)
   return spare < 0 ? `${printLevel(-spare, system)} out` : `${printLevel(spare, system)} to spare`;
 }
 
-/** `from 27¾ in up`, `down to …`, `between … and …`: the levels of a band as the gauge of its surface shows them. */
+/** `27¾ in or higher`, `36 in or lower`, `27¾ in to 36 in`: the levels of a band as the gauge of its surface shows them. */
 export function bandText({ min, max }: Interval, frame: Frame, axis: Axis): string {
   const print = (level: number): string => levelText(level, frame, axis);
-  if (!Number.isFinite(min) && !Number.isFinite(max)) return 'at any level';
-  if (!Number.isFinite(max)) return `from ${print(min)} up`;
-  if (!Number.isFinite(min)) return `up to ${print(max)}`;
-  return `between ${print(min)} and ${print(max)}`;
+  if (!Number.isFinite(min) && !Number.isFinite(max)) return 'any level';
+  if (!Number.isFinite(max)) return `${print(min)} or higher`;
+  if (!Number.isFinite(min)) return `${print(max)} or lower`;
+  return `${print(min)} to ${print(max)}`;
+}
+
+/** Which needs exclude each other, as a person would look for them. */
+function noLevelText(needs: readonly Need[]): string {
+  const [a, b] = [...new Set(needs.map((n) => n.called))];
+  return a && b ? `No water level suits both the ${a} and the ${b}. Measure again.` : 'No water level suits this set. Measure again.';
 }
 
 export const surfaceWord = (axis: Axis): string => (axis === 'tail' ? 'tailwater' : axis === 'pond' ? 'water' : 'ice');
@@ -130,7 +132,8 @@ function brokenState(state: DeviceState, need: Need, height: number, layout: Lay
   const band = state.band ?? { min: -Infinity, max: Infinity };
   const label = labelOf(state.verdict, height);
   const fact = factOf(state.verdict, need, height, frame.system);
-  const wants = `It works ${bandText(band, frame, axis)}, now ${water.atMost[state.axis] ? 'at most ' : ''}${levelText(state.level ?? 0, frame, axis)}${agedText(water.age[state.axis] ?? 0)}.`;
+  const now = `${water.atMost[axis] ? 'at most ' : ''}${levelText(state.level ?? 0, frame, axis)}`;
+  const wants = `Works at ${bandText(band, frame, axis)}; now ${now}.`;
   const { remedy, moveBy } = remedyOf(need, height, layout, water, axis, frame);
   return { ...state, label, sentence: `${fact} ${wants}`, remedy, moveBy };
 }
@@ -139,8 +142,8 @@ function labelOf(verdict: Verdict, height: number): string {
   if (verdict === 'outOfWater') return height > 0 ? 'dry' : 'too shallow';
   const words: Record<string, string> = {
     tooDeep: 'too deep',
-    cannotReach: 'cannot be reached',
-    noLongerSubmerging: 'no longer submerging',
+    cannotReach: 'out of reach',
+    noLongerSubmerging: 'deep end too shallow',
     frozen: 'frozen in',
     aground: 'aground',
     heldUnder: 'held under',
@@ -151,13 +154,13 @@ function labelOf(verdict: Verdict, height: number): string {
 function factOf(verdict: Verdict, need: Need, height: number, system: System): string {
   const size = printLength(Math.abs(height), system);
   const spot = `The ${need.called}`;
-  if (verdict === 'outOfWater') return height > 0 ? `${spot} stands ${size} dry.` : `${spot} has only ${size} of water.`;
-  if (verdict === 'aground') return `The raft lies on the bottom, its ${need.called} ${size} over the water.`;
+  if (verdict === 'outOfWater') return height > 0 ? `${spot} is ${size} above water.` : `Only ${size} of water over the ${need.called}.`;
+  if (verdict === 'aground') return `The raft lies on the bottom, its ${need.called} ${size} above water.`;
   if (verdict === 'heldUnder') return `The line is taut and holds the ${need.called} ${size} under.`;
-  if (verdict === 'noLongerSubmerging') return `${spot} lies ${size} deep: the catch can reach air there.`;
+  if (verdict === 'noLongerSubmerging') return `Deep end only ${size} deep: a catch can reach air.`;
   if (verdict === 'frozen') return height > 0 ? `${spot} is ${size} inside the ice.` : `${spot} hangs only ${size} under the ice.`;
   if (verdict === 'cannotReach') return `${spot} lies ${size} deep: out of reach, still fishing.`;
-  return `${spot} is ${height > 0 ? `${size} over` : `${size} under`} the water.`;
+  return `${spot} is ${size} ${height > 0 ? 'above' : 'below'} the water.`;
 }
 
 /** The quarter inch, in which a change is told. */
@@ -172,22 +175,22 @@ function remedyOf(need: Need, height: number, layout: Layout, water: Water, axis
   if (!free || !ownPart) return { remedy: '', moveBy: 0 };
   const wanted = Math.round((targetHeight(need, layout.parts) - height) / STEP) * STEP;
   const room = roomBelow(free, layout, water.known);
-  if (wanted < 0 && room !== null && room < STEP) return { remedy: 'It stands on the bottom already: move it to deeper water.', moveBy: 0 };
+  if (wanted < 0 && room !== null && room < STEP) return { remedy: 'Already on the bottom: dig, or move it to deeper water.', moveBy: 0 };
   const short = wanted < 0 && room !== null && -wanted > room;
   const moveBy = short ? -Math.floor(room / STEP + 1e-6) * STEP : wanted;
   const parts = layout.parts.map((p) => (p.device === need.device ? raised(p, moveBy) : p));
   const own = layout.needs.filter((n) => n.device === need.device);
   const bands = levelBands(own, parts, axis, water.known);
   const band = bands && bandNear(bands, water.known[axis] ?? 0);
-  const order = `${moveBy < 0 ? free.say.down : free.say.up} ${printLength(Math.abs(moveBy), system)} ${moveBy < 0 ? 'lower' : 'higher'}`;
+  const order = `${moveBy < 0 ? free.say.down : free.say.up} ${printLength(Math.abs(moveBy), system)}`;
   const level = water.known[axis] ?? 0;
   if (!band || level < band.min || level > band.max) {
     return {
-      remedy: `Only ${printLength(Math.abs(moveBy), system)} of bottom is left under it, ${printLength(Math.abs(wanted), system)} wanted: move it to deeper water.`,
+      remedy: `It can go down only ${printLength(Math.abs(moveBy), system)}; needs ${printLength(Math.abs(wanted), system)}. Move it to deeper water.`,
       moveBy: 0,
     };
   }
-  return { remedy: `${order}: then it works ${bandText(band, frame, axis)}.`, moveBy };
+  return { remedy: `${order}. Then works at ${bandText(band, frame, axis)}.`, moveBy };
 }
 
 /** How far a device can go down to the bed, m; null when the bed is not known. */

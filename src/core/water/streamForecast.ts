@@ -123,7 +123,7 @@ export function streamForecast(fit: StreamFit, start: number, from: number, hour
   const own = middle.map((p) => EIGHT_OF_TEN * fit.spread * Math.sqrt((1 - Math.exp((-2 * fit.k * p.at) / 3600)) / still));
   const rainy = wet.map((w) => w * RAIN_DOUBT);
   return withBand(middle, [
-    { called: fit.steps === 0 ? 'a stream that was read too seldom to know' : 'how far off such steps were before', up: own, down: own },
+    { called: fit.steps === 0 ? 'few readings so far' : 'past steps', up: own, down: own },
     { called: 'the rain', up: rainy, down: rainy },
   ]);
 }

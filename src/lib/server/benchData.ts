@@ -16,7 +16,7 @@ import { neighboursOf } from './oneSet';
 import type { Written } from './record/upsert';
 import { frameOf, index, type Season } from './season';
 
-/** Everything the bench shows for one set at one station; plain values, so that the page reckons while numbers change. */
+/** Everything the bench shows for one set at one station; plain values, so that the page calculates while numbers change. */
 export async function benchData(
   season: Season,
   station: Station,

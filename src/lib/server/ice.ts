@@ -6,6 +6,7 @@ import { setTypeOf } from '#core/sets/catalogue';
 import { settingAt, type SetView } from '#core/sets/standing';
 import { inches, type System } from '#core/units/factors';
 import { printLength } from '#core/units/length';
+import { growthText as alphaText } from '#core/units/speed';
 import { freezingDegreeDays, type WeatherHour } from '#core/weather/hours';
 import { AHEAD, factorAt, type Sheet } from './moving';
 import { clockFrom } from './outlook';
@@ -82,7 +83,7 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
   const there = (iceAt(sheet.course, until)?.high ?? 0) * view.iceFactor;
   const ice = newIce(there, cover, freezingDegreeDays(hours, opened.getTime(), until));
   const clock = clockFrom(now, season.line.zone);
-  const hole = `New ice in the hole by ${clock(check)}: ${print(ice)} (${HOLE_ALPHA[cover]} cm for the root of a °C-day, ${cover === 'open' ? 'left open' : 'under snow'}, practice).`;
+  const hole = `New ice in the hole by ${clock(check)}: ${print(ice)} (${alphaText(HOLE_ALPHA[cover], system)}, ${cover === 'open' ? 'left open' : 'under snow'}, practice).`;
   const clear = clearanceOf(view, there, season.levels[view.station.water]?.known.pond ?? null);
   const hangs =
     clear === null
@@ -119,12 +120,12 @@ function clearanceOf(view: SetView, ice: number, pond: number | null): number | 
 export const iceText = (i: Ice, system: System): string =>
   i.seen === 'measured' ? `${printLength(i.thickness, system)} of ${i.white ? 'white ' : ''}ice` : i.seen;
 
-/** How the sheet is reckoned, in words. */
+/** How the sheet grows, in words. */
 export function growthText({ growth, last }: Sheet, water: keyof typeof ICE_WATERS | null, system: System): string {
   const own = growth.from > 0;
   const by = own
-    ? `its own measurements: ${growth.middle.toFixed(1)} cm for the root of a °C-day, an eighth either way (practice)`
-    : `the class “${ICE_WATERS[water ?? 'lake'].words}”: ${growth.low} to ${growth.high} cm for the root of a °C-day (USACE EM 1110-2-1612, from memory)`;
+    ? `its own measurements: ${alphaText(growth.middle, system)}, an eighth either way (rule of thumb)`
+    : `the class “${ICE_WATERS[water ?? 'lake'].words}”: ${alphaText(growth.low, system)} to ${alphaText(growth.high, system)} (USACE EM 1110-2-1612, from memory)`;
   const wet = freeboard(last.thickness, last.snow);
   const flooded = last.snow > 0 && wet < 0 ? ' The snow presses it under: water comes up the hole.' : '';
   return `Grown from ${printLength(last.thickness, system)} by ${by}.${flooded}`;

@@ -7,7 +7,7 @@ import { sunOf } from '#core/time/sun';
 import { addDays, localDate } from '#core/time/localTime';
 import type { AreaTable, PondModel } from '#core/water/balance';
 import type { BreakShape } from '#core/water/outflow';
-import { pondForecast, type Forecast } from '#core/water/pondForecast';
+import { amongForecasts, pondForecast, type Forecast } from '#core/water/pondForecast';
 import { elevationAt, levelAt } from '#core/water/levelAt';
 import type { Reading } from '#core/water/series';
 import { fitStream, streamForecast, type StreamFit } from '#core/water/streamForecast';
@@ -39,6 +39,8 @@ export interface Outlook {
   courses: Forecast;
   /** how a stream answers, where it was fitted */
   fit: StreamFit | null;
+  /** what it rests on that nobody measured: rules of thumb stand in, and the band is wide */
+  lacks?: readonly Lacking[];
 }
 
 /** The ice of a water, from its last measurement on. */
@@ -74,6 +76,31 @@ export function areasOf(water: WaterBody, ground: Ground[], level: number): Area
   if (water.areas.length > 0) return [...water.areas].sort((a, b) => a.level - b.level);
   const drawn = drawnArea(ground, water.id);
   return drawn === null ? null : [{ level, area: drawn }];
+}
+
+/** What a pond's forecast needs beside its level and its breaks. */
+export type Lacking = 'area' | 'rise';
+
+/** What a pond of unknown size may have: from a fifth of an acre to five, and nothing to an inch of rise in a day. [practice] */
+const ASSUMED = { area: [800, 4000, 20_000], rise: [0, 0.01, 0.0254] };
+
+/** The forecast of a drained pond; where its area or its rise was never measured, of all ponds that it may be. */
+function drainedForecast(water: WaterBody, level: number, from: Date, context: PondContext): Outlook {
+  const lacks: Lacking[] = [
+    ...(areasOf(water, context.ground, level) ? [] : (['area'] as const)),
+    ...(water.rise === null ? (['rise'] as const) : []),
+  ];
+  const areas = lacks.includes('area') ? ASSUMED.area.map((area) => [{ level, at: from.toISOString(), area }]) : [water.areas];
+  const rises = lacks.includes('rise') ? ASSUMED.rise : [water.rise];
+  const all = areas.flatMap((own) =>
+    rises.flatMap((rise) => {
+      const model = pondModel({ ...water, areas: own, rise }, level, from, context);
+      return model ? [pondForecast(model, level, AHEAD)] : [];
+    }),
+  );
+  const called = { area: 'the area of the pond, not measured', rise: 'its rise in a day, not measured' };
+  const courses = amongForecasts(lacks.map((l) => called[l]).join(' and '), all, Math.floor(all.length / 2));
+  return { from, courses: lacks.length > 0 ? courses : (all[0] ?? courses), fit: null, lacks };
 }
 
 const fromStart = (from: number, to: number): number => (to - from) / 1000;
@@ -191,9 +218,9 @@ async function moving({ who, now }: App.Locals, season: Season): Promise<MovingA
       const age = levels?.age.pond ?? Infinity;
       if (level === undefined || age > OLDEST) return [water.id, { pond: null, tail }];
       const from = new Date(now.getTime() - age);
-      const model = pondModel(water, level, from, { ground, open: own, hours, season, tail: levels?.known.tail });
-      if (!model) return [water.id, own.length === 0 ? byHistory() : { pond: null, tail }];
-      return [water.id, { pond: { from, courses: pondForecast(model, level, AHEAD), fit: null }, tail }];
+      const context = { ground, open: own, hours, season, tail: levels?.known.tail };
+      if (own.length === 0 && !areasOf(water, ground, level)) return [water.id, byHistory()];
+      return [water.id, { pond: drainedForecast(water, level, from, context), tail }];
     }),
   );
   return { hours, waters, ground, open };
@@ -218,7 +245,7 @@ function streamOf(
   return { from, courses: streamForecast(fit, last.level, from.getTime(), AHEAD, hours), fit };
 }
 
-/** The sheets of the crew's frozen waters, by water, reckoned to three days ahead. */
+/** The sheets of the crew's frozen waters, by water, calculated to three days ahead. */
 export async function loadSheets(
   crew: string,
   now: Date,

@@ -30,6 +30,8 @@ const SMALL = 5.5 * INCH;
 export interface SetOutlook {
   sentence: string;
   remedy: string;
+  /** the forecast says more than that it keeps working: it is told */
+  tells: boolean;
   /** it stands idle at the next check by the middle of the forecast */
   idle: boolean;
 }
@@ -67,7 +69,14 @@ export function outlookOf(
   const current = currentOf(view, season, moving.open, levels, now);
   const sentence = [wet?.sentence, frost?.sentence, current].filter(Boolean).join(' ');
   const remedy = frost?.remedy || (wet?.remedy ?? '');
-  return sentence === '' && remedy === '' ? null : { sentence, remedy, idle: (wet?.idle ?? false) || (frost?.idle ?? false) };
+  return sentence === '' && remedy === ''
+    ? null
+    : {
+        sentence,
+        remedy,
+        tells: (wet?.tells ?? false) || (frost?.tells ?? false) || current !== '',
+        idle: (wet?.idle ?? false) || (frost?.idle ?? false),
+      };
 }
 
 function levelOutlook(
@@ -100,8 +109,8 @@ function levelOutlook(
       check: seconds(check),
       after: seconds(after),
       then: {
-        min: `${label(band.min - 0.01)}${shared ? ', the loop under its share,' : ''}`,
-        max: `${label(band.max + 0.01)}${shared ? ', the loop over its share,' : ''}`,
+        min: `${label(band.min - 0.01)}${shared ? ', too little loop under water,' : ''}`,
+        max: `${label(band.max + 0.01)}${shared ? ', too much loop under water,' : ''}`,
       },
       say: free?.say ?? null,
       stone: free?.stone ?? 0,
@@ -114,7 +123,12 @@ function levelOutlook(
   const high = levelOn(outlook.courses.high, seconds(check));
   const small = view.devices.some((d) => d.class === 'foothold' && (FOOTHOLDS[d.size]?.spread ?? 1) <= SMALL);
   const toe = small && high > band.max ? ' A bed that deep can hold a larger animal badly.' : '';
-  return { sentence: said.sentence + toe, remedy: said.remedy, idle: then < band.min || then > band.max };
+  return {
+    sentence: said.sentence + toe,
+    remedy: said.remedy,
+    tells: !said.certain || toe !== '',
+    idle: then < band.min || then > band.max,
+  };
 }
 
 /** When a set is frozen in by the ice's course, and how much lower it has to hang at the next check to be free until the one after. */
@@ -150,15 +164,21 @@ function frostOutlook(
   const free = view.layout.free.find((f) => f.device === first.device);
   const remedy =
     until && free
-      ? `At the check ${free.say.down.toLowerCase()} ${printLength(Math.max(remedyBy, INCH / 4), system)} lower: the ice may be ${printLength(grown, system)} by ${clock(after)}.`
+      ? `At the check ${free.say.down.toLowerCase()} ${printLength(Math.max(remedyBy, INCH / 4), system)}: ice may reach ${printLength(grown, system)} by ${clock(after)}.`
       : '';
   if (early === undefined) {
     const then = (iceAt(sheet.course, check.getTime())?.high ?? 0) * view.iceFactor;
-    return { sentence: `The ice there may be ${printLength(then, system)} by ${clock(check)}: it stays clear of it.`, remedy, idle: false };
+    return {
+      sentence: `The ice there may be ${printLength(then, system)} by ${clock(check)}: it stays clear of it.`,
+      remedy,
+      tells: true,
+      idle: false,
+    };
   }
   return {
-    sentence: `Frozen in by about ${likely === undefined ? `${clock(new Date(early))} at the earliest, perhaps not before the check` : `${clock(new Date(likely))}, at the earliest ${clock(new Date(early))}`}.`,
+    sentence: `Frozen in by about ${likely === undefined ? `${clock(new Date(early))} at the earliest, maybe not before the check` : `${clock(new Date(likely))}, at the earliest ${clock(new Date(early))}`}.`,
     remedy,
+    tells: true,
     idle: likely !== undefined,
   };
 }
@@ -171,7 +191,7 @@ export function currentOf(view: SetView, season: Season, open: Opening[], levels
   const speed = speedAt(view, open, levels);
   if (speed === null) return '';
   const current = currentOnTrigger(speed, BODY_GRIPS[grip.size]?.opening ?? 10 * INCH, settingAt(set, now).choices.notch ?? 'middle');
-  return current.verdict === 'holds' && !always ? '' : currentText(current, speed);
+  return current.verdict === 'holds' && !always ? '' : currentText(current, speed, season.frames[view.station.water]?.system ?? 'us');
 }
 
 /** Speed of the water at a set, m/s: measured there, else what its pond's breaks draw through the section of its channel; null when neither is known. */
@@ -229,8 +249,8 @@ export function reasonsText({ from, courses, fit }: Outlook, now: Date, system: 
   const named = doubts.slice(0, 4).map((d) => `${d.called} ${printLength(d.by, system)}`);
   const by = fit
     ? fit.steps === 0
-      ? 'the practice figures of a water that was read too seldom'
+      ? 'rules of thumb (few readings so far)'
       : `its own ${fit.steps} steps between readings: half of a rise is gone in ${Math.round(halfGone(fit))} h, an inch of rain lifts it ${printLength(fit.r * 25.4, system)}`
     : 'the water balance of the pond';
-  return `Reckoned by ${by}. The band holds eight cases of ten; a day from now it is so wide by ${named.join(', ')} (each alone, to either side).`;
+  return `Based on ${by}. 8 in 10 readings should land in the shaded range. Main doubt a day from now: ${named.join(', ')}, up or down.`;
 }

@@ -1,4 +1,5 @@
 import { dayStrip } from '#core/time/dayStrip';
+import { many } from '#core/units/many';
 import { whenText } from '#core/time/localTime';
 import type { Season } from './season';
 
@@ -8,9 +9,9 @@ export function stripOf(season: Season, now: Date) {
   const first = [...deadlines].sort((a, b) => Number(a.at) - Number(b.at))[0];
   const overdue = deadlines.filter(({ at }) => at < now).length;
   const owed = !first
-    ? 'no check owed'
+    ? 'no checks due'
     : overdue > 0
-      ? `${overdue} overdue, ${deadlines.length} checks owed`
-      : `${deadlines.length} checks owed, first by ${whenText(first.at, now, season.line.zone)}`;
+      ? `${overdue} overdue, ${many(deadlines.length, 'check')} due`
+      : `${many(deadlines.length, 'check')} due, first by ${whenText(first.at, now, season.line.zone)}`;
   return { strip: dayStrip(now, season.line.zone, season.line, deadlines), owed };
 }

@@ -63,7 +63,7 @@
       <button type="button" class="btn btn-sm" onclick={() => (held = null)}>Go on with this one</button>
     </p>
   {:else}
-    <button type="button" class="btn btn-sm" onclick={hold}>Hold this design beside</button>
+    <button type="button" class="btn btn-sm" onclick={hold}>Compare</button>
   {/if}
 </div>
 

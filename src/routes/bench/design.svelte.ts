@@ -20,7 +20,7 @@ function parseShare(text: string): number | null {
   return Number.isFinite(value) ? value : null;
 }
 
-/** What the bench reckons from its fields, live: the design with its drawings, states, arming check and what it takes. */
+/** What the bench calculates from its fields, live: the design with its drawings, states, arming check and what it takes. */
 export function benchDesign(bench: BenchData, kept: () => Kept | null, system: System) {
   const type = setTypeOf(bench.type);
   const fields: Record<string, string> = $state(

@@ -27,7 +27,7 @@
   <table class="plain-table mt-2">
     <thead
       ><tr
-        ><th scope="col">Set</th><th scope="col">Trap-nights set</th><th scope="col">Inside its band</th><th scope="col">Caught</th><th
+        ><th scope="col">Set</th><th scope="col">Trap-nights set</th><th scope="col">Nights working</th><th scope="col">Caught</th><th
           scope="col">Its own species per 100 in-band nights</th
         ></tr
       ></thead

@@ -6,6 +6,7 @@ import { afterNight } from '#core/morning/afterNight';
 import { headline, instruction } from '#core/morning/headline';
 import { stateOf, type SetView } from '#core/sets/standing';
 import { levelText } from '#core/units/frame';
+import { many } from '#core/units/many';
 import { changeOf, type Change } from '#core/water/change';
 import { spareText } from '#core/water/state';
 import { frameOf, loadSeason, type Season } from '$lib/server/season';
@@ -148,12 +149,12 @@ function waterText(season: Season, water: string, change: Change | null, { who, 
 }
 
 function owedText(deadlines: Date[], start: Date | null, now: Date, zone: string): string {
-  if (!start || deadlines.length === 0) return 'No check is owed.';
+  if (!start || deadlines.length === 0) return 'No checks due.';
   const last = new Date(Math.max(...deadlines.map(Number)));
   const overdue = deadlines.filter((d) => d < now).length;
-  const first = overdue > 0 ? `${overdue} overdue; ` : '';
+  const first = overdue > 0 ? `, ${overdue} overdue` : '';
   const begin = start < now ? 'Start now, the tightest first' : `Start by ${whenText(start, now, zone)}`;
-  return `${first}${deadlines.length} checks owed by ${whenText(last, now, zone)}. ${begin}: ${BATCH_MINUTES} min a set with walking, the drive not counted (practice).`;
+  return `${many(deadlines.length, 'check')} due by ${whenText(last, now, zone)}${first}. ${begin} (${BATCH_MINUTES} min a set, rule of thumb; driving extra).`;
 }
 
 async function savedEntry(id: string | null, crew: string) {

@@ -48,8 +48,8 @@
         <caption class="only-heard">Sets by deadline, with their state at the last reading</caption>
         <thead>
           <tr
-            ><th scope="col" class="nowrap">Owed by</th><th scope="col">Set</th><th scope="col" class="wide">Level in its band</th><th
-              scope="col">What to do there</th
+            ><th scope="col" class="nowrap">Due</th><th scope="col">Set</th><th scope="col" class="wide">Water</th><th scope="col"
+              >Do this</th
             ></tr
           >
         </thead>

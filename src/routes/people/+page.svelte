@@ -81,7 +81,7 @@
             >{typed(kept, 'tools', data.me.tools)}</textarea
           >{/snippet}
       </Field>
-      <h3 class="mt-3">Minutes of your work: the plan reckons with them</h3>
+      <h3 class="mt-3">Minutes of your work: the plan calculates with them</h3>
       <div class="grid grid-cols-2 gap-x-4">
         {#each data.me.work as { task, label, minutes, own } (task)}
           <TextField

@@ -16,8 +16,8 @@
 <div class="page">
   <h1>Rules</h1>
   <p class="quiet max-w-3xl">
-    The rules are yours: copy them from your agency’s own book, and ask there when in doubt. Zaprud reckons deadlines from what stands here
-    and never says that anything is legal. What is not written here, it does not know.
+    The rules are yours: copy them from your agency’s own book, and ask there when in doubt. Zaprud calculates deadlines from what stands
+    here and never says that anything is legal. What is not written here, it does not know.
   </p>
   {#if !data.season}
     <p class="sheet mt-3">No line was begun yet. <a class="link" href="/begin">Begin one</a>, with its check interval.</p>

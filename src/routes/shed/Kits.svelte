@@ -42,7 +42,7 @@
             error={kept?.errors?.[`kit.${s.id}`]}
           />
         {/each}
-        <button class="btn btn-primary">Keep this kit</button>
+        <button class="btn btn-primary">Save</button>
       </form>
     </details>
   {/if}

@@ -24,7 +24,7 @@
   {#if stock.length === 0}<p class="quiet">Nothing is counted yet: add cable, locks, stakes or lure below.</p>{:else}
     <table class="plain-table">
       <thead
-        ><tr><th scope="col">What</th><th scope="col">There is</th><th scope="col">Used this season</th><th scope="col">It cost</th></tr
+        ><tr><th scope="col">What</th><th scope="col">In stock</th><th scope="col">Used this season</th><th scope="col">It cost</th></tr
         ></thead
       >
       <tbody>
@@ -60,7 +60,7 @@
           help="counted: what is there now"
         />
       </div>
-      <button class="btn">Book it</button>
+      <button class="btn">Save</button>
     </form>
   {/if}
   <details class="mt-3" open={stock.length === 0 || error('name') !== undefined || error('amount') !== undefined}>
@@ -75,11 +75,11 @@
       <div class="row">
         <SelectField label="Kind" name="kind" value={typed(kept, 'kind')} options={plain(kinds)} error={error('kind')} />
         <SelectField label="Counted in" name="unit" value={typed(kept, 'unit')} options={units} error={error('unit')} />
-        <TextField label="There is" name="amount" value={typed(kept, 'amount')} error={error('amount')} />
+        <TextField label="In stock" name="amount" value={typed(kept, 'amount')} error={error('amount')} />
         <TextField label="Low under" name="low" value={typed(kept, 'low')} error={error('low')} help="may stay empty" />
         <TextField label="One costs" name="cost" value={typed(kept, 'cost')} error={error('cost')} help="may stay empty" />
       </div>
-      <button class="btn btn-primary">Keep it by count</button>
+      <button class="btn btn-primary">Save</button>
     </form>
   </details>
   {#if moves.length > 0}

@@ -9,6 +9,7 @@ import { iceAt } from '#core/ice/growth';
 import { merged } from '#core/weather/hours';
 import type { Station } from '#core/stations/placed';
 import { stateOf } from '#core/sets/standing';
+import { gustText } from '#core/units/speed';
 import { levelText, plainFrame } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
@@ -41,7 +42,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     ids: { entry: newId(), water: newId(), gaugeEntry: newId(), gauge: newId(), ground: newId(), groundEntry: newId() },
     shown: shown?.id ?? null,
     shownWater: url.searchParams.get('water'),
-    wind: { ...wind, simulated, text: windText(wind, simulated) },
+    wind: { ...wind, simulated, text: windText(wind, simulated, system), speedText: gustText(wind.speed, system) },
     fix: shown ? simulateFix(Math.floor(locals.now.getTime() / 60_000), [shown.lon, shown.lat]) : null,
     kinds: GROUND_KINDS,
     ground: ground.map(({ id, site, water, kind, name, shape, note, entry }) => ({ id, site, water, kind, name, shape, note, entry })),

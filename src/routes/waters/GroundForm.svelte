@@ -130,9 +130,9 @@
           >{drawing ? 'Stop drawing' : points.length > 0 ? 'Change on the map' : 'Draw on the map'}</button
         >
         <button type="button" class="btn" onclick={() => (text = '')}>Clear</button>
-        {#if fix}<button type="button" class="btn" onclick={() => fix && add(fix.at)}>Mark here</button>{/if}
+        {#if fix}<button type="button" class="btn" onclick={() => fix && add(fix.at)}>Use my position</button>{/if}
       </div>
-      {#if fix}<p class="quiet">Mark here takes the simulated receiver’s position, within {fix.within} m.</p>{/if}
+      {#if fix}<p class="quiet">Use my position takes the simulated receiver’s position, within {fix.within} m.</p>{/if}
       <fieldset class="row walk">
         <legend>On by compass and pace</legend>
         <label>Bearing ° <input class="input" bind:value={bearing} inputmode="decimal" /></label>

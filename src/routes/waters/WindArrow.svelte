@@ -1,5 +1,5 @@
 <script lang="ts">
-  let { wind }: { wind: { from: number; speed: number; simulated: boolean; text: string } } = $props();
+  let { wind }: { wind: { from: number; speedText: string; simulated: boolean; text: string } } = $props();
 </script>
 
 <figure>
@@ -11,7 +11,7 @@
     <text x="30" y="11" font-size="9" text-anchor="middle">N</text>
   </svg>
   <figcaption aria-hidden="true">
-    wind {wind.speed.toFixed(1)} m/s{#if wind.simulated}<br />simulated{/if}
+    wind {wind.speedText}{#if wind.simulated}<br />simulated{/if}
   </figcaption>
 </figure>
 

@@ -91,7 +91,7 @@ export const channelSnare: SetType = {
         parts: loopParts(laying),
         ground: [-0.9, 0.7].map((x): [number, number] => [x, bedOf(laying) ?? lowest(laying) - inches(8)]),
         needs: needs(laying),
-        free: [{ device: 'snare', say: { down: 'Hang the loop', up: 'Hang the loop' }, floor: bedOf(laying) }],
+        free: [{ device: 'snare', say: { down: 'Lower the loop', up: 'Raise the loop' }, floor: bedOf(laying) }],
         findings: [area(laying), cable(laying), ...tooLarge(laying)],
       },
       drawn(laying),

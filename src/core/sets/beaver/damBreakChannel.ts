@@ -111,8 +111,8 @@ export const damBreakChannel: SetType = {
         needs: [isSnare(laying) ? share(laying) : cover(laying)],
         free: [
           isSnare(laying)
-            ? { device: 'trap', say: { down: 'Hang the loop', up: 'Hang the loop' }, floor }
-            : { device: 'trap', say: { down: 'Set it', up: 'Set it' }, floor },
+            ? { device: 'trap', say: { down: 'Lower the loop', up: 'Raise the loop' }, floor }
+            : { device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor },
         ],
         findings: isSnare(laying) ? [breaks(laying)] : [gapOver(laying), breaks(laying)],
       },

@@ -84,7 +84,7 @@ export const damBreakShoulder: SetType = {
       parts: filled.flatMap((side) => bedOfSide(laying, side)),
       ground: groundOf(laying, held),
       needs: filled.map((side) => ({ ...panNeed(laying, { device: side, min: 2, max: 8, target: 5 }), called: `${side} pan` })),
-      free: filled.map((device) => ({ device, say: { down: 'Make the bed', up: 'Build the bed' }, floor: null })),
+      free: filled.map((device) => ({ device, say: { down: 'Lower the bed', up: 'Raise the bed' }, floor: null })),
       findings: filled.length === 0 ? [] : [...filled.map((side) => build(laying, side)), fall(laying)],
       front: [
         [-0.7, surface + inches(4)],

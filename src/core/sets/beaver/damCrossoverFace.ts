@@ -81,7 +81,7 @@ export const damCrossoverFace: SetType = {
             origin: 'practice',
           },
         ],
-        free: [{ device: 'trap', say: { down: 'Hang it', up: 'Hang it' }, floor: null }],
+        free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: null }],
         findings: [
           crest < inches(2)
             ? {

@@ -137,7 +137,7 @@ export const lodgeRun: SetType = {
         parts: positions.flatMap((id, i) => trapParts(laying, id, i === 0 ? 0 : spacing)),
         ground: groundOf(laying, positions.length > 1 ? spacing : 0),
         needs: positions.map((id) => cover(id, laying)),
-        free: positions.map((device) => ({ device, say: { down: 'Set it', up: 'Set it' }, floor: bed })),
+        free: positions.map((device) => ({ device, say: { down: 'Lower it', up: 'Raise it' }, floor: bed })),
         findings: [
           fenceFinding(laying),
           ...throughFindings(laying),

@@ -102,7 +102,7 @@ export const iceHanging: SetType = {
       parts: [...filled.flatMap((id, n) => hung(laying, id, n)), stick(laying)],
       ground: groundOf(laying),
       needs: filled.flatMap((id) => [under(id), ...clear(laying, id)]),
-      free: filled.map((device) => ({ device, say: { down: 'Hang it', up: 'Hang it' }, floor: bedOf(laying) })),
+      free: filled.map((device) => ({ device, say: { down: 'Lower it', up: 'Raise it' }, floor: bedOf(laying) })),
       front: groundOf(laying),
       findings: [wire(laying), nextCheck(laying), holeFinding(laying), ...bedFinding(laying)],
       marks: [

@@ -102,7 +102,7 @@ export const iceSnarePole: SetType = {
       parts: [...filled.map((id) => loopPart(laying, id, plan)), ...poleParts(laying, plan)],
       ground: groundOf(laying),
       needs: filled.map((id) => under(id)),
-      free: filled.map((device) => ({ device, say: { down: 'Hang the loops', up: 'Hang the loops' }, floor: bedOf(laying) })),
+      free: filled.map((device) => ({ device, say: { down: 'Lower the loops', up: 'Raise the loops' }, floor: bedOf(laying) })),
       front: groundOf(laying),
       findings: [marks(laying, plan), ...poleFits(laying, plan), holeFinding(laying, plan), holding(laying)],
       marks: [

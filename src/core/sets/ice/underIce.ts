@@ -17,7 +17,7 @@ export const ICE_NUMBERS: Record<'ice' | 'iceNext', NumberSpec> = {
 /** By how much the sheet is taken to grow where nothing is forecast. [practice] */
 const USUAL_GROWTH = inches(2);
 
-/** The ice to reckon with at the next check, m: typed, else the thick end of the forecast, else two inches more. */
+/** The ice to calculate with at the next check, m: typed, else the thick end of the forecast, else two inches more. */
 export const expectedIce = (laying: Laying): number =>
   laying.numbers.iceNext ?? Math.max(laying.numbers.ice ?? 0, laying.iceNext ?? (laying.numbers.ice ?? inches(6)) + USUAL_GROWTH);
 

@@ -85,7 +85,7 @@ export const box: SetType = {
           },
         ],
         needs: [coverNeed(laying, { min: 1, broken: { min: 'tooDeep' }, target: 8 })],
-        free: [{ device: 'trap', say: { down: 'Set the box', up: 'Raise the box' }, floor: null }],
+        free: [{ device: 'trap', say: { down: 'Lower the box', up: 'Raise the box' }, floor: null }],
         findings: [
           {
             id: 'fits',

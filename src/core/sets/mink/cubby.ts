@@ -104,7 +104,7 @@ export const cubby: SetType = {
           },
         ],
         needs: [coverNeed(laying, { min: 1, broken: { min: 'tooDeep' }, target: 7, called: 'top of the jaws' })],
-        free: [{ device: 'trap', say: { down: 'Set it', up: 'Raise it' }, floor: null }],
+        free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: null }],
         findings: [
           {
             id: 'sides',

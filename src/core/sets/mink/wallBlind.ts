@@ -68,7 +68,7 @@ export const wallBlind: SetType = {
       {
         parts: [...bed, guide(laying)],
         needs: [panNeed(laying, { min: 0.5, max: 2, target: 1 })],
-        free: [{ device: 'trap', say: { down: 'Set it', up: 'Raise it' }, floor: bedOf(laying), stone }],
+        free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: bedOf(laying), stone }],
         findings: [buildUp(laying, device.size, cover, 'Stone under the trap'), measured(laying, device.size)],
         marks: [
           ...(Math.abs(cover) < 0.003

@@ -48,7 +48,7 @@ export function bed(laying: Laying, place: BedPlace): Piece {
   return {
     parts: bedParts(laying, size, under, { device, x, y, under: on }),
     needs: [panNeed(laying, { device, ...works })],
-    free: [{ device, say: { down: 'Make the bed', up: 'Build the bed' }, floor: null }],
+    free: [{ device, say: { down: 'Lower the bed', up: 'Raise the bed' }, floor: null }],
     findings: [buildUp(laying, size, under, device === 'trap' ? undefined : `Build-up, ${device}`)].map((f) =>
       device === 'trap' ? f : { ...f, id: `${device}-buildUp` },
     ),

@@ -128,7 +128,7 @@ function reachFinding(
   };
 }
 
-/** The largest animal that a device can hold, whatever it is meant for: anchors are reckoned for it. [practice] */
+/** The largest animal that a device can hold, whatever it is meant for: anchors are calculated for it. [practice] */
 export function largestIn(device: FilledPosition | undefined, meant: BuildKey): BuildKey {
   const size = device?.size ?? '';
   const opening = BODY_GRIPS[size]?.opening ?? 0;

@@ -246,5 +246,5 @@ export function loopFits(laying: Laying, bottom: number, loop: number, needsWet:
 
 /** Roots, side arms and holes that a body-grip would need are not asked of a loop: it may be hung lower or higher. */
 export const hangable = (laying: Laying, device = 'snare'): Piece => ({
-  free: [{ device, say: { down: 'Hang the loop', up: 'Hang the loop' }, floor: bedOf(laying) }],
+  free: [{ device, say: { down: 'Lower the loop', up: 'Raise the loop' }, floor: bedOf(laying) }],
 });

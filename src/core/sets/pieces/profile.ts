@@ -4,7 +4,7 @@ import type { Profile } from '../../hold/slide';
 import { inches } from '../../units/factors';
 import { levelThen, type Laying, type NumberSpec } from '../setType';
 
-/** What every hold of a foothold reckons with: the measured bed, the margin, whom it holds. */
+/** What every hold of a foothold calculates with: the measured bed, the margin, whom it holds. */
 
 /** Extra depth behind the animal's reach. [practice] */
 export const MARGIN = inches(6);

@@ -18,7 +18,8 @@ export async function replayBeside(
   await db.raw('create schema ??', [SCHEMA]);
   const beside = connectTo([SCHEMA, 'public']);
   try {
-    for (const table of TRUTH) await db.raw('create table ??.?? (like public.?? including defaults including indexes)', [SCHEMA, table, table]);
+    for (const table of TRUTH)
+      await db.raw('create table ??.?? (like public.?? including defaults including indexes)', [SCHEMA, table, table]);
     const entries = await replay(beside);
     const [there, here] = [await digests(db), await digests(beside)];
     const digest = createHash('sha256').update(JSON.stringify(here)).digest('hex').slice(0, 16);

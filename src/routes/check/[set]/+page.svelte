@@ -31,13 +31,14 @@
   <div class="top">
     <p class="quiet small">
       <a href="/morning">Morning</a>
-      {#if data.order.place > 0}<span>– {data.order.place} of {data.order.of} owed</span>{/if}
+      {#if data.order.place > 0}<span>– {data.order.place} of {data.order.of} due</span>{/if}
       {#if data.order.next}<span>– <a href="/check/{data.order.next}">next set</a></span>{/if}
     </p>
     <h1>{view.number} {view.name}</h1>
     <p class="quiet">
-      {view.devices.map((d) => `${sizeText(d.class, d.size)} ${d.tag}`).join(', ') ||
-        `${view.state}: nothing of it is live`}{#if data.owedBy}<span>, owed by <b>{data.owedBy}</b></span>{/if}
+      {view.devices.map((d) => `${sizeText(d.class, d.size)} ${d.tag}`).join(', ') || `Not armed (${view.state})`}{#if data.owedBy}<span
+          >, due by <b>{data.owedBy}</b></span
+        >{/if}
     </p>
     {#if view.anchor}<p class="quiet">tie: {view.anchor}</p>{/if}
   </div>
@@ -57,7 +58,7 @@
       </p>
     </div>
   {:else if view.devices.length === 0}
-    <p class="page">No trap stands in it: a check is owed only by a live set. <a class="link" href="/bench/{view.id}">To the bench</a></p>
+    <p class="page">Not live: no check needed. <a class="link" href="/bench/{view.id}">To the bench</a></p>
   {:else if detail}
     {#if data.lies}<div class="page pb-0"><FindTrap holds={data.lies} name="{view.number} {view.name}" {system} /></div>{/if}
     <DetailForm {data} {kept} {system} outcome={data.outcome ?? 'other'} />
@@ -90,10 +91,10 @@
       <a class="answer" href={link(data.onSlide ? 'missing' : 'knocked')}>{data.onSlide ? 'Empty bed' : 'Knocked, down'}</a>
       <a class="answer" href={link('other')}>Something else</a>
       {#if remade}
-        <button class="answer" name="outcome" value={data.likely}>{capital(data.likely)}, left so</button>
+        <button class="answer" name="outcome" value={data.likely}>{capital(data.likely)}: left as is</button>
         <button class="answer" name="outcome" value="untouched">Untouched</button>
         <a class="answer first" href="{link(data.likely)}&remade=1"
-          >{capital(data.likely)}: set it {data.lower.replace('−', '')} {data.lower.startsWith('−') ? 'higher' : 'lower'}</a
+          >{capital(data.likely)}: I {data.lower.startsWith('−') ? 'raised' : 'lowered'} it {data.lower.replace('−', '')}</a
         >
       {:else if data.likely !== 'untouched'}
         <button class="answer wide" name="outcome" value="untouched">Untouched</button>

@@ -67,6 +67,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     },
     snow: sheet?.last.snow ?? 0,
     whatIfModel: own?.pond && !own.pond.fit ? whatIfModel(water, levels, season, moving, locals.now) : null,
+    lacks: own?.pond?.lacks ?? [],
     reasons: own?.pond ? reasonsText(own.pond, locals.now, system) : '',
     standing: Object.fromEntries(
       season.stations
@@ -74,7 +75,8 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
         .map((station) => {
           const view = season.views.find((v) => v.station.id === station.id && v.state === 'live');
           const place = { station, follows: season.follows[station.id] ?? null, deadline: view?.deadline ?? null };
-          return [station.id, standingOf(place, moving, season, locals)?.sentence ?? ''];
+          const ahead = standingOf(place, moving, season, locals);
+          return [station.id, { sentence: ahead?.sentence ?? '', keeps: ahead === null || (ahead.now && ahead.surely) }];
         }),
     ),
     ahead: Object.fromEntries(
@@ -91,13 +93,14 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     nextNumber: Math.max(0, ...numbers) + 1,
     kinds: STATION_KINDS,
     ids: { entry: newId(), id: newId() },
+    lackingEntry: newId(),
     stationIds: { entry: newId(), id: newId() },
   };
 };
 
 const HOUR = 3_600_000;
 
-/** The pond as it would be reckoned from another level, for what is dragged. */
+/** The pond as it would be calculated from another level, for what is dragged. */
 function whatIfModel(water: WaterBody, { known }: Water, season: Season, { open, ground, hours }: MovingAll, now: Date) {
   if (known.pond === undefined) return null;
   const own = open.filter((o) => o.water === water.id);
@@ -123,8 +126,7 @@ export const actions: Actions = {
     const at = read.text('at') === '' ? wholeMinute(locals.now) : read.instant('at', season.line.zone);
     const isCrest = read.text('bound') === 'crest';
     const since = isCrest ? (read.text('since') === '' ? undefined : read.instant('since', season.line.zone)) : null;
-    if (isCrest && read.text('since') === '')
-      read.refuse('since', 'A crest read from debris came at some time between two dates: say the earlier one.');
+    if (isCrest && read.text('since') === '') read.refuse('since', 'A high-water mark was left between two dates: say the earlier one.');
     if (level === undefined) read.refuse('level', 'Type the level on the gauge, for example 31 3/4 in.');
     if (!gauge) read.refuse('level', 'This water has no gauge on that surface.');
     if (at && at > locals.now) read.refuse('at', 'A reading cannot lie in the future.');

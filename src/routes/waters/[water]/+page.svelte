@@ -16,6 +16,7 @@
   import Section from '$lib/ui/drawing/Section.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
+  import Lacking from './Lacking.svelte';
   import SetSentences from './SetSentences.svelte';
   import StationForm from './StationForm.svelte';
   import StationTable from './StationTable.svelte';
@@ -54,7 +55,7 @@
     if (!pondTrack) return null;
     const then = minutes === 0 ? data.now + 86_400_000 : at;
     if (minutes === 0 && whatIf !== null) return null;
-    return { ...trackAt(pondTrack, then), called: minutes === 0 ? 'tomorrow at this hour' : whenShort(at, data.now, data.zone) };
+    return { ...trackAt(pondTrack, then), called: minutes === 0 ? 'this time tomorrow' : whenShort(at, data.now, data.zone) };
   });
   const timeText = $derived.by(() => {
     if (minutes === 0 || !pondTrack) return 'now';
@@ -138,7 +139,7 @@
           >{step < 0 ? '−1 in' : '+1 in'}</button
         >{/each}
     {/if}
-    <button class="btn">What if</button>
+    <button class="btn">Try level</button>
     {#if whatIf !== null}<a class="btn btn-ghost" href="/waters/{data.water.id}" onclick={backToNow}>Back to now</a>{/if}
     <button class="btn btn-primary" formaction="?/reading">Save reading</button>
   </form>
@@ -169,6 +170,7 @@
 <div class="page">
   <div class="print"><PrintButton /></div>
   <WaterNotes water={data.water.id} isPond={data.water.kind === 'pond'} {toGo} clarity={data.clarity} crest={data.crest} />
+  <Lacking lacks={data.lacks} water={data.water.id} entry={data.lackingEntry} {kept} {system} />
   <SetSentences
     {rows}
     {system}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { many } from '#core/units/many';
   import type { SetView } from '#core/sets/standing';
   import type { System } from '#core/units/factors';
   import type { DeviceState } from '#core/water/state';
@@ -9,9 +10,9 @@
     rows: { view: SetView; states: DeviceState[]; worst: DeviceState | null }[];
     system: System;
     /** what the forecast says of a set, by its id; empty while a what-if level is shown */
-    ahead: Readonly<Record<string, { sentence: string; remedy: string } | null>>;
+    ahead: Readonly<Record<string, { sentence: string; remedy: string; tells: boolean } | null>>;
     /** whether the place of a station can be stood at, by its id */
-    standing?: Readonly<Record<string, string>>;
+    standing?: Readonly<Record<string, { sentence: string; keeps: boolean }>>;
     /** nothing is read out while the night is played */
     quiet?: boolean;
   }
@@ -24,8 +25,8 @@
   const rank = (state: DeviceState | null): number => (state?.verdict === 'nearEdge' ? 1 : state?.verdict === 'unknown' ? 2 : 0);
   /** only what keeps a person from the place is said beside the set */
   const cutOff = (view: SetView): string => {
-    const said = standing[view.station.id] ?? '';
-    return said.startsWith('Can be stood at now and') ? '' : said;
+    const said = standing[view.station.id];
+    return said && !said.keeps ? said.sentence : '';
   };
   const names = (list: typeof rows): string => list.map((r) => `${r.view.number} ${r.view.name}`).join(', ');
 </script>
@@ -45,18 +46,18 @@
       </p>
     </article>
   {/each}
-  {#each fine.filter((r) => ahead[r.view.id]?.remedy || /until|Frozen|current|may be/.test(ahead[r.view.id]?.sentence ?? '') || cutOff(r.view)) as { view } (view.id)}
+  {#each fine.filter((r) => ahead[r.view.id]?.remedy || ahead[r.view.id]?.tells || cutOff(r.view)) as { view } (view.id)}
     <article>
       <h3>
         <StateMark verdict="fine" />
-        <span><a href="/bench/{view.id}">{view.number} {view.name}</a>: fine now</span>
+        <span><a href="/bench/{view.id}">{view.number} {view.name}</a>: working now</span>
       </h3>
       <p>{ahead[view.id]?.sentence} <b>{ahead[view.id]?.remedy}</b> {cutOff(view)}</p>
     </article>
   {/each}
   {#if fine.length > 0}
     <article>
-      <h3><StateMark verdict="fine" /> {fine.length} in {fine.length === 1 ? 'its' : 'their'} band</h3>
+      <h3><StateMark verdict="fine" /> {many(fine.length, 'set')} working</h3>
       <p>{names(fine)}.</p>
     </article>
   {/if}

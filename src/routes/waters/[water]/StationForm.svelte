@@ -26,7 +26,7 @@
   ];
   const BOUNDS = [
     { value: 'exact', text: 'read on the gauge' },
-    { value: 'crest', text: 'a crest, from debris' },
+    { value: 'crest', text: 'a high-water mark, from debris' },
   ];
   const CLARITY = CLARITIES.map((c) => ({ value: c, text: c }));
   const small = $derived(system === 'us' ? 'inches' : 'centimetres');
@@ -52,7 +52,7 @@
         <SelectField label="It is" name="bound" value={typed(kept, 'bound')} options={BOUNDS} />
         <SelectField label="Water clarity" name="clarity" value={typed(kept, 'clarity')} options={CLARITY} />
       </div>
-      <TimeField label="Not before (a crest only)" name="since" value={typed(kept, 'since')} error={kept?.errors?.since} />
+      <TimeField label="Not before (a high-water mark only)" name="since" value={typed(kept, 'since')} error={kept?.errors?.since} />
       {#if hasTail}<SelectField label="Surface" name="surface" value={typed(kept, 'surface')} options={SURFACES} />{/if}
       <button class="btn btn-primary">Save this reading</button>
     </form>

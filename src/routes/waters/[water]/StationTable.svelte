@@ -2,6 +2,7 @@
   import type { Station } from '#core/stations/placed';
   import type { SetView } from '#core/sets/standing';
   import type { System } from '#core/units/factors';
+  import { FREEBOARD } from '#core/stations/standing';
   import { bedOf } from '#core/stations/placed';
   import { levelText, type Frame } from '#core/units/frame';
   import { printLength, printWay } from '#core/units/length';
@@ -18,7 +19,7 @@
     system: System;
     frame: Frame;
     /** whether each place can be stood at now, at the check, and again; empty while another time is shown */
-    standing?: Readonly<Record<string, string>>;
+    standing?: Readonly<Record<string, { sentence: string }>>;
   }
   let { stations, follows, rows, levels, system, frame, standing = {} }: Props = $props();
 
@@ -39,9 +40,9 @@
   <table class="plain-table mt-2">
     <thead
       ><tr
-        ><th scope="col">Station</th><th scope="col">Along</th><th scope="col">Water there</th><th scope="col">Set</th><th scope="col"
-          >Works at a level</th
-        ><th scope="col">State</th><th scope="col">Standing there, 6 in to the waders’ top (practice)</th></tr
+        ><th scope="col">Station</th><th scope="col">Distance</th><th scope="col">Depth</th><th scope="col">Set</th><th scope="col"
+          >Working range</th
+        ><th scope="col">State</th><th scope="col">Wading, with {printLength(FREEBOARD, system)} of waders left (rule of thumb)</th></tr
       ></thead
     >
     <tbody>
@@ -71,7 +72,7 @@
                 .map((s) => s.label)
                 .join(', ')}<br />{/each}</td
           >
-          <td>{standing[station.id] || '–'}</td>
+          <td>{standing[station.id]?.sentence || '–'}</td>
         </tr>
       {/each}
     </tbody>

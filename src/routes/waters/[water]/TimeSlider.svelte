@@ -46,7 +46,7 @@
 </script>
 
 <div class="slider no-print">
-  <button type="button" class="btn" aria-pressed={playing} onclick={play}>{playing ? 'Stop' : 'Play the night'}</button>
+  <button type="button" class="btn" aria-pressed={playing} onclick={play}>{playing ? 'Stop' : 'Play forecast'}</button>
   <div class="track">
     <input
       type="range"

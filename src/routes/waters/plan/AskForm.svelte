@@ -44,7 +44,7 @@
     {#each weekdays as day (day)}<label
         ><input type="checkbox" class="checkbox" name="day" value={day} checked={plan.asked.days.includes(day)} /> {day}</label
       >{/each}
-    <button class="btn btn-primary">Work it out</button>
+    <button class="btn btn-primary">Calculate</button>
   </fieldset>
 </form>
 

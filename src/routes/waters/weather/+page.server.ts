@@ -1,5 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { upwindText } from '#core/ground/wind';
+import { frostText, gustText } from '#core/units/speed';
 import { simulateExpected, simulateHours } from '#core/sim/weather';
 import { addDays, clockText, dayText, instantOf, localDate, toField, wholeMinute } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
@@ -53,7 +54,7 @@ export const load: PageServerLoad = async ({ locals }) => {
             ),
           }))
       : [],
-    wind: hour ? `${hour.wind.toFixed(1)} m/s from ${Math.round(hour.from)}°, ${tempText(hour.temperature, system)}` : null,
+    wind: hour ? `${gustText(hour.wind, system)} from ${Math.round(hour.from)}°, ${tempText(hour.temperature, system)}` : null,
     told: stretches.at(-1)
       ? `${stretches.at(-1)?.station}, told ${dayText(new Date(stretches.at(-1)?.made ?? 0), zone)} ${clockText(new Date(stretches.at(-1)?.made ?? 0), zone)}`
       : null,
@@ -72,8 +73,8 @@ export const load: PageServerLoad = async ({ locals }) => {
       high: tempText(d.high, system),
       rain: rainText(d.rain, system),
       snow: rainText(d.snow * 10, system),
-      frost: d.frost.toFixed(1),
-      wind: system === 'us' ? `${Math.round(d.wind / 0.44704)} mph` : `${d.wind.toFixed(1)} m/s`,
+      frost: frostText(d.frost, system),
+      wind: gustText(d.wind, system),
     })),
     known: [...observed(stretches)],
     zone,

@@ -59,7 +59,7 @@
           ><tr
             ><th scope="col">Day</th><th scope="col">Lowest</th><th scope="col">Highest</th><th scope="col">Strongest wind</th><th
               scope="col">Rain</th
-            ><th scope="col">Snow, melted</th><th scope="col">Frost, °C-days</th></tr
+            ><th scope="col">Snow, melted</th><th scope="col">Frost</th></tr
           ></thead
         >
         <tbody>
@@ -106,7 +106,7 @@
       <p class="quiet mb-2">It stands in for a weather service and says so wherever its hours are shown.</p>
       <Problem text={kept?.values && 'sim' in kept.values ? kept.problem : undefined} />
       <input type="hidden" name="sim" value={data.ids.sim} />
-      <button class="btn">Read it now</button>
+      <button class="btn">Update</button>
     </form>
   </div>
 </div>

@@ -25,7 +25,7 @@
 <table class="plain-table">
   <thead
     ><tr
-      ><th scope="col">Found</th><th scope="col">Sign</th><th scope="col">It tells</th><th scope="col">Half-life</th><th scope="col"
+      ><th scope="col">Found</th><th scope="col">Sign</th><th scope="col">Means</th><th scope="col">Half-life</th><th scope="col"
         ><span class="only-heard">Correct</span></th
       ></tr
     ></thead

@@ -2,7 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import { BREAK_KINDS } from '#core/record/places';
 import { placedOpening, type Opening } from '#core/water/placed';
 import { clockText, dayText, toField, wholeMinute } from '#core/time/localTime';
-import { levelText } from '#core/units/frame';
+import { levelText, onGauge } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { BREAK_CAUTION } from '#core/water/breakDesign';
 import { db } from '$lib/server/database';
@@ -47,6 +47,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
       .map((o) => ({ id: o.id, text: text(o).replace('open since', 'opened') })),
     breaking: BREAKING.map(({ id, name, words }) => ({ id, name, words })),
     ids: { entry: newId(), id: newId(), mend: newId(), changed: newId() },
+    lacks: moving.waters[water.id]?.pond?.lacks ?? [],
+    pond: { area: url.searchParams.get('area') ?? '', rise: url.searchParams.get('rise') ?? '' },
+    lackingEntry: newId(),
     knows: { area: drawn !== null, rise: water.rise !== null },
     nowField: toField(locals.now, zone),
     water,
@@ -94,13 +97,13 @@ function whyNot({ start, area, depth, errors }: ReturnType<typeof askedOf>): str
 export const actions: Actions = {
   /** Saves a break that was opened, or found open, with what was typed of the pond: the forecast of every set on it begins with it. */
   open: async ({ request, locals, params }) => {
-    const { season, stored } = await waterOf(locals, params.water);
+    const { season, stored, levels, frame } = await waterOf(locals, params.water);
     const read = reader(await request.formData(), locals.who);
     const at = read.instant('opened', season.line.zone);
     const width = read.length('openWidth');
     const sill = read.length('openSill');
     const count = read.number('openCount') ?? 1;
-    const pond = readPond(read, stored, wholeMinute(locals.now));
+    const pond = readPond(read, stored, wholeMinute(locals.now), onGauge(levels.known.pond ?? 0, frame));
     if (width === undefined) read.refuse('openWidth', 'Type how wide it is at the water, for example 12 in.');
     if (sill === undefined) read.refuse('openSill', 'Type the level of its lowest point on the gauge.');
     if (at && at > locals.now) read.refuse('opened', 'A break that is not open yet is a what-if: work it out above.');

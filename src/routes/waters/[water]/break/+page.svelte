@@ -1,8 +1,10 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
+  import Lacking from '../Lacking.svelte';
   import OpenBreak from './OpenBreak.svelte';
-  import type { Kept } from '$lib/ui/kept';
+  import { typed, type Kept } from '$lib/ui/kept';
+  import TimeField from '$lib/ui/TimeField.svelte';
   import { keeping } from '$lib/ui/keeping';
   import PrintButton from '$lib/ui/PrintButton.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
@@ -11,7 +13,7 @@
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
-  const small = $derived(data.system === 'us' ? 'inches' : 'centimetres');
+  const small = $derived(data.system === 'us' ? 'inches' : 'centimeters');
 </script>
 
 <svelte:head><title>What a break would do at {data.water.name} · Zaprud</title></svelte:head>
@@ -23,19 +25,40 @@
     <PrintButton />
   </div>
   <p class="problem my-2">{data.caution}</p>
-  {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book: every set on this pond is forecast from it.</b></p>{/if}
+  {#if page.url.searchParams.has('saved')}<p role="status">
+      <b
+        >{data.lacks.length === 0
+          ? 'Saved. Forecasts use it now.'
+          : 'Saved. The forecast is a rule of thumb until the pond is measured.'}</b
+      >
+    </p>{/if}
   {#if page.url.searchParams.has('closed')}<p role="status"><b>Saved to the book: nothing runs out there any more.</b></p>{/if}
   {#each data.running as o (o.id)}
     <form method="POST" action="?/mend" class="open no-print" use:enhance={keeping}>
       <b>Open:</b>
       {o.text}. <a class="link" href="/book/{o.entry}">Correct it</a>
       <input type="hidden" name="opening" value={o.id} /><input type="hidden" name="mendEntry" value={data.ids.mend} />
-      <button class="btn">It was found mended</button>
+      <button class="btn">It was found plugged</button>
     </form>
+    <details class="no-print" open={kept?.values?.opening === o.id && kept?.values?.changeEntry !== undefined}>
+      <summary class="cursor-pointer">It was found wider, deeper or shallower{o.seen > 0 ? ` (seen changed ${o.seen} times)` : ''}</summary>
+      <form method="POST" action="?/changed" class="flex flex-wrap gap-4 items-end" use:enhance={keeping}>
+        <input type="hidden" name="opening" value={o.id} /><input
+          type="hidden"
+          name="changeEntry"
+          value={typed(kept, 'changeEntry', data.ids.changed)}
+        />
+        <TextField label="Width now" name="nowWidth" value={typed(kept, 'nowWidth', o.width)} error={kept?.errors?.nowWidth} />
+        <TextField label="Bottom now, on the gauge" name="nowSill" value={typed(kept, 'nowSill', o.bottom)} error={kept?.errors?.nowSill} />
+        <TimeField label="Seen at" name="seenAt" value={typed(kept, 'seenAt', data.nowField)} error={kept?.errors?.seenAt} />
+        <button class="btn">Save</button>
+      </form>
+    </details>
   {/each}
   {#each data.past as o (o.id)}
-    <p class="no-print quiet">Mended: {o.text}. <a class="link" href="?again={o.id}">Open the same place again</a></p>
+    <p class="no-print quiet">Plugged: {o.text}. <a class="link" href="?again={o.id}">Open the same place again</a></p>
   {/each}
+  <Lacking lacks={data.lacks} water={data.water.id} entry={data.lackingEntry} {kept} system={data.system} />
   {#if data.answer}
     <p class="answer" aria-live="polite">{data.answer.sentence}</p>
     {#if data.answer.safe}<p><b>{data.answer.safe}</b></p>{/if}
@@ -123,7 +146,7 @@
       <TextField label="Level wanted" name="goal" value={data.typed.goal} error={data.errors.goal} help="to be kept, or to be reached" />
       <TextField label="At" name="by" type="datetime-local" value={data.typed.by} error={data.errors.by} />
     </div>
-    <button class="btn btn-primary">Work it out</button>
+    <button class="btn btn-primary">Calculate</button>
     <p class="quiet mt-2">
       Water balance with critical flow over a broad crest; rain by the weather of the record, pipes and crest as <a
         class="link"
@@ -133,7 +156,7 @@
     </p>
   </form>
 
-  <OpenBreak {kept} ids={data.ids} kinds={data.kinds} typedNow={data.typed} nowField={data.nowField} />
+  <OpenBreak {kept} ids={data.ids} kinds={data.kinds} typedNow={data.typed} nowField={data.nowField} knows={data.knows} pond={data.pond} />
 
   {#if data.answer}
     <table class="plain-table mt-3">

@@ -14,8 +14,12 @@
     /** what the what-if above was asked, to begin from */
     typedNow: { shape: string; width: string; sill: string; count: string; widens: string };
     nowField: string;
+    /** what is known of the pond: what is not is asked here */
+    knows: { area: boolean; rise: boolean };
+    /** what the what-if was told of it */
+    pond: { area: string; rise: string };
   }
-  let { kept, ids, kinds, typedNow, nowField }: Props = $props();
+  let { kept, ids, kinds, typedNow, nowField, knows, pond }: Props = $props();
   const WORDS: Record<string, string> = { rectangle: 'upright sides', V: 'V', trapezoid: 'sloping sides' };
 </script>
 
@@ -39,7 +43,7 @@
         error={kept?.errors?.openWidth}
       />
       <TextField
-        label="Its sill, on the gauge"
+        label="Bottom of the break, on the gauge"
         name="openSill"
         value={typed(kept, 'openSill', typedNow.sill)}
         error={kept?.errors?.openSill}
@@ -72,9 +76,22 @@
           { value: 'yes', text: 'soft: rain cuts it wider' },
         ]}
       />
+      {#if !knows.area}<TextField
+          label="Area of the pond"
+          name="area"
+          value={typed(kept, 'area', pond.area)}
+          error={kept?.errors?.area}
+          help="kept with the pond: without it the forecast is a rule of thumb"
+        />{/if}
+      {#if !knows.rise}<TextField
+          label="Its rise in a day"
+          name="rise"
+          value={typed(kept, 'rise', pond.rise)}
+          error={kept?.errors?.rise}
+        />{/if}
       <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
     </div>
-    <button class="btn btn-primary">Keep this break</button>
+    <button class="btn btn-primary">Save</button>
   </form>
 </details>
 

@@ -5,6 +5,7 @@ import { spanText } from '#core/time/localTime';
 import { INCH } from '#core/units/factors';
 import { levelText, type Frame } from '#core/units/frame';
 import { printLength } from '#core/units/length';
+import { speedText } from '#core/units/speed';
 import { levelOn, type PondModel } from '#core/water/balance';
 import {
   breakCourses,
@@ -75,15 +76,15 @@ export function answerOf(asked: Asked, place: Place, model: PondModel, moving: M
   const goal = goalLevel(asked, bands, start, water.safe?.level ?? null);
   const doubts = widthAt(courses, Math.min(hours, 24) * 3600).slice(0, 3);
   return {
-    sentence: `From ${print(start)} to ${print(end)} by ${by}, between ${print(last(courses.low))} and ${print(last(courses.high))}. ${asked.mended === null ? 'Never mended.' : `Mended about ${told(asked.mended)}${asked.typed.mended === 'dusk' ? ', two hours after sunset (practice)' : ''}.`}${asked.opened ? ` Opened ${told(asked.opened)}.` : ''}`,
+    sentence: `${print(start)} to ${print(end)} by ${by} (likely ${print(last(courses.low))} to ${print(last(courses.high))})${asked.mended === null ? ', if nobody plugs it.' : `, if beaver plug it about ${told(asked.mended)}${asked.typed.mended === 'dusk' ? ', two hours after sunset (rule of thumb)' : ''}.`}${asked.opened ? ` Opened ${told(asked.opened)}.` : ''}`,
     reasons:
       doubts.length > 0
-        ? `The band holds eight cases of ten; it is so wide by ${doubts.map((d) => `${d.called} ${printLength(d.by, system)}`).join(', ')}.`
+        ? `8 in 10 readings should land in the shaded range. Main doubt: ${doubts.map((d) => `${d.called} ${printLength(d.by, system)}`).join(', ')}, up or down.`
         : '',
-    current: `At first ${system === 'us' ? `${(flow * 35.3147).toFixed(1)} cubic feet` : `${flow.toFixed(2)} m³`} a second run out. In the break itself the water runs about ${criticalSpeed(asked.shape, asked.depth).toFixed(1)} m/s: it pushes on a trigger and brings sticks and mud.${widens ? ' Rain is expected: soft fill cuts wider (practice, an inch for ten millimetres).' : ''}`,
+    current: `${system === 'us' ? `${(flow * 35.3147).toFixed(1)} cubic feet` : `${flow.toFixed(2)} m³`} a second at first, ${speedText(criticalSpeed(asked.shape, asked.depth), system)} in the break: it may fire the trigger, and brings sticks and mud.${widens ? ' Rain is expected: soft fill cuts wider (rule of thumb).' : ''}`,
     reach: goal === null ? null : goalAnswer(plan, goal, Math.max(600, seconds(asked.by)), frame, asked.goal),
     safe: water.safe ? stillToGo(water.safe, end, frame).replace(': ', `, by ${by}: `) : null,
-    report: `${many}${size}, sill at ${print(asked.sill)} on the gauge, opened ${when(plan.opened)}: the pond is expected at ${print(end)} by ${by}, between ${print(last(courses.low))} and ${print(last(courses.high))}.`,
+    report: `${many}${size}, bottom at ${print(asked.sill)} on the gauge, opened ${when(plan.opened)}: the pond is expected at ${print(end)} by ${by} (likely ${print(last(courses.low))} to ${print(last(courses.high))}).`,
     sets: bands.map((s) => ({
       ...s,
       band: bandText(s.band, frame, 'pond'),
@@ -124,32 +125,32 @@ function goalLevel(
 }
 
 function leavingText({ middle, earliest, latest }: Leaving, when: (s: number) => string): string {
-  if (earliest === null) return 'stays in its band all the time';
-  if (middle === 0 && latest === 0) return 'is out of its band already';
-  const range = latest === null ? `not before ${when(earliest)}, perhaps never` : `between ${when(earliest)} and ${when(latest)}`;
-  return middle === null ? `holds on the middle course; leaves its band ${range}` : `leaves its band about ${when(middle)}, ${range}`;
+  if (earliest === null) return 'keeps working';
+  if (middle === 0 && latest === 0) return 'not working now';
+  if (middle === null) return `likely keeps working; fails at ${when(earliest)} at the earliest`;
+  return `fails about ${when(middle)} (${when(earliest)} to ${latest === null ? 'not within the forecast' : when(latest)})`;
 }
 
 function goalAnswer(plan: BreakPlan, goal: number, at: number, frame: Frame, kind: Asked['goal']): string {
   const { system } = frame;
   const level = levelText(goal, frame);
-  const reckoned = { ...plan, hours: Math.max(plan.hours, at / 3600) };
+  const calculated = { ...plan, hours: Math.max(plan.hours, at / 3600) };
   const size = (n: number): string => sizeText(resized(plan.shape, n), n, system);
   const each = plan.count > 1 ? 'each ' : '';
-  const keeps = largestBreak(reckoned, goal, at);
+  const keeps = largestBreak(calculated, goal, at);
   const keep =
     keeps === 0
-      ? `Even without a break the pond does not stand at ${level} then.`
+      ? `Even with no break, the pond will be below ${level} by then.`
       : keeps === Infinity
-        ? `No break with this sill takes it under ${level} by then.`
+        ? `A break this deep cannot lower it below ${level}.`
         : `To keep ${level}: at most ${each}${size(keeps)}.`;
-  if (kind === 'sets') return `In ${spanText(at * 1000)}, every set that works now still in its band: ${keep}`;
-  const reaches = smallestBreak(reckoned, goal, at);
+  if (kind === 'sets') return `In ${spanText(at * 1000)}, with every set that works now still working: ${keep}`;
+  const reaches = smallestBreak(calculated, goal, at);
   const reach =
     reaches !== null && reaches < 0.005
       ? `Without a break it is down at ${level} by then.`
       : reaches === null
-        ? `To come down to ${level} by then the sill has to lie lower, or the break open earlier.`
+        ? `To reach ${level}, cut deeper or open earlier.`
         : `To be down at ${level}: at least ${each}${size(reaches)}.`;
   return kind === 'safe' ? `In ${spanText(at * 1000)}, down to the safe level: ${reach}` : `In ${spanText(at * 1000)}: ${keep} ${reach}`;
 }

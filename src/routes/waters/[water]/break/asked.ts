@@ -76,13 +76,13 @@ export function askedOf(
   const rise = length('rise', water.rise ?? 0, 0, 1, 'A pond rises between 0 and 3 ft in a day.');
   const sill = level('sill', start === null ? 0 : onGauge(start, frame) - preset.depth);
   if (start !== null && start - sill > DEEPEST)
-    errors.sill = 'That break is over 10 ft deep: its sill lies under the pond. Type the level of its sill on the gauge.';
+    errors.sill = 'That break is over 10 ft deep: type the level of its lowest point on the gauge.';
   const count = text('count') === '' ? preset.count : Number(text('count'));
   if (!Number.isInteger(count) || count < 1 || count > 6) errors.count = 'Between one and six breaks alike.';
   const kind = BREAK_KINDS.find((k) => k === text('shape')) ?? preset.shape;
   const opened = time('openAt');
   if (opened && opened.getTime() > now.getTime() + 72 * 3_600_000)
-    errors.openAt = 'It is reckoned three days ahead: choose an earlier time.';
+    errors.openAt = 'The forecast reaches three days: choose an earlier time.';
   const mended = text('mended') === 'never' ? null : text('mended') === 'at' ? time('mendedAt') : dusk(opened ?? now, zone, season.line);
   if (text('mended') === 'at' && !mended && !errors.mendedAt) errors.mendedAt = 'Say when it is mended.';
   if (mended && mended.getTime() <= (opened ?? now).getTime()) errors.mendedAt = 'It is mended after it was opened.';
@@ -92,7 +92,7 @@ export function askedOf(
   if (goal === 'level' && text('goal') === '') errors.goal = 'Type the level that is wanted.';
   if (goal === 'safe' && !water.safe) errors.want = 'No safe level is kept for this water: correct the water in the book.';
   const by = time('by') ?? new Date(now.getTime() + 24 * 3_600_000);
-  if (by.getTime() > now.getTime() + 7 * 24 * 3_600_000) errors.by = 'It is reckoned a week ahead at most.';
+  if (by.getTime() > now.getTime() + 7 * 24 * 3_600_000) errors.by = 'The forecast reaches a week at most.';
   return {
     errors,
     start,
@@ -118,7 +118,7 @@ export function askedOf(
       count: text('count') || String(preset.count),
       width: text('width') || printLength(width, system),
       sill: text('sill') || (start === null ? '' : levelText(sill, frame)),
-      rise: text('rise') || printLength(rise, system),
+      rise: text('rise') || (water.rise === null ? '' : printLength(rise, system)),
       area: text('area') || (area === null ? '' : String(Math.round(area / square))),
       openAt: text('openAt'),
       mended: text('mended') || 'dusk',

@@ -1,5 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { ICE_WATER_IDS, ICE_WATERS } from '#core/ice/growth';
+import { onGauge } from '#core/units/frame';
 import { printLength, printLevel } from '#core/units/length';
 import { wholeMinute } from '#core/time/localTime';
 import { db } from '$lib/server/database';
@@ -7,6 +8,7 @@ import { attempt, openedOn, reader, refused, type Reader } from '$lib/server/for
 import { drawnArea } from '$lib/server/moving';
 import { newId } from '$lib/server/newId';
 import { bodyOf } from '$lib/server/record/upsert';
+import { readPond, squareOf } from '$lib/server/pondForm';
 import { record } from '$lib/server/record/write';
 import { grounds } from '$lib/server/repositories/scouting';
 import { waterOf } from '$lib/server/scouting';
@@ -14,12 +16,10 @@ import type { Actions, PageServerLoad } from './$types';
 
 const ACRE = 4046.8564224;
 const HECTARE = 10_000;
-const SQUARE_FOOT = 0.3048 ** 2;
 const PIPES = 3;
 const AREAS = 5;
 
 const landOf = (system: 'us' | 'metric'): number => (system === 'us' ? ACRE : HECTARE);
-const squareOf = (system: 'us' | 'metric'): number => (system === 'us' ? SQUARE_FOOT : 1);
 const said = (value: number | null, print: (n: number) => string): string => (value === null ? '' : print(value));
 
 export const load: PageServerLoad = async ({ locals, params }) => {
@@ -72,8 +72,24 @@ function number(read: Reader, name: string, least: number, most: number, say: st
 }
 
 export const actions: Actions = {
-  /** Keeps what fills and drains a water: the forecast is reckoned from it. */
-  default: async ({ request, locals, params }) => {
+  /** The two numbers that a forecast lacks, from wherever it says so. */
+  pond: async ({ request, locals, params }) => {
+    const { stored, levels, frame } = await waterOf(locals, params.water);
+    const read = reader(await request.formData(), locals.who);
+    const at = wholeMinute(locals.now);
+    const body = readPond(read, stored, at, onGauge(levels.known.pond ?? 0, frame));
+    if (!body && read.ok()) read.refuse('area', 'Type what is known of the two: the area of the pond, its rise in a day.');
+    if (!body || !read.ok()) return refused(read);
+    const common = { crew: locals.who.crew, occurredAt: at, by: locals.who.person.id };
+    const result = await attempt(read, () =>
+      record(db(), { ...common, id: read.text('entry'), kind: 'water', opened: stored.entry, body }),
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}`);
+  },
+
+  /** Keeps what fills and drains a water: the forecast is calculated from it. */
+  save: async ({ request, locals, params }) => {
     const { stored: water } = await waterOf(locals, params.water);
     const { system } = locals.who.person;
     const read = reader(await request.formData(), locals.who);

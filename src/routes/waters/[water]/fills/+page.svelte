@@ -21,10 +21,10 @@
   <p><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
   <h1>What fills and drains {data.water.name}</h1>
   <p class="quiet">
-    What is left empty is not reckoned with. A pond that nothing drains is forecast from its own history of readings instead.
+    What is left empty is not calculated with. A pond that nothing drains is forecast from its own history of readings instead.
   </p>
-  {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book: the forecast is reckoned from it.</b></p>{/if}
-  <form method="POST" class="sheet mt-3" use:enhance={keeping}>
+  {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved. Forecasts use it now.</b></p>{/if}
+  <form method="POST" action="?/save" class="sheet mt-3" use:enhance={keeping}>
     <Problem text={kept?.problem} />
     <Opened entry={data.opened} {kept} />
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />

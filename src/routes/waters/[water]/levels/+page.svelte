@@ -109,7 +109,7 @@
           <h2>The simulated gauge</h2>
           <p class="quiet mb-2">It stands in for one that sends its level, and says so wherever its readings are shown.</p>
           <input type="hidden" name="sim" value={data.ids.sim} />
-          <button class="btn">Read it now</button>
+          <button class="btn">Update</button>
         </form>
         <details class="sheet mt-3" open={kept?.errors?.after !== undefined || kept?.errors?.before !== undefined}>
           <summary class="font-bold cursor-pointer">The gauge was moved</summary>
