@@ -2,6 +2,7 @@
   import { tick } from 'svelte';
   import type { System } from '#core/units/factors';
   import type { BenchData } from '$lib/server/benchData';
+  import { inWords } from '#core/units/inWords';
   import TimeField from '$lib/ui/TimeField.svelte';
   import Field from '$lib/ui/Field.svelte';
   import type { Kept } from '$lib/ui/kept';
@@ -38,7 +39,14 @@
 <section>
   <h2>What is seen and measured</h2>
   {#each Object.entries(type.numbers) as [key, spec] (key)}
-    <Field label={spec.label} name="n.{key}" error={error(`n.${key}`)} warning={failing[key]} help={spec.help} origin={it.origin(key)}>
+    <Field
+      label={spec.label}
+      name="n.{key}"
+      error={error(`n.${key}`)}
+      warning={failing[key]}
+      help={inWords(spec.help, system)}
+      origin={it.origin(key)}
+    >
       {#snippet children(attributes)}<input
           class="input w-full"
           name="n.{key}"

@@ -64,7 +64,7 @@
     <h2 class="mt-4">Cut and carry</h2>
     <CarryList items={it.carry} {system} />
     <h2 class="mt-4">In this order</h2>
-    <Steps type={it.type} steps={it.type.steps} />
+    <Steps type={it.type} steps={it.type.steps} {system} />
   </div>
   <div class="right">
     <Findings

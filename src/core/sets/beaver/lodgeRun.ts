@@ -317,7 +317,7 @@ function rowFinding(laying: Laying, spacing: number): Finding[] {
       about: 'Two in line',
       figure: tenth(one),
       origin: 'practice',
-      sentence: `${short ? `${print(spacing)} apart: a catch in one can foul the other; 4 ft are accepted. ` : ''}At 7 in 10 each one animal is taken ${tenth(one)} of its passes; of two animals on one pass both ${tenth(two.both)}, one ${tenth(two.single)}.`,
+      sentence: `${short ? `${print(spacing)} apart: a catch in one can foul the other; 4 ft are accepted. ` : ''}Two traps: ${tenth(one)} of passes (one: 70 %).`,
     },
   ];
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { inWords } from '#core/units/inWords';
   import { SPECIES } from '#core/animals/species';
   import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
   import { MONTH_NAMES, monthsText, usualText } from '#core/sets/search';
@@ -52,7 +53,7 @@
         <a href={link(type.id)} tabindex="-1" aria-hidden="true"><SampleDrawing {type} view="side" {system} /></a>
         <h2><a class="link" href={link(type.id)}>{type.name}</a></h2>
         <p class="quiet">{type.species.join(', ')}; {usualText(type)}; {monthsText(type.months)}</p>
-        <p>{type.idea}</p>
+        <p>{inWords(type.idea, system)}</p>
         {#if type.variants}<p class="quiet">Also: {type.variants.map((v) => v.name).join(', ')}</p>{/if}
       </li>
     {:else}

@@ -60,7 +60,7 @@
   </div>
   {#if data.numbers.length > 0}<p>{data.numbers.map((n) => `${n.label} ${n.text}`).join('; ')}.</p>{/if}
 
-  <Steps {type} {steps} large />
+  <Steps {type} {steps} {system} large />
   <h2>Arming check, at the end</h2>
   {#each data.arming as group (group.position)}
     <p class="caution">{group.caution}</p>

@@ -7,6 +7,7 @@
   import { sampleDesign } from '#core/sets/sample';
   import { monthsText, usualText } from '#core/sets/search';
   import { printLength } from '#core/units/length';
+  import { inWords } from '#core/units/inWords';
   import Steps from '$lib/ui/Steps.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import CarryList from '../../CarryList.svelte';
@@ -25,9 +26,9 @@
   <section>
     <p class="quiet"><a class="link" href="/bench/catalogue">Types of set</a></p>
     <h1>{type.name}</h1>
-    <p class="idea">{type.idea}</p>
-    <SampleDrawing {type} view="eye" {system} bare={false} heading="As it is met" />
-    <div class="mt-2"><SampleDrawing {type} view="side" {system} bare={false} heading="From the side" /></div>
+    <p class="idea">{inWords(type.idea, system)}</p>
+    <SampleDrawing {type} view="eye" {system} bare={false} heading="Front view" />
+    <div class="mt-2"><SampleDrawing {type} view="side" {system} bare={false} heading="Side view" /></div>
     <p class="quiet">At its defaults, each to one scale both ways; slopes of ground are symbolic.</p>
     {#if type.variants}
       <h2 class="mt-4">Other ways to build it</h2>
@@ -63,18 +64,18 @@
       <dt>Carried by</dt>
       <dd>{bearersText(design)}</dd>
       <dt>What fits</dt>
-      <dd>{type.fit}</dd>
-      {#if type.school}<dt>Schools</dt>
-        <dd>{type.school}</dd>{/if}
+      <dd>{inWords(type.fit, system)}</dd>
+      {#if type.school}<dt>Two methods</dt>
+        <dd>{inWords(type.school, system)}</dd>{/if}
       <dt>Goes wrong</dt>
-      <dd>{type.faults.join(' ')}</dd>
+      <dd>{inWords(type.faults.join(' '), system)}</dd>
       <dt>Cut and carry</dt>
       <dd><CarryList items={cutAndCarry(design, type.tools)} {system} /></dd>
     </dl>
     <h2 class="mt-4">In this order</h2>
-    <Steps {type} steps={type.steps} />
+    <Steps {type} steps={type.steps} {system} />
     <h2 class="mt-4">At a remake</h2>
-    <Steps {type} steps={remakeSteps(type)} />
+    <Steps {type} steps={remakeSteps(type)} {system} />
     <h2 class="mt-4">Its numbers</h2>
     <table class="plain-table">
       <thead><tr><th scope="col">Number</th><th scope="col">Default</th><th scope="col">Rests on</th><th scope="col">Range</th></tr></thead>

@@ -1,0 +1,136 @@
+import assert from 'node:assert/strict';
+import { describe, it } from 'node:test';
+import fc from 'fast-check';
+import { designScene } from '#core/scene/designScene';
+import { armingCheck, stepsSaid } from '#core/sets/arming';
+import { CATALOGUE } from '#core/sets/catalogue';
+import { needTexts } from '#core/sets/describe';
+import { remakeSteps } from '#core/sets/remake';
+import { sampleDesign, sampleLevels, sampleSurface, SAMPLE_LEVEL } from '#core/sets/sample';
+import { layOut, statesOf, usualDevices } from '#core/sets/standing';
+import type { SetType } from '#core/sets/setType';
+import { inches, type System } from '#core/units/factors';
+import type { Frame } from '#core/units/frame';
+import { inWords } from '#core/units/inWords';
+import { an, agree, many } from '#core/units/many';
+import { forceText, frostText, growthText, gustText, speedText } from '#core/units/speed';
+import type { Water } from '#core/water/state';
+
+/** Measures of the other kind of reader: a figure before a unit. */
+const AMERICAN =
+  /[\d¼½¾⅛]\s?(?:in|ft|yd|lb|mph|inch|inches|feet|foot|pounds?)\b(?! (?:the|a|an|front|use|it|place|its)\b| \d)|\bhalf an inch\b|\ban inch\b/;
+const METRIC = /\d\s?(?:cm|mm|m|kg|km\/h|m\/s|N|°C|°C-days)(?![\w/])/;
+const FOREIGN: Record<System, RegExp> = { us: METRIC, metric: AMERICAN };
+const fine = (system: System, said: readonly string[]): void => {
+  for (const text of said) assert.doesNotMatch(text, FOREIGN[system]);
+};
+
+/** Every text that a type can put before a person, at its defaults and its variants. */
+function textsOf(type: SetType, system: System, zero: number): string[] {
+  const frame: Frame = { system, zone: 'UTC', zero: { pond: zero, tail: zero } };
+  const told = (text: string): string => inWords(text, system);
+  const designs = [undefined, ...(type.variants ?? [])].map((variant) => sampleDesign(type, variant, system));
+  const levels = [-0.4, -0.05, 0, 0.05, 0.4].map((by): Water => {
+    const at = sampleLevels(type);
+    return { known: { ...at, pond: at.pond + by, tail: at.tail + by }, age: { pond: 0, tail: 0 }, atMost: {} };
+  });
+  const choices = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
+  return [
+    ...designs.flatMap((design) => [
+      ...design.findings.flatMap((f) => [f.sentence, f.figure]),
+      ...levels.flatMap((water) => statesOf({ layout: design, devices: [] }, water, frame).flatMap((s) => [s.sentence, s.remedy])),
+      ...(['side', 'eye'] as const).flatMap((view) =>
+        designScene(design, view, sampleLevels(type), sampleSurface(type), { width: 600, height: 300 }, system).twin,
+      ),
+      ...needTexts(design, system),
+    ]),
+    ...[type.idea, type.fit, type.school ?? '', ...type.faults, ...Object.values(type.numbers).map((n) => n.help)].map(told),
+    ...stepsSaid(type, type.steps)
+      .flatMap((s) => [s.do, s.lastReach, s.caution ?? '', s.clear ?? ''])
+      .map(told),
+    ...remakeSteps(type).map((s) => told(s.do)),
+    ...armingCheck(type, usualDevices(type), choices)
+      .flatMap((group) => [group.caution, ...group.asks.map((a) => a.text)])
+      .map(told),
+  ];
+}
+
+describe('every text of a type', () => {
+  for (const type of CATALOGUE) {
+    it(`${type.id} speaks in the units of its reader`, () => {
+      for (const system of ['us', 'metric'] as const) fine(system, textsOf(type, system, 0.37));
+    });
+    it(`${type.id} says the same of a gauge that hangs elsewhere`, () =>
+      fc.assert(
+        fc.property(fc.double({ min: -2, max: 2, noNaN: true }), fc.double({ min: -0.5, max: 0.5, noNaN: true }), (zero, by) => {
+          const place = { kind: type.stations[0] ?? 'run', surface: 'pond' as const, bed: null };
+          const said = (shift: number): string[] => {
+            const then = { pond: SAMPLE_LEVEL.pond + shift, tail: SAMPLE_LEVEL.tail + shift };
+            const layout = layOut(type, { numbers: {}, choices: {}, then, place, devices: usualDevices(type) }, 'us');
+            const known = { pond: then.pond + by, tail: then.tail + by, sheet: inches(6) };
+            const frame: Frame = { system: 'us', zone: 'UTC', zero: { pond: shift, tail: shift } };
+            return statesOf({ layout, devices: [] }, { known, age: {}, atMost: {} }, frame).map((s) => s.verdict);
+          };
+          assert.deepEqual(said(zero), said(0));
+        }),
+        { numRuns: 15 },
+      ));
+  }
+});
+
+describe('a text in inches', () => {
+  it('is told to a metric reader on the marks of his tape, sizes and counts left alone', () => {
+    assert.equal(inWords('6 to 8 in deep', 'metric'), '15 to 20.5 cm deep');
+    assert.equal(inWords('A 4 ft post, a 330, ¾ in of water', 'metric'), 'A 1.2 m post, a 330, 2 cm of water');
+    assert.equal(inWords('95 lb of rock', 'metric'), '43 kg of rock');
+    assert.equal(inWords('half an inch of water over the pan', 'metric'), '1 cm of water over the pan');
+    assert.equal(inWords('set 4 in the run', 'metric'), 'set 4 in the run');
+    assert.equal(inWords('6 to 8 in deep', 'us'), '6 to 8 in deep');
+  });
+});
+
+describe('figures with their unit', () => {
+  it('are told in the reader’s own: water, wind, pull, frost, growth of ice', () => {
+    assert.deepEqual(
+      (['us', 'metric'] as const).map((s) => [speedText(0.73, s), gustText(5, s), forceText(5, s), frostText(10, s)]),
+      [
+        ['2.4 ft/s', '11 mph', '1.1 lb', '18 °F-days'],
+        ['0.73 m/s', '5.0 m/s', '5.0 N', '10 °C-days'],
+      ],
+    );
+  });
+  it('ice grows alike in both: 2.7 cm for the root of a °C-day is 0.79 in for the root of a °F-day (Stefan’s law)', () => {
+    assert.equal(growthText(2.7, 'us'), '0.79 in for the root of a °F-day');
+    const days = 40;
+    assert.ok(Math.abs((2.7 * Math.sqrt(days)) / 2.54 - 0.79 * Math.sqrt(days * 1.8)) < 0.05);
+  });
+});
+
+describe('small words', () => {
+  it('agree with their number at 0, 1 and 2', () => {
+    assert.deepEqual(
+      [0, 1, 2].map((n) => many(n, 'check')),
+      ['0 checks', '1 check', '2 checks'],
+    );
+    assert.deepEqual(
+      [1, 3].map((n) => many(n, 'person', 'people')),
+      ['1 person', '3 people'],
+    );
+    assert.deepEqual(
+      [1, 2].map((n) => agree(n, 'is', 'are')),
+      ['is', 'are'],
+    );
+  });
+  it('an article goes by the sound', () => {
+    for (const [noun, said] of [
+      ['undercut', 'an undercut'],
+      ['8 in loop', 'an 8 in loop'],
+      ['18 in pole', 'an 18 in pole'],
+      ['110', 'a 110'],
+      ['unit', 'a unit'],
+      ['otter', 'an otter'],
+      ['muskrat', 'a muskrat'],
+    ] as const)
+      assert.equal(an(noun), said);
+  });
+});
