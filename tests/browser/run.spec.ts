@@ -30,7 +30,7 @@ test('a set that stands dry offers what the program advises largest and lowest, 
 }) => {
   await open(page, `${program.base}/morning`);
   await page.getByRole('link', { name: /27 patrol channel/ }).click();
-  const advised = page.getByRole('link', { name: /Out of water: set it 8 in lower/ });
+  const advised = page.getByRole('link', { name: /Out of water: I lowered it 8 in/ });
   await expect(advised).toBeVisible();
   const boxes = await Promise.all((await page.locator('form a, form button').all()).map((l) => l.boundingBox()));
   const own = await advised.boundingBox();

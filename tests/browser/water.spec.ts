@@ -11,7 +11,7 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
   await page.getByLabel('Level', { exact: true }).fill('32 in');
   await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page).toHaveURL(/read=1/);
-  await expect(page.getByText(/Reckoned by the water balance of the pond\. The band holds eight cases of ten/)).toBeVisible();
+  await expect(page.getByText(/Based on the water balance of the pond\. 8 in 10 readings should land in the shaded range/)).toBeVisible();
 
   const time = page.getByRole('slider', { name: 'Time looked at' });
   await expect(page.getByRole('heading', { name: /22 flume gap: working now/ })).toBeVisible();

@@ -36,13 +36,13 @@ describe('a check', () => {
     assert.equal(asksNow([visit('untouched')]), true);
   });
   it('offers one change by what is answered (common practice, no source)', () => {
-    const answer = (seenOnCamera: string, inUse: string, usedBefore = '') => oneChange({ seenOnCamera, inUse, usedBefore }, 'lodge-run');
+    const answer = (seenOnCamera: string, inUse: string, usedBefore = '') => oneChange({ seenOnCamera, inUse, usedBefore }, ['bodyGrip']);
     assert.match(answer('no', 'no'), /not in use/);
     assert.match(answer('yes', 'yes'), /change tonight/);
     assert.match(answer('no', 'yes', 'body-grips last year'), /bare snare/);
     assert.match(answer('no', 'yes'), /one more night/);
     assert.match(answer('do not know', 'do not know'), /fresh sign/);
-    assert.match(oneChange({ seenOnCamera: 'no', inUse: 'yes', usedBefore: 'snares' }, 'channel-snare'), /foothold/);
+    assert.match(oneChange({ seenOnCamera: 'no', inUse: 'yes', usedBefore: 'snares' }, ['snare']), /foothold/);
   });
   it('looks for a missing trap from the tie outward and on the camera last', () => {
     assert.match(WHERE_MISSING[0] ?? '', /tie/);
@@ -127,14 +127,14 @@ describe('the headline of a morning', () => {
     assert.equal(headline([], [], MORNING), 'No set is live.');
   });
   it('gives one instruction a set', () => {
-    assert.equal(instruction('Set it 8 in lower.', 'outOfWater', 'lodge-run'), 'Set it 8 in lower.');
-    assert.match(instruction('', 'unknown', 'lodge-run'), /read the gauge/);
-    assert.match(instruction('', 'cannotReach', 'lodge-run'), /^Out of reach/);
-    assert.match(instruction('', 'heldUnder', 'float'), /slack/);
-    assert.match(instruction('', 'aground', 'float'), /deeper/);
-    assert.match(instruction('', 'fine', 'float'), /float level/);
-    assert.match(instruction('', 'fine', 'dam-crossover-face'), /from below/);
-    assert.equal(instruction('', 'fine', 'lodge-run'), 'Look.');
+    assert.equal(instruction('Set it 8 in lower.', 'outOfWater', setTypeOf('lodge-run').looks), 'Set it 8 in lower.');
+    assert.match(instruction('', 'unknown', setTypeOf('lodge-run').looks), /read the gauge/);
+    assert.match(instruction('', 'cannotReach', setTypeOf('lodge-run').looks), /^Out of reach/);
+    assert.match(instruction('', 'heldUnder', setTypeOf('float').looks), /slack/);
+    assert.match(instruction('', 'aground', setTypeOf('float').looks), /deeper/);
+    assert.match(instruction('', 'fine', setTypeOf('float').looks), /float level/);
+    assert.match(instruction('', 'fine', setTypeOf('dam-crossover-face').looks), /from below/);
+    assert.equal(instruction('', 'fine', setTypeOf('lodge-run').looks), 'Look.');
     assert.equal(countWord(40), '40');
   });
 });

@@ -5,7 +5,8 @@ import { minutesOf, WORK_MINUTES } from '#core/planning/minutes';
 import { drawnRate, fitting, planOf, planSentence, withinSentence, type Candidate, type PlanInput } from '#core/planning/plan';
 import { suggestionsFor } from '#core/planning/suggest';
 import { yieldSentence } from '#core/ledger/yield';
-import { findType } from '#core/sets/catalogue';
+import { SPECIES } from '#core/animals/species';
+import { CATALOGUE, findType } from '#core/sets/catalogue';
 import { STATION_KINDS } from '#core/sets/setType';
 
 const place = (name: string, over: Partial<Candidate> = {}): Candidate => ({
@@ -121,9 +122,24 @@ describe('set types for a species, a place and a month', () => {
       for (const species of ['beaver', 'muskrat', 'mink', 'otter'] as const)
         for (let month = 1; month <= 12; month += 1)
           for (const { built, why, type } of suggestionsFor(species, kind, month)) {
-            assert.ok(built === null || findType(built), type);
+            assert.ok(findType(built), type);
             assert.ok(why.length > 10 && type.length > 3);
           }
+  });
+  it('every type is proposed somewhere in the year, and none against its own stations, animals or months', () => {
+    const proposed = new Set<string>();
+    for (const place of STATION_KINDS)
+      for (const species of SPECIES)
+        for (let month = 1; month <= 12; month += 1)
+          for (const { built } of suggestionsFor(species, place, month)) {
+            proposed.add(built);
+            const type = findType(built);
+            assert.ok(type?.stations.includes(place) && type.species.includes(species) && (type.months ?? [month]).includes(month), built);
+          }
+    assert.deepEqual(
+      CATALOGUE.map((t) => t.id).filter((id) => !proposed.has(id)),
+      [],
+    );
   });
   it('otter are proposed nowhere without the word of the rulebook', () =>
     assert.ok(STATION_KINDS.flatMap((k) => suggestionsFor('otter', k, 11)).every((s) => /rulebook/.test(s.why))));

@@ -39,8 +39,8 @@ function textsOf(type: SetType, system: System, zero: number): string[] {
     ...designs.flatMap((design) => [
       ...design.findings.flatMap((f) => [f.sentence, f.figure]),
       ...levels.flatMap((water) => statesOf({ layout: design, devices: [] }, water, frame).flatMap((s) => [s.sentence, s.remedy])),
-      ...(['side', 'eye'] as const).flatMap((view) =>
-        designScene(design, view, sampleLevels(type), sampleSurface(type), { width: 600, height: 300 }, system).twin,
+      ...(['side', 'eye'] as const).flatMap(
+        (view) => designScene(design, view, sampleLevels(type), sampleSurface(type), { width: 600, height: 300 }, system).twin,
       ),
       ...needTexts(design, system),
     ]),

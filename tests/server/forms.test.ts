@@ -306,7 +306,7 @@ describe('waters, people, rules', () => {
     const path = `${page}?/sign`;
     refused(await post(path, { entry: uuid(), id: uuid(), kind: '' }), 400, /Tap the sign/);
     refused(await post(path, { entry: uuid(), id: uuid(), kind: 'unicorn' }), 400, /Sign is one of/);
-    assert.match(await get(page), /Not in use/);
+    assert.match(await get(page), /Likely not in use/);
     const form = { entry: uuid(), id: uuid(), kind: 'seen', freshness: 'hours', species: 'beaver', count: '2', note: 'at dusk' };
     saved(await post(path, form), /noted=1/);
     saved(await post(path, form), /noted=1/);

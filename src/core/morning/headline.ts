@@ -1,4 +1,5 @@
 import { agree } from '../units/many';
+import type { SetType } from '../sets/setType';
 import { whenText } from '../time/localTime';
 import { INCH } from '../units/factors';
 import { levelText, type Frame } from '../units/frame';
@@ -51,17 +52,10 @@ function standing(verdicts: Verdict[]): string {
   return said.length === 0 ? 'Every set is working.' : `${capital(said.join(', '))}.`;
 }
 
-/** What to do at a set, one line: the remedy first, otherwise a look. */
-export function instruction(remedy: string, verdict: Verdict, typeId: string): string {
+/** What to do at a set, one line: the remedy first, otherwise a look. @param looks what its type looks at when nothing is to be done */
+export function instruction(remedy: string, verdict: Verdict, looks: SetType['looks'] = {}): string {
   if (remedy) return remedy;
   if (verdict === 'unknown') return 'Look, and read the gauge.';
   if (verdict === 'cannotReach') return 'Out of reach, still fishing. Pull with a hook, or wait.';
-  if (typeId === 'dam-crossover-face') return 'Check from below the dam.';
-  if (typeId === 'float')
-    return verdict === 'aground'
-      ? 'Move the raft to deeper water.'
-      : verdict === 'heldUnder'
-        ? 'Give the line more slack.'
-        : 'Look from the bank: does it float level?';
-  return 'Look.';
+  return looks[verdict] ?? looks.else ?? 'Look.';
 }

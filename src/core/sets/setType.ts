@@ -1,3 +1,4 @@
+import type { Verdict } from '../water/need';
 import type { Species } from '../animals/species';
 import type { DeviceClass } from '../devices/sizes';
 import { inches, type System } from '../units/factors';
@@ -155,6 +156,12 @@ export interface SetType {
   /** which spot of the first need's part that number speaks of, where it is not the need's own */
   seenAt?: 'bottom' | 'middle';
   layOut: (laying: Laying) => Design;
+  /** where, when and for whom it is the one to try: its rank among the types there, and the reason. @source common practice */
+  suits?: readonly Suit[];
+  /** what is looked at when nothing is to be done, by its state; `else` for every other */
+  looks?: Partial<Record<Verdict | 'else', string>>;
+  /** a pole through a hole that new ice has to hold */
+  needsHold?: true;
   /** what the set does to the water: breaks of a shape, each so wide and deep; m */
   acts?: { breaks: number; shape: BreakShape['kind']; width: number; depth: number; words: string };
   /** it stands under ice */
@@ -162,6 +169,16 @@ export interface SetType {
   steps: Step[];
   /** one sentence: how the set takes its animal */
   idea: string;
+}
+
+/** A kind of place, for an animal and in months (from and to, around the year), at which a type is tried in this order. */
+export interface Suit {
+  species: Species;
+  places: readonly StationKind[];
+  /** 1 is tried first */
+  rank: number;
+  why: string;
+  months?: readonly [number, number];
 }
 
 /** The level that stood at the place when the set was made; a set made without any reading counts from 0 and says so. */

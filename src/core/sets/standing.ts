@@ -108,7 +108,8 @@ export function layOut(
   const own = follows && gauge !== undefined ? { ...then, [surface]: surfaceAt(follows, gauge) } : then;
   const defaults = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
   const laid = type.layOut({ numbers, choices: { ...defaults, ...choices }, place, devices, then: own, system, ...ahead });
-  const layout = system === 'us' ? laid : { ...laid, findings: laid.findings.map((f) => ({ ...f, sentence: inWords(f.sentence, system) })) };
+  const layout =
+    system === 'us' ? laid : { ...laid, findings: laid.findings.map((f) => ({ ...f, sentence: inWords(f.sentence, system) })) };
   return follows ? onGauge(layout, surface, follows) : layout;
 }
 

@@ -91,17 +91,16 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
       : clear <= 0
         ? ` The ice there may be ${print(there)}: it is ${print(-clear)} inside it.`
         : ` The ice there may be ${print(there)}: ${print(clear)} stay clear below it.`;
-  const pole =
-    view.type === 'ice-snare-pole'
-      ? holdsPole(ice)
-        ? ' It holds the set pole.'
-        : ` It does not hold the set pole (${print(HOLDS_POLE)} wanted): a safety pole of ${print(safetyPole(setting?.numbers.hole ?? inches(16)))} is required across it, tied to the set pole, on sound ice both sides.`
-      : '';
+  const pole = setTypeOf(view.type).needsHold
+    ? holdsPole(ice)
+      ? ' It holds the set pole.'
+      : ` It does not hold the set pole (${print(HOLDS_POLE)} wanted): a safety pole of ${print(safetyPole(setting?.numbers.hole ?? inches(16)))} is required across it, tied to the set pole, on sound ice both sides.`
+    : '';
   return {
     set: view.id,
     name: `${view.number} ${view.name}`,
     sentence: `${hole}${pole}${hangs}`,
-    warns: (clear !== null && clear <= 0) || (view.type === 'ice-snare-pole' && !holdsPole(ice)),
+    warns: (clear !== null && clear <= 0) || (setTypeOf(view.type).needsHold === true && !holdsPole(ice)),
   };
 }
 

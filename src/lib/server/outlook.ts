@@ -109,8 +109,8 @@ function levelOutlook(
       check: seconds(check),
       after: seconds(after),
       then: {
-        min: `${label(band.min - 0.01)}${shared ? ', too little loop under water,' : ''}`,
-        max: `${label(band.max + 0.01)}${shared ? ', too much loop under water,' : ''}`,
+        min: `${label(band.min - 0.01)}${shared ? ', too little loop under water' : ''}`,
+        max: `${label(band.max + 0.01)}${shared ? ', too much loop under water' : ''}`,
       },
       say: free?.say ?? null,
       stone: free?.stone ?? 0,

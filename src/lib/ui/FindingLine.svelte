@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { originWord } from '#core/water/originWord';
   import type { Finding } from '#core/water/finding';
   import StateMark from './StateMark.svelte';
 
@@ -11,7 +12,7 @@
   <StateMark verdict={MARK[finding.verdict]} />
   <div>
     <p>{finding.sentence}</p>
-    <p class="quiet">{finding.figure}{note ? `; ${note}` : ''} <span class="origin">{finding.origin}</span></p>
+    <p class="quiet">{finding.figure}{note ? `; ${note}` : ''} <span class="origin">{originWord(finding.origin)}</span></p>
   </div>
 </article>
 

@@ -15,9 +15,9 @@
 </script>
 
 <div bind:clientWidth={room}>
-  <DesignDrawing scene={it.eye} title="{title}, as the animal meets it, to scale" heading="As it is met" onpull={it.pull} />
+  <DesignDrawing scene={it.eye} title="{title}, as the animal meets it, to scale" heading="Front view" onpull={it.pull} />
   <div class="mt-2">
-    <DesignDrawing scene={it.side} title="{title}, from the side, to scale" heading="From the side" onpull={it.pull} />
+    <DesignDrawing scene={it.side} title="{title}, from the side, to scale" heading="Side view" onpull={it.pull} />
   </div>
 </div>
 <div class="what-if only-script">
@@ -36,9 +36,9 @@
   {#if it.higher !== 0}<button type="button" class="btn btn-sm" onclick={() => (it.higher = 0)}>As it is</button>{/if}
 </div>
 <details class="quiet">
-  <summary>The same in words</summary>
+  <summary>Measurements</summary>
   <table class="plain-table">
-    <thead><tr><th scope="col">Length</th><th scope="col">As it is met</th><th scope="col">From the side</th></tr></thead>
+    <thead><tr><th scope="col">Length</th><th scope="col">Front view</th><th scope="col">Side view</th></tr></thead>
     <tbody>
       {#each [...new Set([...it.eye.dimensions, ...it.side.dimensions].map((d) => d.label))] as label (label)}
         <tr>

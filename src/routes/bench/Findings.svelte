@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { originWord } from '#core/water/originWord';
   import type { Finding } from '#core/water/finding';
   import type { System } from '#core/units/factors';
   import type { DeviceState } from '#core/water/state';
@@ -43,7 +44,7 @@
       <StateMark verdict={MARK[f.verdict]} label={LABEL[f.verdict]} />
       <div>
         <h3><span>{f.about}</span> <span class="figure">{f.figure}</span></h3>
-        <p>{f.sentence} <span class="origin">{f.origin}</span></p>
+        <p>{f.sentence} <span class="origin">{originWord(f.origin)}</span></p>
       </div>
     </article>
   {/each}

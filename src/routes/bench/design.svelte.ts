@@ -10,6 +10,7 @@ import type { System } from '#core/units/factors';
 import { offGauge } from '#core/units/frame';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import type { Known } from '#core/water/levels';
+import { originWord } from '#core/water/originWord';
 import type { BenchData } from '$lib/server/benchData';
 import { typed, type Kept } from '$lib/ui/kept';
 
@@ -109,7 +110,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const text = (fields[`n.${key}`] ?? '').trim();
     if (text !== '') return bench.copied && text === bench.fields[`n.${key}`] ? `as in ${bench.copied}` : 'yours';
     if (spec.default === undefined) return 'not measured';
-    return `${spec.unit === 'share' ? `${Math.round(spec.default * 100)} %` : printLength(spec.default, system)}, ${spec.origin}`;
+    return `${spec.unit === 'share' ? `${Math.round(spec.default * 100)} %` : printLength(spec.default, system)}, ${originWord(spec.origin)}`;
   };
 
   return {

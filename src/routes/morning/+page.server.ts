@@ -4,6 +4,7 @@ import { sunOf } from '#core/time/sun';
 import { tonight } from '#core/weather/tonight';
 import { afterNight } from '#core/morning/afterNight';
 import { headline, instruction } from '#core/morning/headline';
+import { setTypeOf } from '#core/sets/catalogue';
 import { stateOf, type SetView } from '#core/sets/standing';
 import { levelText } from '#core/units/frame';
 import { many } from '#core/units/many';
@@ -122,7 +123,7 @@ function row(season: Season, view: SetView, moving: MovingAll, locals: App.Local
     by: whenText(new Date(deadline), now, zone),
     overdue: new Date(deadline) < now,
     outlook: outlookOf(view, state, season, moving, locals),
-    orders: state ? instruction(state.remedy, state.verdict, view.type) : 'Look.',
+    orders: state ? instruction(state.remedy, state.verdict, setTypeOf(view.type).looks) : 'Look.',
   };
 }
 

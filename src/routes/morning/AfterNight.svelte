@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { originWord } from '#core/water/originWord';
   import type { Group } from '#core/morning/afterNight';
   import type { Finding } from '#core/water/finding';
   import StateMark from '$lib/ui/StateMark.svelte';
@@ -33,7 +34,7 @@
     {#each weather as f (f.id)}
       <p>
         <StateMark verdict="nearEdge" />
-        <span><a class="link" href="/waters/weather">{f.about}</a>: {f.sentence} <span class="origin">{f.origin}</span></span>
+        <span><a class="link" href="/waters/weather">{f.about}</a>: {f.sentence} <span class="origin">{originWord(f.origin)}</span></span>
       </p>
     {/each}
   </div>

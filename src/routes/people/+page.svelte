@@ -67,7 +67,7 @@
             name="body.{word}"
             value={typed(kept, `body.${word}`, text)}
             error={kept?.errors?.[`body.${word}`]}
-            origin={own ? 'measured' : 'practice'}
+            origin={own ? 'you measured' : 'rule of thumb'}
           />
         {/each}
       </div>
@@ -90,7 +90,7 @@
             inputmode="decimal"
             value={typed(kept, `min.${task}`, String(minutes))}
             error={kept?.errors?.[`min.${task}`]}
-            origin={own ? 'yours' : 'practice'}
+            origin={own ? 'yours' : 'rule of thumb'}
           />
         {/each}
       </div>

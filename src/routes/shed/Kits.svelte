@@ -42,7 +42,7 @@
             error={kept?.errors?.[`kit.${s.id}`]}
           />
         {/each}
-        <button class="btn btn-primary">Save</button>
+        <button class="btn btn-primary">Save the kit</button>
       </form>
     </details>
   {/if}

@@ -60,7 +60,7 @@
           help="counted: what is there now"
         />
       </div>
-      <button class="btn">Save</button>
+      <button class="btn">Save the move</button>
     </form>
   {/if}
   <details class="mt-3" open={stock.length === 0 || error('name') !== undefined || error('amount') !== undefined}>
@@ -79,7 +79,7 @@
         <TextField label="Low under" name="low" value={typed(kept, 'low')} error={error('low')} help="may stay empty" />
         <TextField label="One costs" name="cost" value={typed(kept, 'cost')} error={error('cost')} help="may stay empty" />
       </div>
-      <button class="btn btn-primary">Save</button>
+      <button class="btn btn-primary">Save the stock</button>
     </form>
   </details>
   {#if moves.length > 0}

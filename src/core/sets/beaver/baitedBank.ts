@@ -25,6 +25,15 @@ export const baitedBank: SetType = {
   idea: 'Partly peeled sticks on the bank instead of a mound, a foothold where the forefeet land.',
   species: ['beaver'],
   stations: ['castor mound', 'slide', 'point', 'feed bed', 'bank den'],
+  suits: [
+    {
+      species: 'beaver',
+      places: ['castor mound', 'slide', 'point', 'feed bed'],
+      rank: 5,
+      why: 'outside the mating months peeled sticks draw more than scent',
+      months: [6, 12],
+    },
+  ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '4' },

@@ -61,6 +61,15 @@ export const castorFoothold: SetType = {
   idea: 'A foothold in the trough before a scent mound, its pan under water, on a slide to deep water or a live hold.',
   species: ['beaver', 'otter'],
   stations: ['castor mound', 'slide', 'point', 'bank den', 'feed bed'],
+  suits: [
+    {
+      species: 'beaver',
+      places: ['castor mound', 'slide', 'point'],
+      rank: 1,
+      why: 'scent works while they mark, late winter and spring',
+      months: [1, 5],
+    },
+  ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '4' },

@@ -70,6 +70,7 @@ export const channelSnare: SetType = {
   idea: 'A loop in a pinch of the channel, four to nine tenths of its height under water, on a stiff support.',
   species: ['beaver', 'otter'],
   stations: ['channel', 'run', 'culvert', 'crossover', 'slide'],
+  suits: [{ species: 'beaver', places: ['channel', 'culvert'], rank: 2, why: 'the walls narrow the way' }],
   devices: ['snare'],
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
   numbers,

@@ -80,6 +80,14 @@ export const damBreakChannel: SetType = {
   idea: 'A body-grip in the middle of the patrol channel, a tied pole floating over it, then two small breaks, left and right: the second leak draws it past.',
   species: ['beaver'],
   stations: ['dam', 'channel', 'run', 'crossover'],
+  suits: [
+    {
+      species: 'beaver',
+      places: ['dam'],
+      rank: 1,
+      why: 'the break draws, the trap stands in the channel beside it; opening a dam can flood downstream: get permission first',
+    },
+  ],
   devices: ['bodyGrip', 'snare'],
   positions: [{ id: 'trap', label: 'Trap or loop', optional: false }],
   numbers,

@@ -59,6 +59,14 @@ export const damBreakShoulder: SetType = {
   idea: 'A narrow deep break that has to be closed with sticks from the side; a foothold on each firm shoulder, 6 to 8 in deep because the pond falls overnight.',
   species: ['beaver'],
   stations: ['dam', 'crossover', 'slide'],
+  suits: [
+    {
+      species: 'beaver',
+      places: ['dam'],
+      rank: 2,
+      why: 'where the pond side is too soft or full of leaves: a narrow deep break and beds on the firm shoulders',
+    },
+  ],
   devices: ['foothold'],
   positions: [
     { id: 'left', label: 'Left bed', optional: false },

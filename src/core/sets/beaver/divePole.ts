@@ -28,6 +28,7 @@ export const divePole: SetType = {
   idea: 'A body-grip with its top 2 to 3 in under, a tied pole across in front and above it, cut grass laid over the pole.',
   species: ['beaver', 'otter'],
   stations: ['run', 'channel', 'slide', 'feed bed', 'point'],
+  suits: [{ species: 'beaver', places: ['feed bed'], rank: 10, why: 'they pass along the pile and dive under a pole' }],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },

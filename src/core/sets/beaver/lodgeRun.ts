@@ -101,6 +101,15 @@ export const lodgeRun: SetType = {
   idea: 'A body-grip on the hard bottom in the deepest part of an entrance run, fenced at both sides.',
   species: ['beaver'],
   stations: ['lodge', 'bank den', 'run', 'channel'],
+  suits: [
+    {
+      species: 'beaver',
+      places: ['lodge', 'run', 'bank den'],
+      rank: 1,
+      why: 'the run is hard underfoot and everyone in the house uses it',
+    },
+    { species: 'beaver', places: ['channel'], rank: 3, why: 'a 330 on a stand in the middle of the channel' },
+  ],
   devices: ['bodyGrip'],
   positions: [
     { id: 'outer', label: 'Outer trap', optional: false },
@@ -306,7 +315,7 @@ const roomOf = (laying: Laying): number => (numberOf(laying, { numbers }, 'width
 function rowFinding(laying: Laying, spacing: number): Finding[] {
   if (Object.keys(laying.devices).length < 2) return [];
   const wanted = spacingWanted(BUILDS.beaverAdult.body, numberOf(laying, { numbers }, 'tie') / 4);
-  const { one, two } = takes([0.7, 0.7]);
+  const { one } = takes([0.7, 0.7]);
   const print = (m: number) => printLength(m, laying.system);
   const short = spacing < Math.min(wanted, inches(48)) - 1e-6;
   const tenth = (p: number): string => `${Math.round(p * 100)} %`;

@@ -73,6 +73,15 @@ export const iceHanging: SetType = {
   idea: 'A body-grip on two wires from a stick across the hole, green wood across its foot, its top just below where the ice will be at the next check.',
   species: ['beaver'],
   stations: ['lodge', 'feed bed', 'run', 'bank den', 'channel'],
+  suits: [
+    {
+      species: 'beaver',
+      places: ['lodge', 'feed bed', 'run'],
+      rank: 9,
+      why: 'a body-grip hung below where the ice will be',
+      months: [12, 3],
+    },
+  ],
   devices: ['bodyGrip'],
   positions: [
     { id: 'near', label: 'Trap', optional: false },

@@ -75,6 +75,16 @@ export const iceSnarePole: SetType = {
   idea: 'A pole through the ice into the mud, green wood on both faces, loops hung below where the underside of the ice will be at the next check.',
   species: ['beaver'],
   stations: ['lodge', 'feed bed', 'run', 'bank den', 'channel'],
+  needsHold: true,
+  suits: [
+    {
+      species: 'beaver',
+      places: ['lodge', 'feed bed', 'run'],
+      rank: 8,
+      why: 'under ice they come to green wood; the pole stands in the mud',
+      months: [12, 3],
+    },
+  ],
   devices: ['snare'],
   positions: POSITIONS.map((id, n) => ({ id, label: `Loop ${Math.floor(n / 2) + 1}${id[0] ?? ''}`, optional: n > 1 })),
   numbers,

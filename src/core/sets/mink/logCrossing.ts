@@ -26,6 +26,9 @@ export const logCrossing: SetType = {
   idea: 'A 155 clipped to the middle of a trunk from bank to bank, tied to a tree; as low as the log lets, so that it still serves once the ice goes.',
   species: ['mink'],
   stations: ['log crossing'],
+  suits: [
+    { species: 'mink', places: ['log crossing'], rank: 1, why: 'clipped to the middle of the trunk; it serves on when the water freezes' },
+  ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '155' },

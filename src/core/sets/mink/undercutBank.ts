@@ -25,6 +25,7 @@ export const undercutBank: SetType = {
   idea: 'A 160 tight under the roof at the outside of a bend, dog up, near spring upright, far spring flat, its top 1½ to 2 in proud. One at each bend that deserves it.',
   species: ['mink'],
   stations: ['undercut', 'bank den', 'channel'],
+  suits: [{ species: 'mink', places: ['undercut'], rank: 1, why: 'tight under the roof, its top a little proud' }],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '160' },

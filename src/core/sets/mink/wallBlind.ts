@@ -38,6 +38,14 @@ export const wallBlind: SetType = {
   idea: 'A small foothold close under a wall, an inch of water over it, a flat stone making up the depth; no lure. A blind set needs 4 to 7 nights before it says anything.',
   species: ['mink', 'muskrat'],
   stations: ['bridge', 'culvert', 'undercut', 'point', 'channel'],
+  suits: [
+    {
+      species: 'mink',
+      places: ['culvert', 'bridge'],
+      rank: 1,
+      why: 'a foothold at the wall with an inch of water over it; lure would draw raccoons',
+    },
+  ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   numbers,

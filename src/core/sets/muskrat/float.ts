@@ -38,6 +38,12 @@ export const float: SetType = {
   idea: 'Footholds on a raft that follows the level, roofed against birds, its line long enough for the highest water.',
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'feed bed', 'channel', 'point', 'bank den'],
+  looks: {
+    aground: 'Move the raft to deeper water.',
+    heldUnder: 'Give the line more slack.',
+    else: 'Look from the bank: does it float level?',
+  },
+  suits: [{ species: 'muskrat', places: ['muskrat place', 'feed bed'], rank: 1, why: 'it follows the level' }],
   devices: ['foothold'],
   positions: [
     { id: 'left', label: 'First trap', optional: false },

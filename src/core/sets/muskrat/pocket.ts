@@ -27,6 +27,15 @@ export const pocket: SetType = {
   idea: 'A tunnel into the bank with a flooded floor and a dry back end for the bait, a small foothold at its mouth, half an inch of water over it. Root draws muskrat, flesh or fish mink and raccoon.',
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'undercut', 'channel', 'point', 'bank den', 'bridge'],
+  suits: [
+    { species: 'muskrat', places: ['point', 'undercut'], rank: 1, why: 'root bait in a flooded pocket' },
+    {
+      species: 'mink',
+      places: ['bank den', 'point', 'muskrat place', 'channel'],
+      rank: 2,
+      why: 'fish or flesh at the back of a flooded pocket',
+    },
+  ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '1½' },

@@ -28,6 +28,14 @@ export const latrineApproach: SetType = {
   idea: 'A 330 where otter must leave the water for a latrine, its top just proud, the sides closed with what grows there. Only in an open season.',
   species: ['otter'],
   stations: ['latrine', 'point', 'crossover'],
+  suits: [
+    {
+      species: 'otter',
+      places: ['latrine', 'crossover'],
+      rank: 1,
+      why: 'only where and when otter are open: look into the rulebook first',
+    },
+  ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },

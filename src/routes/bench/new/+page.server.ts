@@ -1,6 +1,6 @@
 import { error, redirect } from '@sveltejs/kit';
 import { suggestionsFor } from '#core/planning/suggest';
-import { findType } from '#core/sets/catalogue';
+import { CATALOGUE, findType } from '#core/sets/catalogue';
 import { typesFor } from '#core/sets/search';
 import type { SetType, StationKind } from '#core/sets/setType';
 import { readBench } from '$lib/server/bench';
@@ -16,17 +16,15 @@ import type { Actions, PageServerLoad } from './$types';
 /** The type that is proposed first for a kind of place in this month; of the catalogue where the plan has none. */
 function suits(kind: StationKind, now: Date): SetType | undefined {
   const month = now.getUTCMonth() + 1;
-  const proposed = (['beaver', 'muskrat', 'mink', 'otter'] as const)
-    .flatMap((species) => suggestionsFor(species, kind, month))
-    .find((s) => s.built);
-  return findType(proposed?.built ?? '') ?? typesFor({ place: kind, month })[0];
+  const proposed = (['beaver', 'muskrat', 'mink', 'otter'] as const).flatMap((species) => suggestionsFor(species, kind, month)).at(0);
+  return findType(proposed?.built ?? '') ?? typesFor({ place: kind, month })[0] ?? CATALOGUE[0];
 }
 
 async function placeOf(locals: App.Locals, url: URL) {
   const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
   const station = season?.stations.find((s) => s.id === url.searchParams.get('station'));
   if (!season || !station) error(404, 'There is no such station in this record.');
-  const fitting = findType(url.searchParams.get('type') ?? '') ?? suits(station.kind, locals.now) ?? findType('lodge-run');
+  const fitting = findType(url.searchParams.get('type') ?? '') ?? suits(station.kind, locals.now);
   if (!fitting) error(404, 'There is no such type of set.');
   return { season, station, type: fitting };
 }

@@ -80,7 +80,7 @@ async function askingOf(entry: string | null, crew: string) {
 async function adviceOf(saved: string | null, set: TrapSet, crew: string): Promise<string> {
   const entry = saved && isId(saved) ? await entryOf(db(), crew, saved) : undefined;
   const visit = entry?.kind === 'check' && !entry.withdrawn ? (entry.body as Check) : null;
-  return visit?.set === set.id && visit.asked ? oneChange(visit.asked, set.type) : '';
+  return visit?.set === set.id && visit.asked ? oneChange(visit.asked, setTypeOf(set.type).devices) : '';
 }
 
 function orderOf(season: Season, id: string) {

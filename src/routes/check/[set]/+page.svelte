@@ -1,6 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { sizeText } from '#core/devices/sizes';
+  import { setTypeOf } from '#core/sets/catalogue';
   import { instruction } from '#core/morning/headline';
   import { designScene } from '#core/scene/designScene';
   import Opened from '$lib/ui/Opened.svelte';
@@ -19,7 +20,7 @@
   const view = $derived(data.view);
   const scene = $derived(designScene(data.design, 'side', data.water.known, view.station.surface, { width: 390, height: 190 }, system));
   const detail = $derived(data.outcome !== null || (kept?.problem !== undefined && kept.values?.change !== undefined));
-  const orders = $derived(data.state ? instruction(data.state.remedy, data.state.verdict, view.type) : '');
+  const orders = $derived(data.state ? instruction(data.state.remedy, data.state.verdict, setTypeOf(view.type).looks) : '');
   const link = (outcome: string): string => `/check/${view.id}?outcome=${encodeURIComponent(outcome)}`;
   const remade = $derived(data.lower !== '' && data.likely !== 'untouched');
   const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -48,7 +48,7 @@
   <p class="quiet mt-1">
     Ranked by use times catch per in-band night of such places so far ({plan.mean.toFixed(2)} a night over all, drawn towards it where nights
     are few), per minute of work.
-    <span class="origin">practice</span> and your own record.
+    <span class="origin">rule of thumb</span> and your own record.
   </p>
 
   <h2 class="mt-6 mb-1">Left, and why</h2>

@@ -36,7 +36,7 @@
             value={typed(kept, `h.${k.id}`, String(k.own ?? k.halfLife))}
             error={kept?.errors?.[`h.${k.id}`] ?? kept?.errors?.halfLives}
             help="days, counts {k.weight} when fresh"
-            origin={k.own === null ? 'practice' : 'yours'}
+            origin={k.own === null ? 'rule of thumb' : 'yours'}
           />
         {/each}
       </div>

@@ -45,7 +45,7 @@
       surface={data.surface}
       {system}
       title="{name}, as it is met"
-      heading="As it is met"
+      heading="Front view"
     />
     <FittedDrawing
       design={data.design}
@@ -55,7 +55,7 @@
       surface={data.surface}
       {system}
       title="{name}, from the side"
-      heading="From the side"
+      heading="Side view"
     />
   </div>
   {#if data.numbers.length > 0}<p>{data.numbers.map((n) => `${n.label} ${n.text}`).join('; ')}.</p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { originWord } from '#core/water/originWord';
   import { cutAndCarry } from '#core/gear/carry';
   import { setTypeOf } from '#core/sets/catalogue';
   import { bearersText, needTexts } from '#core/sets/describe';
@@ -90,7 +91,7 @@
                   ? `${Math.round(spec.default * 100)} %`
                   : printLength(spec.default, system)}</td
             >
-            <td>{spec.origin}</td>
+            <td>{originWord(spec.origin)}</td>
             <td>{rangeText(spec)}</td>
           </tr>
         {/each}

@@ -152,7 +152,7 @@
         class="link"
         href="/waters/{data.water.id}/fills">kept for this water</a
       >. The band: the break runs a fifth better or worse, inflow and rain half as large again or half, the area a tenth off
-      <span class="origin">practice</span>.
+      <span class="origin">rule of thumb</span>.
     </p>
   </form>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { originWord } from '#core/water/originWord';
   import { page } from '$app/state';
   import CourseChart from '$lib/ui/CourseChart.svelte';
   import PrintButton from '$lib/ui/PrintButton.svelte';
@@ -95,7 +96,7 @@
                     >{#if p.thin}<StateMark verdict="nearEdge" />{/if}<a class="link" href="/waters/{data.water.id}/{p.id}">{p.name}</a
                     ></span
                   ></td
-                ><td class="nowrap">{p.thickness}</td><td>{p.why} <span class="origin">{p.origin}</span></td></tr
+                ><td class="nowrap">{p.thickness}</td><td>{p.why} <span class="origin">{originWord(p.origin)}</span></td></tr
               >
             {/each}
           </tbody>
