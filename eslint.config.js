@@ -20,6 +20,29 @@ export default ts.config(
     },
   },
   {
+    // where the zero of a gauge lies is known to the frame, the gauge and what reads or writes the record; whatever prints takes a frame
+    files: ['src/**/*.ts', 'src/**/*.svelte'],
+    ignores: [
+      'src/core/units/frame.ts',
+      'src/core/water/{gauge,levelAt,placed}.ts',
+      'src/core/stations/placed.ts',
+      'src/core/sets/standing.ts',
+      'src/core/record/{places,upgrade}.ts',
+      'src/lib/server/{season,surfaces}.ts',
+      'src/lib/server/repositories/places.ts',
+      'src/routes/{begin,waters}/+page.server.ts',
+    ],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "Identifier[name='zero']",
+          message: 'A level is printed and read through its Frame: the zero of a gauge does not occur here.',
+        },
+      ],
+    },
+  },
+  {
     files: ['**/*.svelte', '**/*.svelte.ts'],
     languageOptions: { parserOptions: { projectService: true, extraFileExtensions: ['.svelte'], parser: ts.parser, svelteConfig } },
   },

@@ -1,5 +1,6 @@
 /** The small server around the built handler: hosts that are allowed, how much it takes at once, and a clean stop. */
 import http from 'node:http';
+import compression from 'compression';
 
 const port = Number(process.env.PORT ?? 8642);
 const host = process.env.HOST ?? '127.0.0.1';
@@ -11,6 +12,9 @@ process.env.PROTOCOL_HEADER = 'x-zaprud-protocol';
 process.env.HOST_HEADER = 'host';
 process.env.BODY_SIZE_LIMIT = String(LIMIT);
 const { handler } = await import('./build/handler.js');
+
+/** Pages and data go out compressed: signal is thin where they are read. */
+const squeeze = compression();
 
 const allowed = new Set([
   `127.0.0.1:${port}`,
@@ -45,7 +49,7 @@ const server = http.createServer((request, response) => {
     );
   }
   request.headers['x-zaprud-protocol'] = 'http';
-  handler(request, response, () => plain(response, 404, 'Not here', 'There is no such page.'));
+  squeeze(request, response, () => handler(request, response, () => plain(response, 404, 'Not here', 'There is no such page.')));
 });
 
 server.on('error', (error) => {

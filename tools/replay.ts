@@ -1,4 +1,3 @@
-import { knex } from 'knex';
 import { replayBeside } from '#server/record/beside';
 import { connect } from '#server/database';
 
@@ -10,7 +9,7 @@ if (!url) {
 }
 const db = connect(url);
 try {
-  const { entries, digest, differing } = await replayBeside(db, (searchPath) => knex({ client: 'pg', connection: url, searchPath }));
+  const { entries, digest, differing } = await replayBeside(db, (searchPath) => connect(url, searchPath));
   console.log(`  ${entries} entries replayed. Digest ${digest}`);
   if (differing.length > 0) {
     console.error(`  These tables differ from what the entries say: ${differing.join(', ')}.`);

@@ -8,6 +8,7 @@ import { buildDemo } from '../../db/demo/build';
 import { loadDemo } from '../../db/demo/load';
 import { migrate } from '../../db/migrate';
 import { connect } from '#server/database';
+import { replayBeside } from '#server/record/beside';
 import { Refusal } from '#server/record/refusal';
 import { digests, replay } from '#server/record/replay';
 import { takeBack } from '#server/record/takeBack';
@@ -193,8 +194,26 @@ describe('two server processes on one record', () => {
           `${set.number} is pulled and stands live`,
         );
     }
+    const beside = await replayBeside(db, (searchPath) => connect(url, searchPath));
+    assert.deepEqual(beside.differing, []);
+    assert.match(beside.digest, /^[0-9a-f]{16}$/);
     const before = await digests(db);
-    await replay(db);
+    assert.equal(await replay(db), beside.entries);
     assert.deepEqual(await digests(db), before);
+  });
+});
+
+describe('a replay beside the present tables', () => {
+  it('finds a table that says something else than the entries, and leaves everything as it was', async () => {
+    const connectTo = (searchPath: string[]) => connect(url, searchPath);
+    const [one] = await db('device').where({ crew_id: crew }).limit(1);
+    await db('device').where({ id: one.id }).update({ note: 'written past the book' });
+    const { differing } = await replayBeside(db, connectTo);
+    assert.deepEqual(differing, ['device']);
+    assert.equal((await db('device').where({ id: one.id }).first()).note, 'written past the book');
+    await db('device').where({ id: one.id }).update({ note: one.note });
+    assert.deepEqual((await replayBeside(db, connectTo)).differing, []);
+    const { rows } = await db.raw(`select 1 from information_schema.schemata where schema_name = 'replayed'`);
+    assert.equal(rows.length, 0);
   });
 });

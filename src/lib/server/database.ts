@@ -13,10 +13,11 @@ function oneLine(message: unknown): void {
   console.error(`database: ${String(message).split('\n')[0]}`);
 }
 
-/** A pool for one database. */
-export function connect(url: string): Knex {
+/** A pool for one database; its tables are looked for in the schemas named, in their order. */
+export function connect(url: string, searchPath: string[] = ['public']): Knex {
   return knexModule({
     client: 'pg',
+    searchPath,
     connection: { connectionString: url, connectionTimeoutMillis: 4000 },
     log: { warn: oneLine, error: oneLine, debug: oneLine, deprecate: oneLine },
     pool: { min: 0, max: 10, acquireTimeoutMillis: 5000 },
