@@ -36,7 +36,7 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
 
   const flume = page.getByRole('article').filter({ hasText: '22 flume gap: working now' });
   await expect(flume).toContainText(/Works until about 0\d:\d\d/);
-  const lower = /Hang the loop ([\d¼½¾ ]+ in) lower/.exec((await flume.textContent()) ?? '')?.[1] ?? '';
+  const lower = /Lower the loop ([\d¼½¾ ]+ in)/.exec((await flume.textContent()) ?? '')?.[1] ?? '';
   expect(lower).not.toBe('');
   await flume.getByRole('link', { name: '22 flume gap' }).click();
   await page.getByLabel('Level on the gauge now').fill('32 in');

@@ -32,6 +32,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
       .click();
     await page.getByLabel('Top of the jaws under').fill('3 in');
     await page.getByLabel('Outer trap, by tag').selectOption({ label: 'K-14, 330' });
+    await page.getByLabel('At', { exact: true }).fill('2026-11-25T05:12');
     await expect(page.getByText('Not live yet')).toHaveCount(0);
     await page.getByRole('button', { name: 'Save the set' }).click();
     await expect(page.getByText(/Not live yet: 5 questions/)).toBeVisible();

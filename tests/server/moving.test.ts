@@ -200,7 +200,7 @@ describe('what fills and drains a pond', () => {
   const page = (): string => `${water('Settling Ponds')}/fills`;
   it('is kept and read back', async () => {
     saved(
-      await post(page(), {
+      await post(`${page()}?/save`, {
         entry: uuid(),
         rise: '1/4 in',
         seep: '',
@@ -222,7 +222,7 @@ describe('what fills and drains a pond', () => {
   });
   it('an area of zero, a share over a hundred and half a pipe are refused at their fields', async () => {
     refused(
-      await post(page(), { entry: uuid(), runoff: '140', 'pipe0.sill': '12 in', 'area0.level': '20 in', 'area0.area': '0' }),
+      await post(`${page()}?/save`, { entry: uuid(), runoff: '140', 'pipe0.sill': '12 in', 'area0.level': '20 in', 'area0.area': '0' }),
       400,
       /between 0 and 100 %/,
       /Type how wide it is/,
@@ -251,7 +251,7 @@ describe('the designer', () => {
     ['count=9', /Between one and six breaks alike/],
     ['area=0', /area of the pond is above 0/],
     ['mended=at', /Say when it is mended/],
-    ['openAt=2026-12-25T20:00', /reckoned three days ahead/],
+    ['openAt=2026-12-25T20:00', /forecast reaches three days/],
     ['want=level', /Type the level that is wanted/],
   ] as const)
     it(`${query}: a sentence at the field`, async () => assert.match(await page(query), say));
@@ -268,7 +268,7 @@ describe('the book', () => {
 describe('morning', () => {
   it('puts what is idle apart, and warns of the rain of the night', async () => {
     const page = await get('/morning');
-    assert.match(page, /Idle as they stand<!--[^>]*-->?: \d+ sets|Idle as they stand: \d+ sets/);
+    assert.match(page, /Not working<!--[^>]*-->?: \d+ sets|Not working: \d+ sets/);
     assert.match(page, /Rain in the night/);
   });
   it('a rise that is expected cuts places off before their check: they are listed, to be pulled before dark', async () => {
@@ -280,7 +280,7 @@ describe('morning', () => {
     saved(await post('/waters/weather?/file', { form: uuid(), rows: JSON.stringify(flood), station: 'flood.csv' }), /taken=8/);
     const page = await get('/morning');
     assert.match(page, /Pull before dark, or lose the way to them/);
-    assert.match(page, /4[25] [a-z ]+\s*\(Cut off before the check: [^)]*over what the waders leave/);
+    assert.match(page, /4[25] [a-z ]+\s*\(Too deep to wade by the check/);
   });
   it('the map names the thinner places', async () => {
     saved(

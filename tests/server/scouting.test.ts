@@ -196,7 +196,7 @@ describe('a station', () => {
       /cannot belong to itself/,
     ));
   it('on a stream tells its depth as uncertain until two readings, then by its own relation', async () => {
-    assert.match(await get(place('Spill Creek', 74)), /uncertain: between/);
+    assert.match(await get(place('Spill Creek', 74)), /likely .* One reading here/);
     saved(
       await post(`${place('Spill Creek', 74)}?/depth`, { entry: uuid(), id: uuid(), depth: '9 in', level: '14 in', depthAt: '' }),
       /read=1/,
@@ -205,7 +205,7 @@ describe('a station', () => {
   });
   it('a depth without a number is refused', async () =>
     refused(await post(`${place('Spill Creek', 74)}?/depth`, { entry: uuid(), id: uuid(), depth: '', level: '' }), 400, /Type the depth/));
-  it('says where it cannot be stood', async () => assert.match(await get(place('Moss Slough', 80)), /Sinks past the knee/));
+  it('says where it cannot be stood', async () => assert.match(await get(place('Moss Slough', 80)), /Stay out: you sink/));
   it('a crest from debris is kept apart: it moves no level', async () => {
     const path = water('Spill Creek');
     refused(
@@ -226,7 +226,7 @@ describe('a station', () => {
       /read=1/,
     );
     const page = await get(path);
-    assert.match(page, /Inferred from debris: it stood at 30 in/);
+    assert.match(page, /High-water mark 30 in/);
     assert.match(page, /Clear: channels show/);
     assert.doesNotMatch(page, /now 30 in/);
   });
@@ -252,7 +252,7 @@ describe('a station', () => {
     assert.equal((await fetch(`${program.base}/photo/${uuid()}`)).status, 404);
   });
   it('own half-lives weigh every station anew; an absurd one is refused', async () => {
-    const use = async (): Promise<string> => /(\d+) of 10; sign loses/.exec(await get(place('Header Pond', 17)))?.[1] ?? '';
+    const use = async (): Promise<string> => /use score (\d+)\/10; sign loses/.exec(await get(place('Header Pond', 17)))?.[1] ?? '';
     const before = await use();
     refused(await post('/waters/sign', { entry: uuid(), 'h.greenPile': '900' }), 400, /between 0.05 and 365 days/);
     saved(await post('/waters/sign', { entry: uuid(), 'h.greenPile': '0.5' }), /saved=1/);
@@ -335,7 +335,7 @@ describe('guided readings, ledger, counting, plan', () => {
   });
   it('what a place gave stands by season with its limits', async () => {
     const page = await get(`${water('Header Pond')}/ledger`);
-    assert.match(page, /Season 2: 3 in 1\d nights/);
+    assert.match(page, /Season 2: 3 in 1\d working nights/);
     assert.match(page, /Season 3: /);
   });
   it('camera events come in once, and a bad table is refused', async () => {
@@ -350,7 +350,7 @@ describe('guided readings, ledger, counting, plan', () => {
     assert.match(await get(path), /Most at once 7/);
   });
   it('a lodge that looks live and is not, and one that looks dead and is live', async () => {
-    assert.match(await get(place('Upper Reservoir', 61)), /Not in use/);
+    assert.match(await get(place('Upper Reservoir', 61)), /Likely not in use/);
     assert.match(await get(`${water('Upper Reservoir')}/count`), /look for a second lodge/);
     assert.match(await get(place('Moss Slough', 80)), /In use|Perhaps in use/);
     assert.match(await get(`${water('Moss Slough')}/count`), /No\s+fewer\s+than [2-9]/);
@@ -359,7 +359,7 @@ describe('guided readings, ledger, counting, plan', () => {
     const page = await get('/waters/plan?species=beaver&minutes=40&traps=8');
     assert.match(page, /In 40 minutes with 8 traps: set \d/);
     assert.match(page, /A live set stands there: 12 east lodge run/);
-    assert.match(page, /Not in use as far as its sign tells/);
+    assert.match(page, /Likely not in use \(use score/);
     assert.match(await get('/waters/plan?species=beaver&minutes=-4&traps=abc&wanted=1e9'), /The plan for beaver/);
     assert.match(await get('/waters/plan?day=Wed'), /this line’s rule asks a look within 24 h/);
   });
