@@ -16,8 +16,9 @@ export async function zerosOf(db: Knex, crew: string): Promise<(seq: number) => 
   const places = new Map(rows.filter((r) => r.kind === 'station' && !r.withdrawn).map((r) => [r.subject, r.body as Body<'station'>]));
   const boards = new Map<string, Row[]>();
   for (const row of rows) if (row.kind === 'gauge') boards.set(row.subject, [...(boards.get(row.subject) ?? []), row]);
+  /** as it hung by the record then; a gauge that was entered later is taken as it was first entered */
   const hung = (own: Row[], seq: number): (Hung & Body<'gauge'>) | null =>
-    fold(own.filter((r) => r.seq <= seq)) as (Hung & Body<'gauge'>) | null;
+    (fold(own.filter((r) => r.seq <= seq)) ?? own[0]?.body ?? null) as (Hung & Body<'gauge'>) | null;
   return (seq) => {
     const known = new Map([...boards].map(([id, own]) => [id, hung(own, seq)]));
     const at = (gauge: Hung | null | undefined, when: number): number => (gauge ? zeroAt(gauge, when) : 0);
