@@ -1,5 +1,15 @@
 import type { Knex } from 'knex';
 
+/** The book grown to so many entries: those of the demo again and again, about things of their own. */
+async function bookOf(db: Knex, entries: number): Promise<void> {
+  await db.raw(
+    `insert into entry (id, crew_id, kind, subject, occurred_at, recorded_at, by, withdrawn, reason, body, body_hash, version)
+     select gen_random_uuid(), crew_id, kind, md5(subject::text || n)::uuid, occurred_at - interval '1 year' * (1 + n % 9), recorded_at, by, withdrawn, reason, body, body_hash, version
+     from entry, generate_series(1, (select ? / count(*) from entry)::int) as n`,
+    [entries],
+  );
+}
+
 /** Nine older seasons beside the demo's own: the same sets, stays, checks, catches and readings, each a year further back, from behind the demo's last season on. Current truth only, for timing. */
 export async function tenfold(db: Knex): Promise<void> {
   await db.transaction(async (trx) => {
@@ -14,7 +24,7 @@ export async function tenfold(db: Knex): Promise<void> {
         `insert into trap_set select ${id('s.id')}, s.crew_id, s.entry_id, ${id('s.line_id')}, s.number, s.name, s.type, s.species, s.station_id, 'pulled', null, s.armed, s.anchor, s.by, s.left_because, s.note from trap_set s join line l on l.id = s.line_id where l.season = '3'`,
       );
       await trx.raw(
-        `insert into setting select ${id('x.id')}, x.crew_id, ${id('x.set_id')}, x.at ${back}, x.numbers, x.choices, x.pond, x.tail from setting x join trap_set s on s.id = x.set_id join line l on l.id = s.line_id where l.season = '3'`,
+        `insert into setting select ${id('x.id')}, x.crew_id, ${id('x.set_id')}, x.at ${back}, x.numbers, x.choices, x.noted from setting x join trap_set s on s.id = x.set_id join line l on l.id = s.line_id where l.season = '3'`,
       );
       await trx.raw(
         `insert into stay select ${id('y.id')}, y.crew_id, ${id('y.set_id')}, y.position, y.device_id, y.live_from ${back}, (case when y.live_to = 'infinity' then timestamptz '2026-11-25 11:22Z' else y.live_to end) ${back} from stay y join trap_set s on s.id = y.set_id join line l on l.id = s.line_id where l.season = '3'`,
@@ -34,5 +44,6 @@ export async function tenfold(db: Knex): Promise<void> {
       );
     }
   });
+  await bookOf(db, 250_000);
   await db.raw('analyze');
 }

@@ -25,15 +25,15 @@ test('a break that is open moves every set: until when it is fine, what to chang
   await page.getByRole('link', { name: 'Breaks', exact: true }).click();
   await page.getByText(/A break was opened, or found open/).click();
   await page.getByLabel('Its width at the water').fill('two hands');
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save the break' }).click();
   await expect(page.getByText(/“two hands” is not a length/)).toBeVisible();
   await page.getByLabel('Its width at the water').fill('20 in');
   await page.getByLabel('Opened at', { exact: true }).fill('2026-11-26T05:00');
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save the break' }).click();
   await expect(page.getByText(/not open yet is a what-if/)).toBeVisible();
   await page.getByLabel('Opened at', { exact: true }).fill('2026-11-25T04:00');
   await page.getByLabel('Opened by').selectOption('others');
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save the break' }).click();
   await expect(page.getByText(/20 in wide, bottom at .* open since 25 Nov 04:00, by others/)).toBeVisible();
 });
 

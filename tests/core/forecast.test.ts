@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { shareLimits } from '#core/effort/interval';
 import { seeded } from '#core/sim/random';
 import { levelOn, pondCourse, type PondModel } from '#core/water/balance';
-import { pondForecast, PRACTICE_DOUBTS, widthAt } from '#core/water/pondForecast';
+import { amongForecasts, pondForecast, PRACTICE_DOUBTS, widthAt, type Forecast } from '#core/water/pondForecast';
 import { pairsOf, qualityOf } from '#core/water/quality';
 import type { Reading } from '#core/water/series';
 import { fitStream, halfGone, streamForecast, type RainHour } from '#core/water/streamForecast';
@@ -217,5 +217,48 @@ describe('how good a forecast was', () => {
     assert.ok(Math.abs(shareLimits(10, 10)[0] - 0.6915) < 1e-4);
     assert.ok(Math.abs(shareLimits(9, 60)[0] - 0.071) < 5e-4);
     assert.throws(() => shareLimits(4, 3), RangeError);
+  });
+});
+
+describe('a pond of unknown size', () => {
+  const of = (area: number, inflow: number) => pondForecast(pond({ area: [{ level: 0, area }], inflow }), 0.4, 48);
+  const all = [of(800, 0), of(4000, 0.001), of(20_000, 0.002)];
+  const among = amongForecasts('the area of the pond, not measured', all, 1);
+  it('is forecast by the middle one, its band from the lowest to the highest of all it may be', () => {
+    assert.deepEqual(among.middle, all[1]?.middle);
+    for (const f of all)
+      f.middle.forEach((p) => {
+        assert.ok(levelOn(among.low, p.at) <= levelOn(f.low, p.at) + 1e-9, 'no pond of them ends lower');
+        assert.ok(levelOn(among.high, p.at) >= levelOn(f.high, p.at) - 1e-9, 'no pond of them ends higher');
+      });
+  });
+  it('names the doubt that makes the band so wide, before all others', () =>
+    assert.equal(widthAt(among, 24 * 3600)[0]?.called, 'the area of the pond, not measured'));
+  it('of one pond alone is that pond’s own', () => {
+    const alone = amongForecasts('nothing', [all[0] as Forecast], 0);
+    alone.low.forEach((p, i) => assert.ok(Math.abs(p.level - (all[0]?.low[i]?.level ?? NaN)) < 1e-9));
+    assert.throws(() => amongForecasts('nothing', [], 0), RangeError);
+  });
+  it('a course is read off alike however often it is asked for', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 300, max: 7200 }), fc.double({ min: 0.05, max: 1, noNaN: true }), (every, start) => {
+        const model = pond({ area: [{ level: 0, area: 3000 }], inflow: 0.002 });
+        const [fine, coarse] = [pondCourse(model, start, 12, every), pondCourse(model, start, 12, 3600)];
+        return (
+          Math.abs((fine.at(-1)?.level ?? 0) - (coarse.at(-1)?.level ?? 1)) < 1e-6 &&
+          fine.every((p, i) => i === 0 || p.at > (fine[i - 1]?.at ?? 0))
+        );
+      }),
+      { numRuns: 30 },
+    ));
+  it('a course has its last point at its end, and one at every opening and shower', () => {
+    const model = pond({ rain: [{ from: 5000, to: 9000, flow: 0.01 }] });
+    const times = pondCourse(model, 0.4, 6, 1800).map((p) => p.at);
+    assert.deepEqual(
+      times.filter((t) => t === 5000 || t === 9000),
+      [5000, 9000],
+    );
+    assert.equal(times.at(-1), 6 * 3600);
+    assert.ok(Array.from({ length: 12 }, (_, n) => (n + 1) * 1800).every((t) => times.includes(t)));
   });
 });

@@ -1,20 +1,15 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
-import { designScene } from '#core/scene/designScene';
-import { armingCheck, stepsSaid } from '#core/sets/arming';
 import { CATALOGUE } from '#core/sets/catalogue';
-import { needTexts } from '#core/sets/describe';
-import { remakeSteps } from '#core/sets/remake';
-import { sampleDesign, sampleLevels, sampleSurface, SAMPLE_LEVEL } from '#core/sets/sample';
+import { SAMPLE_LEVEL } from '#core/sets/sample';
+import { textsOf } from '#core/sets/texts';
 import { layOut, statesOf, usualDevices } from '#core/sets/standing';
-import type { SetType } from '#core/sets/setType';
 import { inches, type System } from '#core/units/factors';
 import type { Frame } from '#core/units/frame';
 import { inWords } from '#core/units/inWords';
 import { an, agree, many } from '#core/units/many';
 import { forceText, frostText, growthText, gustText, speedText } from '#core/units/speed';
-import type { Water } from '#core/water/state';
 
 /** Measures of the other kind of reader: a figure before a unit. */
 const AMERICAN =
@@ -25,40 +20,14 @@ const fine = (system: System, said: readonly string[]): void => {
   for (const text of said) assert.doesNotMatch(text, FOREIGN[system]);
 };
 
-/** Every text that a type can put before a person, at its defaults and its variants. */
-function textsOf(type: SetType, system: System, zero: number): string[] {
-  const frame: Frame = { system, zone: 'UTC', zero: { pond: zero, tail: zero } };
-  const told = (text: string): string => inWords(text, system);
-  const designs = [undefined, ...(type.variants ?? [])].map((variant) => sampleDesign(type, variant, system));
-  const levels = [-0.4, -0.05, 0, 0.05, 0.4].map((by): Water => {
-    const at = sampleLevels(type);
-    return { known: { ...at, pond: at.pond + by, tail: at.tail + by }, age: { pond: 0, tail: 0 }, atMost: {} };
-  });
-  const choices = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
-  return [
-    ...designs.flatMap((design) => [
-      ...design.findings.flatMap((f) => [f.sentence, f.figure]),
-      ...levels.flatMap((water) => statesOf({ layout: design, devices: [] }, water, frame).flatMap((s) => [s.sentence, s.remedy])),
-      ...(['side', 'eye'] as const).flatMap(
-        (view) => designScene(design, view, sampleLevels(type), sampleSurface(type), { width: 600, height: 300 }, system).twin,
-      ),
-      ...needTexts(design, system),
-    ]),
-    ...[type.idea, type.fit, type.school ?? '', ...type.faults, ...Object.values(type.numbers).map((n) => n.help)].map(told),
-    ...stepsSaid(type, type.steps)
-      .flatMap((s) => [s.do, s.lastReach, s.caution ?? '', s.clear ?? ''])
-      .map(told),
-    ...remakeSteps(type).map((s) => told(s.do)),
-    ...armingCheck(type, usualDevices(type), choices)
-      .flatMap((group) => [group.caution, ...group.asks.map((a) => a.text)])
-      .map(told),
-  ];
-}
-
 describe('every text of a type', () => {
   for (const type of CATALOGUE) {
     it(`${type.id} speaks in the units of its reader`, () => {
-      for (const system of ['us', 'metric'] as const) fine(system, textsOf(type, system, 0.37));
+      for (const system of ['us', 'metric'] as const)
+        fine(
+          system,
+          textsOf(type, { system, zone: 'UTC', zero: { pond: 0.37, tail: 0.37 } }).map((t) => t.text),
+        );
     });
     it(`${type.id} says the same of a gauge that hangs elsewhere`, () =>
       fc.assert(

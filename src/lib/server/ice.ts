@@ -8,7 +8,8 @@ import { inches, type System } from '#core/units/factors';
 import { printLength } from '#core/units/length';
 import { growthText as alphaText } from '#core/units/speed';
 import { freezingDegreeDays, type WeatherHour } from '#core/weather/hours';
-import { AHEAD, factorAt, type Sheet } from './moving';
+import { AHEAD } from './moving';
+import { factorAt, type Sheet } from './sheets';
 import { clockFrom } from './outlook';
 import type { Season } from './season';
 

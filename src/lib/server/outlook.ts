@@ -19,7 +19,8 @@ import { widthAt } from '#core/water/pondForecast';
 import { halfGone } from '#core/water/streamForecast';
 import { surfaceAt } from '#core/water/ownLevel';
 import { deviceState, roomBelow, type DeviceState, type Water } from '#core/water/state';
-import { AHEAD, shapeOf, type MovingAll, type Outlook, type Sheet } from './moving';
+import { AHEAD, shapeOf, type MovingAll, type Outlook } from './moving';
+import type { Sheet } from './sheets';
 import { frameOf, type Season } from './season';
 
 const DAY = 86_400_000;

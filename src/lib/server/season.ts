@@ -18,7 +18,7 @@ import { placedWater } from '#core/water/placed';
 import { surfacesAt, type Moment } from './surfaces';
 import { db } from './database';
 import type { Written } from './record/upsert';
-import { factorAt, loadSheets, type Sheet } from './moving';
+import { factorAt, loadSheets, type Sheet } from './sheets';
 import { lastLooks } from './repositories/checks';
 import { devices, type DeviceWhere } from './repositories/gear';
 import { gauges, stations, waters } from './repositories/places';

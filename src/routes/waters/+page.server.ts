@@ -19,7 +19,7 @@ import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { sites } from '$lib/server/repositories/places';
 import { grounds } from '$lib/server/repositories/scouting';
-import { factorAt } from '$lib/server/moving';
+import { factorAt } from '$lib/server/sheets';
 import { weatherSince } from '$lib/server/repositories/moving';
 import { frameOf, loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';

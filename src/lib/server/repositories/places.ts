@@ -113,7 +113,7 @@ export async function whoIs(db: Knex, person: string | undefined): Promise<{ cre
   const query = () =>
     db('person')
       .select('crew_id', 'id', 'name', 'system', 'measures', 'minutes')
-      .orderByRaw('(select min(seq) from entry where entry.subject = person.id)');
+      .orderByRaw('(select min(seq) from entry where entry.crew_id = person.crew_id and entry.subject = person.id)');
   const chosen = person ? await query().where({ id: person }).first() : undefined;
   const row = chosen ?? (await query().first());
   if (!row) return null;

@@ -42,7 +42,7 @@ export const lines = (db: Knex, crew: string): Promise<Written<Line>[]> =>
   db('line')
     .select('id', 'name', 'season', 'zone', 'lat', 'lon', 'rule', 'rulebook', 'entry_id as entry')
     .where({ crew_id: crew })
-    .orderByRaw('(select min(seq) from entry where entry.subject = line.id) desc nulls last');
+    .orderByRaw('(select min(seq) from entry where entry.crew_id = line.crew_id and entry.subject = line.id) desc nulls last');
 
 /** The season that is under way: the line of the crew that was begun last. */
 export const currentLine = async (db: Knex, crew: string): Promise<Written<Line> | undefined> => (await lines(db, crew))[0];

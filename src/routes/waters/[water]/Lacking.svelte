@@ -41,7 +41,7 @@
           value={typed(kept, 'rise')}
           error={kept?.errors?.rise}
         />{/if}
-      <button class="btn">Save</button>
+      <button class="btn">Save these</button>
     </div>
   </form>
 {/if}

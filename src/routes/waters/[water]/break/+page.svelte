@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { many } from '#core/units/many';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
   import Lacking from '../Lacking.svelte';
@@ -41,7 +42,9 @@
       <button class="btn">It was found plugged</button>
     </form>
     <details class="no-print" open={kept?.values?.opening === o.id && kept?.values?.changeEntry !== undefined}>
-      <summary class="cursor-pointer">It was found wider, deeper or shallower{o.seen > 0 ? ` (seen changed ${o.seen} times)` : ''}</summary>
+      <summary class="cursor-pointer"
+        >It was found wider, deeper or shallower{o.seen > 0 ? ` (seen changed ${many(o.seen, 'time')})` : ''}</summary
+      >
       <form method="POST" action="?/changed" class="flex flex-wrap gap-4 items-end" use:enhance={keeping}>
         <input type="hidden" name="opening" value={o.id} /><input
           type="hidden"
@@ -51,7 +54,7 @@
         <TextField label="Width now" name="nowWidth" value={typed(kept, 'nowWidth', o.width)} error={kept?.errors?.nowWidth} />
         <TextField label="Bottom now, on the gauge" name="nowSill" value={typed(kept, 'nowSill', o.bottom)} error={kept?.errors?.nowSill} />
         <TimeField label="Seen at" name="seenAt" value={typed(kept, 'seenAt', data.nowField)} error={kept?.errors?.seenAt} />
-        <button class="btn">Save</button>
+        <button class="btn">Save the change</button>
       </form>
     </details>
   {/each}

@@ -91,7 +91,7 @@
         />{/if}
       <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
     </div>
-    <button class="btn btn-primary">Save</button>
+    <button class="btn btn-primary">Save the break</button>
   </form>
 </details>
 
