@@ -198,7 +198,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
     const pulled = plan.pulled ? at(...plan.pulled) : null;
     const surfaces: Surfaces = {
       at: (_, surface, when) => levelAt(readings[`${water}-${surface}`] ?? [], new Date(when)),
-      zero: () => 0,
+      elevation: (_, __, ___, shown) => shown,
     };
     const numbers = Object.fromEntries(Object.entries(plan.numbers).map(([key, n]) => [key, key === 'share' ? n : inches(n)]));
     const setting = { id: make(placed), at: placed.toISOString(), numbers, choices };

@@ -40,6 +40,9 @@ test('an empty record says what to do first, and leads to the first live set of 
   await page.getByLabel('Top of the jaws under').fill('8 cm');
   await page.getByLabel('Outer trap, by tag').selectOption({ label: 'M-1, 330' });
   await page.getByLabel('Anchored to what, where').fill('ash root');
+  const at = page.getByLabel('At', { exact: true });
+  const made = new Date(new Date(`${await at.inputValue()}Z`).getTime() - 3_600_000);
+  await at.fill(made.toISOString().slice(0, 16));
   for (const question of await page.getByRole('checkbox').all()) await question.check();
   await page.getByRole('button', { name: 'Save the set' }).click();
   await expect(page.getByText(/No level was read here by then/)).toBeVisible();

@@ -27,8 +27,9 @@ test('two people change one set: the second is told what the first changed, and 
 test('a check from a page opened before the set was pulled is answered, not lost', async ({ page, program, browser }) => {
   const other = await browser.newPage();
   await open(page, `${program.base}/morning`);
-  await page.getByRole('link', { name: /35 tail pool run/ }).click();
-  const check = page.url();
+  const link = page.getByRole('link', { name: /35 tail pool run/ });
+  const check = `${program.base}${await link.getAttribute('href')}`;
+  await link.click();
   await open(other, `${program.base}/bench`);
   await other.getByRole('link', { name: '35 tail pool run' }).click();
   await other.getByText('Pull this set').click();
@@ -107,6 +108,8 @@ test('a break that is found wider grows as one break, and a pond of unknown size
   await page.getByText(/A break was opened, or found open/).click();
   await page.getByLabel('Its width at the water').fill('8 in');
   await page.getByLabel('Bottom of the break, on the gauge').fill('10 in');
+  const opened = page.getByLabel('Opened at');
+  await opened.fill((await opened.inputValue()).replace(/T.*/, 'T04:00'));
   await page.getByRole('button', { name: 'Save the break' }).click();
   await expect(page.getByText(/8 in wide, bottom at 10 in/)).toBeVisible();
   await page.getByText('It was found wider, deeper or shallower').click();

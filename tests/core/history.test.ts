@@ -20,7 +20,10 @@ const READINGS: Reading[] = [
   { at: at(24), level: inches(34), bound: 'exact' },
   { at: at(48), level: inches(30), bound: 'exact' },
 ];
-const surfaces: Surfaces = { at: (_, s, when) => (s === 'pond' ? levelAt(READINGS, new Date(when)) : UNKNOWN), zero: () => 0 };
+const surfaces: Surfaces = {
+  at: (_, s, when) => (s === 'pond' ? levelAt(READINGS, new Date(when)) : UNKNOWN),
+  elevation: (_, __, ___, shown) => shown,
+};
 const station = {
   id: ID(1),
   water: ID(2),
@@ -75,7 +78,10 @@ describe('how a set stood at any moment', () => {
     assert.deepEqual(laidAt(set, at(10), ground).then, { pond: inches(40) });
     assert.deepEqual(laidAt(set, at(50), ground).then, { pond: inches(30) });
     const noted = { ...setting(6, -24, 3), noted: { pond: inches(38), tail: inches(9) } };
-    assert.deepEqual(thenOf(noted, station, { ...surfaces, zero: () => 0.1 }), { pond: inches(38) + 0.1, tail: inches(9) + 0.1 });
+    assert.deepEqual(thenOf(noted, station, { ...surfaces, elevation: (_, __, ___, shown) => shown + 0.1 }), {
+      pond: inches(38) + 0.1,
+      tail: inches(9) + 0.1,
+    });
   });
   it('gives the depth of the trap by the placing, as the water falls, and by the remake after', () => {
     assert.ok(Math.abs(depthAt(at(10), 40) - 3) < 1e-6);

@@ -140,7 +140,7 @@ describe('a frame', () => {
 /** Surfaces of one gauge whose readings and zero can be changed. */
 const surfacesOf = (readings: Reading[], zero = 0): Surfaces => ({
   at: (_, surface, when) => (surface === 'pond' ? levelAt(readings, new Date(when)) : UNKNOWN),
-  zero: () => zero,
+  elevation: (_, __, ___, shown) => shown + zero,
 });
 
 describe('what was measured from a surface', () => {
@@ -203,6 +203,10 @@ describe('what was measured from a surface', () => {
     near(placedOpening(opening, surfacesOf([], 0.1), at(4)).width, 0.3);
     near(placedOpening(opening, surfacesOf([], 0.1), at(6)).width, 0.6);
     near(placedOpening(opening, surfacesOf([], 0.1), at(6)).sill, 0.5);
+    const board: Hung = { zero: inches(3), earlier: [{ until: iso(4), zero: inches(1) }] };
+    const hung: Surfaces = { ...surfacesOf([]), elevation: (_, __, when, shown) => elevationOf(board, shown, new Date(when).getTime()) };
+    near(placedOpening(opening, hung, at(4)).sill, 0.4 + inches(1));
+    near(placedOpening(opening, hung, at(6)).sill, 0.4 + inches(3));
     assert.throws(() => placedOpening({ ...opening, states: [] }, surfacesOf([]), at(0)), RangeError);
   });
 });

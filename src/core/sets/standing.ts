@@ -78,7 +78,7 @@ export function thenOf({ at, noted }: Setting, { water }: Pick<Station, 'water'>
   const before: Known = {};
   for (const surface of ['pond', 'tail'] as const) {
     const shown = noted?.[surface];
-    if (shown !== undefined) before[surface] = shown + surfaces.zero(water, surface, at);
+    if (shown !== undefined) before[surface] = surfaces.elevation(water, surface, at, shown);
   }
   return { ...before, ...knownAt(surfaces, water, at) };
 }

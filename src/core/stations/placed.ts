@@ -14,20 +14,20 @@ export interface Station extends Omit<Stored, 'bed' | 'crest' | 'measures' | 'ac
   across: (NonNullable<Stored['across']> & { level: number | null }) | null;
 }
 
-/** Puts a station where the readings say: correct one of them, or the gauge's zero, and everything measured by it moves. */
+/** Puts a station where the readings say: correct one of them, or how the gauge hangs, and everything measured by it moves. */
 export function placed(station: Stored, surfaces: Surfaces): Station {
   const { water, surface } = station;
   const level = (at: string, noted?: number): number | null => {
     const found = surfaces.at(water, surface, at);
     if (found.how !== 'unknown') return found.level;
-    return noted === undefined ? null : noted + surfaces.zero(water, surface, at);
+    return noted === undefined ? null : surfaces.elevation(water, surface, at, noted);
   };
   const under = station.bed && level(station.bed.at, station.bed.noted);
   return {
     ...station,
     sounded: station.bed,
     bed: station.bed && under !== null ? { ...station.bed, level: under } : null,
-    crest: station.crest && station.crest.height + surfaces.zero(water, surface, station.crest.at),
+    crest: station.crest && surfaces.elevation(water, surface, station.crest.at, station.crest.height),
     measures: station.measures.map((taken) => ({ ...taken, level: level(taken.at) })),
     across: station.across && { ...station.across, level: level(station.across.at, station.across.noted) },
   };

@@ -5,7 +5,7 @@ import type { Courses } from '../water/pondForecast';
 import { FREEBOARD, type Stander } from './standing';
 
 export interface Ahead {
-  /** it can be stood at now, at the check on the middle course, and for sure there on the high one */
+  /** it can be waded now, at the check on the middle course, and for sure there on the high one */
   now: boolean;
   atCheck: boolean;
   surely: boolean;
@@ -15,7 +15,7 @@ export interface Ahead {
 }
 
 /**
- * Whether a place can be stood at now, at the next check, and from when again: water by the forecast plus sink, with 6 in left to the top of the waders.
+ * Whether a place can be waded now, at the next check, and from when again: water by the forecast plus sink, with 6 in left to the top of the waders.
  *
  * @param bed elevation of the bed, m
  * @param follows surface at the place for a level of the gauge

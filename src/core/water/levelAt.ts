@@ -54,8 +54,8 @@ export const elevationAt = (readings: readonly Reading[], at: Date): number | nu
 /** Where surfaces stood at the moments that matter: for each, what the readings of its gauge say. */
 export interface Surfaces {
   at: (water: string, surface: 'pond' | 'tail', at: string | Date) => LevelAt;
-  /** elevation of the gauge's zero at a moment, m; 0 where no gauge hangs */
-  zero: (water: string, surface: 'pond' | 'tail', at: string | Date) => number;
+  /** elevation of what a gauge shows at a moment, m; the figure itself where no gauge hangs */
+  elevation: (water: string, surface: 'pond' | 'tail', at: string | Date, shown: number) => number;
 }
 
 /** The surfaces of a water at an instant as levels that are known. */

@@ -18,7 +18,7 @@ export interface Forecast extends Courses {
   doubts: Doubt[];
 }
 
-/** How far off each thing may be in eight cases of ten: shares, and metres for the reading and the tailwater. [practice] */
+/** How far off each thing may be in 8 readings in 10: shares, and metres for the reading and the tailwater. [practice] */
 export const PRACTICE_DOUBTS = { reading: 0.006, coefficient: 0.2, inflow: 0.5, rain: 0.5, area: 0.1, tail: 0.05 } as const;
 export type Doubts = Record<keyof typeof PRACTICE_DOUBTS, number>;
 

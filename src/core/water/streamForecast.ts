@@ -3,7 +3,7 @@ import { withBand, type Forecast } from './pondForecast';
 import type { Reading } from './series';
 
 const HOUR = 3_600_000;
-/** Share of a normal spread in which eight cases of ten lie. @source any table of the normal distribution */
+/** Share of a normal spread that 8 in 10 lie within. @source any table of the normal distribution */
 const EIGHT_OF_TEN = 1.2816;
 /** A stream whose history teaches nothing: a third of the rise is gone in a day, and it wanders this much in a day. [practice] */
 const UNKNOWN = { k: 0.4 / 24, wander: 0.04 };

@@ -209,7 +209,7 @@ function speedAt(view: SetView, open: Opening[], levels: Water): number | null {
   return flow === 0 || depth <= 0.05 ? null : flow / (width * depth);
 }
 
-/** Whether the place of a set can be stood at now, at its check, and from when again; null where bed or forecast are not known. */
+/** Whether the place of a set can be waded now, at its check, and from when again; null where bed or forecast are not known. */
 export function standingOf(
   view: Pick<SetView, 'station' | 'follows' | 'deadline'>,
   moving: MovingAll,

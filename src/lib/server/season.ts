@@ -186,5 +186,5 @@ export function depthReading<D extends { depth: number; at: string; noted?: numb
 ): (D & { level: number })[] {
   const found = surfaces.at(water, surface, read.at);
   if (found.how !== 'unknown') return [{ ...read, level: found.level }];
-  return read.noted === undefined ? [] : [{ ...read, level: read.noted + surfaces.zero(water, surface, read.at) }];
+  return read.noted === undefined ? [] : [{ ...read, level: surfaces.elevation(water, surface, read.at, read.noted) }];
 }

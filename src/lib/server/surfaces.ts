@@ -1,5 +1,5 @@
 import type { Gauge } from '#core/record/kinds';
-import { zeroAt } from '#core/water/gauge';
+import { elevationOf } from '#core/water/gauge';
 import { levelAt, UNKNOWN, type Surfaces } from '#core/water/levelAt';
 import type { Reading } from '#core/water/series';
 import { db } from './database';
@@ -40,9 +40,6 @@ function surfacesOf(boards: Map<string, Gauge>, readingsOf: (gauge: string, at: 
       const when = new Date(at);
       return gauge ? levelAt(readingsOf(gauge.id, when), when) : UNKNOWN;
     },
-    zero: (water, surface, at) => {
-      const gauge = boards.get(`${water} ${surface}`);
-      return gauge ? zeroAt(gauge, new Date(at).getTime()) : 0;
-    },
+    elevation: (water, surface, at, shown) => elevationOf(boards.get(`${water} ${surface}`), shown, new Date(at).getTime()),
   };
 }

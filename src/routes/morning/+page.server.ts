@@ -86,7 +86,7 @@ async function preparedPlaces(season: Season, { now, who }: App.Locals) {
   return [...sets, ...intended].map((p) => ({ ...p, today: p.opens !== null && p.opens <= today }));
 }
 
-/** Sets whose place can be stood at now and not at the check: to be pulled or looked at before dark. */
+/** Sets whose place can be waded now and not at the check: to be pulled or looked at before dark. */
 function cutOffSets(live: SetView[], season: Season, moving: MovingAll, locals: App.Locals) {
   return live.flatMap((view) => {
     const ahead = standingOf(view, moving, season, locals);

@@ -203,8 +203,7 @@ const floorOf = (laying: Laying, id: string): number =>
 
 function trapParts(laying: Laying, id: string, x: number): Part[] {
   const size = laying.devices[id]?.size ?? '330';
-  const frame = openingOf(size);
-  const level = levelThen(laying);
+  const [frame, level] = [openingOf(size), levelThen(laying)];
   const bottom = jawsBottom(laying, id);
   const floor = floorOf(laying, id);
   const widthBed = numberOf(laying, { numbers }, 'widthBed');
@@ -318,23 +317,22 @@ function rowFinding(laying: Laying, spacing: number): Finding[] {
   const { one } = takes([0.7, 0.7]);
   const print = (m: number) => printLength(m, laying.system);
   const short = spacing < Math.min(wanted, inches(48)) - 1e-6;
-  const tenth = (p: number): string => `${Math.round(p * 100)} %`;
+  const together = `${Math.round(one * 100)} %`;
   return [
     {
       id: 'row',
       verdict: short ? 'warns' : 'holds',
       about: 'Two in line',
-      figure: tenth(one),
+      figure: together,
       origin: 'practice',
-      sentence: `${short ? `${print(spacing)} apart: a catch in one can foul the other; 4 ft are accepted. ` : ''}Two traps: ${tenth(one)} of passes (one: 70 %).`,
+      sentence: `${short ? `${print(spacing)} apart: a catch in one can foul the other; 4 ft are accepted. ` : ''}Two traps: ${together} of passes (one: 70 %).`,
     },
   ];
 }
 
 /** The bed along the run, from open water to the lodge's side. */
 function groundOf(laying: Laying, spacing: number): [number, number][] {
-  const floor = floorOf(laying, 'outer');
-  const level = levelThen(laying);
+  const [floor, level] = [floorOf(laying, 'outer'), levelThen(laying)];
   return [
     [-inches(48), floor - inches(4)],
     [-inches(16), floor],
@@ -345,8 +343,7 @@ function groundOf(laying: Laying, spacing: number): [number, number][] {
 }
 
 function fenceFinding(laying: Laying): Finding {
-  const size = laying.devices.outer?.size ?? '330';
-  const frame = openingOf(size);
+  const frame = openingOf(laying.devices.outer?.size);
   const width = numberOf(laying, { numbers }, 'widthBed');
   const side = Math.max(0, (width - frame) / 2);
   const { sticks, clear } = fence(side, BUILDS.beaverKit.smallestGap, STICK);

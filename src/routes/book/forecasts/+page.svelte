@@ -32,8 +32,8 @@
   <h1>How good the forecasts were</h1>
   <p class="answer">{data.sentence}</p>
   <p class="quiet">
-    {data.kept} forecasts are kept, each from a reading on. The band promises eight cases of ten. Limits after Clopper and Pearson (1934), as
-    if each reading told by itself.
+    {data.kept} forecasts are kept, each from a reading on. 8 in 10 readings should land in the shaded range. Limits after Clopper and Pearson
+    (1934), as if each reading told by itself.
   </p>
   {@render table(data.whole)}
   {#each data.gauges as g (g.id)}

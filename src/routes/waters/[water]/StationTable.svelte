@@ -18,7 +18,7 @@
     levels: Water;
     system: System;
     frame: Frame;
-    /** whether each place can be stood at now, at the check, and again; empty while another time is shown */
+    /** whether each place can be waded now, at the check, and again; empty while another time is shown */
     standing?: Readonly<Record<string, { sentence: string }>>;
   }
   let { stations, follows, rows, levels, system, frame, standing = {} }: Props = $props();
