@@ -93,6 +93,7 @@ test('a reading typed with its figures swapped is corrected in the book, and the
     .getByRole('button', { name: /Save|Correct/ })
     .first()
     .click();
+  await expect(page.getByText('It corrects an older entry')).toBeVisible();
   await open(page, `${program.base}/morning`);
   await expect(row).toBeVisible();
   expect(await works()).not.toBe(before);
@@ -108,7 +109,7 @@ test('a break that is found wider grows as one break, and a pond of unknown size
   await page.getByText(/A break was opened, or found open/).click();
   await page.getByLabel('Its width at the water').fill('8 in');
   await page.getByLabel('Bottom of the break, on the gauge').fill('10 in');
-  const opened = page.getByLabel('Opened at');
+  const opened = page.getByLabel('Opened at', { exact: true });
   await opened.fill((await opened.inputValue()).replace(/T.*/, 'T04:00'));
   await page.getByRole('button', { name: 'Save the break' }).click();
   await expect(page.getByText(/8 in wide, bottom at 10 in/)).toBeVisible();
