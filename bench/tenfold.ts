@@ -45,5 +45,5 @@ export async function tenfold(db: Knex): Promise<void> {
     }
   });
   await bookOf(db, 250_000);
-  await db.raw('analyze');
+  await db.raw('vacuum analyze');
 }

@@ -46,7 +46,8 @@ export async function recentReadings(db: Knex, boards: readonly Board[], since: 
        union all
        (select p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at between :since and :until)
      ) r
-     join entry e on e.id = r.entry_id
+     -- one entry looked up a reading: a plain join would read the whole book of many seasons
+     cross join lateral (select seq, by from entry where id = r.entry_id limit 1) e
      order by g.id, r.at, e.seq`,
     { gauges: boards.map((g) => g.id), since, until },
   );
