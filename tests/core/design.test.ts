@@ -15,7 +15,8 @@ import { bearersText, needTexts } from '#core/sets/describe';
 import { remakeSteps } from '#core/sets/remake';
 import { sampleDesign, sampleLevels, sampleSurface } from '#core/sets/sample';
 import { monthsText, typesFor, usualText } from '#core/sets/search';
-import { drawnLength } from '#core/sets/design';
+import { atTheWater } from '#core/scene/glyphs/animal';
+import { drawnLength, type Travel } from '#core/sets/design';
 import type { SetType, Variant } from '#core/sets/setType';
 import { numbersSchema, setTypeSchema } from '#core/sets/typeSchema';
 import { whereItLies } from '#core/sets/whereItLies';
@@ -45,6 +46,27 @@ function faultsOf(scene: DesignScene): string[] {
   for (const { d } of scene.shapes) if (/NaN|Infinity/.test(d)) found.push(`a shape of no numbers: ${d.slice(0, 40)}`);
   return found;
 }
+
+describe('an animal that swims to the set', () => {
+  const ground: [number, number][] = [
+    [-2, 0],
+    [2, 0],
+  ];
+  const swimmer: Travel = { build: 'beaverAdult', x: -0.4, z: 1 - BUILDS.beaverAdult.swims, pose: 'swims' };
+  it('goes up and down with the water it swims in', () => {
+    near(atTheWater(swimmer, ground, 1, 0.8).z, swimmer.z - 0.2);
+    near(atTheWater(swimmer, ground, 1, 1.3).z, swimmer.z + 0.3);
+  });
+  it('wades where the water is shallower than its draught, and never under the ground', () =>
+    near(atTheWater(swimmer, ground, 1, 0.05).z, 0));
+  it('stays where it dives or walks', () => {
+    for (const stays of [
+      { ...swimmer, z: 0.1 },
+      { ...swimmer, pose: 'walks' as const },
+    ])
+      assert.equal(atTheWater(stays, ground, 1, 0.8), stays);
+  });
+});
 
 describe('the catalogue as data', () => {
   it('holds about forty types, each by its schema', () => {

@@ -1,11 +1,11 @@
 import { BUILDS } from '../animals/species';
 import { ICE_RATIO } from '../ice/growth';
-import type { Design, Mark } from '../sets/design';
+import type { Design, Mark, Travel } from '../sets/design';
 import type { System } from '../units/factors';
 import { printLength } from '../units/length';
 import type { Known } from '../water/levels';
 import { bottomAt, type Part } from '../water/part';
-import { animalFront, animalSide } from './glyphs/animal';
+import { animalFront, animalSide, atTheWater } from './glyphs/animal';
 import { jawsFront, jawsSide, loopFront, loopSide, pan } from './glyphs/devices';
 import { drawThing } from './glyphs/things';
 import { textWidth } from './labels';
@@ -91,7 +91,9 @@ export function designScene(
   const surfaceLevel = known[surface] ?? null;
   const parts = design.parts.filter((part) => view === 'side' || isAhead(part));
   const strokes = [...parts].sort(byDepth(view)).flatMap((part) => drawPart(part, view, bottomAt(part, known) ?? part.z.k));
-  const animals = design.travel.flatMap((travel) => (view === 'side' ? animalSide(travel) : animalFront(travel)));
+  const there = (travel: Travel): Travel =>
+    made === null || surfaceLevel === null ? travel : atTheWater(travel, design.ground, made, surfaceLevel);
+  const animals = design.travel.map(there).flatMap((travel) => (view === 'side' ? animalSide(travel) : animalFront(travel)));
   const line = view === 'side' ? design.ground : design.front;
   const marks = bare ? [] : design.marks.filter((mark) => mark.view === view);
   const points: Point[] = [...strokes, ...animals]

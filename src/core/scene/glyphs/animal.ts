@@ -1,4 +1,5 @@
 import { BUILDS, type BuildKey } from '../../animals/species';
+import { groundAt, type Section } from '../../geometry/opening';
 import type { Travel } from '../../sets/design';
 import { arc, circle, smooth, type Point, type Stroke } from '../stroke';
 
@@ -133,6 +134,13 @@ const outlineOf = (key: BuildKey): Outline => {
 
 /** How tall an animal is drawn: its height under the surface and what its head shows (5 cm for a beaver, less for small ones). */
 const tallOf = (key: BuildKey): number => BUILDS[key].swims + Math.min(0.05, BUILDS[key].swims * 0.3) + (key === 'raccoon' ? 0.12 : 0);
+
+/** An animal that swims at the surface, at the level of now, m: lifted or let down with the water, wading where the ground comes up. One that dives or walks stays. */
+export function atTheWater(travel: Travel, ground: Section, made: number, now: number): Travel {
+  const top = travel.z + tallOf(travel.build);
+  if (travel.pose !== 'swims' || top < made - 0.01 || ground.length === 0) return travel;
+  return { ...travel, z: Math.max(travel.z + now - made, Math.min(travel.z, groundAt(ground, travel.x))) };
+}
 
 /** An animal from the side, its nose at x, facing the set. */
 export function animalSide({ build, x, z, pose }: Travel): Stroke[] {

@@ -142,7 +142,7 @@
         options={[
           { value: 'none', text: 'nothing' },
           { value: 'level', text: 'a level' },
-          { value: 'sets', text: 'my sets still in their bands' },
+          { value: 'sets', text: 'my sets still working' },
           { value: 'safe', text: 'down to the safe level' },
         ]}
       />

@@ -144,7 +144,7 @@ function goalAnswer(plan: BreakPlan, goal: number, at: number, frame: Frame, kin
       : keeps === Infinity
         ? `A break this deep cannot lower it below ${level}.`
         : `To keep ${level}: at most ${each}${size(keeps)}.`;
-  if (kind === 'sets') return `In ${spanText(at * 1000)}, with every set that works now still working: ${keep}`;
+  if (kind === 'sets') return `Wanted: every set that works now still works in ${spanText(at * 1000)}. ${keep}`;
   const reaches = smallestBreak(calculated, goal, at);
   const reach =
     reaches !== null && reaches < 0.005
@@ -152,5 +152,7 @@ function goalAnswer(plan: BreakPlan, goal: number, at: number, frame: Frame, kin
       : reaches === null
         ? `To reach ${level}, cut deeper or open earlier.`
         : `To be down at ${level}: at least ${each}${size(reaches)}.`;
-  return kind === 'safe' ? `In ${spanText(at * 1000)}, down to the safe level: ${reach}` : `In ${spanText(at * 1000)}: ${keep} ${reach}`;
+  return kind === 'safe'
+    ? `Wanted: down to the safe level in ${spanText(at * 1000)}. ${reach}`
+    : `In ${spanText(at * 1000)} from now. ${keep} ${reach}`;
 }
