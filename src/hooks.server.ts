@@ -30,7 +30,7 @@ export const handle: Handle = async ({ event, resolve }) => {
       return new Response(JSON.stringify({ message: AWAY_SENTENCE }), { status: 503, headers: { 'content-type': 'application/json' } });
     return plainPage(
       503,
-      'The record is away',
+      'Database not available',
       'Zaprud cannot reach its record just now. Nothing is lost. Load this page again in a moment.',
     );
   }

@@ -2,7 +2,13 @@
   import { page } from '$app/state';
 
   const title = $derived(
-    page.status === 404 ? 'Not here' : page.status === 503 ? 'The record is away' : page.status === 413 ? 'Too large' : 'That went wrong',
+    page.status === 404
+      ? 'Page not found'
+      : page.status === 503
+        ? 'Database not available'
+        : page.status === 413
+          ? 'Too large'
+          : 'That went wrong',
   );
 </script>
 

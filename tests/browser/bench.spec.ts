@@ -239,7 +239,7 @@ test('a series along a brook, its cut list against the shed, and the sheets', as
   await expect(page.getByText(/“nonsense” is not a length/)).toBeVisible();
   await page.getByLabel('Depth of the channel, place 1').fill('16 in');
   await page.getByRole('button', { name: 'Plan these sets' }).click();
-  await expect(page.getByRole('heading', { name: 'Place a set' })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: 'Sets' })).toBeVisible();
 
   await page.getByRole('link', { name: 'What the plan takes' }).click();
   await expect(page.getByText('Missing from the shed:')).toBeVisible();

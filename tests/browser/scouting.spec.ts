@@ -23,8 +23,8 @@ test('the crossing of a dam: gaps ticked, the main one named while ticking, a ma
   program,
 }) => {
   await water(page, program.base, 'Upper Reservoir');
-  await page.getByRole('link', { name: 'Guided readings' }).click();
-  await page.getByRole('link', { name: 'The crossing of a dam' }).click();
+  await page.getByRole('link', { name: 'Scouting guides' }).click();
+  await page.getByRole('link', { name: 'Find the crossover' }).click();
   const middle = page.getByRole('group', { name: /The middle of the dam/ });
   const left = page.getByRole('group', { name: /The left end/ });
   await left.getByLabel('there is a gap').check();
@@ -52,8 +52,8 @@ test('the crossing of a dam: gaps ticked, the main one named while ticking, a ma
 
 test('the winter lodge: signs that disagree, holes felt one after the other, a numbered map on paper', async ({ page, program }) => {
   await water(page, program.base, 'Header Pond');
-  await page.getByRole('link', { name: 'Guided readings' }).click();
-  await page.getByRole('link', { name: 'The winter lodge' }).click();
+  await page.getByRole('link', { name: 'Scouting guides' }).click();
+  await page.getByRole('link', { name: 'Find runs under ice' }).click();
   await expect(page.getByText(/No ice is safe/)).toBeVisible();
   await page.getByLabel('frosted vent').check();
   await expect(page.getByText(/One sign does not decide/)).toBeVisible();
@@ -81,8 +81,8 @@ test('the winter lodge: signs that disagree, holes felt one after the other, a n
 
 test('the walk of a brook: one tap a mark, ranked with reasons, on a strip', async ({ page, program }) => {
   await water(page, program.base, 'Sallow Outfall');
-  await page.getByRole('link', { name: 'Guided readings' }).click();
-  await page.getByRole('link', { name: 'The walk of a brook' }).click();
+  await page.getByRole('link', { name: 'Scouting guides' }).click();
+  await page.getByRole('link', { name: 'Creek walk' }).click();
   const tap = (mark: string) => page.getByRole('button', { name: mark, exact: true }).click();
   await tap('bend');
   await page.getByLabel('Along, mark 1').fill('40 ft');
@@ -108,7 +108,7 @@ test('the plan: worked out, answered for 40 minutes and 8 traps, a place taken, 
 }) => {
   await open(page, `${program.base}/waters`);
   await page.getByRole('link', { name: 'The plan' }).click();
-  await expect(page.getByRole('heading', { name: 'The plan for beaver' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Beaver plan' })).toBeVisible();
   await page.getByLabel('Minutes I have').fill('40');
   await page.getByLabel('Traps').fill('8');
   await page.getByRole('button', { name: 'Calculate' }).click();

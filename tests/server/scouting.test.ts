@@ -360,7 +360,7 @@ describe('guided readings, ledger, counting, plan', () => {
     assert.match(page, /In 40 minutes with 8 traps: set \d/);
     assert.match(page, /A live set stands there: 12 east lodge run/);
     assert.match(page, /Likely not in use \(use score/);
-    assert.match(await get('/waters/plan?species=beaver&minutes=-4&traps=abc&wanted=1e9'), /The plan for beaver/);
+    assert.match(await get('/waters/plan?species=beaver&minutes=-4&traps=abc&wanted=1e9'), /Beaver plan/);
     assert.match(await get('/waters/plan?day=Wed'), /this line’s rule asks a look within 24 h/);
   });
   it('a place is taken once: as a set, in words, or left with its reason', async () => {

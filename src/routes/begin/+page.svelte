@@ -12,10 +12,10 @@
   const error = (name: string): string | undefined => kept?.errors?.[name];
 </script>
 
-<svelte:head><title>Begin · Zaprud</title></svelte:head>
+<svelte:head><title>Set up · Zaprud</title></svelte:head>
 
 <div class="page max-w-4xl">
-  <h1>Begin a record</h1>
+  <h1>Set up</h1>
   <p class="quiet mt-1 mb-4">
     The record is empty. Say who works, where the line lies, and the first water; then add its stations and place the first set.
   </p>

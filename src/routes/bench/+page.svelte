@@ -11,7 +11,7 @@
 
 <div class="page two">
   <section>
-    <h1>Place a set</h1>
+    <h1>Sets</h1>
     {#if data.stations.length === 0}
       <p class="sheet mt-3">A set stands at a station. <a class="link" href="/waters">Open a water and add its first station</a>.</p>
     {:else}

@@ -61,7 +61,7 @@
     <Drawings {it} {title} {system} surface={bench.station.surface} />
     {#if bench.ice}<p class="mt-2"><b>{bench.ice.text}</b></p>{/if}
     <Beside {it} {title} />
-    <h2 class="mt-4">Cut and carry</h2>
+    <h2 class="mt-4">Gear list</h2>
     <CarryList items={it.carry} {system} />
     <h2 class="mt-4">In this order</h2>
     <Steps type={it.type} steps={it.type.steps} {system} />

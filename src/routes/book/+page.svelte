@@ -12,8 +12,8 @@
 <div class="page">
   <h1>Book</h1>
   <nav class="rooms" aria-label="More of the book">
-    <a class="btn" href="/book/water">How the sets stood in the water</a>
-    <a class="btn" href="/book/forecasts">How good the forecasts were</a>
+    <a class="btn" href="/book/water">Water at each set</a>
+    <a class="btn" href="/book/forecasts">Forecast accuracy</a>
   </nav>
   {#if data.totals}<Totals totals={data.totals} />{/if}
 

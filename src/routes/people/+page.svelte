@@ -20,7 +20,7 @@
 <svelte:head><title>People · Zaprud</title></svelte:head>
 
 <div class="page">
-  <h1>Who is working</h1>
+  <h1>People and settings</h1>
   <Problem text={kept?.problem} />
   <div class="cols">
     <section>

@@ -83,8 +83,8 @@
     <nav aria-label="Scouting">
       <a class="btn" href="/waters/plan">The plan</a>
       <a class="btn" href="/waters/weather">Weather</a>
-      <a class="btn" href="/waters/exchange">Files in and out</a>
-      <a class="btn" href="/waters/sign">Half-lives of sign</a>
+      <a class="btn" href="/waters/exchange">Import and export</a>
+      <a class="btn" href="/waters/sign">How fast sign ages</a>
     </nav>
   </div>
   {#if data.sites.length === 0}

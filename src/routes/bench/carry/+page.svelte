@@ -17,11 +17,11 @@
   );
 </script>
 
-<svelte:head><title>Cut and carry · Bench · Zaprud</title></svelte:head>
+<svelte:head><title>Gear list · Bench · Zaprud</title></svelte:head>
 
 <div class="page two">
   <section class="no-print">
-    <h1>Cut and carry</h1>
+    <h1>Gear list</h1>
     {#if data.sets.length === 0}
       <p>
         Nothing is planned or prepared. <a class="link" href="/bench">Place a set</a>, or

@@ -14,10 +14,10 @@
   const link = (id: string): string => `/bench/catalogue/${id}${data.station ? `?station=${data.station.id}` : ''}`;
 </script>
 
-<svelte:head><title>Types of set · Bench · Zaprud</title></svelte:head>
+<svelte:head><title>Set types · Bench · Zaprud</title></svelte:head>
 
 <div class="page">
-  <h1>Types of set{data.station ? ` for ${data.station.text}` : ''}</h1>
+  <h1>Set types{data.station ? ` for ${data.station.text}` : ''}</h1>
   <form method="GET" class="ask">
     {#if data.station}<input type="hidden" name="station" value={data.station.id} />{/if}
     <SelectField

@@ -5,7 +5,7 @@
   let { data, form } = $props();
 </script>
 
-<svelte:head><title>Place a set · Zaprud</title></svelte:head>
+<svelte:head><title>New set · Zaprud</title></svelte:head>
 
 {#key data.bench.type + data.bench.station.id}
   <BenchForm

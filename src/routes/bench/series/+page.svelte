@@ -9,10 +9,10 @@
   const error = (name: string): string | undefined => kept?.errors?.[name];
 </script>
 
-<svelte:head><title>A series like {data.model} · Bench · Zaprud</title></svelte:head>
+<svelte:head><title>Copy {data.model} · Bench · Zaprud</title></svelte:head>
 
 <div class="page">
-  <h1>A series like {data.model}</h1>
+  <h1>Copy {data.model}</h1>
   <p>{data.type}: one row a place, with what is measured there. They are planned; each goes live at the bench, with its arming check.</p>
   <Problem text={kept?.problem} />
   <form method="POST" class="mt-3" use:enhance={keeping}>

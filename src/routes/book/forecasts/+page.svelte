@@ -25,11 +25,11 @@
   </table>
 {/snippet}
 
-<svelte:head><title>How good the forecasts were · Zaprud</title></svelte:head>
+<svelte:head><title>Forecast accuracy · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/book">Book</a></p>
-  <h1>How good the forecasts were</h1>
+  <h1>Forecast accuracy</h1>
   <p class="answer">{data.sentence}</p>
   <p class="quiet">
     {data.kept} forecasts are kept, each from a reading on. 8 in 10 readings should land in the shaded range. Limits after Clopper and Pearson

@@ -2,11 +2,11 @@
   let { data } = $props();
 </script>
 
-<svelte:head><title>How the sets stood in the water · Zaprud</title></svelte:head>
+<svelte:head><title>Water at each set · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/book">Book</a></p>
-  <h1>How the sets stood in the water</h1>
+  <h1>Water at each set</h1>
   <p class="quiet">Estimated between readings; gaps over 2 days stay blank (rule of thumb).</p>
   <table class="plain-table mt-3">
     <thead

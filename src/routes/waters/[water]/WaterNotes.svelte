@@ -11,7 +11,7 @@
 </script>
 
 <nav aria-label="This water">
-  <a class="btn" href="/waters/{water}/read">Guided readings</a>
+  <a class="btn" href="/waters/{water}/read">Scouting guides</a>
   <a class="btn" href="/waters/{water}/count">Counting</a>
   <a class="btn" href="/waters/{water}/ledger">Ledger</a>
   <a class="btn" href="/waters/plan?water={water}">Plan here</a>

@@ -53,11 +53,11 @@
   }
 </script>
 
-<svelte:head><title>Files in and out · Zaprud</title></svelte:head>
+<svelte:head><title>Import and export · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/waters">Waters</a></p>
-  <h1>Files in and out</h1>
+  <h1>Import and export</h1>
   {#if taken}<p role="status" class="mt-2">
       <b>{taken} taken into the record.</b>
       {page.url.searchParams.get('here')} were here already, {page.url.searchParams.get('refused')} refused.

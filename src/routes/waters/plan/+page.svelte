@@ -21,7 +21,7 @@
 <div class="page">
   <p class="no-print"><a class="link" href="/waters">Waters</a></p>
   <div class="head">
-    <h1>The plan for {plan.asked.species}</h1>
+    <h1>{plan.asked.species[0]?.toUpperCase()}{plan.asked.species.slice(1)} plan</h1>
     <div class="no-print flex gap-2"><a class="btn" href={sheet}>Printed sheet</a><PrintButton /></div>
   </div>
   {#if page.url.searchParams.has('taken')}<p role="status">

@@ -11,11 +11,11 @@
   const kept = $derived(form as Kept | null);
 </script>
 
-<svelte:head><title>Half-lives of sign · Zaprud</title></svelte:head>
+<svelte:head><title>How fast sign ages · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/waters">Waters</a></p>
-  <h1>Half-lives of sign</h1>
+  <h1>How fast sign ages</h1>
   <p class="quiet mb-3">
     Days after which a sign counts for half. The defaults are practice, no law of nature: set your own. An empty field takes the default.
     What speaks against use lowers it.

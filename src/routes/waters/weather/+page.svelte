@@ -35,7 +35,7 @@
 
 <div class="page">
   <p class="no-print"><a class="link" href="/waters">Waters</a></p>
-  <h1>Weather and tonight’s sets</h1>
+  <h1>Weather</h1>
   {#if taken}<p role="status"><b>{many(Number(taken), 'hour')} taken into the book.</b></p>{/if}
   <p class="quiet">
     {data.told ?? 'No weather is in the record yet: read the simulated station, or take a table of hours.'}{data.wind

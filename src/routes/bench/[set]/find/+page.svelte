@@ -8,7 +8,7 @@
 <svelte:head><title>Find {name} · Zaprud</title></svelte:head>
 
 <div class="page">
-  <h1>Find the trap of {name}</h1>
+  <h1>Find the trap: {name}</h1>
   <p>{data.type}, {data.place}. <b>Missing is mostly a catch.</b> Look in this order.</p>
   {#if data.set.hole}<p>Hole <b>{data.set.hole}</b>.</p>{/if}
   <FindTrap holds={data.holds} {name} system={data.who?.person.system ?? 'us'} />

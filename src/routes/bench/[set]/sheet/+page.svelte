@@ -30,7 +30,7 @@
     <PrintButton />
   </p>
   {#if data.saved}<p role="status"><b>Saved to the book.</b></p>{/if}
-  <h1>{name}: {data.again ? 'remake' : 'steps'}</h1>
+  <h1>{data.again ? 'Remake' : 'How to build'} {name}</h1>
   <p>{type.name}, {data.place}</p>
   <p>
     <b>Tie:</b>
@@ -70,7 +70,7 @@
   {/each}
 
   {#if !data.again}
-    <h2 class="mt-4">Cut and carry</h2>
+    <h2 class="mt-4">Gear list</h2>
     <CarryList items={data.carry} {system} />
     {#each data.poles as pole (pole.id)}
       <h3 class="mt-3">{pole.what}, one to ten, foot at the left</h3>

@@ -25,7 +25,7 @@
 
 <div class="page two">
   <section>
-    <p class="quiet"><a class="link" href="/bench/catalogue">Types of set</a></p>
+    <p class="quiet"><a class="link" href="/bench/catalogue">Set types</a></p>
     <h1>{type.name}</h1>
     <p class="idea">{inWords(type.idea, system)}</p>
     <SampleDrawing {type} view="eye" {system} bare={false} heading="Front view" />
@@ -70,7 +70,7 @@
         <dd>{inWords(type.school, system)}</dd>{/if}
       <dt>Goes wrong</dt>
       <dd>{inWords(type.faults.join(' '), system)}</dd>
-      <dt>Cut and carry</dt>
+      <dt>Gear list</dt>
       <dd><CarryList items={cutAndCarry(design, type.tools)} {system} /></dd>
     </dl>
     <h2 class="mt-4">In this order</h2>

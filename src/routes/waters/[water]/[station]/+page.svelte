@@ -49,7 +49,7 @@
           class="link"
           href="/bench/new?station={data.station.id}">Place one</a
         >.{/each}
-      <a class="link" href="/bench/catalogue?station={data.station.id}">Types of set for a {data.station.kind}</a>
+      <a class="link" href="/bench/catalogue?station={data.station.id}">Set types for a {data.station.kind}</a>
     </p>
 
     <SignTable signs={data.signs} camera={data.cameraNights} />

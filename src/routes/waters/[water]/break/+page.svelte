@@ -17,12 +17,12 @@
   const small = $derived(data.system === 'us' ? 'inches' : 'centimeters');
 </script>
 
-<svelte:head><title>What a break would do at {data.water.name} · Zaprud</title></svelte:head>
+<svelte:head><title>{data.water.name}: dam break · Zaprud</title></svelte:head>
 
 <div class="page">
   <p class="no-print"><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
   <div class="head">
-    <h1>What a break would do at {data.water.name}</h1>
+    <h1>{data.water.name}: dam break</h1>
     <PrintButton />
   </div>
   <p class="problem my-2">{data.caution}</p>

@@ -36,12 +36,12 @@
   }
 </script>
 
-<svelte:head><title>Counting at {data.water.name} · Zaprud</title></svelte:head>
+<svelte:head><title>{data.water.name}: colony · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
   <div class="head">
-    <h1>Counting at {data.water.name}</h1>
+    <h1>{data.water.name}: colony</h1>
     <form method="GET">
       <label
         >Species <select class="select" name="species" value={data.species} onchange={(e) => goto(`?species=${e.currentTarget.value}`)}>

@@ -15,11 +15,11 @@
   const fault = (name: string): string | undefined => kept?.errors?.[name];
 </script>
 
-<svelte:head><title>What fills and drains {data.water.name} · Zaprud</title></svelte:head>
+<svelte:head><title>{data.water.name}: inflow and outflow · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
-  <h1>What fills and drains {data.water.name}</h1>
+  <h1>{data.water.name}: inflow and outflow</h1>
   <p class="quiet">
     What is left empty is not calculated with. A pond that nothing drains is forecast from its own history of readings instead.
   </p>

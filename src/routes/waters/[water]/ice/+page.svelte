@@ -11,12 +11,12 @@
   const kept = $derived(form as Kept | null);
 </script>
 
-<svelte:head><title>Ice of {data.water.name} · Zaprud</title></svelte:head>
+<svelte:head><title>{data.water.name}: ice · Zaprud</title></svelte:head>
 
 <div class="page">
   <p class="no-print"><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
   <div class="head">
-    <h1>Ice of {data.water.name}</h1>
+    <h1>{data.water.name}: ice</h1>
     <PrintButton />
   </div>
   <p class="problem my-2">{data.caution}</p>

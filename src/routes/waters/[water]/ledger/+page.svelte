@@ -13,11 +13,11 @@
   const keptEarlier = $derived(kept && !keptSafe ? kept : null);
 </script>
 
-<svelte:head><title>Ledger of {data.water.name} · Zaprud</title></svelte:head>
+<svelte:head><title>{data.water.name}: history · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
-  <h1>Ledger of {data.water.name}</h1>
+  <h1>{data.water.name}: history</h1>
   {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book.</b></p>{/if}
   {#if data.safe}<p class="safe">{data.safe.text}</p>{/if}
   {#if data.site}<p class="quiet">{[data.site.endangered, data.site.users].filter(Boolean).join('. ')}</p>{/if}

@@ -17,12 +17,12 @@
   const clock = (ms: number): string => toField(new Date(ms), data.zone).replace('T', ' ');
 </script>
 
-<svelte:head><title>Levels of {data.water.name} · Zaprud</title></svelte:head>
+<svelte:head><title>{data.water.name}: water level · Zaprud</title></svelte:head>
 
 <div class="page">
   <p class="no-print"><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
   <div class="head">
-    <h1>Levels of {data.water.name}</h1>
+    <h1>{data.water.name}: water level</h1>
     <PrintButton />
   </div>
   {#if said('taken')}<p role="status"><b>{said('taken')} points of the logger are in the book.</b></p>{/if}
@@ -44,7 +44,7 @@
       </select></label
     >
     <button class="btn">Show</button>
-    <a class="link" href="/book/forecasts">How good the forecasts were</a>
+    <a class="link" href="/book/forecasts">Forecast accuracy</a>
   </form>
   {#if data.count === 0}
     <p class="sheet">Nothing was read here in {data.days} days. Save a reading on the water’s page, or take a logger’s file below.</p>

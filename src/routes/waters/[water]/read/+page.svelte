@@ -1,17 +1,17 @@
 <script lang="ts">
   let { data } = $props();
   const GUIDES = [
-    ['crossing', 'The crossing of a dam', 'The middle first, then both ends, each from below: which gap is the one they use.'],
-    ['lodge', 'The winter lodge', 'Is it live, where do its runs leave, and probe holes until the edge of the sticks is found.'],
-    ['brook', 'The walk of a brook', 'One tap a mark: bends, undercuts, roots, pools. At the end the best places, with reasons.'],
+    ['crossing', 'Find the crossover', 'The middle first, then both ends, each from below: which gap is the one they use.'],
+    ['lodge', 'Find runs under ice', 'Is it live, where do its runs leave, and probe holes until the edge of the sticks is found.'],
+    ['brook', 'Creek walk', 'One tap a mark: bends, undercuts, roots, pools. At the end the best places, with reasons.'],
   ] as const;
 </script>
 
-<svelte:head><title>Guided readings of {data.water.name} · Zaprud</title></svelte:head>
+<svelte:head><title>{data.water.name}: scouting guides · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
-  <h1>Guided readings</h1>
+  <h1>Scouting guides</h1>
   <ul class="guides">
     {#each GUIDES as [id, name, about] (id)}
       <li><a class="link font-bold" href="/waters/{data.water.id}/read/{id}">{name}</a><br /><span class="quiet">{about}</span></li>

@@ -18,7 +18,7 @@
   );
 </script>
 
-<svelte:head><title>Sheet for {data.water.name} · Zaprud</title></svelte:head>
+<svelte:head><title>Field sheet, {data.water.name} · Zaprud</title></svelte:head>
 
 <div class="page">
   <p class="no-print"><a class="link" href="/waters/plan">The plan</a></p>

@@ -13,7 +13,7 @@
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
-  const title = $derived(data.crossing ? 'The crossing of a dam' : data.lodge ? 'The winter lodge' : 'The walk of a brook');
+  const title = $derived(data.crossing ? 'Find the crossover' : data.lodge ? 'Find runs under ice' : 'Creek walk');
 </script>
 
 <svelte:head><title>{title}, {data.water.name} · Zaprud</title></svelte:head>

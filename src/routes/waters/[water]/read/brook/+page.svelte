@@ -22,11 +22,11 @@
   }
 </script>
 
-<svelte:head><title>The walk of a brook · Zaprud</title></svelte:head>
+<svelte:head><title>Creek walk · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/waters/{data.water.id}/read">{data.water.name}: guided readings</a></p>
-  <h1>The walk of a brook</h1>
+  <h1>Creek walk</h1>
   <p class="quiet">One tap a mark while walking; what was measured follows when there is a hand free.</p>
   <form method="POST" use:enhance={keeping}>
     <div class="taps" role="group" aria-label="Marks">

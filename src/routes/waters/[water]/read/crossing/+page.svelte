@@ -46,11 +46,11 @@
   }
 </script>
 
-<svelte:head><title>The crossing of a dam · Zaprud</title></svelte:head>
+<svelte:head><title>Find the crossover · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/waters/{data.water.id}/read">{data.water.name}: guided readings</a></p>
-  <h1>The crossing of a dam</h1>
+  <h1>Find the crossover</h1>
   <p class="quiet">
     Look at the middle first, then at both ends, each from below. Tick what is there; every gap is kept, the main one is marked.
   </p>

@@ -15,11 +15,11 @@
   const life = $derived(seen.length > 0 ? lodgeLife(seen, new Date(0)) : null);
 </script>
 
-<svelte:head><title>The winter lodge · Zaprud</title></svelte:head>
+<svelte:head><title>Find runs under ice · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/waters/{data.water.id}/read">{data.water.name}: guided readings</a></p>
-  <h1>The winter lodge</h1>
+  <h1>Find runs under ice</h1>
   <p class="problem my-3">{ICE_CAUTION}</p>
   <form method="POST" class="two" use:enhance={keeping}>
     <div class="sheet">
