@@ -46,7 +46,7 @@
     stroke-width="2"
     stroke-dasharray="3 3"
   />
-  <text x={plan.device[0]} y={plan.device[1] + 22} text-anchor="middle" font-size="13">stood here</text>
+  <text x={plan.device[0]} y={plan.device[1] + 22} text-anchor="middle" font-size="13" class="halo">stood here</text>
   <path d="M{plan.anchor[0]} {plan.anchor[1] - 9}v18M{plan.anchor[0] - 9} {plan.anchor[1]}h18" stroke="var(--stick)" stroke-width="4" />
   {#each plan.spots as spot (spot.n)}
     <circle cx={spot.x} cy={spot.y} r="12" fill="var(--paper)" stroke="var(--ink)" stroke-width="1.6" />
@@ -57,5 +57,10 @@
 <style>
   text {
     fill: var(--ink);
+  }
+  .halo {
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3px;
   }
 </style>
