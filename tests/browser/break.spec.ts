@@ -50,7 +50,7 @@ test('the break designer, both ways: what a break does to every set, and how lar
   await page.getByLabel('Level wanted').fill('28 in');
   await page.getByLabel('At', { exact: true }).fill('2026-11-25T16:30');
   await page.getByRole('button', { name: 'Calculate' }).click();
-  const answer = page.getByText(/^In 11 h 0\d min: To keep 28 in: at most .* wide\. To be down at 28 in: at least .* wide\.$/);
+  const answer = page.getByText(/^In 11 h 0\d min from now\. To keep 28 in: at most .* wide\. To be down at 28 in: at least .* wide\.$/);
   await expect(answer).toBeVisible();
   const most = /at most ([^ ]+ in) wide/.exec((await answer.textContent()) ?? '')?.[1] ?? '';
   await page.getByLabel('Width at the water', { exact: true }).fill(most);
