@@ -6,6 +6,8 @@ export default defineConfig({
   workers: 3,
   retries: 0,
   timeout: 60_000,
+  // three programs, each with a database of its own, begin at once on two cores
+  expect: { timeout: 15_000 },
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },
