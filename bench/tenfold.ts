@@ -4,7 +4,7 @@ import type { Knex } from 'knex';
 async function bookOf(db: Knex, entries: number): Promise<void> {
   await db.raw(
     `insert into entry (id, crew_id, kind, subject, occurred_at, recorded_at, by, withdrawn, reason, body, body_hash, version)
-     select gen_random_uuid(), crew_id, kind, md5(subject::text || n)::uuid, occurred_at - interval '1 year' * (1 + n % 9), recorded_at, by, withdrawn, reason, body, body_hash, version
+     select gen_random_uuid(), crew_id, kind, md5('book' || subject || n)::uuid, occurred_at - interval '1 year' * (1 + n % 9), recorded_at, by, withdrawn, reason, body, body_hash, version
      from entry, generate_series(1, (select ? / count(*) from entry)::int) as n`,
     [entries],
   );

@@ -6,7 +6,8 @@ import { buildDemo } from '../../db/demo/build';
 import { demoState, loadDemo } from '../../db/demo/load';
 import { migrate, wipe } from '../../db/migrate';
 import { connect } from '#server/database';
-import { checks, lastLooks } from '#server/repositories/checks';
+import { checks, askLastLooks } from '#server/repositories/checks';
+import { answer } from '#server/repositories/asked';
 import { entryOf, log, versionOf, type Entry } from '#server/repositories/entries';
 import { devices } from '#server/repositories/gear';
 import { gauges, stations, waters, whoIs } from '#server/repositories/places';
@@ -355,9 +356,9 @@ describe('what the rooms read', () => {
     const set = await bySetNumber(27);
     const visit = untouched(set, '2026-11-25T11:15:00.000Z');
     visit.devices = visit.devices.map((d) => ({ ...d, outcome: 'not reached', searched: 'water over the waders' }));
-    const before = await lastLooks(db, crew, line?.id ?? '', NOW);
+    const before = await answer(db, askLastLooks(db, crew, line?.id ?? '', NOW));
     await record(db, entry('check', visit));
-    assert.deepEqual(await lastLooks(db, crew, line?.id ?? '', NOW), before);
+    assert.deepEqual(await answer(db, askLastLooks(db, crew, line?.id ?? '', NOW)), before);
   });
   it('a set with its settings and stays as it was written', async () => {
     const set = await bySetNumber(22);

@@ -97,8 +97,7 @@ export function iceCourse(start: Measured, growth: Growth, hours: readonly Weath
   const points: IceCourse[] = [{ at: start.at, low: low * factor, middle: middle * factor, high: high * factor }];
   for (let at = start.at; at < until; at += step) {
     const to = Math.min(at + step, until);
-    const own = hours.filter((h) => h.at + 3_600_000 > at && h.at < to);
-    const [fdd, tdd] = [freezingDegreeDays(own, at, to), thawingDegreeDays(own, at, to)];
+    const [fdd, tdd] = [freezingDegreeDays(hours, at, to), thawingDegreeDays(hours, at, to)];
     low = thawed(grown(low, growth.low, fdd), THAW.high, tdd);
     middle = thawed(grown(middle, growth.middle, fdd), (THAW.low + THAW.high) / 2, tdd);
     high = thawed(grown(high, growth.high, fdd), THAW.low, tdd);

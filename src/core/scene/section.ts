@@ -91,14 +91,17 @@ export function sectionScene(input: SectionInput): SectionScene {
   const { system } = frame;
   const ground = bedLine(water, stations);
   const far = Math.max(...ground.map(([along]) => along), ...stations.map((s) => s.along), feet(60));
-  const free = stations.filter((s) => !views.some((v) => v.station.id === s.id));
+  const taken = new Set(views.map((v) => v.station.id));
+  const free = stations.filter((s) => !taken.has(s.id));
   const places = [...new Set([...views.map((v) => v.station), ...free].map((s) => s.along))].sort((a, b) => a - b);
   const width = input.size.columns ? LEFT + Math.max(places.length, 3) * PITCH + 30 : input.size.width * (input.zoom ?? 1);
   const size = { width, height: input.size.height };
   const right = input.size.columns ? 0 : RIGHT;
   const xOf = (along: number): number =>
     input.size.columns ? columnOf(places, far, along) : LEFT + (along / far) * (width - RIGHT - LEFT - 40);
-  const marks = labelled([...views.map((v) => ({ ...v, along: v.station.along })), ...free], xOf, width - right);
+  const marks = keptLabels(views, stations, width, () =>
+    labelled([...views.map(({ number, name, station }) => ({ number, name, along: station.along })), ...free], xOf, width - right),
+  );
   const rows = Math.max(1, ...marks.map((m) => m.label.row + 1));
   const top = 12 + rows * ROW;
   const [low, high] = range(ground, stations, views, levels);
@@ -232,10 +235,22 @@ interface Named {
   along: number;
 }
 
-function labelled(things: Named[], xOf: (along: number) => number, to: number): { label: PlacedLabel; full: string }[] {
+function labelled(things: Named[], xOf: (along: number) => number, to: number): Labels {
   const full = things.map((t) => `${t.number} ${t.name}`);
   const labels = things.map((t, i) => ({ text: fitted(full[i] ?? '', LABEL_SIZE, 170), at: xOf(t.along) }));
   return placeLabels(labels, LABEL_SIZE, { from: 4, to }, 16).map((label, i) => ({ label, full: full[i] ?? '' }));
+}
+
+type Labels = { label: PlacedLabel; full: string }[];
+const KEPT = new WeakMap<SetView[], { stations: Station[]; width: number; labels: Labels }>();
+
+/** Labels stand where they stood while only the level moves. */
+function keptLabels(views: SetView[], stations: Station[], width: number, place: () => Labels): Labels {
+  const known = KEPT.get(views);
+  if (known?.stations === stations && known.width === width) return known.labels;
+  const labels = place();
+  KEPT.set(views, { stations, width, labels });
+  return labels;
 }
 
 /** The bed from the drawn profile and every measured station, along and elevation, m. */
@@ -257,30 +272,35 @@ function bedLine(water: Pick<WaterBody, 'profile'>, stations: Station[]): [numbe
     : all;
 }
 
+/** The bed at a place of the shore, linear between the points of its line, held at its ends. */
 function bedAt(ground: [number, number][], along: number): number {
-  const after = ground.findIndex(([a]) => a >= along);
-  if (after <= 0) return ground[Math.max(after, 0) === 0 && after === 0 ? 0 : ground.length - 1]?.[1] ?? 0;
-  const [a, b] = [ground[after - 1], ground[after]];
-  if (!a || !b) return 0;
+  let [low, high] = [0, ground.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((ground[middle] as [number, number])[0] < along) low = middle + 1;
+    else high = middle;
+  }
+  const [a, b] = [ground[low - 1], ground[low]];
+  if (!a || !b) return (a ?? b)?.[1] ?? 0;
   return a[1] + ((along - a[0]) / (b[0] - a[0] || 1)) * (b[1] - a[1]);
 }
 
+/** The lowest and the highest thing that is drawn, with some room. */
 function range(ground: [number, number][], stations: Station[], views: SetView[], levels: Water): [number, number] {
-  const parts = views.flatMap((v) =>
-    v.layout.parts
-      .filter((p) => p.device)
-      .flatMap((p) => {
-        const z = bottomAt(p, levels.known);
-        return z === null ? [] : [z, z + p.height];
-      }),
-  );
-  const all = [
-    ...ground.map(([, z]) => z),
-    ...stations.flatMap((s) => (s.crest === null ? [] : [s.crest])),
-    ...parts,
-    ...Object.values(levels.known),
-  ];
-  return [Math.min(...all) - 5 * INCH, Math.max(...all) + 5 * INCH];
+  let [low, high] = [Infinity, -Infinity];
+  const reach = (bottom: number, top = bottom): void => {
+    low = Math.min(low, bottom);
+    high = Math.max(high, top);
+  };
+  for (const point of ground) reach(point[1]);
+  for (const { crest } of stations) if (crest !== null) reach(crest);
+  for (const level of Object.values(levels.known)) reach(level);
+  for (const { layout } of views)
+    for (const part of layout.parts) {
+      const z = part.device ? bottomAt(part, levels.known) : null;
+      if (z !== null) reach(z, z + part.height);
+    }
+  return [low - 5 * INCH, high + 5 * INCH];
 }
 
 const DEVICE_KINDS: readonly PartKind[] = ['jaws', 'pan', 'loop'];

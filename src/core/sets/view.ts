@@ -4,7 +4,9 @@ import { setDeadline } from '../time/deadline';
 import type { Follows } from '../water/ownLevel';
 import type { Layout } from '../water/layout';
 import { setTypeOf } from './catalogue';
-import { laidAt, layOut, type DeviceView, type SetView } from './standing';
+import { laidAt, layOut, type DeviceView, type Laid, type SetView } from './standing';
+import { remembered } from '../remembered';
+import type { System } from '../units/factors';
 import { plainFrame, type Frame } from '../units/frame';
 import type { Surfaces } from '../water/levelAt';
 
@@ -26,6 +28,9 @@ export interface ViewContext {
 
 /** What states, section and remedies need of a design; its drawings are made where they are shown. */
 const lean = ({ parts, ground, needs, free, findings }: Layout): Layout => ({ parts, ground, needs, free, findings });
+
+/** A set that was laid so lies so at every request: it is laid out once. */
+const laidOut = remembered((type: string, laid: Laid, system: System): Layout => lean(layOut(setTypeOf(type), laid, system)), 4000);
 
 /** A set of the record as the rooms show it: laid out, with its devices, its last look and its deadline. */
 export function setView(set: TrapSet, { line, stations, follows, iceFactors, shed, looks, surfaces, now, frames }: ViewContext): SetView {
@@ -52,7 +57,7 @@ export function setView(set: TrapSet, { line, stations, follows, iceFactors, she
     iceFactor: iceFactors[station.id] ?? 1,
     devices,
     then: laid.then,
-    layout: lean(layOut(type, laid, system)),
+    layout: laidOut(set.type, laid, system),
     deadline: deadline && deadline.toISOString(),
     lastLook: lastLooks.length === 0 ? null : new Date(Math.min(...lastLooks.map(Number))).toISOString(),
   };

@@ -67,7 +67,7 @@ export function intersect(a: Interval[], b: Interval[]): Interval[] {
 }
 
 /** Where all needs hold along one axis; null when another axis is not known. */
-export function levelBands(needs: Need[], parts: Part[], axis: Axis, known: Known): Interval[] | null {
+export function levelBands(needs: readonly Need[], parts: Part[], axis: Axis, known: Known): Interval[] | null {
   let bands = EVERYWHERE;
   for (const need of needs) {
     const own = needBand(need, parts, axis, known);
@@ -79,6 +79,13 @@ export function levelBands(needs: Need[], parts: Part[], axis: Axis, known: Know
 
 /** The interval that holds a level, otherwise the nearest; null when there is none. */
 export function bandNear(bands: Interval[], level: number): Interval | null {
-  const distance = ({ min, max }: Interval) => Math.max(min - level, level - max, 0);
-  return [...bands].sort((a, b) => distance(a) - distance(b))[0] ?? null;
+  let best: Interval | null = null;
+  let nearest = Infinity;
+  for (const band of bands) {
+    const distance = Math.max(band.min - level, level - band.max, 0);
+    if (best && distance >= nearest) continue;
+    best = band;
+    nearest = distance;
+  }
+  return best;
 }

@@ -15,15 +15,26 @@ function looked(course: readonly CoursePoint[], from: number, to: number): numbe
   return Array.from({ length: looks + 1 }, (_, i) => levelOn(course, from + ((to - from) * i) / looks));
 }
 
-function share(levels: readonly number[], { min, max }: Interval, by = 0): number {
-  let inside = 0;
-  for (const level of levels) if (level >= min + by - 1e-9 && level <= max + by + 1e-9) inside += 1;
-  return inside / levels.length;
+const rising = (levels: readonly number[]): number[] => [...levels].sort((a, b) => a - b);
+
+/** How many of rising levels lie under a value. */
+function under(levels: readonly number[], value: number): number {
+  let [low, high] = [0, levels.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((levels[middle] as number) < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
+
+/** Share of rising levels that lie in a band moved up by `by`; a nanometre outside is inside. */
+const share = (levels: readonly number[], { min, max }: Interval, by = 0): number =>
+  Math.max(0, under(levels, max + by + 1.001e-9) - under(levels, min + by - 1e-9)) / levels.length;
 
 /** Share of a time, 0 to 1, during which a course lies in a band; the course is looked at every ten minutes. */
 export const shareInBand = (course: readonly CoursePoint[], band: Interval, from: number, to: number): number =>
-  share(looked(course, from, to), band);
+  share(rising(looked(course, from, to)), band);
 
 /**
  * The change of height that keeps a device in its band longest until a time: most of it on the middle course, then on the low and the high one, then the smallest, in steps of ¼ in.
@@ -33,7 +44,7 @@ export const shareInBand = (course: readonly CoursePoint[], band: Interval, from
  */
 export function bestShift(courses: Courses, band: Interval, from: number, to: number, room: number | null): { by: number; share: number } {
   const down = Math.min(FURTHEST, room ?? FURTHEST);
-  const [low, middle, high] = [courses.low, courses.middle, courses.high].map((course) => looked(course, from, to)) as [
+  const [low, middle, high] = [courses.low, courses.middle, courses.high].map((course) => rising(looked(course, from, to))) as [
     number[],
     number[],
     number[],

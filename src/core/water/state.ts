@@ -2,11 +2,12 @@ import { INCH, type System } from '../units/factors';
 import { levelText, type Frame } from '../units/frame';
 import { printLength, printLevel } from '../units/length';
 import { spanText } from '../time/localTime';
-import { bandNear, levelBands, type Interval } from './band';
-import { axisOf, type Free, type Layout } from './layout';
+import { bandNear, type Interval } from './band';
+import { judged, keptBands, type Judged } from './keptBands';
+import type { Free, Layout } from './layout';
 import type { Axis, Known } from './levels';
 import { heightAt, targetHeight, verdictAt, type Need, type Verdict } from './need';
-import { bottomAt, raised, type Part } from './part';
+import { bottomAt, type Part } from './part';
 
 /** A level older than this, without a forecast, no longer says how a set stands. [practice] */
 export const READING_LASTS = 24 * 3_600_000;
@@ -48,60 +49,59 @@ export const nearMargin = ({ min, max }: Interval): number => Math.min(INCH, (ma
  * @param frame in what its sentence is read
  */
 export function deviceState(layout: Layout, device: string, water: Water, frame: Frame): DeviceState {
-  const needs = layout.needs.filter((need) => need.device === device);
-  const axis = axisOf(layout, device);
+  const own = judged(layout, device);
+  const { needs, axis } = own;
   const level = water.known[axis] ?? null;
-  const unread: DeviceState = {
-    device,
-    verdict: 'unknown',
-    axis,
-    level,
-    band: null,
-    label: 'no reading',
-    sentence: '',
-    remedy: '',
-    spare: null,
-    moveBy: 0,
-  };
-  if (needs.length === 0) return { ...unread, verdict: 'fine', label: 'working', sentence: 'No water level stops it.' };
-  if (level === null) return { ...unread, sentence: `No reading yet ${axis === 'tail' ? 'below the dam' : 'here'}. Read the gauge.` };
-  const bands = levelBands(needs, layout.parts, axis, water.known);
-  const band = bands && bandNear(bands, level);
-  if (!bands) return { ...unread, sentence: 'The ice here was never measured. Save a measurement.' };
-  if (!band) return { ...unread, sentence: noLevelText(needs) };
+  if (needs.length === 0) return told(own, level, null, 'fine', 'working', 'No water level stops it.');
+  if (level === null) return unread(own, level, `No reading yet ${axis === 'tail' ? 'below the dam' : 'here'}. Read the gauge.`);
+  const bands = keptBands(own, water.known);
+  if (!bands) return unread(own, level, 'The ice here was never measured. Save a measurement.');
+  const band = bandNear(bands, level);
+  if (!band) return unread(own, level, noLevelText(needs));
   const age = water.age[axis] ?? 0;
-  if (age > READING_LASTS) {
-    return {
-      ...unread,
-      band,
-      sentence: `The last reading is ${spanText(age)} old. Works at ${bandText(band, frame, axis)}.`,
-    };
-  }
-  const spare = Math.min(level - band.min, band.max - level);
-  const state = { ...unread, band, spare: Number.isFinite(spare) ? spare : null };
+  if (age > READING_LASTS)
+    return unread(own, level, `The last reading is ${spanText(age)} old. Works at ${bandText(band, frame, axis)}.`, band);
   for (const need of needs) {
     const height = heightAt(need, layout.parts, water.known);
     const verdict = height === null ? null : verdictAt(need, layout.parts, height);
-    if (height !== null && verdict) return brokenState({ ...state, verdict }, need, height, layout, water, frame);
+    if (height !== null && verdict)
+      return broken(told(own, level, band, verdict, labelOf(verdict, height), ''), { own, need, height, water, frame });
   }
-  return goodState(state, band, level, age, frame);
+  return good(told(own, level, band, 'fine', 'working', ''), band, level, frame);
 }
 
-function goodState(state: DeviceState, band: Interval, level: number, age: number, frame: Frame): DeviceState {
-  const { axis } = state;
+/** A state without a way out. */
+function told(
+  { device, axis }: Judged,
+  level: number | null,
+  band: Interval | null,
+  ...[verdict, label, sentence]: [verdict: Verdict, label: string, sentence: string]
+): DeviceState {
+  return { device, verdict, axis, level, band, label, sentence, remedy: '', spare: null, moveBy: 0 };
+}
+
+const unread = (own: Judged, level: number | null, sentence: string, band: Interval | null = null): DeviceState =>
+  told(own, level, band, 'unknown', 'no reading', sentence);
+
+/** The state with its distance from the nearest end of its band. */
+function spared(state: DeviceState, { min, max }: Interval, level: number): DeviceState {
+  const spare = Math.min(level - min, max - level);
+  if (Number.isFinite(spare)) state.spare = spare;
+  return state;
+}
+
+function good(state: DeviceState, band: Interval, level: number, frame: Frame): DeviceState {
+  const works = `Works at ${bandText(band, frame, state.axis)}.`;
   const down = level - band.min;
   const up = band.max - level;
   const left = Math.min(down, up);
+  state.sentence = works;
   if (left < nearMargin(band) - 1e-9) {
-    const way = down < up ? 'falls' : 'rises';
-    return {
-      ...state,
-      verdict: 'nearEdge',
-      label: 'near the limit',
-      sentence: `Fails if the water ${way} ${printLength(left, frame.system)}. Works at ${bandText(band, frame, axis)}.`,
-    };
+    state.verdict = 'nearEdge';
+    state.label = 'near the limit';
+    state.sentence = `Fails if the water ${down < up ? 'falls' : 'rises'} ${printLength(left, frame.system)}. ${works}`;
   }
-  return { ...state, verdict: 'fine', label: 'working', sentence: `Works at ${bandText(band, frame, axis)}.` };
+  return spared(state, band, level);
 }
 
 /** `14 in to spare`, `6¾ in out`: how far the level is from the nearest end of the band. */
@@ -127,15 +127,26 @@ function noLevelText(needs: readonly Need[]): string {
 
 export const surfaceWord = (axis: Axis): string => (axis === 'tail' ? 'tailwater' : axis === 'pond' ? 'water' : 'ice');
 
-function brokenState(state: DeviceState, need: Need, height: number, layout: Layout, water: Water, frame: Frame): DeviceState {
+/** A need that does not hold, with all that its sentence and its way out are made from. */
+interface Unmet {
+  own: Judged;
+  need: Need;
+  height: number;
+  water: Water;
+  frame: Frame;
+}
+
+function broken(state: DeviceState, unmet: Unmet): DeviceState {
+  const { need, height, water, frame } = unmet;
   const { axis } = state;
   const band = state.band ?? { min: -Infinity, max: Infinity };
-  const label = labelOf(state.verdict, height);
-  const fact = factOf(state.verdict, need, height, frame.system);
-  const now = `${water.atMost[axis] ? 'at most ' : ''}${levelText(state.level ?? 0, frame, axis)}`;
-  const wants = `Works at ${bandText(band, frame, axis)}; now ${now}.`;
-  const { remedy, moveBy } = remedyOf(need, height, layout, water, axis, frame);
-  return { ...state, label, sentence: `${fact} ${wants}`, remedy, moveBy };
+  const level = state.level ?? 0;
+  const now = `${water.atMost[axis] ? 'at most ' : ''}${levelText(level, frame, axis)}`;
+  state.sentence = `${factOf(state.verdict, need, height, frame.system)} Works at ${bandText(band, frame, axis)}; now ${now}.`;
+  const { remedy, moveBy } = remedyOf(unmet);
+  state.remedy = remedy;
+  state.moveBy = moveBy;
+  return spared(state, band, level);
 }
 
 function labelOf(verdict: Verdict, height: number): string {
@@ -166,30 +177,26 @@ function factOf(verdict: Verdict, need: Need, height: number, system: System): s
 /** The quarter inch, in which a change is told. */
 const STEP = INCH / 4;
 
-function remedyOf(need: Need, height: number, layout: Layout, water: Water, axis: Axis, frame: Frame): { remedy: string; moveBy: number } {
+function remedyOf({ own, need, height, water, frame }: Unmet): { remedy: string; moveBy: number } {
+  const { layout, axis } = own;
   const { system } = frame;
+  const none = (remedy: string) => ({ remedy, moveBy: 0 });
+  const part = layout.parts.find((p) => p.id === need.of.part);
+  if (part?.kind === 'slideStop') return none('Move the stop to deeper water, or change to a live hold.');
   const free = layout.free.find((f) => f.device === need.device);
-  if (layout.parts.some((p) => p.id === need.of.part && p.kind === 'slideStop'))
-    return { remedy: 'Move the stop to deeper water, or change to a live hold.', moveBy: 0 };
-  const ownPart = layout.parts.some((p) => p.id === need.of.part && p.device === need.device);
-  if (!free || !ownPart) return { remedy: '', moveBy: 0 };
+  if (!free || part?.device !== need.device) return none('');
   const wanted = Math.round((targetHeight(need, layout.parts) - height) / STEP) * STEP;
-  const room = roomBelow(free, layout, water.known);
-  if (wanted < 0 && room !== null && room < STEP) return { remedy: 'Already on the bottom: dig, or move it to deeper water.', moveBy: 0 };
-  const short = wanted < 0 && room !== null && -wanted > room;
-  const moveBy = short ? -Math.floor(room / STEP + 1e-6) * STEP : wanted;
-  const parts = layout.parts.map((p) => (p.device === need.device ? raised(p, moveBy) : p));
-  const own = layout.needs.filter((n) => n.device === need.device);
-  const bands = levelBands(own, parts, axis, water.known);
-  const band = bands && bandNear(bands, water.known[axis] ?? 0);
-  const order = `${moveBy < 0 ? free.say.down : free.say.up} ${printLength(Math.abs(moveBy), system)}`;
+  const room = wanted < 0 ? roomBelow(free, layout, water.known) : null;
+  if (room !== null && room < STEP) return none('Already on the bottom: dig, or move it to deeper water.');
+  const moveBy = room !== null && -wanted > room ? -Math.floor(room / STEP + 1e-6) * STEP : wanted;
   const level = water.known[axis] ?? 0;
-  if (!band || level < band.min || level > band.max) {
-    return {
-      remedy: `It can go down only ${printLength(Math.abs(moveBy), system)}; needs ${printLength(Math.abs(wanted), system)}. Move it to deeper water.`,
-      moveBy: 0,
-    };
-  }
+  const bands = keptBands(own, water.known, moveBy);
+  const band = bands && bandNear(bands, level);
+  if (!band || level < band.min || level > band.max)
+    return none(
+      `It can go down only ${printLength(Math.abs(moveBy), system)}; needs ${printLength(Math.abs(wanted), system)}. Move it to deeper water.`,
+    );
+  const order = `${moveBy < 0 ? free.say.down : free.say.up} ${printLength(Math.abs(moveBy), system)}`;
   return { remedy: `${order}. Then works at ${bandText(band, frame, axis)}.`, moveBy };
 }
 

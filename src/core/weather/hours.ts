@@ -15,12 +15,27 @@ export interface WeatherHour {
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
 
-/** Hours that touch a time, each with the share of it that does. */
+/** The first of rising hours that ends after a time. */
+function firstAfter(hours: readonly WeatherHour[], at: number): number {
+  let [low, high] = [0, hours.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((hours[middle] as WeatherHour).at + HOUR <= at) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** Hours that touch a time, each with the share of it that does; hours are in the order of time. */
 function within(hours: readonly WeatherHour[], from: number, to: number): [WeatherHour, number][] {
-  return hours.flatMap((h): [WeatherHour, number][] => {
-    const share = (Math.min(h.at + HOUR, to) - Math.max(h.at, from)) / HOUR;
-    return share > 0 ? [[h, share]] : [];
-  });
+  const found: [WeatherHour, number][] = [];
+  for (let i = firstAfter(hours, from); i < hours.length; i += 1) {
+    const hour = hours[i] as WeatherHour;
+    const share = (Math.min(hour.at + HOUR, to) - Math.max(hour.at, from)) / HOUR;
+    if (share <= 0) break;
+    found.push([hour, share]);
+  }
+  return found;
 }
 
 /** Frost of a time, °C·days: every hour under 0 °C counts with its cold. */

@@ -10,7 +10,7 @@ import { db } from './database';
 import { openings } from './repositories/scouting';
 import { iceAt } from '#core/ice/growth';
 import { freezingDegreeDays } from '#core/weather/hours';
-import { loadMoving } from './moving';
+import { movingOf } from './moving';
 import { factorAt } from './sheets';
 import { newId } from './newId';
 import { neighboursOf } from './oneSet';
@@ -128,7 +128,7 @@ function freeAs(like: TrapSet, season: Season, now: Date): Record<string, string
 /** The ice over a station now and, thick end of the forecast, at the next check, m; and the frost until then. */
 async function iceAhead(season: Season, station: Station, set: TrapSet | undefined, locals: App.Locals) {
   const sheet = season.sheets[station.water];
-  const { hours } = await loadMoving(locals, season);
+  const { hours } = movingOf(season, locals.now);
   const view = set && season.views.find((v) => v.id === set.id);
   const deadline = view?.deadline ? new Date(view.deadline) : null;
   const { now } = locals;

@@ -2,7 +2,7 @@ import { wholeMinute } from '#core/time/localTime';
 import { shownBy, type Hung } from '#core/water/gauge';
 import { trackOf } from '#core/water/track';
 import { db } from './database';
-import { loadMoving, type Outlook } from './moving';
+import { movingOf, type Outlook } from './moving';
 import { idBeside } from './newId';
 import { record } from './record/write';
 import { loadSeason } from './season';
@@ -28,7 +28,7 @@ export async function keepForecasts(locals: App.Locals, gauge: string, reading: 
   const season = await loadSeason(fresh);
   const board = season?.gauges.find((g) => g.id === gauge);
   if (!season || !board) return;
-  const outlook = (await loadMoving(fresh, season)).waters[board.water]?.[board.surface];
+  const outlook = movingOf(season, fresh.now).waters[board.water]?.[board.surface];
   if (!outlook) return;
   const id = idBeside(reading, 'forecast');
   await record(db(), {

@@ -7,12 +7,10 @@ import type { AreaTable, PondModel } from '#core/water/balance';
 import type { BreakShape } from '#core/water/outflow';
 import { amongForecasts, pondForecast, type Forecast } from '#core/water/pondForecast';
 import { levelAt } from '#core/water/levelAt';
-import { fitStream, streamForecast, type StreamFit } from '#core/water/streamForecast';
-import { merged, type WeatherHour } from '#core/weather/hours';
-import { db } from './database';
-import { weatherSince } from './repositories/moving';
-import { recentReadings, type ReadingsByGauge } from './repositories/readings';
-import { grounds, openings } from './repositories/scouting';
+import type { Reading } from '#core/water/series';
+import { fitStream, streamForecast, type RainHour, type StreamFit } from '#core/water/streamForecast';
+import type { WeatherHour } from '#core/weather/hours';
+import { remembered } from '#core/remembered';
 import type { Season } from './season';
 
 const HOUR = 3_600_000;
@@ -21,8 +19,6 @@ const DAY = 24 * HOUR;
 export const AHEAD = 72;
 /** A reading older than this begins no forecast. */
 const OLDEST = DAY;
-/** History that a stream is fitted to. */
-const HISTORY = 35 * DAY;
 /** After a mending a pond fills up; until then its history does not tell where it stands. */
 const REFILLS = 10 * DAY;
 /** What a millimetre of rain cuts off the sides of a break in soft fill, m. [practice] */
@@ -71,6 +67,30 @@ export type Lacking = 'area' | 'rise';
 /** What a pond of unknown size may have: from a fifth of an acre to five, and nothing to an inch of rise in a day. [practice] */
 const ASSUMED = { area: [800, 4000, 20_000], rise: [0, 0.01, 0.0254] };
 
+/** The dearest that a page asks: the same water balance gives the same course. */
+const forecastOf = remembered((model: PondModel, level: number): Forecast => pondForecast(model, level, AHEAD), 200);
+
+/** A stream from its last reading on, by its own history and the rain. */
+const streamOutlook = remembered(
+  (readings: readonly Reading[], rain: Rain, level: number, from: number): Outlook => {
+    const fit = fitStream(readings, rain.hours);
+    return { from: new Date(from), courses: streamForecast(fit, level, from, AHEAD, rain.hours), fit };
+  },
+  100,
+  (readings, rain, level, from) => `${readings.map((r) => `${r.at.getTime()} ${r.level} ${r.bound}`).join()} ${level} ${from} ${rain.key}`,
+);
+
+interface Rain {
+  hours: RainHour[];
+  key: string;
+}
+
+/** The wet hours, with what tells them from others. */
+function rainOf(hours: readonly WeatherHour[]): Rain {
+  const wet = hours.filter((h) => h.rain > 0).map(({ at, rain }) => ({ at, rain }));
+  return { hours: wet, key: wet.map((h) => `${h.at} ${h.rain}`).join() };
+}
+
 /** The forecast of a drained pond; where its area or its rise was never measured, of all ponds that it may be. */
 function drainedForecast(water: WaterBody, level: number, from: Date, context: PondContext): Outlook {
   const lacks: Lacking[] = [
@@ -82,7 +102,7 @@ function drainedForecast(water: WaterBody, level: number, from: Date, context: P
   const all = areas.flatMap((own) =>
     rises.flatMap((rise) => {
       const model = pondModel({ ...water, areas: own, rise }, level, from, context);
-      return model ? [pondForecast(model, level, AHEAD)] : [];
+      return model ? [forecastOf(model, level)] : [];
     }),
   );
   const called = { area: 'the area of the pond, not measured', rise: 'its rise in a day, not measured' };
@@ -165,7 +185,8 @@ export function pondModel(
   };
 }
 
-const loaded = new WeakMap<App.Locals, Promise<MovingAll>>();
+/** Seasons of one request share their readings, whichever of their sets were asked for. */
+const known = new WeakMap<Season['readings'], MovingAll>();
 
 export interface MovingAll {
   hours: WeatherHour[];
@@ -174,29 +195,23 @@ export interface MovingAll {
   open: Opening[];
 }
 
-/** Courses of every surface of the season that was read within a day, with the weather they rest on; loaded once a request. */
-export function loadMoving(locals: App.Locals, season: Season): Promise<MovingAll> {
-  const known = loaded.get(locals) ?? moving(locals, season);
-  loaded.set(locals, known);
-  return known;
+/** Courses of every surface of the season that was read within a day, with the weather they rest on; reckoned once a season that was loaded. */
+export function movingOf(season: Season, now: Date): MovingAll {
+  const found = known.get(season.readings) ?? moving(season, now);
+  known.set(season.readings, found);
+  return found;
 }
 
-async function moving({ who, now }: App.Locals, season: Season): Promise<MovingAll> {
-  const since = new Date(now.getTime() - HISTORY);
-  const [stretches, ground, stored, history] = await Promise.all([
-    weatherSince(db(), who.crew, since),
-    grounds(db(), who.crew),
-    openings(db(), who.crew),
-    recentReadings(db(), season.gauges, since, now),
-  ]);
-  const hours = merged(stretches);
-  const all = stored.map((o) => placedOpening(o, season.surfaces, now));
+function moving(season: Season, now: Date): MovingAll {
+  const { hours, ground, openings } = season;
+  const rain = rainOf(hours);
+  const all = openings.map((o) => placedOpening(o, season.surfaces, now));
   const open = all.filter((o) => Date.parse(o.opened) <= now.getTime() && (!o.mended || Date.parse(o.mended) > now.getTime()));
   const waters = Object.fromEntries(
     season.waters.map((water): [string, Moving] => {
-      const tail = streamOf(season, history, hours, water.id, 'tail', now);
+      const tail = streamOf(season, rain, water.id, 'tail', now);
       const own = open.filter((o) => o.water === water.id);
-      const byHistory = (): Moving => ({ pond: streamOf(season, history, hours, water.id, 'pond', now), tail });
+      const byHistory = (): Moving => ({ pond: streamOf(season, rain, water.id, 'pond', now), tail });
       // a pond that nothing drained of late holds its height by its own dam: its history tells how
       const mended = all.some((o) => o.water === water.id && o.mended && now.getTime() - Date.parse(o.mended) < REFILLS);
       if (water.kind !== 'pond' || (own.length === 0 && water.pipes.length === 0 && !mended)) return [water.id, byHistory()];
@@ -213,21 +228,12 @@ async function moving({ who, now }: App.Locals, season: Season): Promise<MovingA
   return { hours, waters, ground, open };
 }
 
-function streamOf(
-  season: Season,
-  history: ReadingsByGauge,
-  hours: WeatherHour[],
-  water: string,
-  surface: 'pond' | 'tail',
-  now: Date,
-): Outlook | null {
+function streamOf(season: Season, rain: Rain, water: string, surface: 'pond' | 'tail', now: Date): Outlook | null {
   const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
-  const readings = gauge ? (history[gauge.id] ?? []) : [];
+  const readings = gauge ? (season.readings[gauge.id] ?? []) : [];
   const last = levelAt(readings, now);
   if (last.how !== 'read' && last.how !== 'carried') return null;
   const age = last.how === 'read' ? 0 : last.age;
   if (age > OLDEST || (last.how === 'carried' && last.atMost)) return null;
-  const from = new Date(now.getTime() - age);
-  const fit = fitStream(readings, hours);
-  return { from, courses: streamForecast(fit, last.level, from.getTime(), AHEAD, hours), fit };
+  return streamOutlook(readings, rain, last.level, now.getTime() - age);
 }

@@ -1,4 +1,4 @@
-import type { Body, Device, Gauge, Line, TrapSet } from '#core/record/kinds';
+import type { Body, Device, Gauge, Ground, Ice, Line, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import type { WaterBody } from '#core/water/placed';
 import type { SetView } from '#core/sets/standing';
@@ -8,23 +8,25 @@ import { waterAt } from '#core/water/now';
 import type { Follows } from '#core/water/ownLevel';
 import type { Water } from '#core/water/state';
 import { iceAt } from '#core/ice/growth';
-import type { Ice } from '#core/record/kinds';
 import { momentsOf, placed } from '#core/stations/placed';
 import { plainFrame, type Frame } from '#core/units/frame';
 import type { System } from '#core/units/factors';
 import { zeroAt } from '#core/water/gauge';
 import type { Surfaces } from '#core/water/levelAt';
 import { placedWater } from '#core/water/placed';
+import { merged, type WeatherHour } from '#core/weather/hours';
 import { surfacesAt, type Moment } from './surfaces';
 import { db } from './database';
 import type { Written } from './record/upsert';
-import { factorAt, loadSheets, type Sheet } from './sheets';
-import { lastLooks } from './repositories/checks';
-import { devices, type DeviceWhere } from './repositories/gear';
-import { gauges, stations, waters } from './repositories/places';
-import { stationLevels } from './repositories/scouting';
+import { factorAt, iceSince, momentsOfIce, sheetsOf, type Sheet } from './sheets';
+import { together } from './repositories/asked';
+import { askLastLooks } from './repositories/checks';
+import { askIce, weatherSince } from './repositories/moving';
+import { askDevices, type DeviceWhere } from './repositories/gear';
+import { askGauges, askStations, askWaters } from './repositories/places';
+import { askGrounds, askOpenings, askStationLevels } from './repositories/scouting';
 import { recentReadings, type ReadingsByGauge } from './repositories/readings';
-import { currentLine, sets } from './repositories/sets';
+import { askSets, currentLine, setsOf } from './repositories/sets';
 
 /** The season under way, as every room begins from it. */
 export interface Season {
@@ -43,53 +45,83 @@ export interface Season {
   /** in what the reader reads the levels of each water */
   frames: Record<string, Frame>;
   shed: DeviceWhere[];
+  /** the readings that forecasts are fitted to, and the weather told since then */
   readings: ReadingsByGauge;
+  hours: WeatherHour[];
   /** ice of the frozen waters, by water, and all that was seen of ice */
   sheets: Record<string, Sheet>;
   ice: Ice[];
+  /** what was drawn on the map, and every break, newest first, as they are kept */
+  ground: Ground[];
+  openings: Written<Body<'opening'>>[];
   /** levels now, by water; the ice by its course */
   levels: Record<string, Water>;
 }
 
-const DAYS = 86_400_000;
+/** How far back readings and weather reach, that streams are fitted to; ms. */
+const HISTORY = 35 * 86_400_000;
+/** How far back a reading is told with who read it, ms. */
+const NAMED = 4 * 86_400_000;
 export const index = <T extends { id: string }>(list: T[]): Record<string, T> => Object.fromEntries(list.map((item) => [item.id, item]));
 
 /** Layout and page of one request ask for the same season: it is loaded once. */
-const loaded = new WeakMap<App.Locals, Map<string, Promise<Season | null>>>();
+const loaded = new WeakMap<App.Locals, Promise<Loaded | null>>();
+
+/** The season with all its sets, and how they are looked at. */
+interface Loaded {
+  season: Omit<Season, 'views'>;
+  viewOf: (set: TrapSet) => SetView;
+}
 
 /**
- * The season that is under way with its sets in the states asked for, and the readings of the last four days.
+ * The season that is under way with its sets in the states asked for, and the readings and the weather of the last five weeks.
  *
  * @returns null when no line was begun
  */
-export function loadSeason(locals: App.Locals, states: TrapSet['state'][] = ['planned', 'prepared', 'live']): Promise<Season | null> {
-  const own = loaded.get(locals) ?? new Map<string, Promise<Season | null>>();
-  loaded.set(locals, own);
-  const key = states.join();
-  const season = own.get(key) ?? load(locals, states);
-  own.set(key, season);
-  return season;
+export async function loadSeason(
+  locals: App.Locals,
+  states: readonly TrapSet['state'][] = ['planned', 'prepared', 'live'],
+): Promise<Season | null> {
+  const found = loaded.get(locals) ?? load(locals);
+  loaded.set(locals, found);
+  const all = await found;
+  if (!all) return null;
+  const sets = all.season.sets.filter((set) => states.includes(set.state));
+  return { ...all.season, sets, views: sets.map(all.viewOf) };
 }
 
-async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promise<Season | null> {
+async function load({ who, now }: App.Locals): Promise<Loaded | null> {
   const line = await currentLine(db(), who.crew);
   if (!line) return null;
-  const [all, storedPlaces, storedWaters, boards, shed, looks, depths] = await Promise.all([
-    sets(db(), who.crew, { line: line.id, states }),
-    stations(db(), who.crew),
-    waters(db(), who.crew),
-    gauges(db(), who.crew),
-    devices(db(), who.crew),
-    lastLooks(db(), who.crew, line.id, now),
-    stationLevels(db(), who.crew),
+  const { rows, settings, stays, ...asked } = await together(db(), {
+    ...askSets(db(), who.crew, { line: line.id }),
+    places: askStations(db(), who.crew),
+    waters: askWaters(db(), who.crew),
+    boards: askGauges(db(), who.crew),
+    shed: askDevices(db(), who.crew),
+    looks: askLastLooks(db(), who.crew, line.id, now),
+    depths: askStationLevels(db(), who.crew),
+    seen: askIce(db(), who.crew),
+    ground: askGrounds(db(), who.crew),
+    openings: askOpenings(db(), who.crew),
+  });
+  const { places: storedPlaces, waters: storedWaters, boards, shed, looks, depths, seen, ground, openings } = asked;
+  const all = setsOf({ rows, settings, stays });
+  const history = new Date(now.getTime() - HISTORY);
+  const [surfaces, readings, stretches] = await Promise.all([
+    surfacesAt(boards, [
+      ...momentsOfSets(all, storedPlaces),
+      ...momentsOfPlaces(storedPlaces, depths),
+      ...momentsOfIce(seen, storedWaters, now),
+    ]),
+    recentReadings(db(), boards, history, now, new Date(now.getTime() - NAMED)),
+    weatherSince(db(), who.crew, new Date(Math.min(history.getTime(), iceSince(seen, now).getTime()))),
   ]);
-  const surfacesFor = surfacesAt(boards, [...momentsOfSets(all, storedPlaces), ...momentsOfPlaces(storedPlaces, depths)]);
-  const readings = await recentReadings(db(), boards, new Date(now.getTime() - 4 * DAYS), now);
-  const surfaces = await surfacesFor;
+  const hours = merged(stretches);
   const places = storedPlaces.map((s) => placed(s, surfaces));
   const water = storedWaters.map((w) => placedWater(w, surfaces));
   const follows = followsBy(water, places, depths, surfaces);
-  const { sheets, seen } = await loadSheets(who.crew, now, water, boards);
+  const sheets = sheetsOf(seen, water, hours, surfaces, now);
   const iceFactors = Object.fromEntries(
     places.filter((s) => sheets[s.water]).map((s) => [s.id, factorAt(s, sheets[s.water], seen).factor]),
   );
@@ -106,10 +138,9 @@ async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promi
       return [id, sheet ? { ...levels, known: { ...levels.known, sheet: sheet.middle } } : levels];
     }),
   );
-  return {
+  const season = {
     line,
     sets: all,
-    views: all.map((set) => setView(set, context)),
     stations: places,
     follows,
     waters: water,
@@ -119,10 +150,20 @@ async function load({ who, now }: App.Locals, states: TrapSet['state'][]): Promi
     frames,
     shed,
     readings,
+    hours,
     sheets,
     ice: seen,
+    ground,
+    openings,
     levels,
   };
+  const views = new Map<string, SetView>();
+  const viewOf = (set: TrapSet): SetView => {
+    const view = views.get(set.id) ?? setView(set, context);
+    views.set(set.id, view);
+    return view;
+  };
+  return { season, viewOf };
 }
 
 /** When sets were laid: the levels they were measured from. */

@@ -1,13 +1,10 @@
 import { growthOf, iceAt, iceCourse, placeFactor, type Growth, type IceCourse, type Measured } from '#core/ice/growth';
-import type { Gauge, Ice } from '#core/record/kinds';
+import type { Ice } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
-import { elevationAt } from '#core/water/levelAt';
+import type { Surfaces } from '#core/water/levelAt';
 import type { WaterBody } from '#core/water/placed';
-import type { Reading } from '#core/water/series';
-import { merged } from '#core/weather/hours';
-import { db } from './database';
-import { iceSeen, weatherSince } from './repositories/moving';
-import { recentReadings } from './repositories/readings';
+import type { WeatherHour } from '#core/weather/hours';
+import type { Moment } from './surfaces';
 
 const DAY = 86_400_000;
 /** How far a sheet is grown ahead, ms. */
@@ -23,43 +20,49 @@ export interface Sheet {
   frozen: string;
 }
 
-/** The sheets of the crew's frozen waters, by water, calculated to three days ahead. */
-export async function loadSheets(
-  crew: string,
+/** Since when the weather counts for the ice: the first that was seen of it, at most four months. */
+export const iceSince = (seen: readonly Ice[], now: Date): Date =>
+  new Date(Math.max(Math.min(now.getTime(), ...seen.map((i) => Date.parse(i.at))), now.getTime() - 120 * DAY) - 2 * DAY);
+
+/** What was seen of a water's ice since it was last open. */
+function frozenOf(water: string, seen: readonly Ice[], now: Date): Ice[] {
+  const own = seen.filter((i) => i.water === water && i.station === null && Date.parse(i.at) <= now.getTime());
+  return own.slice(own.findLastIndex((i) => i.seen === 'open water') + 1);
+}
+
+/** When the waters froze over: the levels of then are compared with those of now. */
+export function momentsOfIce(seen: readonly Ice[], waters: readonly { id: string }[], now: Date): Moment[] {
+  return waters.flatMap(({ id }) => {
+    const [begun] = frozenOf(id, seen, now);
+    return begun ? [begun.at, now].map((at) => ({ water: id, surface: 'pond' as const, at })) : [];
+  });
+}
+
+/** The sheets of frozen waters, by water, calculated to three days ahead. */
+export function sheetsOf(
+  seen: readonly Ice[],
+  waters: readonly WaterBody[],
+  hours: readonly WeatherHour[],
+  surfaces: Surfaces,
   now: Date,
-  waters: WaterBody[],
-  gauges: Gauge[],
-): Promise<{ sheets: Record<string, Sheet>; seen: Ice[] }> {
-  const seen = await iceSeen(db(), crew);
-  if (seen.length === 0) return { sheets: {}, seen };
-  const first = Math.min(...seen.map((i) => Date.parse(i.at)));
-  const since = new Date(Math.max(first, now.getTime() - 120 * DAY) - 2 * DAY);
-  const [stretches, readings] = await Promise.all([weatherSince(db(), crew, since), recentReadings(db(), gauges, since, now)]);
-  const hours = merged(stretches);
+): Record<string, Sheet> {
   const sheets: Record<string, Sheet> = {};
   for (const water of waters) {
-    const own = seen.filter((i) => i.water === water.id && i.station === null && Date.parse(i.at) <= now.getTime());
-    const frozen = own.slice(own.findLastIndex((i) => i.seen === 'open water') + 1);
+    const frozen = frozenOf(water.id, seen, now);
     const [begun, last] = [frozen[0], frozen.at(-1)];
     if (!begun || !last) continue;
     const measured = frozen.map((i): Measured => ({ at: Date.parse(i.at), thickness: i.thickness }));
     const growth = growthOf(water.ice ?? 'lake', measured, hours);
-    const gauge = gauges.find((g) => g.water === water.id && g.surface === 'pond');
+    const [then, later] = [surfaces.at(water.id, 'pond', begun.at), surfaces.at(water.id, 'pond', now)];
     sheets[water.id] = {
       course: iceCourse({ at: Date.parse(last.at), thickness: last.thickness }, growth, hours, now.getTime() + AHEAD),
       growth,
       last,
       frozen: begun.at,
-      fell: gauge ? fellSince(readings[gauge.id] ?? [], new Date(begun.at), now) : null,
+      fell: then.how === 'unknown' || later.how === 'unknown' ? null : Math.max(0, then.level - later.level),
     };
   }
-  return { sheets, seen };
-}
-
-/** How far a water fell from its level at freeze-up to now, m; 0 when it rose. */
-function fellSince(readings: Reading[], then: Date, now: Date): number | null {
-  const [a, b] = [elevationAt(readings, then), elevationAt(readings, now)];
-  return a === null || b === null ? null : Math.max(0, a - b);
+  return sheets;
 }
 
 /** The sheet over a place now, against the open one: its own measurement, else by its kind. */

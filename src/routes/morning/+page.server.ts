@@ -14,7 +14,7 @@ import { frameOf, loadSeason, type Season } from '$lib/server/season';
 import { db } from '$lib/server/database';
 import { entryOf } from '$lib/server/repositories/entries';
 import { intents } from '$lib/server/repositories/scouting';
-import { loadMoving, type MovingAll } from '$lib/server/moving';
+import { movingOf, type MovingAll } from '$lib/server/moving';
 import { outlookOf, standingOf } from '$lib/server/outlook';
 import { isId } from '$lib/server/newId';
 import { undo } from '$lib/server/undo';
@@ -36,7 +36,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     change: changeAt(season, w.id, now),
     frame: frameOf(season, w.id, system),
   }));
-  const moving = await loadMoving(locals, season);
+  const moving = movingOf(season, locals.now);
   const rows = live.map((view) => row(season, view, moving, locals)).sort((a, b) => a.deadline.localeCompare(b.deadline));
   const deadlines = rows.map((r) => new Date(r.deadline));
   const start = latestStart(deadlines);

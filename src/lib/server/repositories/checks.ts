@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import type { Catch, Check, CheckedDevice } from '#core/record/kinds';
 import { Refusal } from '../record/refusal';
 import { upsert, type Owner } from '../record/upsert';
+import type { Asked } from './asked';
 
 /** Writes a visit with what it found at each device. */
 export async function putCheck(trx: Knex, body: Check, { crew, entry }: Owner): Promise<void> {
@@ -41,17 +42,23 @@ export async function putCheck(trx: Knex, body: Check, { crew, entry }: Owner): 
 export const removeCheck = (trx: Knex, id: string, { crew }: Owner) => trx('check_visit').where({ id, crew_id: crew }).delete();
 
 /** The last time each stay was really looked at, up to a moment. */
-export async function lastLooks(db: Knex, crew: string, line: string, until: Date): Promise<Record<string, Date>> {
-  const { rows } = await db.raw<{ rows: { stay_id: string; at: Date }[] }>(
+export const askLastLooks = (
+  db: Knex,
+  crew: string,
+  line: string,
+  until: Date,
+): Asked<{ stay_id: string; at: Date }, Record<string, Date>> => ({
+  query: db.raw(
     `select y.id as stay_id, c.at
      from trap_set s
      join stay y on y.set_id = s.id and y.live_to = 'infinity'
      cross join lateral (select at from check_device where stay_id = y.id and outcome <> 'not reached' and at <= :until order by at desc limit 1) c
      where s.crew_id = :crew and s.line_id = :line`,
     { crew, line, until },
-  );
-  return Object.fromEntries(rows.map(({ stay_id, at }) => [stay_id, at]));
-}
+  ),
+  times: ['at'],
+  read: (rows) => Object.fromEntries(rows.map(({ stay_id, at }) => [stay_id, at])),
+});
 
 interface Row {
   visit_id: string;

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { Device, Kit, Stock, StockMove } from '#core/record/kinds';
 import { upsert, type Owner } from '../record/upsert';
+import { answer, type Asked } from './asked';
 
 export const putDevice = (trx: Knex, device: Device, { crew, entry }: Owner) => upsert(trx, 'device', { ...device, entry_id: entry }, crew);
 
@@ -10,9 +11,11 @@ export interface DeviceWhere extends Device {
   set: { id: string; number: number; name: string } | null;
 }
 
+type DeviceRow = Device & { entry: string; set_id: string | null; set_number: number; set_name: string };
+
 /** The shed: every device, and the set in which it stands. */
-export async function devices(db: Knex, crew: string): Promise<DeviceWhere[]> {
-  const rows: (Device & { entry: string; set_id: string | null; set_number: number; set_name: string })[] = await db('device as d')
+export const askDevices = (db: Knex, crew: string): Asked<DeviceRow, DeviceWhere[]> => ({
+  query: db('device as d')
     .select(
       'd.id',
       'd.tag',
@@ -28,12 +31,14 @@ export async function devices(db: Knex, crew: string): Promise<DeviceWhere[]> {
     .leftJoin('stay as y', (join) => join.on('y.device_id', 'd.id').andOnVal('y.live_to', 'infinity'))
     .leftJoin('trap_set as s', 's.id', 'y.set_id')
     .where('d.crew_id', crew)
-    .orderBy('d.tag');
-  return rows.map(({ set_id, set_number, set_name, ...device }) => ({
-    ...device,
-    set: set_id ? { id: set_id, number: set_number, name: set_name } : null,
-  }));
-}
+    .orderBy('d.tag'),
+  read: (rows) =>
+    rows.map(({ set_id, set_number, set_name, ...device }) => ({
+      ...device,
+      set: set_id ? { id: set_id, number: set_number, name: set_name } : null,
+    })),
+});
+export const devices = (db: Knex, crew: string) => answer(db, askDevices(db, crew));
 
 export const putStock = (trx: Knex, stock: Stock, { crew, entry }: Owner) => upsert(trx, 'stock', { ...stock, entry_id: entry }, crew);
 export const putStockMove = (trx: Knex, { stock, set, ...own }: StockMove, { crew, entry }: Owner) =>

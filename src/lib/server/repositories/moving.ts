@@ -3,6 +3,7 @@ import type { ForecastBody, Ice, LoggedBody, WeatherBody } from '#core/record/ki
 import { elevationOf, type Hung } from '#core/water/gauge';
 import type { WeatherStretch } from '#core/weather/hours';
 import { upsert, type Owner, type Written } from '../record/upsert';
+import { answer, type Asked } from './asked';
 
 type Board = Hung & { id: string };
 
@@ -24,31 +25,49 @@ export async function putLogged(trx: Knex, { gauge, points, ...own }: LoggedBody
   );
 }
 
+type Told = WeatherStretch & { source: string; station: string };
+/** Weather by the entry that told it. An entry is never changed, so its hours are read from the database once. */
+const TOLD = new Map<string, Told>();
+const MOST_TOLD = 4000;
+
 /** Weather told since a time, oldest first. */
-export async function weatherSince(db: Knex, crew: string, since: Date): Promise<(WeatherStretch & { source: string; station: string })[]> {
-  const rows: { made: Date; hours: WeatherStretch['hours']; source: string; station: string }[] = await db('weather')
-    .select('made', 'hours', 'source', 'station')
+export async function weatherSince(db: Knex, crew: string, since: Date): Promise<Told[]> {
+  const listed: { entry_id: string }[] = await db('weather')
+    .select('entry_id')
     .where({ crew_id: crew })
     .where('made', '>=', since)
     .orderBy('made');
-  return rows.map(({ made, ...own }) => ({ ...own, made: made.getTime() }));
+  if (TOLD.size > MOST_TOLD) TOLD.clear();
+  const missing = listed.map((row) => row.entry_id).filter((entry) => !TOLD.has(entry));
+  if (missing.length > 0) {
+    const rows: (Omit<Told, 'made'> & { made: Date; entry_id: string })[] = await db('weather')
+      .select('entry_id', 'made', 'hours', 'source', 'station')
+      .where({ crew_id: crew })
+      .whereIn('entry_id', missing);
+    for (const { entry_id, made, ...own } of rows) TOLD.set(entry_id, { ...own, made: made.getTime() });
+  }
+  return listed.flatMap(({ entry_id }) => TOLD.get(entry_id) ?? []);
 }
 
+type IceRow = Omit<Ice, 'water' | 'station' | 'at'> & { water_id: string; station_id: string | null; at: Date; entry_id: string };
+
 /** Ice of the crew's waters, oldest first; of one when `water` is given. */
-export async function iceSeen(db: Knex, crew: string, water?: string): Promise<Written<Ice>[]> {
-  const rows: (Omit<Ice, 'water' | 'station' | 'at'> & { water_id: string; station_id: string | null; at: Date; entry_id: string })[] =
-    await db('ice')
-      .select('id', 'water_id', 'station_id', 'at', 'seen', 'thickness', 'white', 'snow', 'by', 'note', 'entry_id')
-      .where({ crew_id: crew, ...(water ? { water_id: water } : {}) })
-      .orderBy('at');
-  return rows.map(({ water_id, station_id, at, entry_id, ...own }) => ({
-    ...own,
-    water: water_id,
-    station: station_id,
-    at: at.toISOString(),
-    entry: entry_id,
-  }));
-}
+export const askIce = (db: Knex, crew: string, water?: string): Asked<IceRow, Written<Ice>[]> => ({
+  query: db('ice')
+    .select('id', 'water_id', 'station_id', 'at', 'seen', 'thickness', 'white', 'snow', 'by', 'note', 'entry_id')
+    .where({ crew_id: crew, ...(water ? { water_id: water } : {}) })
+    .orderBy('at'),
+  times: ['at'],
+  read: (rows) =>
+    rows.map(({ water_id, station_id, at, entry_id, ...own }) => ({
+      ...own,
+      water: water_id,
+      station: station_id,
+      at: at.toISOString(),
+      entry: entry_id,
+    })),
+});
+export const iceSeen = (db: Knex, crew: string, water?: string) => answer(db, askIce(db, crew, water));
 
 export interface Kept extends Omit<ForecastBody, 'made'> {
   made: Date;

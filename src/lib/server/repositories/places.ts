@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import type { Body, Crew, Gauge, Person, Site } from '#core/record/kinds';
 import type { WaterBody } from '#core/water/placed';
 import { upsert, type Owner, type Written } from '../record/upsert';
+import { answer, type Asked } from './asked';
 
 export async function putCrew(trx: Knex, { id, name, halfLives }: Crew, { entry }: Owner): Promise<void> {
   await trx('crew')
@@ -49,16 +50,19 @@ const stationOf = ({ water_id, parent_id, ...row }: StationRow): Written<Body<'s
 });
 
 /** The crew's stations along their waters; of one water when `water` is given. */
-export async function stations(db: Knex, crew: string, water?: string): Promise<Written<Body<'station'>>[]> {
-  const rows: StationRow[] = await db('station')
+export const askStations = (db: Knex, crew: string, water?: string): Asked<StationRow, Written<Body<'station'>>[]> => ({
+  query: db('station')
     .select(STATION)
     .where({ crew_id: crew, ...(water ? { water_id: water } : {}) })
-    .orderBy(['water_id', 'along']);
-  return rows.map(stationOf);
-}
+    .orderBy(['water_id', 'along']),
+  read: (rows) => rows.map(stationOf),
+});
+export const stations = (db: Knex, crew: string, water?: string) => answer(db, askStations(db, crew, water));
 
-export async function waters(db: Knex, crew: string): Promise<Written<WaterBody>[]> {
-  const rows: (Omit<Written<WaterBody>, 'site'> & { site_id: string })[] = await db('water')
+type WaterRow = Omit<Written<WaterBody>, 'site'> & { site_id: string };
+
+export const askWaters = (db: Knex, crew: string): Asked<WaterRow, Written<WaterBody>[]> => ({
+  query: db('water')
     .select(
       'id',
       'site_id',
@@ -78,17 +82,21 @@ export async function waters(db: Knex, crew: string): Promise<Written<WaterBody>
       'entry_id as entry',
     )
     .where({ crew_id: crew })
-    .orderBy('name');
-  return rows.map(({ site_id, ...water }) => ({ ...water, site: site_id }));
-}
+    .orderBy('name'),
+  read: (rows) => rows.map(({ site_id, ...water }) => ({ ...water, site: site_id })),
+});
+export const waters = (db: Knex, crew: string) => answer(db, askWaters(db, crew));
 
-export async function gauges(db: Knex, crew: string): Promise<Written<Gauge>[]> {
-  const rows: (Omit<Written<Gauge>, 'water'> & { water_id: string })[] = await db('gauge')
+type GaugeRow = Omit<Written<Gauge>, 'water'> & { water_id: string };
+
+export const askGauges = (db: Knex, crew: string): Asked<GaugeRow, Written<Gauge>[]> => ({
+  query: db('gauge')
     .select('id', 'water_id', 'name', 'surface', 'zero', 'earlier', 'entry_id as entry')
     .where({ crew_id: crew })
-    .orderBy('surface');
-  return rows.map(({ water_id, ...gauge }) => ({ ...gauge, water: water_id }));
-}
+    .orderBy('surface'),
+  read: (rows) => rows.map(({ water_id, ...gauge }) => ({ ...gauge, water: water_id })),
+});
+export const gauges = (db: Knex, crew: string) => answer(db, askGauges(db, crew));
 
 export const sites = (db: Knex, crew: string): Promise<Written<Site>[]> =>
   db('site')

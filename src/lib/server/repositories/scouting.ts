@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { Body, CameraRoll, Earlier, Ground, Intent, StationLevel, Survey } from '#core/record/kinds';
 import { upsert, type Owner, type Written } from '../record/upsert';
+import { answer, type Asked } from './asked';
 
 export const putStationLevel = (trx: Knex, { station, ...own }: StationLevel, { crew, entry }: Owner) =>
   upsert(trx, 'station_level', { ...own, station_id: station, entry_id: entry }, crew);
@@ -47,31 +48,38 @@ export const remover =
 
 type Row<T, Links extends string> = Omit<T, Links> & { entry_id: string };
 
+type LevelRow = Row<StationLevel, 'station' | 'at' | 'noted'> & { station_id: string; at: Date; noted: number | null };
+
 /** Own depths of stations, oldest first; of one when `station` is given. */
-export async function stationLevels(db: Knex, crew: string, station?: string): Promise<Written<StationLevel>[]> {
-  const rows: (Row<StationLevel, 'station' | 'at' | 'noted'> & { station_id: string; at: Date; noted: number | null })[] = await db(
-    'station_level',
-  )
+export const askStationLevels = (db: Knex, crew: string, station?: string): Asked<LevelRow, Written<StationLevel>[]> => ({
+  query: db('station_level')
     .select('id', 'station_id', 'at', 'depth', 'noted', 'note', 'entry_id')
     .where({ crew_id: crew, ...(station ? { station_id: station } : {}) })
-    .orderBy('at');
-  return rows.map(({ station_id, at, noted, entry_id, ...own }) => ({
-    ...own,
-    ...(noted === null ? {} : { noted }),
-    station: station_id,
-    at: at.toISOString(),
-    entry: entry_id,
-  }));
-}
+    .orderBy('at'),
+  times: ['at'],
+  read: (rows) =>
+    rows.map(({ station_id, at, noted, entry_id, ...own }) => ({
+      ...own,
+      ...(noted === null ? {} : { noted }),
+      station: station_id,
+      at: at.toISOString(),
+      entry: entry_id,
+    })),
+});
+export const stationLevels = (db: Knex, crew: string, station?: string) => answer(db, askStationLevels(db, crew, station));
 
 /** The user's ground on the map. */
-export async function grounds(db: Knex, crew: string): Promise<Written<Ground>[]> {
-  const rows: (Row<Ground, 'site' | 'water'> & { site_id: string; water_id: string | null })[] = await db('ground')
+export const askGrounds = (
+  db: Knex,
+  crew: string,
+): Asked<Row<Ground, 'site' | 'water'> & { site_id: string; water_id: string | null }, Written<Ground>[]> => ({
+  query: db('ground')
     .select('id', 'site_id', 'water_id', 'kind', 'name', 'shape', 'properties', 'note', 'entry_id')
     .where({ crew_id: crew })
-    .orderBy(['kind', 'name']);
-  return rows.map(({ site_id, water_id, entry_id, ...own }) => ({ ...own, site: site_id, water: water_id, entry: entry_id }));
-}
+    .orderBy(['kind', 'name']),
+  read: (rows) => rows.map(({ site_id, water_id, entry_id, ...own }) => ({ ...own, site: site_id, water: water_id, entry: entry_id })),
+});
+export const grounds = (db: Knex, crew: string) => answer(db, askGrounds(db, crew));
 
 /** What others did, by water. */
 export async function earlierTrapping(db: Knex, crew: string, water: string): Promise<Written<Earlier>[]> {
@@ -147,23 +155,28 @@ export async function intents(db: Knex, crew: string, line: string): Promise<Wri
   return rows.map(({ line_id, station_id, entry_id, ...own }) => ({ ...own, line: line_id, station: station_id, entry: entry_id }));
 }
 
+type OpeningRow = Row<Body<'opening'>, 'water' | 'opened' | 'mended' | 'set'> & {
+  water_id: string;
+  opened: Date;
+  mended: Date | null;
+  set_id: string | null;
+};
+
 /** Breaks of the crew's dams, newest first; of one water when `water` is given. */
-export async function openings(db: Knex, crew: string, water?: string): Promise<Written<Body<'opening'>>[]> {
-  const rows: (Row<Body<'opening'>, 'water' | 'opened' | 'mended' | 'set'> & {
-    water_id: string;
-    opened: Date;
-    mended: Date | null;
-    set_id: string | null;
-  })[] = await db('opening')
+export const askOpenings = (db: Knex, crew: string, water?: string): Asked<OpeningRow, Written<Body<'opening'>>[]> => ({
+  query: db('opening')
     .select('id', 'water_id', 'shape', 'states', 'opened', 'mended', 'by', 'set_id', 'count', 'expect', 'widens', 'note', 'entry_id')
     .where({ crew_id: crew, ...(water ? { water_id: water } : {}) })
-    .orderBy('opened', 'desc');
-  return rows.map(({ water_id, set_id, opened, mended, entry_id, ...own }) => ({
-    ...own,
-    water: water_id,
-    set: set_id,
-    opened: opened.toISOString(),
-    mended: mended && mended.toISOString(),
-    entry: entry_id,
-  }));
-}
+    .orderBy('opened', 'desc'),
+  times: ['opened', 'mended'],
+  read: (rows) =>
+    rows.map(({ water_id, set_id, opened, mended, entry_id, ...own }) => ({
+      ...own,
+      water: water_id,
+      set: set_id,
+      opened: opened.toISOString(),
+      mended: mended && mended.toISOString(),
+      entry: entry_id,
+    })),
+});
+export const openings = (db: Knex, crew: string, water?: string) => answer(db, askOpenings(db, crew, water));

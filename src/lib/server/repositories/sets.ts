@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { Line, Setting, Stay, TrapSet } from '#core/record/kinds';
 import { upsert, type Owner, type Written } from '../record/upsert';
+import { together, type Asked } from './asked';
 
 export const putLine = (trx: Knex, line: Line, { crew, entry }: Owner) => upsert(trx, 'line', { ...line, entry_id: entry }, crew);
 
@@ -87,29 +88,49 @@ const SET = [
   'entry_id',
 ];
 
-/** Sets with their settings and stays in the order of their numbers. */
-export async function sets(
-  db: Knex,
-  crew: string,
-  filter: { line?: string; ids?: string[]; states?: TrapSet['state'][]; water?: string },
-): Promise<Written<TrapSet>[]> {
-  const query = db<SetRow>('trap_set').select(SET).where('crew_id', crew).orderBy('number');
-  if (filter.line) query.where('line_id', filter.line);
-  if (filter.ids) query.whereIn('id', filter.ids);
-  if (filter.states) query.whereIn('state', filter.states);
-  if (filter.water) query.whereIn('station_id', db('station').select('id').where('water_id', filter.water));
-  const rows = (await query) as unknown as SetRow[];
-  const ids = rows.map((row) => row.id);
-  const [settings, stays] = await Promise.all([
-    db<SettingRow>('setting')
+interface SetFilter {
+  line?: string;
+  ids?: string[];
+  states?: TrapSet['state'][];
+  water?: string;
+}
+
+/** What is asked for sets: their rows, their settings and their stays. */
+export function askSets(db: Knex, crew: string, filter: SetFilter) {
+  const narrow = (columns: string[]) => {
+    const query = db('trap_set').select(columns).where('crew_id', crew);
+    if (filter.line) query.where('line_id', filter.line);
+    if (filter.ids) query.whereIn('id', filter.ids);
+    if (filter.states) query.whereIn('state', filter.states);
+    if (filter.water) query.whereIn('station_id', db('station').select('id').where('water_id', filter.water));
+    return query;
+  };
+  const rows: Asked<SetRow, SetRow[]> = { query: narrow(SET).orderBy('number'), read: (found) => found };
+  const settings: Asked<SettingRow, SettingRow[]> = {
+    query: db('setting')
       .select('id', 'set_id', 'at', 'numbers', 'choices', 'noted')
-      .whereIn('set_id', ids)
-      .orderBy('at') as unknown as Promise<SettingRow[]>,
-    db<StayRow>('stay')
+      .whereIn('set_id', narrow(['id']))
+      .orderBy('at'),
+    times: ['at'],
+    read: (found) => found,
+  };
+  const stays: Asked<StayRow, StayRow[]> = {
+    query: db('stay')
       .select('id', 'set_id', 'position', 'device_id', 'live_from', 'live_to')
-      .whereIn('set_id', ids)
-      .orderBy(['live_from', 'position']) as unknown as Promise<StayRow[]>,
-  ]);
+      .whereIn('set_id', narrow(['id']))
+      .orderBy(['live_from', 'position']),
+    times: ['live_from', 'live_to'],
+    read: (found) => found,
+  };
+  return { rows, settings, stays };
+}
+
+/** Sets with their settings and stays in the order of their numbers. */
+export const sets = async (db: Knex, crew: string, filter: SetFilter): Promise<Written<TrapSet>[]> =>
+  setsOf(await together(db, askSets(db, crew, filter)));
+
+/** Sets put together from what was asked for them. */
+export function setsOf({ rows, settings, stays }: { rows: SetRow[]; settings: SettingRow[]; stays: StayRow[] }): Written<TrapSet>[] {
   const [ownSettings, ownStays] = [bySet(settings), bySet(stays)];
   return rows.map(({ line_id, station_id, left_because, photo_left, photo_found, entry_id, ...set }) => ({
     ...set,

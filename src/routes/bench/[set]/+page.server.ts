@@ -7,7 +7,7 @@ import { db } from '$lib/server/database';
 import { attempt, openedOn, reader, refused } from '$lib/server/form';
 import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
-import { loadMoving } from '$lib/server/moving';
+import { movingOf } from '$lib/server/moving';
 import { currentOf, outlookOf, standingOf } from '$lib/server/outlook';
 import { stateOf } from '#core/sets/standing';
 import { frameOf, loadSeason, type Season } from '$lib/server/season';
@@ -36,7 +36,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 async function aheadOf(season: Season, id: string, locals: App.Locals) {
   const view = season.views.find((v) => v.id === id);
   if (!view || view.state !== 'live') return null;
-  const moving = await loadMoving(locals, season);
+  const moving = movingOf(season, locals.now);
   const levels = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
   const said = outlookOf(
     view,

@@ -15,7 +15,7 @@ import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { seenAt } from '$lib/server/repositories/readings';
-import { AHEAD, loadMoving, pondModel, type MovingAll, type Outlook } from '$lib/server/moving';
+import { AHEAD, movingOf, pondModel, type MovingAll, type Outlook } from '$lib/server/moving';
 import { keepForecasts } from '$lib/server/keepForecasts';
 import { outlookOf, reasonsText, standingOf } from '$lib/server/outlook';
 import { placeOn } from '$lib/server/placeOn';
@@ -36,7 +36,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
   const readings = pond ? (season.readings[pond.id] ?? []) : [];
   const change = changeOf(readings, locals.now);
   const numbers = season.stations.map((s) => s.number);
-  const moving = await loadMoving(locals, season);
+  const moving = movingOf(season, locals.now);
   const own = moving.waters[water.id];
   const sheet = season.sheets[water.id];
   const seen = pond ? await seenAt(db(), locals.who.crew, pond.id) : [];

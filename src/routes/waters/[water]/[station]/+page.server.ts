@@ -13,7 +13,7 @@ import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
-import { loadMoving } from '$lib/server/moving';
+import { movingOf } from '$lib/server/moving';
 import { idBeside, newId } from '$lib/server/newId';
 import { standingOf } from '$lib/server/outlook';
 import { photoFrom } from '$lib/server/photo';
@@ -51,7 +51,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
           : `Dry by ${printLength(-still, system)} now.`,
     standing: standingAt(here, latest(station.measures, 'sink')?.value ?? null, standerOf(measures), system),
     standingAhead:
-      standingOf({ station, follows: season.follows[station.id] ?? null, deadline: null }, await loadMoving(locals, season), season, locals)
+      standingOf({ station, follows: season.follows[station.id] ?? null, deadline: null }, movingOf(season, locals.now), season, locals)
         ?.sentence ?? '',
     owns: own.map((o) => ({
       id: o.id,

@@ -7,7 +7,7 @@ import { printLength } from '#core/units/length';
 import { BREAK_CAUTION } from '#core/water/breakDesign';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused, type Reader } from '$lib/server/form';
-import { areasOf, loadMoving, pondModel } from '$lib/server/moving';
+import { areasOf, movingOf, pondModel } from '$lib/server/moving';
 import { idBeside, newId } from '$lib/server/newId';
 import { readPond } from '$lib/server/pondForm';
 import { bodyOf } from '$lib/server/record/upsert';
@@ -24,7 +24,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   const place = await waterOf(locals, params.water);
   const { water, season, frame, levels } = place;
   const { system, zone } = frame;
-  const [moving, stored] = await Promise.all([loadMoving(locals, season), openings(db(), locals.who.crew, water.id)]);
+  const moving = movingOf(season, locals.now);
+  const stored = season.openings.filter((o) => o.water === water.id);
   const all = stored.map((o) => ({ ...placedOpening(o, season.surfaces, locals.now), entry: o.entry }));
   const drawn = areasOf(water, moving.ground, levels.known.pond ?? 0);
   const asked = askedOf(url, place, drawn?.at(-1)?.area ?? null, all, locals);

@@ -8,7 +8,7 @@ import { printLength, smallUnit } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { bearingOf, footText, growthText, holesOf, iceText } from '$lib/server/ice';
-import { loadMoving } from '$lib/server/moving';
+import { movingOf } from '$lib/server/moving';
 import { factorAt } from '$lib/server/sheets';
 import { newId } from '$lib/server/newId';
 import { clockFrom } from '$lib/server/outlook';
@@ -23,7 +23,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
   const { zone } = season.line;
   const { now } = locals;
   const sheet = season.sheets[water.id];
-  const moving = await loadMoving(locals, season);
+  const moving = movingOf(season, locals.now);
   const seen = await iceSeen(db(), locals.who.crew, water.id);
   const unit = system === 'us' ? INCH : 0.01;
   const number = (m: number): number => Math.round((m / unit) * 100) / 100;

@@ -10,7 +10,7 @@ import { thinned, unpacked } from '#core/water/logger';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { keepForecasts } from '$lib/server/keepForecasts';
-import { loadMoving } from '$lib/server/moving';
+import { movingOf } from '$lib/server/moving';
 import { idBeside, newId } from '$lib/server/newId';
 import { reasonsText } from '$lib/server/outlook';
 import { bodyOf } from '$lib/server/record/upsert';
@@ -33,7 +33,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   const asked = Number(url.searchParams.get('days'));
   const days = SPANS.find((d) => d === asked) ?? 14;
   const since = new Date(locals.now.getTime() - days * DAY);
-  const moving = await loadMoving(locals, season);
+  const moving = movingOf(season, locals.now);
   const outlook = moving.waters[water.id]?.[surface] ?? null;
   const [all, kept, files] = gauge
     ? await Promise.all([

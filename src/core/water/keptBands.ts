@@ -1,0 +1,70 @@
+import { levelBands, type Interval } from './band';
+import { axisOf, type Layout } from './layout';
+import { AXES, type Axis, type Known } from './levels';
+import { axesOf } from './linear';
+import { datumLine, type Need } from './need';
+import { raised, type Part } from './part';
+
+/** What is asked of a device at every level: its needs, the axis that judges it, and its bands while the other axes stand still. */
+export interface Judged {
+  layout: Layout;
+  device: string;
+  needs: readonly Need[];
+  axis: Axis;
+  /** moved up it works at levels that are as much higher, and at no others */
+  shifts: boolean;
+  others: Known;
+  /** by how far the device is moved up, m */
+  bands: Map<number, Interval[] | null>;
+}
+
+const KEPT = new WeakMap<Layout, Map<string, Judged>>();
+
+/** A device of a layout with what was found of it. A layout is not changed once it is made, so that stays with it. */
+export function judged(layout: Layout, device: string): Judged {
+  let all = KEPT.get(layout);
+  if (!all) KEPT.set(layout, (all = new Map<string, Judged>()));
+  const known = all.get(device);
+  if (known) return known;
+  const needs = layout.needs.filter((need) => need.device === device);
+  const axis = axisOf(layout, device);
+  const shifts = needs.every((need) => movesAlone(need, layout.parts, device, axis));
+  const own: Judged = { layout, device, needs, axis, shifts, others: {}, bands: new Map() };
+  all.set(device, own);
+  return own;
+}
+
+/** The need's part belongs to the device and lies still, and what it is measured from rises as the axis does. */
+function movesAlone({ of, from }: Need, parts: readonly Part[], device: string, axis: Axis): boolean {
+  if (typeof from === 'object' && 'part' in from) return false;
+  const part = parts.find((p) => p.id === of.part);
+  return part?.device === device && !part.limits && axesOf(part.z).length === 0 && datumLine(from)[axis] === 1;
+}
+
+const sameBut = (axis: Axis, a: Known, b: Known): boolean => AXES.every((other) => other === axis || a[other] === b[other]);
+
+/**
+ * The levels along its axis at which all needs of a device hold, as it stands or moved up by `by` metres; asked anew only when another axis moves.
+ *
+ * @returns disjoint intervals in rising order, or null when another axis it needs is not known
+ * @throws RangeError when a need names a part that the layout does not list
+ */
+export function keptBands(own: Judged, known: Known, by = 0): Interval[] | null {
+  if (own.others !== known && !sameBut(own.axis, own.others, known)) {
+    own.others = known;
+    own.bands.clear();
+  }
+  const found = own.bands.get(by);
+  if (found !== undefined) return found;
+  const bands = by !== 0 && own.shifts ? shifted(keptBands(own, known), by) : bandsAt(own, known, by);
+  own.bands.set(by, bands);
+  return bands;
+}
+
+const shifted = (bands: Interval[] | null, by: number): Interval[] | null =>
+  bands && bands.map(({ min, max }) => ({ min: min + by, max: max + by }));
+
+function bandsAt({ layout, device, needs, axis }: Judged, known: Known, by: number): Interval[] | null {
+  const parts = by === 0 ? layout.parts : layout.parts.map((p) => (p.device === device ? raised(p, by) : p));
+  return levelBands(needs, parts, axis, known);
+}
