@@ -8,7 +8,7 @@ import type { Laying } from '#core/sets/setType';
 import { usualDevices } from '#core/sets/standing';
 import { inches } from '#core/units/factors';
 import { levelBands } from '#core/water/band';
-import type { Finding } from '#core/water/finding';
+import { tell, type Finding, type Told } from '#core/words/finding';
 import { axisOf } from '#core/water/layout';
 import { layFrom } from '../support/lay';
 
@@ -34,8 +34,8 @@ function lay(id: string, { numbers = {}, choices = {}, devices }: Design = {}) {
     'us',
   );
 }
-const findings = (id: string, design: Design = {}): Record<string, Finding> =>
-  Object.fromEntries(lay(id, design).findings.map((f) => [f.id, f]));
+const told = ({ findings: all }: { findings: readonly Finding[] }): Told[] => all.map((f) => tell(f, 'us'));
+const findings = (id: string, design: Design = {}): Record<string, Told> => Object.fromEntries(told(lay(id, design)).map((f) => [f.id, f]));
 
 /** Both ends of a device's band, inches over the level at which it was set. */
 function bandOf(id: string, design: Design = {}): [number, number] {
@@ -300,8 +300,8 @@ describe('what is wrong is said, with the way out', () => {
   it('and right designs are not blamed: no type fails at its defaults', () => {
     for (const type of CATALOGUE)
       assert.deepEqual(
-        lay(type.id)
-          .findings.filter((f) => f.verdict === 'fails')
+        told(lay(type.id))
+          .filter((f) => f.verdict === 'fails')
           .map((f) => `${type.id} ${f.id}: ${f.sentence}`),
         [],
       );
@@ -315,7 +315,7 @@ describe('what is wrong is said, with the way out', () => {
   });
   it('every finding says what it rests on and has its figure', () => {
     for (const type of CATALOGUE)
-      for (const f of lay(type.id).findings) {
+      for (const f of told(lay(type.id))) {
         assert.ok(f.figure.length > 0 && f.sentence.length > 10, `${type.id} ${f.id}`);
         assert.ok(['practice', 'computed', 'measured', 'published', 'yours'].includes(f.origin));
         assert.equal(/NaN|undefined|Infinity/.test(f.sentence + f.figure), false, `${type.id} ${f.sentence}`);
@@ -368,13 +368,13 @@ describe('fences on the bench', () => {
 
 describe('catches near each other', () => {
   it('warn when their circles can meet, and never otherwise', () => {
-    const near = circleFindings(2, [{ name: '12 east run', apart: 3, reach: 1.5 }], 'metric');
+    const near = circleFindings(2, [{ name: '12 east run', apart: 3, reach: 1.5 }]);
     assert.equal(near[0]?.verdict, 'warns');
     assert.match(
-      near[0]?.sentence ?? '',
+      near[0] ? tell(near[0], 'metric').sentence : '',
       /12 east run is anchored 3 m off; its catch reaches 1\.5 m and this one 2 m: they can meet by 50 cm/,
     );
-    assert.deepEqual(circleFindings(2, [{ name: 'x', apart: 3.6, reach: 1.5 }], 'us'), []);
+    assert.deepEqual(circleFindings(2, [{ name: 'x', apart: 3.6, reach: 1.5 }]), []);
   });
   it('two beds on one dam on long tethers are looked at together; catches on slides are drawn apart', () => {
     const both = { left: { class: 'foothold' as const, size: '4' }, right: { class: 'foothold' as const, size: '4' } };

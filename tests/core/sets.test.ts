@@ -17,6 +17,7 @@ import { axisOf } from '#core/water/layout';
 import { heightAt } from '#core/water/need';
 import { deviceState } from '#core/water/state';
 import { US, layFrom } from '../support/lay';
+import { tell } from '#core/words/finding';
 
 const near = (a: number | undefined, b: number, tolerance = 1e-9) =>
   assert.ok(a !== undefined && Math.abs(a - b) <= tolerance, `${a} is not ${b}`);
@@ -48,7 +49,7 @@ function bandOf(layout: ReturnType<typeof lay>, device: string, base = POND): [n
   return [((band?.min ?? NaN) - base) / 0.0254, ((band?.max ?? NaN) - base) / 0.0254];
 }
 
-const findings = (layout: ReturnType<typeof lay>) => Object.fromEntries(layout.findings.map((f) => [f.id, f]));
+const findings = (layout: ReturnType<typeof lay>) => Object.fromEntries(layout.findings.map((f) => [f.id, tell(f, 'us')]));
 
 describe('the catalogue', () => {
   it('lists every type once, by its id', () => {
@@ -120,7 +121,7 @@ describe('a lodge run', () => {
   it('a run narrower than the frame fails with the inches', () =>
     assert.match(findings(lay(type, { widthBed: 9 })).opening?.sentence ?? '', /9 in wide at the bed, the frame 10 in/));
   it('a frame that does not fit the depth is refused in words', () =>
-    assert.match(findings(lay(type, { depth: 12, topUnder: 6 })).tooTall?.sentence ?? '', /16 in down, but the run is 12 in deep/));
+    assert.match(findings(lay(type, { depth: 12, topUnder: 6 })).tooTall?.sentence ?? '', /16 in down, but it is 12 in deep here/));
   it('an unmeasured bed is said', () => assert.equal(findings(lay(type, { topUnder: 3 })).bedUnknown?.verdict, 'unknown'));
 });
 

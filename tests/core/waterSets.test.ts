@@ -10,6 +10,7 @@ import { levelBands } from '#core/water/band';
 import { bottomAt } from '#core/water/part';
 import { deviceState } from '#core/water/state';
 import { US } from '../support/lay';
+import { tell } from '#core/words/finding';
 
 const POND = inches(41);
 const near = (a: number | undefined, b: number, within = 1e-9, say = ''): void =>
@@ -31,7 +32,7 @@ function lay(id: string, numbers: Record<string, number> = {}, over: Partial<Lay
 const found = (layout: ReturnType<typeof lay>, id: string) => {
   const finding = layout.findings.find((f) => f.id === id);
   assert.ok(finding, `no finding ${id}`);
-  return finding;
+  return tell(finding, 'us');
 };
 const state = (layout: ReturnType<typeof lay>, device: string, known: Record<string, number>) =>
   deviceState(layout, device, { known: { pond: POND, ...known }, age: {}, atMost: {} }, US);

@@ -3,7 +3,7 @@ import { signKind } from '../sign/kinds';
 import type { System } from '../units/factors';
 import { feet } from '../units/factors';
 import { printLength } from '../units/length';
-import type { Finding } from '../water/finding';
+import type { Told } from '../words/finding';
 
 /** What is looked at on a lodge in winter; every one of them is a kind of sign. */
 export const LODGE_SIGNS = ['frostedVent', 'tracksSnow', 'greenPile', 'weeds', 'drySticks'] as const;
@@ -67,7 +67,7 @@ export function likelyRuns(ledge: number | null, pile: number | null): LikelyRun
  *
  * @source common practice; weights and half-lives of the sign table
  */
-export function lodgeLife(seen: readonly LodgeSign[], now: Date): Finding {
+export function lodgeLife(seen: readonly LodgeSign[], now: Date): Told {
   const base = { id: 'lodgeLife', about: 'Is it live', origin: 'practice' as const };
   if (seen.length === 0)
     return {

@@ -1,10 +1,10 @@
 import { FOOTHOLDS } from '../devices/sizes';
 import { inches } from '../units/factors';
 import { printLength } from '../units/length';
-import type { Finding } from '../water/finding';
 import { fixed } from '../water/linear';
 import type { Need } from '../water/need';
 import type { Part } from '../water/part';
+import { found, type Finding } from '../words/finding';
 import { bedOf, levelThen, type Laying, type NumberSpec } from './setType';
 
 /** What the types with a bedded foothold have in common: bed, pan, build-up. */
@@ -94,31 +94,20 @@ export function bedParts(
   ];
 }
 
+interface BuiltUp {
+  says?: 'buildUp' | 'stoneUnder';
+  /** its own name, in a design with more than one */
+  id?: string;
+  of?: string;
+}
+
 /** What has to be built up under the trap: depth less cover less the height of the pan. */
-export function buildUp(laying: Laying, size: string, panUnder: number, of = 'Build-up under the trap'): Finding {
+export function buildUp(laying: Laying, size: string, panUnder: number, { says = 'buildUp', ...of }: BuiltUp = {}): Finding {
   const { pan } = footholdOf(size);
   const { depth } = laying.numbers;
-  const print = (m: number) => printLength(m, laying.system);
-  const base = { id: 'buildUp', field: 'panUnder', about: of, origin: 'computed' as const };
-  if (depth === undefined)
-    return {
-      ...base,
-      verdict: 'unknown',
-      figure: '?',
-      sentence: 'Type the depth to the firm bottom and the height of the bed follows. It can be set by the surface without.',
-    };
+  const more = { id: 'buildUp', field: 'panUnder', ...of };
+  if (depth === undefined) return found(says, 'unknown', 'computed', {}, more);
   const height = depth - panUnder - pan;
-  if (height < -0.005)
-    return {
-      ...base,
-      verdict: 'fails',
-      figure: print(-height),
-      sentence: `The bottom is ${print(-height)} too high for this cover: dig that much, or take less water over the pan.`,
-    };
-  return {
-    ...base,
-    verdict: 'holds',
-    figure: print(Math.max(height, 0)),
-    sentence: `Depth ${print(depth)} less the wanted cover and ${print(pan)} of pan height (No. ${size}, from memory).`,
-  };
+  const fits = height >= -0.005;
+  return found(says, fits ? 'holds' : 'fails', 'computed', { depth, height: fits ? Math.max(height, 0) : height, pan, size }, more);
 }

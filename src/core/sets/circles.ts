@@ -1,8 +1,6 @@
 import { BUILDS } from '../animals/species';
 import { animalReach, circlesMeetBy } from '../hold/reach';
-import type { System } from '../units/factors';
-import { printLength } from '../units/length';
-import type { Finding } from '../water/finding';
+import { found, type Finding } from '../words/finding';
 import type { Hold } from './design';
 
 /** How far the catch of a hold reaches from its anchor, m; on a slide from its deep end. */
@@ -22,21 +20,11 @@ export interface Neighbour {
  * @param reach of the set's own catch, m
  * @source common practice
  */
-export function circleFindings(reach: number, neighbours: Neighbour[], system: System): Finding[] {
-  const print = (m: number): string => printLength(m, system);
+export function circleFindings(reach: number, neighbours: Neighbour[]): Finding[] {
   return neighbours.flatMap(({ name, apart, reach: other }, i): Finding[] => {
     const by = circlesMeetBy(apart, reach, other);
     if (by <= 0) return [];
-    return [
-      {
-        id: `circles${i + 1}`,
-        verdict: 'warns',
-        about: 'Circles can meet',
-        figure: print(by),
-        origin: 'practice',
-        sentence: `${name} is anchored ${print(apart)} off; its catch reaches ${print(other)} and this one ${print(reach)}: they can meet by ${print(by)}. Further apart, or shorter ties.`,
-      },
-    ];
+    return [found('circles', 'warns', 'practice', { name, apart, other, reach, by }, { id: `circles${i + 1}` })];
   });
 }
 

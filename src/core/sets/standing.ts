@@ -2,7 +2,6 @@ import type { Device, Setting, TrapSet } from '../record/kinds';
 import type { Station } from '../stations/placed';
 import type { System } from '../units/factors';
 import type { Frame } from '../units/frame';
-import { inWords } from '../units/inWords';
 import { bedOf } from '../stations/placed';
 import { knownAt, type Surfaces } from '../water/levelAt';
 import type { Known } from '../water/levels';
@@ -107,9 +106,7 @@ export function layOut(
   const gauge = then[surface];
   const own = follows && gauge !== undefined ? { ...then, [surface]: surfaceAt(follows, gauge) } : then;
   const defaults = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
-  const laid = type.layOut({ numbers, choices: { ...defaults, ...choices }, place, devices, then: own, system, ...ahead });
-  const layout =
-    system === 'us' ? laid : { ...laid, findings: laid.findings.map((f) => ({ ...f, sentence: inWords(f.sentence, system) })) };
+  const layout = type.layOut({ numbers, choices: { ...defaults, ...choices }, place, devices, then: own, system, ...ahead });
   return follows ? onGauge(layout, surface, follows) : layout;
 }
 

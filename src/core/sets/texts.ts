@@ -3,6 +3,7 @@ import type { System } from '../units/factors';
 import type { Frame } from '../units/frame';
 import { inWords } from '../units/inWords';
 import type { Water } from '../water/state';
+import { tell } from '../words/finding';
 import { armingCheck, stepsSaid } from './arming';
 import { needTexts } from './describe';
 import { remakeSteps } from './remake';
@@ -39,7 +40,7 @@ export function textsOf(type: SetType, frame: Frame): { where: string; text: str
     ...designs.flatMap((design) => [
       ...all(
         'finding',
-        design.findings.flatMap((f) => [f.sentence, f.figure]),
+        design.findings.map((f) => tell(f, system)).flatMap((f) => [f.about, f.sentence, f.figure]),
       ),
       ...all(
         'state',

@@ -1,4 +1,4 @@
-import type { Finding } from '../water/finding';
+import type { Told } from '../words/finding';
 import { FRESHNESS, signKind, type Freshness } from './kinds';
 
 /** One sign as it was found. */
@@ -47,7 +47,7 @@ const ageText = (at: Date, now: Date): string => {
 };
 
 /** What a station's sign says of its use, as a sentence with its reasons; never a bare figure. */
-export function useOf(signs: FoundSign[], now: Date, halfLives: Readonly<Record<string, number>> = {}): Finding {
+export function useOf(signs: FoundSign[], now: Date, halfLives: Readonly<Record<string, number>> = {}): Told {
   const base = { id: 'inUse', about: 'In use', origin: 'practice' as const };
   if (signs.length === 0)
     return {

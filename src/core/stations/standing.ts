@@ -2,7 +2,7 @@ import type { System } from '../units/factors';
 import { inches } from '../units/factors';
 import { TYPICAL_BODY } from '../units/bodyGauge';
 import { printLength, type Gauge } from '../units/length';
-import type { Finding } from '../water/finding';
+import type { Told } from '../words/finding';
 
 /** Water may come this near to the top of the waders. [practice] */
 export const FREEBOARD = inches(6);
@@ -28,7 +28,7 @@ export const standerOf = (measures: Gauge): Stander => ({
  * @param depth water there now, m; null when not known
  * @param sink how far a boot sinks, m; null when not measured
  */
-export function standingAt(depth: number | null, sink: number | null, { waders, knee, own }: Stander, system: System): Finding {
+export function standingAt(depth: number | null, sink: number | null, { waders, knee, own }: Stander, system: System): Told {
   const base = { id: 'standing', about: 'Wading', origin: own ? ('yours' as const) : ('practice' as const) };
   const print = (metres: number): string => printLength(metres, system);
   if (sink !== null && sink > knee)

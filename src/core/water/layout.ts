@@ -1,6 +1,6 @@
 import type { Axis } from './levels';
 import { axesOf } from './linear';
-import type { Finding } from './finding';
+import type { Finding } from '../words/finding';
 import { datumLine, type Need } from './need';
 import type { Part } from './part';
 

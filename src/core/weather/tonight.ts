@@ -1,4 +1,4 @@
-import type { Finding } from '../water/finding';
+import type { Told } from '../words/finding';
 import type { System } from '../units/factors';
 import { coldest, rainOf, snowOf, unknownHours, type WeatherHour } from './hours';
 
@@ -20,9 +20,9 @@ export const rainText = (mm: number, system: System): string => (system === 'us'
  * @param dawn ms
  * @source common practice, each figure marked so
  */
-export function tonight(hours: readonly WeatherHour[], now: number, dusk: number, dawn: number, system: System): Finding[] {
-  const found: Finding[] = [];
-  const say = (id: string, verdict: Finding['verdict'], about: string, figure: string, sentence: string): void =>
+export function tonight(hours: readonly WeatherHour[], now: number, dusk: number, dawn: number, system: System): Told[] {
+  const found: Told[] = [];
+  const say = (id: string, verdict: Told['verdict'], about: string, figure: string, sentence: string): void =>
     void found.push({ id, verdict, about, figure, sentence, origin: 'practice' });
   if (unknownHours(hours, now, dawn) > 6) {
     say(

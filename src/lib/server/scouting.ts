@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import type { Station } from '#core/stations/placed';
 import { activity, useOf, type FoundSign } from '#core/sign/activity';
-import type { Finding } from '#core/water/finding';
+import type { Told } from '#core/words/finding';
 import { db } from './database';
 import { crewOf } from './repositories/places';
 import { cameraRolls, type Watched } from './repositories/scouting';
@@ -18,7 +18,7 @@ export interface Scouted {
   cameras: Watched[];
   /** what counts for a station's use, camera events among it; of one species when given */
   found: (station: string, species?: string) => FoundSign[];
-  use: (station: string) => Finding;
+  use: (station: string) => Told;
   /** 0 to 1; null when nothing was ever noted */
   activity: (station: string, species?: string) => number | null;
 }

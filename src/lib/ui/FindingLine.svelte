@@ -1,10 +1,10 @@
 <script lang="ts">
   import { originWord } from '#core/water/originWord';
-  import type { Finding } from '#core/water/finding';
+  import type { Told } from '#core/words/finding';
   import StateMark from './StateMark.svelte';
 
   /** A finding in one line: its mark, its sentence, and where its figures come from. */
-  let { finding, note = '' }: { finding: Finding; note?: string } = $props();
+  let { finding, note = '' }: { finding: Told; note?: string } = $props();
   const MARK = { holds: 'fine', warns: 'nearEdge', fails: 'outOfWater', unknown: 'unknown' } as const;
 </script>
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { DesignScene } from '#core/scene/designScene';
-  import type { Finding } from '#core/water/finding';
+  import type { Told } from '#core/words/finding';
   import DesignDrawing from '$lib/ui/drawing/DesignDrawing.svelte';
   import type { BenchDesign } from './design.svelte';
 
@@ -10,7 +10,7 @@
   interface Held {
     side: DesignScene;
     eye: DesignScene;
-    findings: Finding[];
+    findings: Told[];
     fields: Record<string, string>;
     band: string;
   }
@@ -28,7 +28,7 @@
     const ids = [...new Set([...held.findings, ...it.findings].map((f) => f.id))];
     return ids.map((id) => {
       const [a, b] = [held?.findings.find((f) => f.id === id), it.findings.find((f) => f.id === id)];
-      const say = (f: Finding | undefined): string =>
+      const say = (f: Told | undefined): string =>
         f ? `${f.figure}${f.verdict === 'fails' ? ', does not work' : f.verdict === 'warns' ? ', look at this' : ''}` : '';
       return { id, about: (b ?? a)?.about ?? id, held: say(a), now: say(b) };
     });

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { originWord } from '#core/water/originWord';
-  import type { Finding } from '#core/water/finding';
+  import type { Told } from '#core/words/finding';
   import type { System } from '#core/units/factors';
   import type { DeviceState } from '#core/water/state';
   import { printLength } from '#core/units/length';
@@ -16,7 +16,7 @@
     names = {},
   }: {
     states: DeviceState[];
-    findings: Finding[];
+    findings: Told[];
     measured: boolean;
     system: System;
     higher?: number;

@@ -2,6 +2,7 @@ import { cutAndCarry } from '#core/gear/carry';
 import { designScene } from '#core/scene/designScene';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
+import { tell } from '#core/words/finding';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
 import type { FilledPosition } from '#core/sets/setType';
@@ -77,9 +78,9 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   /** what the design says of itself, and of the catches near it */
   const findings = $derived.by(() => {
     const [hold] = design.holds;
-    if (!hold) return design.findings;
-    const beside = hold.kind === 'slide' ? [] : bench.neighbours;
-    return [...design.findings, ...circleFindings(reachOf(hold), [...withinSet(design.holds), ...beside], system)];
+    const beside = !hold || hold.kind === 'slide' ? [] : bench.neighbours;
+    const circles = hold ? circleFindings(reachOf(hold), [...withinSet(design.holds), ...beside]) : [];
+    return [...design.findings, ...circles].map((f) => tell(f, system));
   });
   const known = $derived.by(() => {
     const base = levelNow === null ? { ...then, [surface]: 0 } : then;

@@ -1,14 +1,14 @@
 <script lang="ts">
   import { originWord } from '#core/water/originWord';
   import type { Group } from '#core/morning/afterNight';
-  import type { Finding } from '#core/water/finding';
+  import type { Told } from '#core/words/finding';
   import StateMark from '$lib/ui/StateMark.svelte';
 
   /** What the night left and what the next one brings, before the list. */
   interface Props {
     groups: Group[];
     cutOff: { id: string; name: string; sentence: string }[];
-    weather: Finding[];
+    weather: Told[];
   }
   let { groups, cutOff, weather }: Props = $props();
   const MARK = { idle: 'outOfWater', fishing: 'cannotReach', frozen: 'frozen', will: 'nearEdge' } as const;

@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
@@ -78,18 +78,13 @@ export const bankDenRun: SetType = {
           }),
         ],
         findings: [
-          {
-            id: 'mouth',
-            field: 'depth',
-            verdict: surface <= floor + inches(1) ? 'fails' : 'holds',
-            about: 'Water at the mouth',
-            figure: printLength(surface - floor, laying.system),
-            origin: 'measured',
-            sentence:
-              surface <= floor + inches(1)
-                ? 'It is dry at the mouth: then it is a land set, and its rules are others.'
-                : `${printLength(surface - floor, laying.system)} of water stand at the mouth.`,
-          },
+          found(
+            'mouth',
+            surface <= floor + inches(1) ? 'fails' : 'holds',
+            'measured',
+            { depth: surface - floor, dry: surface <= floor + inches(1) },
+            { field: 'depth' },
+          ),
         ],
         ground: [
           [-inches(40), floor - inches(8)],

@@ -1,7 +1,7 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
 import { bed, offset, offsetPiece, panUnder } from '../pieces/bed';
@@ -27,7 +27,6 @@ const BERM_AHEAD = inches(9);
 
 /** The low berm that meets the breast, so that the forefeet are planted on the bed behind it. */
 function berm(laying: Laying, floor: number): Piece {
-  const print = (m: number) => printLength(m, laying.system);
   const surface = levelThen(laying);
   const under = of(laying, 'berm');
   const height = Math.max(surface - under - floor, inches(0.5));
@@ -39,17 +38,13 @@ function berm(laying: Laying, floor: number): Piece {
     ],
     marks: under < 0.003 ? [] : [upright('berm', 'Berm under', 'side', -BERM_AHEAD, surface, surface - under)],
     findings: [
-      {
-        id: 'berm',
-        field: 'berm',
-        verdict: meets ? 'holds' : 'warns',
-        about: 'Berm in front',
-        figure: print(under),
-        origin: 'practice',
-        sentence: meets
-          ? `${called.replace('an', 'An')} swims ${print(swims)} deep: ${print(under)} under, ${print(BERM_AHEAD)} before the pan, the berm meets its breast and it plants its forefeet behind it.`
-          : `${called.replace('an', 'An')} swims ${print(swims)} deep and passes over a berm ${print(under)} under: raise it ${print(under - swims + inches(3))}.`,
-      },
+      found(
+        'berm',
+        meets ? 'holds' : 'warns',
+        'practice',
+        { under, meets, swims, called, ahead: BERM_AHEAD, raise: under - swims + inches(3) },
+        { field: 'berm' },
+      ),
     ],
   };
 }

@@ -1,6 +1,6 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
+import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
 import { landing } from '../pieces/ground';
 import { tie } from '../pieces/hold';
@@ -48,14 +48,7 @@ export const castorSlickSnare: SetType = {
         needs: [shareNeed(laying, SHARE)],
         findings: [
           shareFinding(laying, bottom, size, SHARE),
-          {
-            id: 'mound',
-            verdict: near || back > inches(24) + 1e-6 ? 'warns' : 'holds',
-            about: 'Mound behind the loop',
-            figure: printLength(back, laying.system),
-            origin: 'practice',
-            sentence: `18 to 24 in, so that the body passes the loop first${near ? ': nearer, it is smelled before the neck is through' : ''}.`,
-          },
+          found('mound', near || back > inches(24) + 1e-6 ? 'warns' : 'holds', 'practice', { back, near }),
         ],
         ground: landing(surface, floor, { toe: inches(3), rise: inches(9) }),
         front: [

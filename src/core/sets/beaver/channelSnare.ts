@@ -2,15 +2,16 @@ import { BUILDS } from '../../animals/species';
 import { wetAreaShare } from '../../devices/wetAreaShare';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
-import { FITTINGS, largestLoop } from '../../devices/cable';
+import { FITTINGS } from '../../devices/cable';
+import { found, type Finding } from '../../words/finding';
 import { trench } from '../pieces/ground';
 import { depthMarks } from '../pieces/grip';
 import { tie } from '../pieces/hold';
+import { cableFinding, loopFits } from '../pieces/loop';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
@@ -93,7 +94,15 @@ export const channelSnare: SetType = {
         ground: [-0.9, 0.7].map((x): [number, number] => [x, bedOf(laying) ?? lowest(laying) - inches(8)]),
         needs: needs(laying),
         free: [{ device: 'snare', say: { down: 'Lower the loop', up: 'Raise the loop' }, floor: bedOf(laying) }],
-        findings: [area(laying), cable(laying), ...tooLarge(laying)],
+        findings: [
+          area(laying),
+          cableFinding(
+            numberOf(laying, { numbers }, 'loop'),
+            numberOf(laying, { numbers }, 'tail'),
+            laying.devices.snare?.size ?? '7×7 3/32',
+          ),
+          ...loopFits(laying, lowest(laying), numberOf(laying, { numbers }, 'loop'), 0.4),
+        ],
       },
       drawn(laying),
     );
@@ -243,52 +252,8 @@ function area(laying: Laying): Finding {
   const loop = numberOf(laying, { numbers }, 'loop');
   const under = levelThen(laying) - lowest(laying);
   const share = under / loop;
-  const wet = Math.round(wetAreaShare(loop, under) * 100);
-  const figure = `${Math.round(Math.min(Math.max(share, 0), 1) * 100)} %`;
-  const wanted = isRoofed(laying)
-    ? 'In a roofed passage 40 % or more is wanted; its ceiling is the upper limit.'
-    : 'Wanted are 40 to 90 % of the height.';
-  const sentence = `As set, ${figure} of its height is under, that is ${wet} % of its area. ${wanted}`;
-  const fits = share >= 0.4 - 1e-9 && (isRoofed(laying) || share <= 0.9 + 1e-9);
-  return {
-    id: 'share',
-    field: 'share',
-    verdict: fits ? 'holds' : 'fails',
-    about: 'Loop under water',
-    figure,
-    origin: 'practice',
-    sentence,
-  };
-}
-
-function cable(laying: Laying): Finding {
-  const loop = numberOf(laying, { numbers }, 'loop');
-  const tail = numberOf(laying, { numbers }, 'tail');
-  const print = (m: number) => printLength(m, laying.system);
-  const around = Math.PI * loop + FITTINGS;
-  return {
-    id: 'cable',
-    verdict: 'holds',
-    about: 'Cable to cut',
-    figure: print(around + tail),
-    origin: 'computed',
-    sentence: `${print(around)} for the loop with lock, swivel and ferrules (5 in, practice), ${print(tail)} of tail and extension. 3 ft of loop cable would give at most a ${print(largestLoop(inches(36)))} loop.`,
-  };
-}
-
-function tooLarge(laying: Laying): Finding[] {
-  const bed = bedOf(laying);
-  if (bed === null || lowest(laying) >= bed - 0.005) return [];
-  const print = (m: number) => printLength(m, laying.system);
-  return [
-    {
-      id: 'loopInBed',
-      field: 'loop',
-      verdict: 'fails',
-      about: 'Loop and bed',
-      figure: print(bed - lowest(laying)),
-      origin: 'computed',
-      sentence: `The loop would reach ${print(bed - lowest(laying))} into the bed: hang it higher or take a smaller loop.`,
-    },
-  ];
+  const roofed = isRoofed(laying);
+  const fits = share >= 0.4 - 1e-9 && (roofed || share <= 0.9 + 1e-9);
+  const values = { share: Math.min(Math.max(share, 0), 1), area: wetAreaShare(loop, under), roofed };
+  return found('shareInChannel', fits ? 'holds' : 'fails', 'practice', values, { id: 'share', field: 'share' });
 }

@@ -69,7 +69,7 @@ export const crossedLimbs: SetType = {
       {
         parts: limbs,
         needs: [coverNeed(laying, { min: -4, max: 4, target: -2, broken: { min: 'tooDeep', max: 'outOfWater' } })],
-        findings: swingFinding(limbs, { y: 0, z: bottom, across: frame, height: frame }, laying.system),
+        findings: swingFinding(limbs, { y: 0, z: bottom, across: frame, height: frame }),
         ground: [
           [-inches(44), floor - inches(4)],
           [inches(30), floor],

@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
@@ -83,17 +83,7 @@ export const culvertMouth: SetType = {
             broken: { min: 'cannotReach', max: 'outOfWater' },
           }),
         ],
-        findings: [
-          {
-            id: 'place',
-            verdict: 'warns',
-            about: 'Culvert',
-            figure: printLength(pipe, laying.system),
-            origin: 'practice',
-            sentence:
-              'Sets at roads and culverts are forbidden in many places: ask your agency and the road’s owner. Nobody enters a culvert.',
-          },
-        ],
+        findings: [found('culvert', 'warns', 'practice', { pipe }, { id: 'place' })],
         ground: [
           [-inches(44), floor - inches(4)],
           [-inches(14), floor],

@@ -1,6 +1,7 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
@@ -80,18 +81,7 @@ export const damBreakBreach: SetType = {
           ),
         ],
         needs: [coverNeed(laying, { min: -3, max: 3, target: -1, broken: { min: 'tooDeep', max: 'outOfWater' } })],
-        findings: [
-          ...swingFinding(guides, { y: 0, z: bottom, across: frame, height: frame }, laying.system),
-          {
-            id: 'current',
-            verdict: 'warns',
-            about: 'Current and debris',
-            figure: 'quick',
-            origin: 'practice',
-            sentence:
-              'It stands where the water runs and where mud is pushed: what the current does to this trigger is told on the water’s break page before it is set. In the channel beside it none of that reaches the trap.',
-          },
-        ],
+        findings: [...swingFinding(guides, { y: 0, z: bottom, across: frame, height: frame }), found('current', 'warns', 'practice', {})],
         ground: [
           [-inches(40), surface - inches(16)],
           [-inches(20), surface - inches(14)],

@@ -1,10 +1,10 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
 import { fixed, follows } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
+import { found, type Finding } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { depthMarks, gripMarks } from '../pieces/grip';
@@ -329,28 +329,9 @@ function groundOf(laying: Laying): [number, number][] {
 
 /** In the channel the water over the trap counts: there they may pass over it, unless the pole makes them dive. */
 function gapOver(laying: Laying): Finding {
-  const print = (m: number) => printLength(m, laying.system);
   const over = levelThen(laying) - jawsBottom(laying) - frameOf(laying);
-  const { smallestGap } = BUILDS.beaverAdult;
-  const base = { id: 'gapOver', about: 'Water over the trap', figure: print(Math.max(over, 0)), origin: 'practice' as const };
-  return over > smallestGap
-    ? {
-        ...base,
-        verdict: 'warns',
-        sentence: `${print(over)} of water stand over the jaws: an adult passes over it at ${print(smallestGap)}. The dive pole has to float right above, or the trap stand higher.`,
-      }
-    : {
-        ...base,
-        verdict: 'holds',
-        sentence: `${print(Math.max(over, 0))} over the jaws, less than the ${print(smallestGap)} an adult uses; the pole makes it dive.`,
-      };
+  const { smallestGap: gap } = BUILDS.beaverAdult;
+  return found('gapOverPole', over > gap ? 'warns' : 'holds', 'practice', { over, gap }, { id: 'gapOver' });
 }
 
-const breaks = (laying: Laying): Finding => ({
-  id: 'breaks',
-  verdict: 'holds',
-  about: 'The two breaks',
-  figure: printLength(of(laying, 'away'), laying.system),
-  origin: 'practice',
-  sentence: `Two small breaks, ${printLength(of(laying, 'away'), laying.system)} to the left and right, made last. Away from the leaks the trap is not hit by mud and sticks. What they do to the level stands on the water’s break page.`,
-});
+const breaks = (laying: Laying): Finding => found('breaks', 'holds', 'practice', { away: of(laying, 'away') });

@@ -1,8 +1,7 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
+import { found, type Finding } from '../../words/finding';
 import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, upright, type Piece } from '../design';
 import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
@@ -155,7 +154,7 @@ function holdOfSide(laying: Laying, side: (typeof SIDES)[number]): Piece {
       ...(part.look?.leans === undefined ? {} : { look: { ...part.look, leans: way * part.look.leans } }),
     })),
     needs: (hold.needs ?? []).map((need) => ({ ...need, id: own(need.id), of: { ...need.of, part: own(need.of.part) } })),
-    findings: (hold.findings ?? []).map((finding) => ({ ...finding, id: own(finding.id), about: `${finding.about}, ${side}` })),
+    findings: (hold.findings ?? []).map((finding) => ({ ...finding, id: own(finding.id), of: side })),
     marks: [],
     holds: (hold.holds ?? []).map(({ deep, ...h }) => ({
       ...h,
@@ -183,27 +182,16 @@ function bedOfSide(laying: Laying, side: (typeof SIDES)[number]): Part[] {
   return [...bedParts(laying, size, underOf(laying, side), { device: side, x }), ...ring];
 }
 
-const build = (laying: Laying, side: (typeof SIDES)[number]): Finding => ({
-  ...buildUp(laying, laying.devices[side]?.size ?? '4', underOf(laying, side), `Build-up, ${side}`),
-  id: `buildUp-${side}`,
-});
+const build = (laying: Laying, side: (typeof SIDES)[number]): Finding =>
+  buildUp(laying, laying.devices[side]?.size ?? '4', underOf(laying, side), { id: `buildUp-${side}`, of: side });
 
 /** How far the pond may fall before the shallower bed is too shallow: said when it is made, since it will fall. */
 function fall(laying: Laying): Finding {
-  const print = (m: number) => printLength(m, laying.system);
   const left = SIDES.filter((s) => laying.devices[s]).map((s) => ({ side: s, room: underOf(laying, s) - inches(2) }));
   const first = [...left].sort((a, b) => a.room - b.room)[0];
-  const deep = of(laying, 'breakDepth');
   const room = first?.room ?? 0;
-  const sentence = `The ${first?.side ?? 'left'} bed works until the pond has fallen ${print(Math.max(room, 0))}; this break can let it fall ${print(deep)} at most. Look at the hour on the water’s break page.`;
-  return {
-    id: 'fall',
-    verdict: room < inches(3) ? 'warns' : 'holds',
-    about: 'Fall it bears',
-    figure: print(Math.max(room, 0)),
-    origin: 'practice',
-    sentence,
-  };
+  const values = { side: first?.side ?? 'left', room: Math.max(room, 0), deep: of(laying, 'breakDepth') };
+  return found('fall', room < inches(3) ? 'warns' : 'holds', 'practice', values);
 }
 
 function groundOf(laying: Laying, held: readonly Piece[]): [number, number][] {

@@ -1,7 +1,7 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
+import { found } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, NOTHING, upright, type Piece } from '../design';
 import { tie, tieNumber } from '../pieces/hold';
@@ -65,7 +65,6 @@ export const damCrossoverFace: SetType = {
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
-    const print = (m: number) => printLength(m, laying.system);
     const crest = numberOf(laying, { numbers }, 'crestOver');
     return assemble(
       {
@@ -84,26 +83,7 @@ export const damCrossoverFace: SetType = {
           },
         ],
         free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: null }],
-        findings: [
-          crest < inches(2)
-            ? {
-                id: 'skyline',
-                verdict: 'warns',
-                about: 'Against the sky',
-                figure: print(crest),
-                origin: 'practice',
-                sentence: 'Its top stands at the crest and is outlined against the sky: take it lower on the face.',
-              }
-            : {
-                id: 'skyline',
-                verdict: 'holds',
-                about: 'Against the sky',
-                figure: print(crest),
-                origin: 'practice',
-                sentence:
-                  'It stands below the crest, not outlined against the sky. The pond can fall or rise: only the tailwater judges it.',
-              },
-        ],
+        findings: [found('skyline', crest < inches(2) ? 'warns' : 'holds', 'practice', { crest, outlined: crest < inches(2) })],
       },
       drawn(laying, device.size),
     );

@@ -1,5 +1,5 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
+import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
 import { bed, offset, panUnder } from '../pieces/bed';
 import { mirrored } from '../pieces/ground';
@@ -41,24 +41,11 @@ export const damCrossoverFoothold: SetType = {
     const gap = of(laying, 'gap');
     const room = gap / 2 - off;
     const wants = off > inches(1);
-    const print = (m: number) => printLength(m, laying.system);
+    const narrow = wants && room < inches(5);
     const floor = surface - under - inches(3.5);
     const hold = holdPiece(laying, { numbers, build: 'beaverAdult', held: 'front foot', bank: inches(22) });
     return assemble(bed(laying, { size: device.size, under, y: off, works: { min: 1, max: 4, target: 2 } }), hold, {
-      findings: [
-        {
-          id: 'gapRoom',
-          field: 'offset',
-          verdict: wants && room < inches(5) ? 'fails' : 'holds',
-          about: 'Off centre in the gap',
-          figure: print(off),
-          origin: 'practice',
-          sentence:
-            wants && room < inches(5)
-              ? `${print(off)} off leave ${print(room)} to the edge of a ${print(gap)} gap: too narrow for it, lay it in the middle.`
-              : `The gap is ${print(gap)} wide; ${wants ? `${print(room)} are left at its side` : 'in the middle it is met by either foot'}.`,
-        },
-      ],
+      findings: [found('gapRoom', narrow ? 'fails' : 'holds', 'practice', { off, room, gap, aside: wants, narrow }, { field: 'offset' })],
       ground: [
         ...deepGround(laying, floor, hold),
         [-inches(12), floor],

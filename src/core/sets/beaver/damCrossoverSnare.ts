@@ -1,5 +1,5 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
+import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { upright } from '../pieces/guides';
 import { tie } from '../pieces/hold';
@@ -43,7 +43,6 @@ export const damCrossoverSnare: SetType = {
     const bottom = deck + of(laying, 'overDeck');
     const size = of(laying, 'loop');
     const gap = of(laying, 'gap');
-    const print = (m: number) => printLength(m, laying.system);
     const fits =
       of(laying, 'overDeck') >= inches(2) && of(laying, 'overDeck') <= inches(4) && size >= inches(8) - 1e-6 && size <= inches(8.5) + 1e-6;
     return assemble(
@@ -76,16 +75,7 @@ export const damCrossoverSnare: SetType = {
             laying.system,
           ),
         ],
-        findings: [
-          {
-            id: 'air',
-            verdict: fits ? 'holds' : 'warns',
-            about: 'Loop in air',
-            figure: print(of(laying, 'overDeck')),
-            origin: 'practice',
-            sentence: `Its bottom hangs ${print(of(laying, 'overDeck'))} over the deck, the loop is ${print(size)}; about 3 in and 8 to 8½ in are wanted${fits ? '' : ': a low or large loop is knocked aside and teaches'}.`,
-          },
-        ],
+        findings: [found('air', fits ? 'holds' : 'warns', 'practice', { over: of(laying, 'overDeck'), loop: size, fits })],
         ground: [
           [-inches(50), surface - inches(20)],
           [-inches(20), surface],

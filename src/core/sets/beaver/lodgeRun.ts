@@ -2,16 +2,16 @@ import { BUILDS } from '../../animals/species';
 import { fence } from '../../geometry/fence';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
+import { found, type Finding } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { trench } from '../pieces/ground';
 import { depthMarks, gripMarks, springsFinding } from '../pieces/grip';
 import { STAND, standFinding } from '../pieces/stand';
-import { openingFindings, swingFinding } from '../pieces/guides';
+import { openingFindings, swingFinding, userOf } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { spacingWanted, takes } from '../series';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
@@ -301,10 +301,10 @@ function throughFindings(laying: Laying): Finding[] {
     route: 'bed' as const,
   };
   const sticks = trapParts(laying, 'outer', 0).filter((p) => p.kind === 'stick');
-  const said = openingFindings(own, [], 'beaverKit', 'beaverAdult', laying.system).filter(
-    (f) => (f.id === 'opening' && f.verdict === 'holds') || f.id === 'gapUnder',
+  const said = openingFindings(own, [], 'beaverKit', 'beaverAdult').filter(
+    (f) => (f.says === 'opening' && f.verdict === 'holds') || f.says === 'gapUnder',
   );
-  return [...said.map((f) => (f.id === 'opening' ? { ...f, id: 'through' } : f)), ...swingFinding(sticks, own.frame, laying.system)];
+  return [...said.map((f) => (f.says === 'opening' ? { ...f, id: 'through' } : f)), ...swingFinding(sticks, own.frame)];
 }
 
 /** Width at the height of the springs, m: half way up a trench of that bed and surface. */
@@ -315,19 +315,8 @@ function rowFinding(laying: Laying, spacing: number): Finding[] {
   if (Object.keys(laying.devices).length < 2) return [];
   const wanted = spacingWanted(BUILDS.beaverAdult.body, numberOf(laying, { numbers }, 'tie') / 4);
   const { one } = takes([0.7, 0.7]);
-  const print = (m: number) => printLength(m, laying.system);
   const short = spacing < Math.min(wanted, inches(48)) - 1e-6;
-  const together = `${Math.round(one * 100)} %`;
-  return [
-    {
-      id: 'row',
-      verdict: short ? 'warns' : 'holds',
-      about: 'Two in line',
-      figure: together,
-      origin: 'practice',
-      sentence: `${short ? `${print(spacing)} apart: a catch in one can foul the other; 4 ft are accepted. ` : ''}Two traps: ${together} of passes (one: 70 %).`,
-    },
-  ];
+  return [found('row', short ? 'warns' : 'holds', 'practice', { spacing, short, share: one })];
 }
 
 /** The bed along the run, from open water to the lodge's side. */
@@ -348,52 +337,15 @@ function fenceFinding(laying: Laying): Finding {
   const side = Math.max(0, (width - frame) / 2);
   const { sticks, clear } = fence(side, BUILDS.beaverKit.smallestGap, STICK);
   const origin = laying.numbers.widthBed === undefined ? 'practice' : 'computed';
-  const print = (m: number) => printLength(m, laying.system);
-  const about = 'Gaps beside the trap';
-  if (width < frame) {
-    return {
-      id: 'opening',
-      field: 'widthBed',
-      verdict: 'fails',
-      about,
-      figure: print(frame - width),
-      origin,
-      sentence: `The run is ${print(width)} wide at the bed, the frame ${print(frame)}: its corners would be buried. Take a smaller trap or a wider place.`,
-    };
-  }
-  const sentence = `${print(side)} stays open on each side; ${sticks === 0 ? 'no stick is needed' : `${sticks} ${sticks === 1 ? 'stick' : 'sticks'} a side leave ${print(clear)}`}. A kit uses ${print(BUILDS.beaverKit.smallestGap)}, an adult ${print(BUILDS.beaverAdult.smallestGap)}.`;
-  return { id: 'fence', verdict: 'holds', about, figure: `${sticks} + ${sticks}`, origin, sentence };
+  if (width < frame) return found('narrow', 'fails', origin, { width, frame }, { id: 'opening', field: 'widthBed' });
+  const values = { side, sticks, clear, small: userOf('beaverKit'), large: userOf('beaverAdult') };
+  return found('fenceAside', 'holds', origin, values, { id: 'fence' });
 }
 
 function depthFindings(laying: Laying): Finding[] {
   const { depth, topUnder } = laying.numbers;
   const frame = openingOf(laying.devices.outer?.size);
-  const print = (m: number) => printLength(m, laying.system);
-  if (depth !== undefined && topUnder !== undefined && topUnder + frame > depth + inches(1)) {
-    const sentence = `With its top ${print(topUnder)} under and ${print(frame)} of frame it would reach ${print(topUnder + frame)} down, but the run is ${print(depth)} deep. Measure one of the two again.`;
-    return [
-      {
-        id: 'tooTall',
-        field: 'topUnder',
-        verdict: 'fails',
-        about: 'Frame in the run',
-        figure: print(topUnder + frame - depth),
-        origin: 'computed',
-        sentence,
-      },
-    ];
-  }
-  if (depth === undefined && laying.place.bed === null) {
-    return [
-      {
-        id: 'bedUnknown',
-        verdict: 'unknown',
-        about: 'The bed',
-        figure: '?',
-        origin: 'computed',
-        sentence: 'The bed was not measured: how much lower the trap could go is not known.',
-      },
-    ];
-  }
-  return [];
+  if (depth !== undefined && topUnder !== undefined && topUnder + frame > depth + inches(1))
+    return [found('tooTall', 'fails', 'computed', { under: topUnder, frame, depth }, { field: 'topUnder' })];
+  return depth === undefined && laying.place.bed === null ? [found('bedUnknown', 'unknown', 'computed', {})] : [];
 }

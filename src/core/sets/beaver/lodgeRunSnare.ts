@@ -1,5 +1,5 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
+import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
 import { depthHere } from '../pieces/grip';
 import { bedLine, trench } from '../pieces/ground';
@@ -65,17 +65,7 @@ export const lodgeRunSnare: SetType = {
             origin: 'practice',
           },
         ],
-        findings: [
-          ...loopFits(laying, bottom, size, 1),
-          {
-            id: 'bare',
-            verdict: 'holds',
-            about: 'No fence',
-            figure: printLength(width - size, laying.system),
-            origin: 'practice',
-            sentence: `${printLength(width - size, laying.system)} of the run stay open beside the loop on purpose: where shyness is suspected fewer sticks are proposed, not more.`,
-          },
-        ],
+        findings: [...loopFits(laying, bottom, size, 1), found('bare', 'holds', 'practice', { open: width - size })],
         ground: bedLine(floor, -inches(40)),
         front: trench(surface, floor, width, width + inches(14)),
         marks: [across('width', 'Run at the bed', 'eye', floor - inches(5), -width / 2, width / 2)],

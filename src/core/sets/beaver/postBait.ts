@@ -1,6 +1,5 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, panUnder } from '../pieces/bed';
@@ -12,6 +11,7 @@ import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedLast } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 
 const numbers: Record<string, NumberSpec> = {
   panUnder: panUnder(4),
@@ -64,7 +64,6 @@ export const postBait: SetType = {
     const apart = second ? inches(6) : 0;
     const works = { min: 2, max: 8, target: 4 };
     const reaches = REARS.filter((key) => BUILDS[key].rears >= of(laying, 'baitHigh') - 0.02);
-    const print = (m: number) => printLength(m, laying.system);
     const hold = holdPiece(laying, { numbers, build: 'beaverAdult', held: 'hind foot', bank: to + inches(24) });
     return assemble(
       bed(laying, { size: device.size, under, y: -apart, works }),
@@ -104,18 +103,20 @@ export const postBait: SetType = {
           },
         ],
         findings: [
-          {
-            id: 'rearing',
-            field: 'baitHigh',
-            verdict: reaches.includes('beaverAdult') ? 'holds' : 'fails',
-            about: 'Bait at rearing height',
-            figure: print(of(laying, 'baitHigh')),
-            origin: 'practice',
-            sentence:
-              reaches.length === 0
-                ? `An adult reaches ${print(BUILDS.beaverAdult.rears)} standing on the pan: lower it ${print(of(laying, 'baitHigh') - BUILDS.beaverAdult.rears)}.`
-                : `${reaches.map((key) => BUILDS[key].called).join(', ')} can take it standing up (adult ${print(BUILDS.beaverAdult.rears)}, two years ${print(BUILDS.beaverTwo.rears)}, yearling ${print(BUILDS.beaverYearling.rears)}); smaller ones do not.`,
-          },
+          found(
+            'rearing',
+            reaches.includes('beaverAdult') ? 'holds' : 'fails',
+            'practice',
+            {
+              high: of(laying, 'baitHigh'),
+              lower: of(laying, 'baitHigh') - BUILDS.beaverAdult.rears,
+              reach: reaches.map((key) => BUILDS[key].called),
+              adult: BUILDS.beaverAdult.rears,
+              two: BUILDS.beaverTwo.rears,
+              yearling: BUILDS.beaverYearling.rears,
+            },
+            { field: 'baitHigh' },
+          ),
         ],
         marks: [
           mark('baitHigh', 'Bait over the pan', 'side', to - inches(2), pan, high, 1),

@@ -1,6 +1,5 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
+import { found, type Finding } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, NOTHING } from '../design';
 import { bed, FOOT, offset, offsetPiece, panUnder, type Foot } from '../pieces/bed';
@@ -111,53 +110,21 @@ export const slideFoothold: SetType = {
 };
 
 function poleFinding(laying: Laying, depth: number | undefined): Finding {
-  const print = (m: number) => printLength(m, laying.system);
-  const base = { id: 'pole', field: 'pole', about: 'Deep-end pole', origin: 'practice' as const };
+  const more = { field: 'pole' };
   if (depth === undefined || (laying.numbers.stopDepth === undefined && !profileOf(laying, BANK)))
-    return {
-      ...base,
-      verdict: 'unknown',
-      figure: '?',
-      sentence: 'Measure the depth at the deep end: the pole has to be that long, its push-in and a grip.',
-    };
+    return found('pole', 'unknown', 'practice', {}, more);
   const needs = depth + of(laying, 'pushIn') + GRIP;
-  const spare = of(laying, 'pole') - needs;
-  return spare < 0
-    ? {
-        ...base,
-        verdict: 'fails',
-        figure: `short ${print(-spare)}`,
-        sentence: `Depth, push-in and a hand to grip take ${print(needs)}, the pole has ${print(of(laying, 'pole'))}: a longer pole, or a resting place that is shallower by ${print(-spare)}.`,
-      }
-    : {
-        ...base,
-        verdict: 'holds',
-        figure: print(needs),
-        sentence: `Depth, push-in and a hand to grip take ${print(needs)} of its ${print(of(laying, 'pole'))}.`,
-      };
+  const pole = of(laying, 'pole');
+  return found('pole', pole < needs ? 'fails' : 'holds', 'practice', { needs, pole }, more);
 }
 
 /** Whether the pole can be set from where the waders still hold: with a measured profile only. */
 function handFinding(laying: Laying, stopX: number | undefined): Finding[] {
   const profile = profileOf(laying, BANK);
   if (!profile || stopX === undefined) return [];
-  const print = (m: number) => printLength(m, laying.system);
-  const deepest = levelThen(laying) - of(laying, 'waders');
-  const stands = profile.filter(([, z]) => z >= deepest).at(-1)?.[0] ?? 0;
+  const waders = of(laying, 'waders');
+  const stands = profile.filter(([, z]) => z >= levelThen(laying) - waders).at(-1)?.[0] ?? 0;
   const rest = BANK - stopX;
-  const short = rest - stands - ARM;
-  return [
-    {
-      id: 'hand',
-      field: 'wire',
-      verdict: short > 0 ? 'fails' : 'holds',
-      about: 'Within your reach',
-      figure: print(rest),
-      origin: 'practice',
-      sentence:
-        short > 0
-          ? `The pole goes in ${print(rest)} out; with waders of ${print(of(laying, 'waders'))} and an arm of ${print(ARM)} you reach ${print(stands + ARM)}: a shorter wire, a boat, or a place that falls off nearer the bank.`
-          : `${print(rest)} out; you can stand ${print(stands)} out and reach ${print(ARM)} further. Add what you sink in.`,
-    },
-  ];
+  const short = rest - stands > ARM;
+  return [found('hand', short ? 'fails' : 'holds', 'practice', { rest, stands, arm: ARM, waders, short }, { field: 'wire' })];
 }

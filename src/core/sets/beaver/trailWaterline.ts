@@ -1,9 +1,8 @@
 import { BUILDS } from '../../animals/species';
 import { tieLength } from '../../hold/tie';
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
 import type { Need } from '../../water/need';
+import { found, type Finding } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { grip, jawsId, movable } from '../pieces/grip';
@@ -84,7 +83,7 @@ export const trailWaterline: SetType = {
       {
         parts: sticks,
         needs: [cover],
-        findings: [...swingFinding(sticks, { y: 0, z: bottom, across: frame, height: frame }, laying.system), tieFinding(laying)],
+        findings: [...swingFinding(sticks, { y: 0, z: bottom, across: frame, height: frame }), tieFinding(laying)],
         ground: [
           [-inches(48), floor - inches(6)],
           [-inches(10), floor],
@@ -130,19 +129,12 @@ export const trailWaterline: SetType = {
 
 /** The tie that lets the catch reach water that hides it, clear of the trail. */
 function tieFinding(laying: Laying): Finding {
-  const print = (m: number) => printLength(m, laying.system);
   const { deep4, deep8 } = laying.numbers;
-  const base = { id: 'tieLength', field: 'tie', about: 'Tie that clears the trail', origin: 'practice' as const };
-  if (deep4 === undefined || deep8 === undefined)
-    return {
-      ...base,
-      verdict: 'unknown',
-      figure: '?',
-      sentence: 'Type the depth 4 and 8 ft from the anchor, away from the trail, and the length of the tie follows.',
-    };
+  const more = { field: 'tie' };
+  if (deep4 === undefined || deep8 === undefined) return found('tieLength', 'unknown', 'practice', {}, more);
   const surface = levelThen(laying);
   const clear = Math.max(0, of(laying, 'trail') / 2 + BUILDS.beaverAdult.body - of(laying, 'toAnchor'));
-  const found = tieLength(
+  const length = tieLength(
     [
       [0, surface],
       [inches(48), surface - deep4],
@@ -152,18 +144,7 @@ function tieFinding(laying: Laying): Finding {
     BUILDS.beaverAdult.swims + inches(2),
     clear,
   );
-  if ('shortBy' in found)
-    return {
-      ...base,
-      verdict: 'fails',
-      figure: `short ${print(found.shortBy)}`,
-      sentence: `Nothing within 8 ft is deep enough to hide an adult: ${print(found.shortBy)} more are wanted. Anchor it elsewhere.`,
-    };
-  const fits = of(laying, 'tie') >= found.tie - 0.02;
-  return {
-    ...base,
-    verdict: fits ? 'holds' : 'fails',
-    figure: print(found.tie),
-    sentence: `${print(found.tie)} from the anchor lead to water that hides an adult, ${print(found.out)} out and clear of the trail; the tie has ${print(of(laying, 'tie'))}.`,
-  };
+  if ('shortBy' in length) return found('tieLength', 'fails', 'practice', { shortBy: length.shortBy }, more);
+  const has = of(laying, 'tie');
+  return found('tieLength', has >= length.tie - 0.02 ? 'holds' : 'fails', 'practice', { tie: length.tie, out: length.out, has }, more);
 }

@@ -2,7 +2,6 @@ import { ICE_RATIO } from '../../ice/growth';
 import { hangingClearance, hangingWire, wireToCut } from '../../ice/pole';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
 import type { Linear } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
@@ -11,6 +10,7 @@ import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { springsWide } from '../pieces/grip';
 import { assemble, NOTHING, upright } from '../design';
 import { evaluate } from '../../water/linear';
+import { found, type Finding } from '../../words/finding';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
@@ -245,73 +245,34 @@ const clear = (laying: Laying, device: string): Need[] => {
 
 const cut = (laying: Laying): number => wireToCut(hangingWire(dropOf(laying), 0, of(laying, 'eye')), of(laying, 'stick'), ALLOWANCE);
 
-function wire(laying: Laying): Finding {
-  const print = (m: number) => printLength(m, laying.system);
-  const drop = hangingWire(dropOf(laying), 0, of(laying, 'eye'));
-  return {
-    id: 'wire',
-    verdict: 'holds',
-    about: 'Wire to cut',
-    figure: print(cut(laying)),
-    origin: 'computed',
-    sentence: `${print(drop)} from the stick to the spring eye, two turns of the stick and ${print(ALLOWANCE)} to twist (practice): cut two of ${print(cut(laying))}.`,
-  };
-}
+const wire = (laying: Laying): Finding =>
+  found('wire', 'holds', 'computed', {
+    drop: hangingWire(dropOf(laying), 0, of(laying, 'eye')),
+    twist: ALLOWANCE,
+    cut: cut(laying),
+  });
 
 /** The hole that frame and springs go through, lowered on edge. [practice] */
-function holeFinding(laying: Laying): Finding {
-  const print = (m: number) => printLength(m, laying.system);
-  const size = laying.devices.near?.size ?? '330';
-  const long = springsWide(size) + inches(2);
-  return {
-    id: 'holeSize',
-    verdict: 'holds',
-    about: 'Hole',
-    figure: print(long),
-    origin: 'practice',
-    sentence: `Frame with its springs and 2 in to spare go through ${print(long)} by ${print(inches(8))}, lowered on edge; opened once for two traps.`,
-  };
-}
+const holeFinding = (laying: Laying): Finding =>
+  found(
+    'holeForGrip',
+    'holds',
+    'practice',
+    { long: springsWide(laying.devices.near?.size ?? '330') + inches(2), wide: inches(8) },
+    { id: 'holeSize' },
+  );
 
 /** Said before the wire is cut: does this drop still clear the ice of the next check. */
 function nextCheck(laying: Laying): Finding {
-  const print = (m: number) => printLength(m, laying.system);
-  const next = expectedIce(laying);
-  const left = hangingClearance(dropOf(laying), next);
-  const base = { id: 'nextCheck', field: 'drop', about: 'At the next check', origin: 'computed' as const };
-  return left <= 0
-    ? {
-        ...base,
-        verdict: 'fails',
-        figure: print(-left),
-        sentence: `By the next check the ice is ${print(next)} and the jaws ${print(-left)} inside it: hang it ${print(-left + of(laying, 'clearance'))} lower before the wire is cut.`,
-      }
-    : {
-        ...base,
-        verdict: 'holds',
-        figure: print(left),
-        sentence: `With ${print(next)} of ice at the next check the jaws hang ${print(left)} below it.`,
-      };
+  const ice = expectedIce(laying);
+  const left = hangingClearance(dropOf(laying), ice);
+  const values = { ice, left, lower: of(laying, 'clearance') - left };
+  return found('nextCheck', left <= 0 ? 'fails' : 'holds', 'computed', values, { field: 'drop' });
 }
 
 function bedFinding(laying: Laying): Finding[] {
   const { depth } = laying.numbers;
   if (depth === undefined) return [];
-  const print = (m: number) => printLength(m, laying.system);
   const needs = dropOf(laying) - (1 - ICE_RATIO) * (laying.numbers.ice ?? 0) + frameOf(laying, 'near') + of(laying, 'bait');
-  const spare = depth - needs;
-  return [
-    {
-      id: 'overBed',
-      field: 'depth',
-      verdict: spare < 0 ? 'fails' : 'holds',
-      about: 'Over the bed',
-      figure: print(Math.abs(spare)),
-      origin: 'computed',
-      sentence:
-        spare < 0
-          ? `Drop, jaws and bait take ${print(needs)} of the ${print(depth)}: ${print(-spare)} too much. Deeper water, or a smaller trap.`
-          : `Drop, jaws and bait take ${print(needs)} of the ${print(depth)} under the water line.`,
-    },
-  ];
+  return [found('overBed', depth < needs ? 'fails' : 'holds', 'computed', { needs, depth }, { field: 'depth' })];
 }

@@ -3,13 +3,13 @@ import { poleMarks, shortBy, loopSpan, type PolePlan } from '../../ice/pole';
 import { HOLDS_POLE, newIce, safetyPole } from '../../ice/hole';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { ICE_NUMBERS, expectedIce, iceSteps } from './underIce';
 import { assemble, NOTHING, upright } from '../design';
 import { loopCable } from '../../devices/cable';
+import { found, type Finding } from '../../words/finding';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
 
 const numbers: Record<string, NumberSpec> = {
@@ -114,7 +114,7 @@ export const iceSnarePole: SetType = {
       needs: filled.map((id) => under(id)),
       free: filled.map((device) => ({ device, say: { down: 'Lower the loops', up: 'Raise the loops' }, floor: bedOf(laying) })),
       front: groundOf(laying),
-      findings: [marks(laying, plan), ...poleFits(laying, plan), holeFinding(laying, plan), holding(laying)],
+      findings: [marks(plan), ...poleFits(laying, plan), holeFinding(laying, plan), holding(laying)],
       marks: [
         upright('depth', 'Bed to the water line', 'side', inches(24), surface, surface - plan.depth),
         upright('pushIn', 'Pushed into the bed', 'side', -inches(4), foot + plan.pushIn, foot),
@@ -265,84 +265,34 @@ const groundOf = (laying: Laying): [number, number][] => {
   ];
 };
 
-function marks(laying: Laying, plan: PolePlan): Finding {
-  const print = (m: number) => printLength(m, laying.system);
+function marks(plan: PolePlan): Finding {
   const short = shortBy(plan);
-  const base = { id: 'marks', field: 'depth', about: 'Marks from the foot', origin: 'computed' as const };
-  if (short > 0)
-    return {
-      ...base,
-      verdict: 'fails',
-      figure: `short ${print(short)}`,
-      sentence: `Ice of the next check, clearances and ${plan.tiers} ${plan.tiers === 1 ? 'tier' : 'tiers'} want ${print(plan.depth + short)} of water, there are ${print(plan.depth)}: fewer tiers, smaller loops, or deeper water.`,
-    };
-  const m = poleMarks(plan);
-  return {
-    ...base,
-    verdict: 'holds',
-    figure: print(m.waterLine),
-    sentence: `Bed ${print(m.bed)}, water line ${print(m.waterLine)}, underside now ${print(m.underside)}, at the next check ${print(m.undersideNext)}; tops of the loops ${m.loops.map((l) => print(l.top)).join(', ')}, the lowest ends at ${print(m.loops.at(-1)?.bottom ?? 0)}.`,
-  };
+  const more = { id: 'marks', field: 'depth' };
+  if (short > 0) return found('marksShort', 'fails', 'computed', { short, tiers: plan.tiers, depth: plan.depth }, more);
+  const { bed, waterLine, underside, undersideNext, loops } = poleMarks(plan);
+  const values = { bed, waterLine, underside, undersideNext, tops: loops.map((l) => l.top), lowest: loops.at(-1)?.bottom ?? 0 };
+  return found('marks', 'holds', 'computed', values, more);
 }
 
 /** A pole that is cut already has to come through the ice and show. */
 function poleFits(laying: Laying, plan: PolePlan): Finding[] {
-  const { poleLong } = laying.numbers;
-  if (poleLong === undefined) return [];
-  const print = (m: number) => printLength(m, laying.system);
+  const { poleLong: pole } = laying.numbers;
+  if (pole === undefined) return [];
   const needs = plan.pushIn + plan.depth + (1 - ICE_RATIO) * plan.iceNext + inches(4);
-  const short = needs - poleLong;
-  return [
-    {
-      id: 'poleLong',
-      field: 'poleLong',
-      verdict: short > 0 ? 'fails' : 'holds',
-      about: 'Pole at hand',
-      figure: print(poleLong),
-      origin: 'computed',
-      sentence:
-        short > 0
-          ? `Push-in, water, ice of the next check and 4 in to grip take ${print(needs)}: the pole of ${print(poleLong)} ends in the ice, ${print(short)} short.`
-          : `Push-in, water, ice and 4 in to grip take ${print(needs)} of its ${print(poleLong)}.`,
-    },
-  ];
+  return [found('poleLong', pole < needs ? 'fails' : 'holds', 'computed', { needs, pole }, { field: 'poleLong' })];
 }
 
 /** Loops go through the hole one after the other, the pole with its bait at once. [practice] */
-function holeFinding(laying: Laying, plan: PolePlan): Finding {
-  const print = (m: number) => printLength(m, laying.system);
-  const needs = plan.loop + inches(2);
-  const hole = of(laying, 'hole');
-  return {
-    id: 'holeSize',
-    field: 'hole',
-    verdict: hole < needs ? 'fails' : 'holds',
-    about: 'Hole',
-    figure: print(needs),
-    origin: 'practice',
-    sentence: `Loops of ${print(plan.loop)} and 2 in to spare want a hole of ${print(needs)}; this one is ${print(hole)}${hole < needs ? ': open it wider, or they shut on its edge' : ''}.`,
-  };
+function holeFinding(laying: Laying, { loop }: PolePlan): Finding {
+  const values = { loop, needs: loop + inches(2), hole: of(laying, 'hole') };
+  return found('holeForLoop', values.hole < values.needs ? 'fails' : 'holds', 'practice', values, { id: 'holeSize', field: 'hole' });
 }
 
 /** Whether the hole freezes enough to hold the pole until then; otherwise a safety pole is required, with its length. */
 function holding(laying: Laying): Finding {
-  const print = (m: number) => printLength(m, laying.system);
-  const length = print(safetyPole(of(laying, 'hole')));
-  const base = { id: 'holding', about: 'Will the hole hold it', origin: 'practice' as const };
-  if (laying.frostToCheck === undefined || laying.frostToCheck === null)
-    return {
-      ...base,
-      verdict: 'unknown',
-      figure: length,
-      sentence: `No weather is known to the next check: put the safety pole across, ${length}, on sound ice both sides, tied to the set pole.`,
-    };
-  const ice = newIce(expectedIce(laying), laying.choices.cover === 'snow' ? 'snow' : 'open', laying.frostToCheck);
-  return ice >= HOLDS_POLE
-    ? { ...base, verdict: 'holds', figure: print(ice), sentence: `${print(ice)} of new ice by the next check hold the pole.` }
-    : {
-        ...base,
-        verdict: 'warns',
-        figure: print(ice),
-        sentence: `Only ${print(ice)} of new ice by the next check, ${print(HOLDS_POLE)} wanted: a safety pole is required, ${length}, tied to the set pole and bearing on sound ice both sides.`,
-      };
+  const { frostToCheck: frost } = laying;
+  const known = frost !== undefined && frost !== null;
+  const ice = known ? newIce(expectedIce(laying), laying.choices.cover === 'snow' ? 'snow' : 'open', frost) : null;
+  const verdict = ice === null ? 'unknown' : ice >= HOLDS_POLE ? 'holds' : 'warns';
+  return found('holding', verdict, 'practice', { ice, wanted: HOLDS_POLE, pole: safetyPole(of(laying, 'hole')) });
 }

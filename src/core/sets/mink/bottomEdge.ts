@@ -1,4 +1,5 @@
 import { inches } from '../../units/factors';
+import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
@@ -51,7 +52,6 @@ export const bottomEdge: SetType = {
       [{ y: -frame / 2 - inches(2), thick: inches(1) }],
       big ? 'otter' : 'minkFemale',
       big ? 'otter' : 'mink',
-      laying.system,
     );
     return assemble(
       grip(laying, { size: device.size, bottom, floor, holder: 'stakes', look: { trigger: 'low' } }),
@@ -77,18 +77,7 @@ export const bottomEdge: SetType = {
             broken: { min: 'cannotReach', max: 'outOfWater' },
           }),
         ],
-        findings: said
-          .filter((f) => f.id === 'buried')
-          .concat([
-            {
-              id: 'rise',
-              verdict: 'holds',
-              about: 'When the water rises',
-              figure: 'works on',
-              origin: 'practice',
-              sentence: 'A rise does not end it, only reaching it does: pair it with a shallow set at the same edge.',
-            },
-          ]),
+        findings: said.filter((f) => f.id === 'buried').concat([found('rise', 'holds', 'practice', {})]),
         ground: [
           [-inches(26), floor],
           [inches(26), floor],

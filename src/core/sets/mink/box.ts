@@ -1,6 +1,7 @@
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, grip, jawsBottom } from '../pieces/grip';
@@ -87,28 +88,14 @@ export const box: SetType = {
         needs: [coverNeed(laying, { min: 1, broken: { min: 'tooDeep' }, target: 8 })],
         free: [{ device: 'trap', say: { down: 'Lower the box', up: 'Raise the box' }, floor: null }],
         findings: [
-          {
-            id: 'fits',
-            field: 'opening',
-            verdict: fits ? 'holds' : 'fails',
-            about: 'Frame in the box',
-            figure: print(wide - frame),
-            origin: 'computed',
-            sentence: fits
-              ? `${print(wide)} inside for a frame of ${print(frame)}: the jaws swing free.`
-              : `The box is ${print(wide)} inside and the frame ${print(frame)}: it does not swing. A smaller trap, or a box of ${print(frame + inches(0.5))}.`,
-          },
-          {
-            id: 'trigger',
-            verdict: trigger === 'v' ? 'warns' : 'holds',
-            about: 'Trigger',
-            figure: trigger === 'low' ? 'low, rear' : trigger,
-            origin: 'practice',
-            sentence:
-              trigger === 'v'
-                ? 'A narrow V is passed without firing: low, at the rear and wide, so that the animal is well in and pushing.'
-                : 'The animal is well in and pushing when it fires.',
-          },
+          found(
+            'boxFits',
+            fits ? 'holds' : 'fails',
+            'computed',
+            { inside: wide, frame, fits, wanted: frame + inches(0.5) },
+            { id: 'fits', field: 'opening' },
+          ),
+          found('boxTrigger', trigger === 'v' ? 'warns' : 'holds', 'practice', { trigger }, { id: 'trigger' }),
         ],
         ground: [
           [-inches(32), Math.min(surface - inches(6), floor - inches(2))],

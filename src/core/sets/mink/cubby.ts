@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, grip, jawsBottom } from '../pieces/grip';
@@ -106,14 +106,13 @@ export const cubby: SetType = {
         needs: [coverNeed(laying, { min: 1, broken: { min: 'tooDeep' }, target: 7, called: 'top of the jaws' })],
         free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: null }],
         findings: [
-          {
-            id: 'sides',
-            verdict: wide - frame > inches(4) ? 'warns' : 'holds',
-            about: 'Beside the frame',
-            figure: printLength((wide - frame) / 2, laying.system),
-            origin: 'practice',
-            sentence: `${printLength(Math.max(0, (wide - frame) / 2), laying.system)} stay open on each side: moss closes them.${wide - frame > inches(4) ? ' That is much for moss: a stone each side.' : ''}`,
-          },
+          found(
+            'moss',
+            wide - frame > inches(4) ? 'warns' : 'holds',
+            'practice',
+            { side: (wide - frame) / 2, much: wide - frame > inches(4) },
+            { id: 'sides' },
+          ),
         ],
         ground: [
           [-inches(30), Math.min(surface - inches(8), floor - inches(2))],

@@ -1,6 +1,7 @@
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed, follows, type Linear } from '../../water/linear';
+import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, NOTHING, upright as mark } from '../design';
 import { jawsId } from '../pieces/grip';
@@ -140,31 +141,14 @@ export const logCrossing: SetType = {
       ],
       free: [],
       findings: [
-        {
-          id: 'thaw',
-          field: 'overWater',
-          verdict: thaw === undefined ? 'unknown' : drowned ? 'fails' : 'holds',
-          about: 'At the thaw',
-          figure: thaw === undefined ? '?' : print(thaw),
-          origin: 'practice',
-          sentence:
-            thaw === undefined
-              ? 'Type how much higher the water comes at the thaw: the trap must still stand over it.'
-              : drowned
-                ? `The water comes ${print(thaw)} higher and the log stands ${print(over)} over it: under by ${print(thaw - over)} then. Pull it before, or a higher log.`
-                : `The water comes ${print(thaw)} higher; ${afloat ? 'the log rises with it' : `the log stands ${print(over)} over it now`}.`,
-        },
-        {
-          id: 'clip',
-          field: 'trigger',
-          verdict: low ? 'fails' : 'holds',
-          about: 'Clip and trigger',
-          figure: low ? 'no room' : 'fits',
-          origin: 'practice',
-          sentence: low
-            ? 'A log clip leaves no room for a bottom trigger: from the top, or block the trap up on a cross stick.'
-            : 'The trigger hangs from the top, so the clip is free.',
-        },
+        found(
+          'thaw',
+          thaw === undefined ? 'unknown' : drowned ? 'fails' : 'holds',
+          'practice',
+          { rise: thaw, over, afloat, drowned },
+          { field: 'overWater' },
+        ),
+        found('clip', low ? 'fails' : 'holds', 'practice', { low }, { field: 'trigger' }),
       ],
       supplies: [{ kind: 'wire', what: 'tie wire', amount: of(laying, 'tie') }],
       holds: [

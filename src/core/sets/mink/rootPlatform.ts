@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, panUnder } from '../pieces/bed';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
@@ -76,16 +76,13 @@ export const rootPlatform: SetType = {
       hold,
       {
         findings: [
-          {
-            id: 'room',
-            field: 'roots',
-            verdict: of(laying, 'roots') < inches(5) ? 'fails' : 'holds',
-            about: 'Room under the roots',
-            figure: printLength(of(laying, 'roots'), laying.system),
-            origin: 'practice',
-            sentence:
-              of(laying, 'roots') < inches(5) ? 'The jaws do not close under 5 in: another ledge.' : 'The jaws close free under the roots.',
-          },
+          found(
+            'rootRoom',
+            of(laying, 'roots') < inches(5) ? 'fails' : 'holds',
+            'practice',
+            { room: of(laying, 'roots'), shuts: of(laying, 'roots') >= inches(5) },
+            { id: 'room', field: 'roots' },
+          ),
         ],
         ground: [
           ...deepGround(laying, seat - inches(14), hold),

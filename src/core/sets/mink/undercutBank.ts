@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
@@ -49,7 +49,6 @@ export const undercutBank: SetType = {
     const roof = floor + of(laying, 'roof');
     const needs = bottom + frame + inches(3);
     const inner = frame / 2 + inches(0.5);
-    const print = (m: number) => printLength(m, laying.system);
     return assemble(
       grip(laying, { size: device.size, bottom, floor, holder: 'none', look: { springs: 'bank', dog: 'top', trigger: 'v' } }),
       {
@@ -80,18 +79,13 @@ export const undercutBank: SetType = {
         ],
         needs: [coverNeed(laying, { min: 1.5, max: 2, target: 1.75, broken: { min: 'tooDeep', max: 'outOfWater' } })],
         findings: [
-          {
-            id: 'clears',
-            field: 'roof',
-            verdict: roof >= needs - 0.004 ? 'holds' : 'fails',
-            about: 'Under the roof',
-            figure: print(roof - floor),
-            origin: 'practice',
-            sentence:
-              roof >= needs - 0.004
-                ? `The roof stands ${print(roof - floor)} over the bed; frame and upright spring take ${print(needs - floor)}.`
-                : `Frame and upright spring take ${print(needs - floor)} and the roof stands ${print(roof - floor)} over the bed: dig the bed ${print(needs - roof)}, or a smaller trap.`,
-          },
+          found(
+            'roof',
+            roof >= needs - 0.004 ? 'holds' : 'fails',
+            'practice',
+            { roof: roof - floor, needs: needs - floor },
+            { id: 'clears', field: 'roof' },
+          ),
         ],
         ground: [
           [-inches(26), floor - inches(1)],

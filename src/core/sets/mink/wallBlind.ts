@@ -1,8 +1,7 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
+import { found, type Finding } from '../../words/finding';
 import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
 import { besideWall, mirrored } from '../pieces/ground';
@@ -77,7 +76,7 @@ export const wallBlind: SetType = {
         parts: [...bed, guide(laying)],
         needs: [panNeed(laying, { min: 0.5, max: 2, target: 1 })],
         free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: bedOf(laying), stone }],
-        findings: [buildUp(laying, device.size, cover, 'Stone under the trap'), measured(laying, device.size)],
+        findings: [buildUp(laying, device.size, cover, { says: 'stoneUnder' }), measured(laying, device.size)],
         marks: [
           ...(Math.abs(cover) < 0.003
             ? []
@@ -127,15 +126,7 @@ function groundOf(laying: Laying, size: string, cover: number, hold: Piece): [nu
 
 /** Cover over the stone or over the pan differ by the height of the pan: said with both figures. */
 function measured(laying: Laying, size: string): Finding {
-  const print = (m: number) => printLength(m, laying.system);
   const { pan } = footholdOf(size);
   const cover = panUnder(laying, size);
-  return {
-    id: 'measured',
-    verdict: cover < 0 ? 'fails' : 'holds',
-    about: 'Cover over stone or pan',
-    figure: print(cover),
-    origin: 'computed',
-    sentence: `${print(cover)} over the pan is ${print(cover + pan)} over the stone: the pan stands ${print(pan)} high (No. ${size}, from memory).${cover < 0 ? ' It stands out of the water.' : ''}`,
-  };
+  return found('panOrStone', cover < 0 ? 'fails' : 'holds', 'computed', { cover, pan, size }, { id: 'measured' });
 }

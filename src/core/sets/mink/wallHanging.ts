@@ -2,6 +2,7 @@ import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, depthMarks, grip, movable } from '../pieces/grip';
@@ -115,15 +116,13 @@ export const wallHanging: SetType = {
           }),
         ],
         findings: [
-          {
-            id: 'duck',
-            field: 'offWall',
-            verdict: of(laying, 'offWall') > BUILDS.minkFemale.smallestGap ? 'fails' : 'holds',
-            about: 'Between wall and frame',
-            figure: print(of(laying, 'offWall')),
-            origin: 'practice',
-            sentence: `${print(of(laying, 'offWall'))} stay between wall and frame; a female mink uses ${print(BUILDS.minkFemale.smallestGap)}.`,
-          },
+          found(
+            'duck',
+            of(laying, 'offWall') > BUILDS.minkFemale.smallestGap ? 'fails' : 'holds',
+            'practice',
+            { gap: of(laying, 'offWall'), user: BUILDS.minkFemale.smallestGap },
+            { field: 'offWall' },
+          ),
         ],
         ground: [
           [-inches(26), floor],

@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
@@ -85,16 +85,7 @@ export const denRun: SetType = {
             broken: { min: 'cannotReach', max: 'outOfWater' },
           }),
         ],
-        findings: [
-          {
-            id: 'dog',
-            verdict: 'holds',
-            about: 'Dog hangs free',
-            figure: printLength(bottom - floor, laying.system),
-            origin: 'practice',
-            sentence: 'Rest the lower jaw on two small sticks, so that the dog neither sinks into mud nor freezes in.',
-          },
-        ],
+        findings: [found('dog', 'holds', 'practice', { over: bottom - floor })],
         ground: [
           [-inches(22), floor - inches(3)],
           [-inches(6), floor],

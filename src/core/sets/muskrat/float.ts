@@ -1,9 +1,9 @@
 import { FOOTHOLDS } from '../../devices/sizes';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
 import { fixed, follows, type Linear } from '../../water/linear';
 import type { Part } from '../../water/part';
+import { found, type Finding } from '../../words/finding';
 import { assemble, NOTHING, upright } from '../design';
 import { weightFinding } from '../pieces/bed';
 import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
@@ -78,7 +78,7 @@ export const float: SetType = {
       })),
       free: [],
       front: [-0.6, 0.6].map((y): [number, number] => [y, bedOf(laying) ?? raft - inches(30)]),
-      findings: [...ground(laying), roof(laying), weightFinding(laying, laying.devices[positions[0] ?? 'left']?.size ?? '1½', 'muskrat')],
+      findings: [ground(laying), roof(laying), weightFinding(laying, laying.devices[positions[0] ?? 'left']?.size ?? '1½', 'muskrat')],
       marks: [
         upright('draft', 'Raft under water', 'side', -inches(22), raft, raft - numberOf(laying, { numbers }, 'draft')),
         upright('depth', 'Depth under the raft', 'side', inches(16), raft, bedOf(laying) ?? raft - inches(30)),
@@ -170,61 +170,15 @@ function raftParts(laying: Laying): Part[] {
   ];
 }
 
-function ground(laying: Laying): Finding[] {
+function ground(laying: Laying): Finding {
   const bed = bedOf(laying);
-  const print = (m: number) => printLength(m, laying.system);
-  const slack = print(numberOf(laying, { numbers }, 'lineRise'));
-  if (bed === null)
-    return [
-      {
-        id: 'ground',
-        verdict: 'unknown',
-        about: 'Grounding',
-        figure: '?',
-        origin: 'computed',
-        sentence: `The depth under the raft was not measured: when it grounds is not known. The line lets it rise ${slack}.`,
-      },
-    ];
-  const room = levelThen(laying) - numberOf(laying, { numbers }, 'draft') - bed;
-  if (room < 0)
-    return [
-      {
-        id: 'ground',
-        verdict: 'fails',
-        about: 'Grounding',
-        figure: print(-room),
-        origin: 'computed',
-        sentence: `The raft draws ${print(-room)} more than the water here is deep: take it further out.`,
-      },
-    ];
-  return [
-    {
-      id: 'ground',
-      verdict: 'holds',
-      about: 'Grounding',
-      figure: print(room),
-      origin: 'computed',
-      sentence: `It floats until the water falls ${print(room)}, and its line lets it rise ${slack}.`,
-    },
-  ];
+  const slack = numberOf(laying, { numbers }, 'lineRise');
+  const room = bed === null ? null : levelThen(laying) - numberOf(laying, { numbers }, 'draft') - bed;
+  const verdict = room === null ? 'unknown' : room < 0 ? 'fails' : 'holds';
+  return found('grounding', verdict, 'computed', { room, slack }, { id: 'ground' });
 }
 
 function roof(laying: Laying): Finding {
-  return laying.choices.roof === 'no'
-    ? {
-        id: 'roof',
-        verdict: 'warns',
-        about: 'Birds',
-        figure: 'open',
-        origin: 'practice',
-        sentence: 'Without a roof a bird can stand on it: cover the traps.',
-      }
-    : {
-        id: 'roof',
-        verdict: 'holds',
-        about: 'Birds',
-        figure: 'roofed',
-        origin: 'practice',
-        sentence: 'Roofed: a bird does not land on it.',
-      };
+  const roofed = laying.choices.roof !== 'no';
+  return found('birds', roofed ? 'holds' : 'warns', 'practice', { roofed, traps: 2 }, { id: 'roof' });
 }

@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
 import { fixed, follows, type Linear } from '../../water/linear';
+import { found } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { panUnder, weightFinding } from '../pieces/bed';
@@ -105,19 +105,7 @@ export const logNotch: SetType = {
         },
       ],
       free: [{ device: 'trap', say: { down: 'Cut the notch deeper', up: 'Block the trap up' }, floor: null }],
-      findings: [
-        weightFinding(laying, device.size, 'muskrat'),
-        {
-          id: 'log',
-          verdict: 'holds',
-          about: 'The log',
-          figure: afloat ? 'afloat' : 'fixed',
-          origin: 'practice',
-          sentence: afloat
-            ? 'Afloat it follows the level; see that its end cannot ground.'
-            : `Fixed at its ends it is left by the water: the notch is ${printLength(notch, laying.system)} long and may be cut deeper.`,
-        },
-      ],
+      findings: [weightFinding(laying, device.size, 'muskrat'), found('log', 'holds', 'practice', { notch, afloat })],
       holds: [{ kind: 'tie', device: 'trap', anchor: [notch / 2, 0, surface], tether: inches(12), held: 'front foot', build: 'muskrat' }],
       ground: bedLine(floor, -half - inches(8), half + inches(8)),
       front: flat(floor, inches(18)),

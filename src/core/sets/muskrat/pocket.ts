@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, coverFinding, panUnder, weightFinding } from '../pieces/bed';
@@ -83,14 +83,10 @@ export const pocket: SetType = {
         findings: [
           weightFinding(laying, device.size, build),
           coverFinding(laying, laying.numbers.chainEnd, build),
-          {
-            id: 'dryBait',
-            verdict: of(laying, 'baitUp') < inches(1) ? 'warns' : 'holds',
-            about: 'Bait stays dry',
-            figure: printLength(of(laying, 'baitUp'), laying.system),
-            origin: 'practice',
-            sentence: `The back end stands ${printLength(of(laying, 'baitUp'), laying.system)} over the water: a rise of that much floods the bait. ${build === 'muskrat' ? 'Root draws muskrat.' : 'Flesh and fish draw mink, and raccoon.'}`,
-          },
+          found('dryBait', of(laying, 'baitUp') < inches(1) ? 'warns' : 'holds', 'practice', {
+            up: of(laying, 'baitUp'),
+            muskrat: build === 'muskrat',
+          }),
         ],
         ground: [
           [-inches(30), floor - inches(8)],

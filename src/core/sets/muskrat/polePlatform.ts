@@ -1,6 +1,7 @@
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { panUnder, weightFinding } from '../pieces/bed';
@@ -117,14 +118,7 @@ export const polePlatform: SetType = {
         free: [{ device: 'trap', say: { down: 'Lower the board', up: 'Raise the board' }, floor }],
         findings: [
           weightFinding(laying, device.size, 'muskrat'),
-          {
-            id: 'roof',
-            verdict: roofed ? 'holds' : 'warns',
-            about: 'Birds',
-            figure: roofed ? 'roofed' : 'open',
-            origin: 'practice',
-            sentence: roofed ? 'Roofed: a bird does not land on it.' : 'Without a roof a bird can stand on it: cover it.',
-          },
+          found('birds', roofed ? 'holds' : 'warns', 'practice', { roofed, traps: 1 }, { id: 'roof' }),
         ],
         holds: [{ kind: 'tie', device: 'trap', anchor: [-long / 2, 0, board], tether: inches(14), held: 'front foot', build: 'muskrat' }],
         ground: bedLine(floor, -inches(32), inches(32)),

@@ -2,9 +2,7 @@ import { WEIGHTS } from '../../devices/sizes';
 import { BUILDS, type BuildKey } from '../../animals/species';
 import { keepsDown } from '../../hold/weight';
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
-import { printWeight } from '../../units/weight';
-import type { Finding } from '../../water/finding';
+import { found, type Finding } from '../../words/finding';
 import { bedParts, buildUp, footholdOf, panNeed } from '../bedded';
 import { level as across, upright as mark, type Piece } from '../design';
 import { levelThen, practised, type Laying, type NumberSpec } from '../setType';
@@ -49,9 +47,7 @@ export function bed(laying: Laying, place: BedPlace): Piece {
     parts: bedParts(laying, size, under, { device, x, y, under: on }),
     needs: [panNeed(laying, { device, ...works })],
     free: [{ device, say: { down: 'Lower the bed', up: 'Raise the bed' }, floor: null }],
-    findings: [buildUp(laying, size, under, device === 'trap' ? undefined : `Build-up, ${device}`)].map((f) =>
-      device === 'trap' ? f : { ...f, id: `${device}-buildUp` },
-    ),
+    findings: [buildUp(laying, size, under, device === 'trap' ? {} : { id: `${device}-buildUp`, of: device })],
     marks:
       Math.abs(under) < 0.003
         ? []
@@ -64,62 +60,26 @@ export function bed(laying: Laying, place: BedPlace): Piece {
 
 /** The offset of the pan from the middle of the approach, on the drawing and against what the foot wants. */
 export function offsetPiece(laying: Laying, off: number, under: number, foot: Foot): Piece {
-  const print = (m: number) => printLength(m, laying.system);
   const { off: wanted, under: covered } = FOOT[foot];
   const fits = off >= inches(wanted[0]) - 1e-6 && off <= inches(wanted[1]) + 1e-6;
   return {
     marks: Math.abs(off) < inches(1) ? [] : [across('offset', 'Off the middle', 'eye', levelThen(laying) - under - inches(7), 0, off)],
-    findings: [
-      {
-        id: 'foot',
-        verdict: fits ? 'holds' : 'warns',
-        about: `For a ${foot} foot`,
-        figure: print(off),
-        origin: 'practice',
-        sentence: `A ${foot} foot wants the pan ${wanted[0]} to ${wanted[1]} in off the middle and ${covered[0]} to ${covered[1]} in under; it lies ${print(off)} off.${foot === 'hind' ? ' Deeper and further out holds better.' : ' A low berm in front makes it plant its feet.'}`,
-      },
-    ],
+    findings: [found('foot', fits ? 'holds' : 'warns', 'practice', { foot, off, wanted, under: covered })],
   };
 }
 
 /** Whether the trap alone holds its animal down, where nothing draws it into deep water. */
 export function weightFinding(laying: Laying, size: string, build: BuildKey): Finding {
   const trap = WEIGHTS.foothold[size] ?? 0.5;
-  const { pulls, wanted, spare } = keepsDown(trap, BUILDS[build].weight.usual);
-  const weight = (kg: number) => printWeight(kg, laying.system);
-  return {
-    id: 'weight',
-    verdict: spare >= 0 ? 'holds' : 'fails',
-    about: 'Weight of the trap',
-    figure: weight(trap),
-    origin: 'practice',
-    sentence: `In water it pulls ${weight(pulls)}; ${BUILDS[build].called} of ${weight(BUILDS[build].weight.usual)} wants ${weight(wanted)} to be kept down.${spare < 0 ? ` ${weight(-spare / 0.873)} more: a heavier trap, a drowning weight or a slide.` : ''}`,
-  };
+  const { weight, called } = BUILDS[build];
+  const { pulls, wanted, spare } = keepsDown(trap, weight.usual);
+  const more = Math.max(0, -spare / 0.873);
+  return found('weight', spare >= 0 ? 'holds' : 'fails', 'practice', { trap, pulls, called, animal: weight.usual, wanted, more });
 }
 
 /** Whether the chain reaches water that covers the animal whole. @param reaches depth where the chain ends, m; undefined when not measured */
 export function coverFinding(laying: Laying, reaches: number | undefined, build: BuildKey): Finding {
   const { swims, called } = BUILDS[build];
-  const print = (m: number) => printLength(m, laying.system);
-  const base = { id: 'fullCover', field: 'chainEnd', about: 'Water within the chain', origin: 'practice' as const };
-  if (reaches === undefined)
-    return {
-      ...base,
-      verdict: 'unknown',
-      figure: `${print(swims)}?`,
-      sentence: `Measure the depth where the chain ends: ${print(swims)} cover ${called} whole.`,
-    };
-  return reaches >= swims
-    ? {
-        ...base,
-        verdict: 'holds',
-        figure: print(reaches),
-        sentence: `${print(reaches)} where the chain ends, ${print(swims)} cover ${called} whole.`,
-      }
-    : {
-        ...base,
-        verdict: 'fails',
-        figure: print(reaches),
-        sentence: `${print(reaches)} where the chain ends and ${print(swims)} cover ${called} whole: ${print(swims - reaches)} more, so a longer chain or deeper water.`,
-      };
+  const verdict = reaches === undefined ? 'unknown' : reaches >= swims ? 'holds' : 'fails';
+  return found('fullCover', verdict, 'practice', { depth: reaches, swims, called }, { field: 'chainEnd' });
 }

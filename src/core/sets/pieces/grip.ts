@@ -1,10 +1,10 @@
 import { BODY_GRIPS } from '../../devices/sizes';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Broken, Need } from '../../water/need';
 import type { Bearer, Look, Part } from '../../water/part';
+import { found, type Finding } from '../../words/finding';
 import { openingOf } from '../bodyGrip';
 import { upright as mark, type Piece } from '../design';
 import { bedOf, levelThen, measured, practised, type Laying, type NumberSpec } from '../setType';
@@ -72,21 +72,9 @@ export const springsWide = (size: string): number => openingOf(size) + 1.6 * (BO
 
 /** Spring direction is geometry: it changes height, width and what shows. */
 export function springsFinding(laying: Laying, size: string, bottom: number, room: number): Finding {
-  const print = (m: number) => printLength(m, laying.system);
   const wide = springsWide(size);
   const top = bottom + openingOf(size) / 2 + (BODY_GRIPS[size]?.arm ?? inches(9)) + inches(0.8);
-  const shows = top - levelThen(laying);
-  const up = room < wide;
-  return {
-    id: 'springs',
-    verdict: 'holds',
-    about: 'Springs',
-    figure: up ? 'standing up' : 'beside it',
-    origin: 'practice',
-    sentence: up
-      ? `Frame and springs side by side take ${print(wide)} and there are ${print(room)}: the springs stand up, ${shows > 0.005 ? `${print(shows)} of them over the water` : `${print(-shows)} under the water`}.`
-      : `Frame and springs side by side take ${print(wide)} of the ${print(room)}: they lie low beside the frame.`,
-  };
+  return found('springs', 'holds', 'practice', { wide, room, shows: top - levelThen(laying) });
 }
 
 export const jawsId = (device: string): string => (device === 'trap' ? 'jaws' : `${device}-jaws`);
@@ -230,18 +218,7 @@ export function tooTall(laying: Laying, size: string): Piece {
   const { depth, topUnder: seen } = laying.numbers;
   const frame = openingOf(size);
   if (depth === undefined || seen === undefined || seen + frame <= depth + inches(1)) return {};
-  const print = (m: number) => printLength(m, laying.system);
   return {
-    findings: [
-      {
-        id: 'tooTall',
-        field: 'topUnder',
-        verdict: 'fails',
-        about: 'Frame and depth',
-        figure: print(seen + frame - depth),
-        origin: 'computed',
-        sentence: `With its top ${print(seen)} under and ${print(frame)} of frame it would reach ${print(seen + frame)} down, but it is ${print(depth)} deep here. Measure one of the two again.`,
-      },
-    ],
+    findings: [found('tooTall', 'fails', 'computed', { under: seen, frame, depth }, { field: 'topUnder' })],
   };
 }

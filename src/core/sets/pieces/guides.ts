@@ -4,9 +4,9 @@ import { cornersBuried, gapBeside, groundAt, shareThrough, type Frame, type Sect
 import { fence } from '../../geometry/fence';
 import { inches, type System } from '../../units/factors';
 import { printLength } from '../../units/length';
-import type { Finding } from '../../water/finding';
 import { fixed, follows, type Linear } from '../../water/linear';
 import type { Bearer, Part, PartKind } from '../../water/part';
+import { found, type Finding } from '../../words/finding';
 import type { Piece } from '../design';
 
 /** Sticks, poles and stones that lead an animal, and what they leave open. */
@@ -122,7 +122,7 @@ export function fenced(own: Fenced, system: System): Piece {
     });
   });
   const stuck = sticks.map(({ y }) => ({ y, thick: STICK }));
-  return { parts: sticks, findings: [...openingFindings(own, stuck, small, large, system), ...swingFinding(sticks, frame, system)] };
+  return { parts: sticks, findings: [...openingFindings(own, stuck, small, large), ...swingFinding(sticks, frame)] };
 }
 
 const routeOf = ({ level, frame, route }: Fenced, build: BuildKey): { low: number; high: number } =>
@@ -131,80 +131,40 @@ const routeOf = ({ level, frame, route }: Fenced, build: BuildKey): { low: numbe
     : { low: Math.max(frame.z, level - BUILDS[build].swims), high: level };
 
 /** What passes the jaws, what passes beside and over them, and whether the corners are buried. */
-export function openingFindings(
-  own: Fenced,
-  sticks: { y: number; thick: number }[],
-  small: BuildKey,
-  large: BuildKey,
-  system: System,
-): Finding[] {
+export function openingFindings(own: Fenced, sticks: { y: number; thick: number }[], small: BuildKey, large: BuildKey): Finding[] {
   const { section, level, frame, route } = own;
-  const print = (m: number) => printLength(m, system);
-  const found: Finding[] = [];
-  const share = Math.round(shareThrough(section, level, frame) * 100);
-  if (level > frame.z)
-    found.push({
-      id: 'opening',
-      verdict: 'holds',
-      about: 'Through the jaws',
-      figure: `${share} %`,
-      origin: 'computed',
-      sentence: `${share} % of the wet section leads through the opening of ${print(frame.across)}.`,
-    });
+  const said: Finding[] = [];
+  const share = shareThrough(section, level, frame);
+  if (level > frame.z) said.push(found('opening', 'holds', 'computed', { share, across: frame.across }));
   const gaps = gapBeside(section, frame, sticks, routeOf(own, small));
   const gap = Math.max(gaps.left, gaps.right);
-  const user = BUILDS[small];
-  const big = BUILDS[large];
-  const passes = gap >= user.smallestGap - 1e-6;
-  found.push({
-    id: 'fence',
-    verdict: passes ? (gap >= big.smallestGap ? 'fails' : 'warns') : 'holds',
-    about: 'Gaps beside it',
-    figure: print(gap),
-    origin: 'practice',
-    sentence: passes
-      ? `${print(gap)} stay open beside it at every height ${user.called} needs (${print(user.smallestGap)}): one more stick there, or a narrower place.`
-      : `${sticks.length === 0 ? 'No stick is needed' : `${sticks.length} ${sticks.length === 1 ? 'stick' : 'sticks'}`}: ${print(gap)} stay open at most. ${cap(user.called)} uses ${print(user.smallestGap)}, ${big.called} ${print(big.smallestGap)}.`,
-  });
+  const [user, big] = [userOf(small), userOf(large)];
+  const passes = gap >= user.gap - 1e-6;
+  said.push(
+    found('fence', passes ? (gap >= big.gap ? 'fails' : 'warns') : 'holds', 'practice', {
+      gap,
+      sticks: sticks.length,
+      small: user,
+      large: big,
+    }),
+  );
   const buried = cornersBuried(section, frame);
-  if (buried > 0.006)
-    found.push({
-      id: 'buried',
-      verdict: 'fails',
-      about: 'Lower corners',
-      figure: print(buried),
-      origin: 'computed',
-      sentence: `The lower corners would be ${print(buried)} in the bed: a smaller trap, a higher stand or a wider place.`,
-    });
+  if (buried > 0.006) said.push(found('buried', 'fails', 'computed', { by: buried }));
   const under = frame.z - groundAt(section, frame.y);
-  if (route === 'bed' && under >= user.smallestGap)
-    found.push({
-      id: 'gapUnder',
-      field: 'topUnder',
-      verdict: 'fails',
-      about: 'Under it',
-      figure: print(under),
-      origin: 'practice',
-      sentence: `${print(under)} stay open between frame and bed, and they travel along the bed; ${user.called} uses ${print(user.smallestGap)}: set it ${print(under)} lower, on its stand.`,
-    });
+  if (route === 'bed' && under >= user.gap) said.push(found('gapUnder', 'fails', 'practice', { gap: under, user }, { field: 'topUnder' }));
   const over = level - frame.z - frame.height;
-  if (route === 'surface' && over > 0)
-    found.push({
-      id: 'gapOver',
-      verdict: over >= big.smallestGap ? 'warns' : 'holds',
-      about: 'Water over it',
-      figure: print(over),
-      origin: 'practice',
-      sentence:
-        over >= big.smallestGap
-          ? `${print(over)} of water stand over it and ${big.called} passes over at ${print(big.smallestGap)}: a pole right above makes it dive.`
-          : `${print(over)} over it, less than the ${print(big.smallestGap)} ${big.called} uses.`,
-    });
-  return found;
+  if (route === 'surface' && over > 0) said.push(found('gapOver', over >= big.gap ? 'warns' : 'holds', 'practice', { over, user: big }));
+  return said;
 }
 
+/** Who uses a gap, and from which width on; m. */
+export const userOf = (build: BuildKey): { called: string; gap: number } => ({
+  called: BUILDS[build].called,
+  gap: BUILDS[build].smallestGap,
+});
+
 /** Whether any stick stands in the swing of the jaws. */
-export function swingFinding(sticks: Pick<Part, 'x' | 'y' | 'wide'>[], frame: Frame, system: System, x = 0): Finding[] {
+export function swingFinding(sticks: Pick<Part, 'x' | 'y' | 'wide'>[], frame: Frame, x = 0): Finding[] {
   const worst = sticks.map((s) => ({
     how: jawSwing(s.x - x, s.y - frame.y, frame.across, s.wide),
     in: frame.across / 2 - Math.abs(s.y - frame.y),
@@ -212,18 +172,5 @@ export function swingFinding(sticks: Pick<Part, 'x' | 'y' | 'wide'>[], frame: Fr
   const blocks = worst.find((s) => s.how === 'blocks');
   const steadies = worst.some((s) => s.how === 'steadies');
   if (sticks.length === 0) return [];
-  return [
-    {
-      id: 'swing',
-      verdict: blocks ? 'fails' : 'holds',
-      about: 'Jaw swing',
-      figure: blocks ? 'blocked' : 'clear',
-      origin: 'practice',
-      sentence: blocks
-        ? `A stick stands ${printLength(Math.max(blocks.in, 0), system)} inside the frame: the jaws hit it. Move it within 1 in of the side arm, or out.`
-        : `${steadies ? 'A stick near the side arm steadies it and the jaws pass' : 'No stick stands in the arc'}. Feel for it with a stick once it stands.`,
-    },
-  ];
+  return [found('swing', blocks ? 'fails' : 'holds', 'practice', { inside: blocks ? Math.max(blocks.in, 0) : null, steadies })];
 }
-
-const cap = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;

@@ -4,10 +4,9 @@ import { pullOf, stakeHolds, type Bottom } from '../../hold/bag';
 import { animalReach, type Held } from '../../hold/reach';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { printForce, printWeight } from '../../units/weight';
-import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Part, PartKind } from '../../water/part';
+import { found, type Finding } from '../../words/finding';
 import type { Hold, Piece } from '../design';
 import { numberOf, practised, type ChoiceSpec, type FilledPosition, type Laying, type NumberSpec } from '../setType';
 
@@ -89,43 +88,25 @@ export function tie(laying: Laying, own: TieTo): Piece {
     supplies: numbers.tail ? [] : [{ kind: 'cable', what: cable, amount: length }],
     holds: [{ kind, device, anchor: at, tether: length, held, build }],
     findings: [
-      reachFinding(
-        laying,
-        numbers.tail ? 'tail' : 'tie',
-        length,
-        build,
-        held,
-        device,
-        Math.hypot(from[0] - at[0], from[1] - at[1], from[2] - at[2]),
-      ),
+      reachFinding(own, {
+        field: numbers.tail ? 'tail' : 'tie',
+        tie: length,
+        straight: Math.hypot(from[0] - at[0], from[1] - at[1], from[2] - at[2]),
+      }),
       ...(to === 'stake' ? [stakeFinding(laying, own.driven ?? shape.under, largestIn(laying.devices[device], build))] : []),
     ],
   };
 }
 
 function reachFinding(
-  laying: Laying,
-  tied: string,
-  length: number,
-  build: BuildKey,
-  held: Held,
-  device: string,
-  straight: number,
+  { build, held = 'body', device = 'trap' }: TieTo,
+  { field, tie: length, straight }: { field: string; tie: number; straight: number },
 ): Finding {
-  const print = (m: number) => printLength(m, laying.system);
-  const reach = length + animalReach(BUILDS[build], held);
   const short = straight > length + 0.02;
-  return {
-    id: device === 'trap' || device === 'snare' ? 'reach' : `${device}-reach`,
-    field: tied,
-    verdict: short ? 'fails' : 'holds',
-    about: 'Reach of the catch',
-    figure: print(reach),
-    origin: 'practice',
-    sentence: short
-      ? `The trap stands ${print(straight)} from its anchor and the tie has ${print(length)}: ${print(straight - length)} more, or a nearer anchor.`
-      : `${print(length)} of tie and ${BUILDS[build].called} held by the ${held}: everything within ${print(reach)} of the anchor is in its reach, and there it is looked for first.`,
-  };
+  const reach = length + animalReach(BUILDS[build], held);
+  const id = device === 'trap' || device === 'snare' ? 'reach' : `${device}-reach`;
+  const values = { reach, tie: length, straight, short, called: BUILDS[build].called, held };
+  return found('reach', short ? 'fails' : 'holds', 'practice', values, { id, field });
 }
 
 /** The largest animal that a device can hold, whatever it is meant for: anchors are calculated for it. [practice] */
@@ -158,17 +139,7 @@ export function stakeFinding(laying: Laying, driven: number, build: BuildKey): F
   const { weight, called } = BUILDS[build];
   const { high } = weight;
   const [swimming, footed] = [pullOf(high, 'swimming'), pullOf(high, 'footed')];
-  const print = (m: number) => printLength(m, laying.system);
   const verdict = holds >= footed ? 'holds' : holds >= swimming ? 'warns' : 'fails';
-  const force = (newtons: number) => printForce(newtons, laying.system);
-  const deeper = print((driven * footed) / holds);
-  return {
-    id: 'stake',
-    field: 'driven',
-    verdict,
-    about: 'Stake',
-    figure: force(holds),
-    origin: 'practice',
-    sentence: `Driven ${print(driven)}, ${bottom} ground holds it against about ${force(holds)}; the largest that can be caught in it is ${called} of ${printWeight(high, laying.system)}, which pulls with ${force(swimming)} swimming and ${force(footed)} with a footing.${verdict === 'holds' ? '' : ` ${deeper} deep, or a tree, would hold it with a footing too.`}`,
-  };
+  const values = { driven, ground: bottom, holds, called, weight: high, swimming, footed, deeper: (driven * footed) / holds };
+  return found('stake', verdict, 'practice', values, { field: 'driven' });
 }

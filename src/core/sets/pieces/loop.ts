@@ -2,11 +2,10 @@ import { BREAKS_AT, FITTINGS, largestLoop, loopCable, loopOnStick } from '../../
 import { wetAreaShare } from '../../devices/wetAreaShare';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { printForce } from '../../units/weight';
-import type { Finding } from '../../water/finding';
 import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Bearer, Look, Part } from '../../water/part';
+import { found, type Finding } from '../../words/finding';
 import { level as across, upright as mark, type Piece } from '../design';
 import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec } from '../setType';
 
@@ -87,7 +86,7 @@ export function loopPiece(laying: Laying, place: LoopPlace): Piece {
   return {
     parts: [part, ...supportOf(laying, place, loop)],
     supplies,
-    findings: [cableFinding(laying, loop, tail, size), ...cutFinding(laying, loop)],
+    findings: [cableFinding(loop, tail, size), ...cutFinding(laying, loop)],
     marks: [
       across('loop', 'Loop', 'eye', bottom + loop / 2, y - loop / 2, y + loop / 2),
       ...(bottom < levelThen(laying) ? [mark(null, 'Lowest point under', 'side', x, levelThen(laying), bottom)] : []),
@@ -177,71 +176,39 @@ export const proudNeed = (laying: Laying, proud: number, device = 'snare'): Need
 /** How much of it is under as set, by height and by area. */
 export function shareFinding(laying: Laying, bottom: number, loop: number, { min, max }: Share): Finding {
   const under = levelThen(laying) - bottom;
-  const share = Math.min(Math.max(under / loop, 0), 1);
-  const percent = (n: number): string => `${Math.round(n * 100)} %`;
+  const [least, most] = [min * loop - under, under - max * loop];
   const fits = under / loop >= min - 1e-9 && under / loop <= max + 1e-9;
-  return {
-    id: 'share',
-    field: 'share',
-    verdict: fits ? 'holds' : 'fails',
-    about: 'Loop under water',
-    figure: percent(share),
-    origin: 'practice',
-    sentence: `As set, ${percent(share)} of its height is under, ${percent(wetAreaShare(loop, under))} of its area. Wanted are ${Math.round(min * 100)} to ${percent(max)} of the height.${fits ? '' : ` ${under / loop < min ? 'Lower' : 'Raise'} it ${printLength(Math.abs(under - (under / loop < min ? min : max) * loop), laying.system)}.`}`,
+  const values = {
+    share: Math.min(Math.max(under / loop, 0), 1),
+    area: wetAreaShare(loop, under),
+    min,
+    max,
+    lower: fits ? 0 : least,
+    raise: fits ? 0 : most,
   };
+  return found('share', fits ? 'holds' : 'fails', 'practice', values, { field: 'share' });
 }
 
-function cableFinding(laying: Laying, loop: number, tail: number, size: string): Finding {
-  const breaks = BREAKS_AT[size];
-  const print = (m: number) => printLength(m, laying.system);
-  return {
-    id: 'cable',
-    verdict: 'holds',
-    about: 'Cable to cut',
-    figure: print(loopCable(loop) + tail),
-    origin: 'computed',
-    sentence: `${print(loopCable(loop))} for the loop with lock, swivel and ferrules (${print(FITTINGS)}, practice), ${print(tail)} of tail and extension.${breaks ? ` A ${size} breaks at ${printForce(breaks, laying.system)} (minimum, from memory).` : ''}`,
-  };
-}
+/** What is cut for a loop with its tail, m. */
+export const cableFinding = (loop: number, tail: number, size: string): Finding =>
+  found('cable', 'holds', 'computed', { around: loopCable(loop), fittings: FITTINGS, tail, size, breaks: BREAKS_AT[size] });
 
 function cutFinding(laying: Laying, loop: number): Finding[] {
-  const { loopCable: cut } = laying.numbers;
-  if (cut === undefined) return [];
-  const print = (m: number) => printLength(m, laying.system);
-  const most = largestLoop(cut);
+  const { loopCable: cable } = laying.numbers;
+  if (cable === undefined) return [];
+  const most = largestLoop(cable);
   const short = loop > most + 1e-6;
-  return [
-    {
-      id: 'largestLoop',
-      field: 'loopCable',
-      verdict: short ? 'fails' : 'holds',
-      about: 'Largest loop of this cable',
-      figure: print(most),
-      origin: 'computed',
-      sentence: short
-        ? `${print(cut)} of loop cable give at most a ${print(most)} loop: a smaller loop, or ${print(loopCable(loop) - cut)} more cable.`
-        : `${print(cut)} of loop cable would give up to ${print(most)}.`,
-    },
-  ];
+  const values = { cable, most, short, more: loopCable(loop) - cable };
+  return [found('largestLoop', short ? 'fails' : 'holds', 'computed', values, { field: 'loopCable' })];
 }
 
 /** A loop that would stand in the bed, or is larger than the water is deep where it must be wet. */
 export function loopFits(laying: Laying, bottom: number, loop: number, needsWet: number): Finding[] {
   const bed = bedOf(laying);
   if (bed === null || bottom >= bed - 0.005) return [];
-  const print = (m: number) => printLength(m, laying.system);
   const depth = levelThen(laying) - bed;
-  return [
-    {
-      id: 'loopInBed',
-      field: 'loop',
-      verdict: 'fails',
-      about: 'Loop and bed',
-      figure: print(bed - bottom),
-      origin: 'computed',
-      sentence: `${print(needsWet * loop)} of a ${print(loop)} loop must be under and the water is ${print(depth)} deep: it would reach ${print(bed - bottom)} into the bed. At most a ${print(Math.max(depth / Math.max(needsWet, 0.01), 0))} loop works here.`,
-    },
-  ];
+  const values = { by: bed - bottom, wet: needsWet * loop, loop, depth, largest: Math.max(depth / Math.max(needsWet, 0.01), 0) };
+  return [found('loopInBed', 'fails', 'computed', values, { field: 'loop' })];
 }
 
 /** Roots, side arms and holes that a body-grip would need are not asked of a loop: it may be hung lower or higher. */

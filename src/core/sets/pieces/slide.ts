@@ -2,11 +2,11 @@ import { BUILDS, type Build, type BuildKey } from '../../animals/species';
 import { animalReach, type Held } from '../../hold/reach';
 import { restAt, shortestSlide } from '../../hold/slide';
 import { inches } from '../../units/factors';
-import { printLength, printLevel } from '../../units/length';
-import type { Finding } from '../../water/finding';
+import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
+import { found, type Finding } from '../../words/finding';
 import { upright as mark, type Piece } from '../design';
 import { levelThen, measured, numberOf, practised, type ChoiceSpec, type Laying, type NumberSpec } from '../setType';
 import { linePart } from './hold';
@@ -199,7 +199,7 @@ export function holdPiece(laying: Laying, own: SlideOf): Piece {
       { kind: 'cable', what: 'tether cable', amount: wire },
       { kind: 'fill', what: 'rock for the bag', amount: bagOf(build, 'swimming', 'rock') ?? 0 },
     ],
-    findings: [bagFinding(laying, build)],
+    findings: [bagFinding(build)],
     marks: [mark('stopDepth', 'Depth at the bag', 'side', deep[0], surface, deep[1])],
   };
 }
@@ -223,62 +223,22 @@ export function slideFinding(
   wanted: number,
   { build, held, bank }: { build: BuildKey; held: Held; bank: number },
 ): Finding {
-  const print = (m: number) => printLength(m, laying.system);
-  const base = { id: 'slide', field: 'wire', about: 'Drowning depth', origin: 'practice' as const };
-  const who = BUILDS[build].called;
+  const more = { id: 'slide', field: 'wire' };
+  const { called } = BUILDS[build];
   const profile = profileOf(laying, bank);
   const surface = levelThen(laying);
   const overBank = Math.hypot(bank - inches(10), inches(6));
-  const wire = laying.numbers.wire;
-  if (wire !== undefined && wire <= overBank)
-    return {
-      ...base,
-      verdict: 'fails',
-      figure: `short ${print(overBank - wire)}`,
-      sentence: `The wire is shorter than the bank: ${print(overBank)} lead from its stake to the water’s edge and it has ${print(wire)}.`,
-    };
+  const { wire, stopDepth } = laying.numbers;
+  if (wire !== undefined && wire <= overBank) return found('slideShort', 'fails', 'practice', { overBank, wire }, more);
   if (profile) {
-    const chain = wanted - MARGIN;
-    const rest = restAt(profile, laying.numbers.wire ?? inches(120), surface, chain);
-    const best = shortestSlide(profile, surface, chain, MARGIN);
-    const shortest =
-      'wire' in best
-        ? `The shortest wire that does it is ${print(best.wire)}.`
-        : `The profile is short by ${print(best.shortBy)}: deeper water or a tangle pole, or a live hold.`;
-    if (rest && rest.margin >= MARGIN - 1e-6)
-      return {
-        ...base,
-        verdict: 'holds',
-        figure: print(rest.depth),
-        sentence: `The lock rests ${print(rest.out)} out in ${print(rest.depth)} of water; ${who} by the ${held} reaches ${print(chain)}. The margin of ${print(rest.margin)} is gone when the level falls to ${printLevel(surface - rest.margin, laying.system)}. ${shortest}`,
-      };
-    return {
-      ...base,
-      verdict: 'fails',
-      figure: `short ${print(MARGIN - (rest?.margin ?? 0))}`,
-      sentence: `The wire ends ${print(rest?.out ?? 0)} out in ${print(rest?.depth ?? 0)} of water, ${print(wanted)} wanted (chain, reach of ${who}, 6 in). ${shortest}`,
-    };
+    const reach = wanted - MARGIN;
+    const rest = restAt(profile, wire ?? inches(120), surface, reach);
+    const best = shortestSlide(profile, surface, reach, MARGIN);
+    const { out = 0, depth = 0, margin = 0 } = rest ?? {};
+    if (rest && margin >= MARGIN - 1e-6)
+      return found('slideRests', 'holds', 'practice', { out, depth, called, held, reach, margin, gone: surface - margin, best }, more);
+    return found('slideEnds', 'fails', 'practice', { out, depth, wanted, called, short: MARGIN - margin, best }, more);
   }
-  const { stopDepth } = laying.numbers;
-  if (stopDepth === undefined)
-    return {
-      ...base,
-      verdict: 'unknown',
-      figure: `${print(wanted)}?`,
-      sentence: `Uncertain: the deep end was not measured. Chain and ${who}'s reach with 6 in to spare want ${print(wanted)} there.`,
-    };
-  const spare = stopDepth - wanted;
-  if (spare < 0)
-    return {
-      ...base,
-      verdict: 'fails',
-      figure: `short ${print(-spare)}`,
-      sentence: `${print(stopDepth)} of water, ${print(wanted)} wanted (chain, forearm to nose of ${who}, 6 in): short by ${print(-spare)}. Deeper water, a shorter chain, or a live hold.`,
-    };
-  return {
-    ...base,
-    verdict: 'holds',
-    figure: print(stopDepth),
-    sentence: `${print(wanted)} wanted for chain, reach and 6 in: the margin is gone when the level falls ${print(spare)}.`,
-  };
+  if (stopDepth === undefined) return found('slideUnknown', 'unknown', 'practice', { wanted, called }, more);
+  return found('slideDepth', stopDepth < wanted ? 'fails' : 'holds', 'practice', { depth: stopDepth, wanted, called }, more);
 }

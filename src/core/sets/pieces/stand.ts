@@ -1,5 +1,5 @@
 import { BODY_GRIPS } from '../../devices/sizes';
-import type { Finding } from '../../water/finding';
+import { found, type Finding } from '../../words/finding';
 import type { ChoiceSpec, Laying } from '../setType';
 
 /** What a stand is made for: its clamp takes one thickness of jaw rod. [practice] */
@@ -16,20 +16,7 @@ export function standFinding(laying: Laying, size: string): Finding[] {
   const stand = laying.choices.stand ?? 'any';
   const takes = TAKES[stand];
   if (!takes) return [];
-  const rod = (BODY_GRIPS[size]?.rod ?? 0) / 0.0254;
-  const fits = takes.includes(size);
-  const sixteenths = Math.round(rod * 16);
-  return [
-    {
-      id: 'stand',
-      field: 'stand',
-      verdict: fits ? 'holds' : 'fails',
-      about: 'Stand and trap',
-      figure: fits ? 'fits' : 'does not fit',
-      origin: 'practice',
-      sentence: fits
-        ? `The stand is made for ${takes.join(' and ')}; a ${size} has jaws of ${sixteenths}/16 in.`
-        : `The stand is made for ${takes.join(' and ')} and a ${size} has jaws of ${sixteenths}/16 in: it slips or does not clamp. Another stand, or two cut sticks through the springs.`,
-    },
-  ];
+  const sixteenths = Math.round(((BODY_GRIPS[size]?.rod ?? 0) / 0.0254) * 16);
+  const verdict = takes.includes(size) ? 'holds' : 'fails';
+  return [found('stand', verdict, 'practice', { takes, size, sixteenths }, { field: 'stand' })];
 }

@@ -1,6 +1,7 @@
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
+import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { flat } from '../pieces/ground';
 import { stakeFinding } from '../pieces/hold';
@@ -79,17 +80,7 @@ export const enclosedFoot: SetType = {
             origin: 'practice',
           },
         ],
-        findings: [
-          stakeFinding(laying, of(laying, 'driven'), 'raccoon'),
-          {
-            id: 'rain',
-            verdict: 'holds',
-            about: 'Bait in rain',
-            figure: 'rebait',
-            origin: 'practice',
-            sentence: 'No level moves it; rain soaks the bait. It owes a look after every wet night.',
-          },
-        ],
+        findings: [stakeFinding(laying, of(laying, 'driven'), 'raccoon'), found('rain', 'holds', 'practice', {})],
         holds: [{ kind: 'stake', device: 'trap', anchor: [0, off, land], tether: inches(10), held: 'front foot', build: 'raccoon' }],
         ground: [
           [-inches(34), land],
