@@ -13,8 +13,8 @@ import { FINDINGS, found, tell, type Finding } from '#core/words/finding';
 
 /** A finding is what was found, in SI; words are put to it for a reader. */
 
-const AMERICAN = /\b(in|inch|inches|ft|feet|lb|lbf|oz)\b/;
-const METRIC = /\b(cm|mm|m|kg|g|N|kN)\b/;
+const AMERICAN = /[\d½¼¾] (in|ft|lb|lbf|oz)\b/;
+const METRIC = /[\d½¼¾] (cm|mm|m|kg|g|N|kN)\b/;
 const length = fc.double({ min: 0.003, max: 6, noNaN: true });
 
 describe('findings', () => {
