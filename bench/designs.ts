@@ -5,6 +5,7 @@ import { CATALOGUE } from '#core/sets/catalogue';
 import { sampleDesign, sampleLevels, sampleSurface } from '#core/sets/sample';
 import { inches } from '#core/units/factors';
 import { statesOf } from '#core/sets/standing';
+import { numberSpec } from '#core/sets/setType';
 
 type Say = (what: string, is: string, budget?: string) => void;
 const FRAME = 16;
@@ -14,7 +15,7 @@ const median = (list: number[]): number => [...list].sort((a, b) => a - b)[Math.
 export function designs(say: Say): void {
   const times = CATALOGUE.map((type) => {
     const key = Object.keys(type.numbers)[0] ?? '';
-    const spec = type.numbers[key];
+    const spec = numberSpec(type, key);
     const own: number[] = [];
     for (let i = 0; i < 40; i += 1) {
       const value = spec ? spec.min + ((spec.max - spec.min) * i) / 39 : inches(i);

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { stepsSaid } from '#core/sets/arming';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
-import type { Laying } from '#core/sets/setType';
+import { numberSpec, type Laying } from '#core/sets/setType';
 import { usualDevices } from '#core/sets/standing';
 import { inches } from '#core/units/factors';
 import { levelBands } from '#core/water/band';
@@ -24,7 +24,7 @@ interface Design {
 function lay(id: string, { numbers = {}, choices = {}, devices }: Design = {}) {
   const type = setTypeOf(id);
   const inMetres = Object.fromEntries(
-    Object.entries(numbers).map(([key, n]) => [key, type.numbers[key]?.unit === 'share' ? n : inches(n)]),
+    Object.entries(numbers).map(([key, n]) => [key, numberSpec(type, key)?.unit === 'share' ? n : inches(n)]),
   );
   return layFrom(
     type,

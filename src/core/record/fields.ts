@@ -7,6 +7,7 @@ import { printLength, printLevel } from '../units/length';
 import { printWeight } from '../units/weight';
 import type { FieldKind } from './fieldKinds';
 import { SCHEMAS, type Kind } from './kinds';
+import { numberSpec } from '../sets/setType';
 
 /** Links that a correction may set anew: what was done, where and with what. The id of a thing itself never changes. */
 const OPEN_LINKS: readonly string[] = ['station', 'device', 'by', 'gauge', 'water', 'site', 'set', 'parent'];
@@ -106,7 +107,8 @@ function measureKind(path: (string | number)[], { body }: Context): FieldKind | 
 
 /** Numbers of a set are lengths or shares by its type; own measures of a person are lengths. */
 function recordField(key: string, value: unknown, path: (string | number)[], context: Context, trail: string): RecordField {
-  const spec = typeof context.body.type === 'string' && path.includes('numbers') ? setTypeOf(context.body.type).numbers[key] : undefined;
+  const spec =
+    typeof context.body.type === 'string' && path.includes('numbers') ? numberSpec(setTypeOf(context.body.type), key) : undefined;
   const kind: FieldKind = typeof value !== 'number' ? 'text' : spec?.unit === 'share' ? 'number' : 'length';
   return { path, label: trail + (spec?.label ?? words(key)), kind, text: print(value, kind, context), options: [], optional: false };
 }

@@ -1,11 +1,12 @@
 import type { BuildKey } from '../animals/species';
 import type { Held } from '../hold/reach';
 import type { Layout } from '../water/layout';
+import type { NumberKey } from './keys';
 
 /** A length on a drawing. `to` is the end that moves when it is dragged; `grows` is the way it moves when the number grows. */
 export interface Mark {
   /** the number it stands for; null when it follows from others */
-  key: string | null;
+  key: NumberKey | null;
   label: string;
   view: 'side' | 'eye';
   /** metres: along (side) or across (eye), and elevation */
@@ -84,7 +85,7 @@ export const NOTHING: Design = assemble();
 
 /** A height on a drawing: from a level down or up to a spot. `grows` is the way the spot moves when the number grows. */
 export const upright = (
-  key: string | null,
+  key: NumberKey | null,
   label: string,
   view: Mark['view'],
   across: number,
@@ -102,7 +103,7 @@ export const upright = (
 
 /** A width on a drawing, at an elevation. */
 export const level = (
-  key: string | null,
+  key: NumberKey | null,
   label: string,
   view: Mark['view'],
   z: number,

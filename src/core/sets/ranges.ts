@@ -1,5 +1,5 @@
 import { printLength } from '../units/length';
-import type { NumberSpec, SetType } from './setType';
+import { numberSpec, type NumberSpec, type SetType } from './setType';
 
 /** The range of a number in words, both systems, for the sentence beside its field. */
 export function rangeText({ unit, min, max }: NumberSpec): string {
@@ -11,7 +11,7 @@ export function rangeText({ unit, min, max }: NumberSpec): string {
 /** The numbers of a set that lie outside the range of their type, or that its type does not know: key and sentence. */
 export function numberFaults(type: SetType, numbers: Record<string, number>): [key: string, sentence: string][] {
   return Object.entries(numbers).flatMap(([key, value]): [string, string][] => {
-    const spec = type.numbers[key];
+    const spec = numberSpec(type, key);
     if (!spec) return [[key, `A ${type.name.toLowerCase()} has no number called ${key}.`]];
     if (value >= spec.min - 1e-9 && value <= spec.max + 1e-9) return [];
     return [[key, `${spec.label} lies ${rangeText(spec)}.`]];

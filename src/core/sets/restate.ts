@@ -2,7 +2,7 @@ import type { Setting } from '../record/kinds';
 import type { Layout } from '../water/layout';
 import type { Known } from '../water/levels';
 import { heightAt } from '../water/need';
-import type { SetType } from './setType';
+import { numberSpec, type SetType } from './setType';
 
 /**
  * The numbers of a set as they would be measured at the levels of now, for a remake that puts it lower or higher.
@@ -24,7 +24,7 @@ export function restated(
   const rise = (known[surface] ?? 0) - (then[surface] ?? known[surface] ?? 0);
   const numbers: Record<string, number> = {};
   for (const [key, value] of Object.entries(setting.numbers)) {
-    const spec = type.numbers[key];
+    const spec = numberSpec(type, key);
     if (!spec) continue;
     const now = value + (spec.withLevel ?? 0) * rise;
     if (now >= spec.min && now <= spec.max) numbers[key] = now;
@@ -33,7 +33,7 @@ export function restated(
   const key = type.seen;
   if (!key || height === null) return numbers;
   delete numbers.share;
-  numbers[key] = type.numbers[key]?.withLevel === -1 ? height - lower : lower - height;
+  numbers[key] = numberSpec(type, key)?.withLevel === -1 ? height - lower : lower - height;
   if (numbers.innerTopUnder !== undefined) numbers.innerTopUnder += lower;
   return numbers;
 }

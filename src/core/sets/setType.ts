@@ -5,6 +5,7 @@ import { inches, type System } from '../units/factors';
 import type { Known } from '../water/levels';
 import type { Follows } from '../water/ownLevel';
 import type { Design } from './design';
+import type { ChoiceKey, NumberKey } from './keys';
 import type { Origin } from '../water/need';
 import type { BreakShape } from '../water/outflow';
 
@@ -41,6 +42,10 @@ export interface NumberSpec {
   /** it is measured from the surface: it grows (1) or shrinks (−1) as much as the level rises */
   withLevel?: 1 | -1;
 }
+
+/** The numbers and the choices of a type, by their words; a record or a form may ask for any text. */
+export type Numbers = Partial<Record<NumberKey, NumberSpec>>;
+export type Choices = Partial<Record<ChoiceKey, ChoiceSpec>>;
 
 /** A length in inches by practice. @param range least, most; inches */
 export const practised = (label: string, help: string, usual: number, [min, max]: [number, number], withLevel?: 1 | -1): NumberSpec => ({
@@ -96,8 +101,8 @@ export interface FilledPosition {
 
 /** Everything a layout is made from. Numbers are metres or shares; a missing one was not given. */
 export interface Laying {
-  numbers: Record<string, number | undefined>;
-  choices: Record<string, string>;
+  numbers: Partial<Record<NumberKey, number>>;
+  choices: Partial<Record<ChoiceKey, string>>;
   place: Place;
   devices: Record<string, FilledPosition>;
   /** the levels when it was set; what was seen at the surface is measured from them */
@@ -113,8 +118,8 @@ export interface Variant {
   id: string;
   name: string;
   device?: FilledPosition;
-  choices?: Record<string, string>;
-  numbers?: Record<string, number>;
+  choices?: Partial<Record<ChoiceKey, string>>;
+  numbers?: Partial<Record<NumberKey, number>>;
 }
 
 export interface Step {
@@ -131,8 +136,8 @@ export interface SetType {
   stations: StationKind[];
   devices: DeviceClass[];
   positions: Position[];
-  numbers: Record<string, NumberSpec>;
-  choices: Record<string, ChoiceSpec>;
+  numbers: Numbers;
+  choices: Choices;
   /** what is drawn and calculated with while no tag is chosen, for every position that is not optional. [practice] */
   usual: FilledPosition;
   /** other ways to build it, each a drawing of its own in the catalogue */
@@ -152,7 +157,7 @@ export interface SetType {
   /** where a catch may lie beside tie and deep end */
   hides?: readonly string[];
   /** the number that says how high the device stands, as it is seen at the surface; null where it floats */
-  seen: string | null;
+  seen: NumberKey | null;
   /** which spot of the first need's part that number speaks of, where it is not the need's own */
   seenAt?: 'bottom' | 'middle';
   layOut: (laying: Laying) => Design;
@@ -190,9 +195,20 @@ export function bedOf(laying: Laying): number | null {
   return depth === undefined ? laying.place.bed : levelThen(laying) - depth;
 }
 
-/** A number of the set, its type's default when not given. */
-export function numberOf(laying: Laying, type: Pick<SetType, 'numbers'>, key: string): number {
-  const value = laying.numbers[key] ?? type.numbers[key]?.default;
-  if (value === undefined) throw new RangeError(`${type.numbers[key]?.label ?? key} was not given and has no default`);
+/** A number of the set, its type's default when not given. @throws RangeError when it has neither */
+export function numberOf<N extends Numbers>(laying: Laying, { numbers }: { numbers: N }, key: keyof N & NumberKey): number {
+  const spec: NumberSpec | undefined = numbers[key];
+  const value = laying.numbers[key] ?? spec?.default;
+  if (value === undefined) throw new RangeError(`${spec?.label ?? key} was not given and has no default`);
   return value;
 }
+
+/** The number or the choice that a form or the record names by its text; undefined where the type has no such word. */
+export const numberSpec = ({ numbers }: Pick<SetType, 'numbers'>, key: string): NumberSpec | undefined => numbers[key as NumberKey];
+export const choiceSpec = ({ choices }: Pick<SetType, 'choices'>, key: string): ChoiceSpec | undefined => choices[key as ChoiceKey];
+
+/** How a type asks for its own numbers. */
+export const asks =
+  <N extends Numbers>(numbers: N) =>
+  (laying: Laying, key: keyof N & NumberKey): number =>
+    numberOf(laying, { numbers }, key);

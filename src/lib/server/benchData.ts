@@ -1,6 +1,6 @@
 import { sizeText } from '#core/devices/sizes';
 import { devicesAt, settingAt, thenOf } from '#core/sets/standing';
-import type { SetType } from '#core/sets/setType';
+import { numberSpec, type SetType } from '#core/sets/setType';
 import type { Device, Setting, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { toField } from '#core/time/localTime';
@@ -36,7 +36,7 @@ export async function benchData(
   };
   const freshTags = like ? freeAs(like, season, now) : {};
   const print = (key: string, value: number): string =>
-    type.numbers[key]?.unit === 'share' ? `${Math.round(value * 100)} %` : printLength(value, who.person.system);
+    numberSpec(type, key)?.unit === 'share' ? `${Math.round(value * 100)} %` : printLength(value, who.person.system);
   const water = season.waters.find((w) => w.id === station.water);
   return {
     type: type.id,

@@ -5,7 +5,7 @@ import { setTypeOf } from '#core/sets/catalogue';
 import { tell } from '#core/words/finding';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
-import type { FilledPosition } from '#core/sets/setType';
+import { numberSpec, type FilledPosition } from '#core/sets/setType';
 import { layOut, placeOf, statesOf, usualDevices } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
 import { offGauge } from '#core/units/frame';
@@ -94,7 +94,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   let start = 0;
   /** A length was drawn: its number follows, within its range, on the marks of the tape. */
   function pull(key: string, by: number, begins: boolean): void {
-    const spec = type.numbers[key];
+    const spec = numberSpec(type, key);
     if (!spec || spec.unit !== 'length') return;
     if (begins) start = numbers[key] ?? drawn(key) ?? spec.default ?? spec.min;
     const value = Math.min(Math.max(start + by, spec.min), spec.max);
@@ -106,7 +106,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     return mark ? drawnLength(mark) : null;
   };
   const origin = (key: string): string => {
-    const spec = type.numbers[key];
+    const spec = numberSpec(type, key);
     if (!spec) return '';
     const text = (fields[`n.${key}`] ?? '').trim();
     if (text !== '') return bench.copied && text === bench.fields[`n.${key}`] ? `as in ${bench.copied}` : 'yours';

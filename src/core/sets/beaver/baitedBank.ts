@@ -7,16 +7,16 @@ import { flat, landing } from '../pieces/ground';
 import { bait } from '../pieces/scent';
 import { deepGround, HOLD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedLast } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: panUnder(3),
   depth: depthHere('Depth at the bed', 'water over the firm bottom before the bed is built'),
   panToBait: practised('Pan before the sticks', 'along the approach', 12, [4, 40]),
   offset: offset(2.5),
   ...SLIDE_NUMBERS,
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** Peeled sticks on the bank instead of a mound, outside the mating months. */
 export const baitedBank: SetType = {

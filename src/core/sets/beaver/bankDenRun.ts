@@ -9,9 +9,9 @@ import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { feelSwing, hooksOff, setGrip, WADING } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: topUnder(3, [-8, 60]),
   depth: depthHere('Depth at the mouth', 'water over the hard bottom of the run'),
   width: practised('Run at the bed', 'the hard groove before the hole', 14, [6, 60]),
@@ -19,8 +19,8 @@ const numbers: Record<string, NumberSpec> = {
   fromMouth: practised('Before the mouth', 'trap to the hole', 10, [2, 48]),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 78]),
   tie: tieNumber(60),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A trap before the mouth of a bank den. */
 export const bankDenRun: SetType = {

@@ -10,17 +10,17 @@ import { flat } from '../pieces/ground';
 import { mound } from '../pieces/scent';
 import { deepGround, HOLD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedLast } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: panUnder(3),
   depth: depthHere('Depth at the bed', 'water over the firm bottom before the bed is built'),
   panToMound: practised('Pan before the mound', 'along the approach', 11, [4, 30]),
   offset: offset(2.5),
   berm: practised('Berm under', 'top of the low berm in front of the bed', 4, [0, 12], 1),
   ...SLIDE_NUMBERS,
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** How far before the pan the berm lies: a forefoot is planted behind it. [practice] */
 const BERM_AHEAD = inches(9);

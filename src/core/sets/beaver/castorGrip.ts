@@ -8,16 +8,16 @@ import { fenced } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { mound } from '../pieces/scent';
 import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
-import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: topUnder(-3, [-9, 6]),
   depth: measured('Depth in the cut', 'water over its bottom', [0, 40], 1),
   cut: practised('Width of the cut', 'the trough', 13, [8, 40]),
   toMound: practised('Cut to the mound', 'trap to the scent', 16, [6, 60]),
   tie: tieNumber(72),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A trap in the cut before a scent mound. */
 export const castorGrip: SetType = {

@@ -7,12 +7,12 @@ import { tie } from '../pieces/hold';
 import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
 import { mound } from '../pieces/scent';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   ...loopNumbers(10, 0.15),
   mound: practised('Mound behind the loop', 'loop to the scent', 21, [6, 60]),
-};
+} satisfies Numbers;
 const SHARE = { min: 0, max: 0.3, target: 0.15 };
 
 /** A standing loop whose lowest point meets the surface, before a slick to a mound. */

@@ -8,13 +8,13 @@ import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, 
 import { bait } from '../pieces/scent';
 import { hangs } from '../pieces/stands';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   ...loopNumbers(10, 0.6),
   depth: depthHere(),
   behind: practised('Scent stick behind', 'loop to the stick', 24, [6, 60]),
-};
+} satisfies Numbers;
 const SHARE = { min: 0.4, max: 0.75, target: 0.6 };
 
 /** A loop standing in the water with a scented stick behind it. */

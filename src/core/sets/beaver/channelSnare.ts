@@ -12,9 +12,9 @@ import { trench } from '../pieces/ground';
 import { depthMarks } from '../pieces/grip';
 import { tie } from '../pieces/hold';
 import { cableFinding, loopFits } from '../pieces/loop';
-import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   loop: {
     label: 'Loop',
     help: 'inside diameter',
@@ -62,7 +62,8 @@ const numbers: Record<string, NumberSpec> = {
     max: 6,
     origin: 'practice',
   },
-};
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A loop in a ditch pinch, a hollow or under a root, partly under water. */
 export const channelSnare: SetType = {
@@ -96,12 +97,8 @@ export const channelSnare: SetType = {
         free: [{ device: 'snare', say: { down: 'Lower the loop', up: 'Raise the loop' }, floor: bedOf(laying) }],
         findings: [
           area(laying),
-          cableFinding(
-            numberOf(laying, { numbers }, 'loop'),
-            numberOf(laying, { numbers }, 'tail'),
-            laying.devices.snare?.size ?? '7×7 3/32',
-          ),
-          ...loopFits(laying, lowest(laying), numberOf(laying, { numbers }, 'loop'), 0.4),
+          cableFinding(of(laying, 'loop'), of(laying, 'tail'), laying.devices.snare?.size ?? '7×7 3/32'),
+          ...loopFits(laying, lowest(laying), of(laying, 'loop'), 0.4),
         ],
       },
       drawn(laying),
@@ -119,7 +116,7 @@ export const channelSnare: SetType = {
 function drawn(laying: Laying): Piece {
   const surface = levelThen(laying);
   const bottom = lowest(laying);
-  const loop = numberOf(laying, { numbers }, 'loop');
+  const loop = of(laying, 'loop');
   const floor = bedOf(laying) ?? bottom - inches(8);
   return assemble(
     {
@@ -130,7 +127,7 @@ function drawn(laying: Laying): Piece {
         {
           kind: 'cable',
           what: `${laying.devices.snare?.size ?? '7×7 3/32'} cable`,
-          amount: Math.PI * loop + FITTINGS + numberOf(laying, { numbers }, 'tail'),
+          amount: Math.PI * loop + FITTINGS + of(laying, 'tail'),
         },
         { kind: 'wire', what: '9 gauge support wire', amount: inches(24) },
       ],
@@ -151,7 +148,7 @@ function drawn(laying: Laying): Piece {
 
 function lowest(laying: Laying): number {
   const seen = laying.numbers.lowestUnder;
-  const under = seen ?? numberOf(laying, { numbers }, 'share') * numberOf(laying, { numbers }, 'loop');
+  const under = seen ?? of(laying, 'share') * of(laying, 'loop');
   return levelThen(laying) - under;
 }
 
@@ -185,10 +182,10 @@ function needs(laying: Laying): Need[] {
 }
 
 function loopParts(laying: Laying): Part[] {
-  const loop = numberOf(laying, { numbers }, 'loop');
+  const loop = of(laying, 'loop');
   const bottom = lowest(laying);
   const floor = bedOf(laying) ?? bottom - inches(8);
-  const pushIn = numberOf(laying, { numbers }, 'pushIn');
+  const pushIn = of(laying, 'pushIn');
   const tall = bottom + loop + inches(4) - floor + pushIn;
   const roof: Part[] = isRoofed(laying)
     ? [
@@ -249,7 +246,7 @@ function loopParts(laying: Laying): Part[] {
 }
 
 function area(laying: Laying): Finding {
-  const loop = numberOf(laying, { numbers }, 'loop');
+  const loop = of(laying, 'loop');
   const under = levelThen(laying) - lowest(laying);
   const share = under / loop;
   const roofed = isRoofed(laying);

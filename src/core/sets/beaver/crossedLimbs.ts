@@ -8,16 +8,16 @@ import { swingFinding, upright } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: topUnder(2, [-7, 8]),
   depth: depthHere(),
   width: practised('Width of the way', 'at the surface', 24, [10, 120]),
   limbs: practised('Limbs show', 'their ends over the water', 10, [2, 40], -1),
   tie: tieNumber(72),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** Two limbs crossed over a trap: the animal goes under the cross. */
 export const crossedLimbs: SetType = {

@@ -8,9 +8,9 @@ import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { CULVERTS, feelSwing, hooksOff, setGrip } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: topUnder(2, [-8, 40]),
   depth: depthHere('Depth at the mouth', 'water over its floor'),
   pipe: practised('Culvert', 'inside width', 30, [12, 160]),
@@ -18,8 +18,8 @@ const numbers: Record<string, NumberSpec> = {
   frameOverBed: frameOverBed(1),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 78]),
   tie: tieNumber(84),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A trap before the mouth of a culvert. */
 export const culvertMouth: SetType = {

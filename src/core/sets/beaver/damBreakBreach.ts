@@ -8,16 +8,16 @@ import { coverNeed, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall,
 import { crossPole, swingFinding, upright } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { feelSwing, FLOODS, hooksOff, setGrip } from '../pieces/steps';
-import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: topUnder(-1, [-8, 8]),
   sill: practised('Sill under', 'bottom of the break under the water', 10, [4, 36], 1),
   breakWidth: practised('Width of the break', 'between its sides', 14, [6, 48]),
   frameOverBed: frameOverBed(1),
   tie: tieNumber(72),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A trap right in the break: quick, and what the current carries fires it. */
 export const damBreakBreach: SetType = {

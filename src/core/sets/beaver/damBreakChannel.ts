@@ -9,9 +9,9 @@ import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { depthMarks, gripMarks } from '../pieces/grip';
 import { tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: {
     label: 'Top under',
     help: 'of the jaws or the loop, as seen; negative when it stands proud',
@@ -68,8 +68,8 @@ const numbers: Record<string, NumberSpec> = {
     origin: 'practice',
   },
   tie: tieNumber(72),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 const frameOf = (laying: Laying): number => openingOf(laying.devices.trap?.size);
 const isSnare = (laying: Laying): boolean => laying.devices.trap?.class === 'snare';
 

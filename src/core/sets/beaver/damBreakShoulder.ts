@@ -5,7 +5,7 @@ import { found, type Finding } from '../../words/finding';
 import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, upright, type Piece } from '../design';
 import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, type Numbers } from '../setType';
 
 const pan = (label: string, default_: number): NumberSpec => ({
   ...PAN_UNDER,
@@ -14,7 +14,7 @@ const pan = (label: string, default_: number): NumberSpec => ({
   default: inches(default_),
 });
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   leftUnder: pan('Left pan under', 7),
   rightUnder: pan('Right pan under', 6),
   depth: { ...BED_DEPTH, label: 'Depth on the shoulder', help: 'over the firm shoulder, before the bed is built' },
@@ -47,8 +47,8 @@ const numbers: Record<string, NumberSpec> = {
     withLevel: 1,
   },
   ...SLIDE_NUMBERS,
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 const SIDES = ['left', 'right'] as const;
 
 /** Two beds on the firm shoulders of a narrow deep break, where the pond side is too soft for a trap in the channel. */

@@ -5,9 +5,9 @@ import { found } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, NOTHING, upright, type Piece } from '../design';
 import { tie, tieNumber } from '../pieces/hold';
-import { levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+import { levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   overTail: {
     label: 'Jaws over the tailwater',
     help: 'bottom of the jaws over the water below the dam; negative when it stands in it',
@@ -37,7 +37,8 @@ const numbers: Record<string, NumberSpec> = {
     origin: 'practice',
   },
   tie: tieNumber(60, 'to a log buried in the dam'),
-};
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A body-grip on the lower face of a dam; the tailwater judges it and no pond gauge. */
 export const damCrossoverFace: SetType = {
@@ -65,7 +66,7 @@ export const damCrossoverFace: SetType = {
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
-    const crest = numberOf(laying, { numbers }, 'crestOver');
+    const crest = of(laying, 'crestOver');
     return assemble(
       {
         parts: faceParts(laying, device.size),
@@ -76,7 +77,7 @@ export const damCrossoverFace: SetType = {
             device: 'trap',
             of: { part: 'jaws', spot: 'top' },
             from: 'tail',
-            min: -numberOf(laying, { numbers }, 'reach'),
+            min: -of(laying, 'reach'),
             broken: { min: 'cannotReach' },
             called: 'top of the jaws',
             origin: 'practice',
@@ -101,7 +102,7 @@ function drawn(laying: Laying, size: string): Piece {
   const frame = openingOf(size);
   const tail = laying.then.tail ?? levelThen(laying);
   const jaws = faceParts(laying, size)[0]?.z.k ?? 0;
-  const crest = jaws + frame + numberOf(laying, { numbers }, 'crestOver');
+  const crest = jaws + frame + of(laying, 'crestOver');
   return assemble(
     {
       front: [
@@ -134,7 +135,7 @@ function drawn(laying: Laying, size: string): Piece {
 function faceGround(laying: Laying, size: string): [number, number][] {
   const jaws = faceParts(laying, size)[0]?.z.k ?? 0;
   const tail = laying.then.tail ?? levelThen(laying);
-  const crest = jaws + openingOf(size) + numberOf(laying, { numbers }, 'crestOver');
+  const crest = jaws + openingOf(size) + of(laying, 'crestOver');
   return [
     [-1, crest - 0.06],
     [-0.55, crest],
@@ -148,7 +149,7 @@ function faceGround(laying: Laying, size: string): [number, number][] {
 
 function faceParts(laying: Laying, size: string): Part[] {
   const frame = openingOf(size);
-  const bottom = (laying.then.tail ?? levelThen(laying)) + numberOf(laying, { numbers }, 'overTail');
+  const bottom = (laying.then.tail ?? levelThen(laying)) + of(laying, 'overTail');
   return [
     jawsPart({ id: 'jaws', device: 'trap', bearer: 'bank', x: 0, z: fixed(bottom), tiedTo: 'dam log', size }),
     {

@@ -5,15 +5,15 @@ import { bed, offset, panUnder } from '../pieces/bed';
 import { mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedLast } from '../pieces/steps';
-import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: panUnder(2),
   gap: practised('Width of the gap', 'worn way over the crest', 16, [8, 60]),
   offset: offset(0),
   ...SLIDE_NUMBERS,
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A foothold where the worn way leaves the pond at the top of the dam. */
 export const damCrossoverFoothold: SetType = {

@@ -5,10 +5,10 @@ import { upright } from '../pieces/guides';
 import { tie } from '../pieces/hold';
 import { hangable, loopId, loopNumbers, loopPiece } from '../pieces/loop';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
-import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
 const { loop, pushIn, tail, loopCable } = loopNumbers(8.5, 0);
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   overDeck: practised('Bottom over the deck', 'lowest point of the loop over the worn gap', 3, [0, 10]),
   deckOver: practised('Deck over the pond', 'the worn gap over the water', 4, [0, 40], -1),
   gap: practised('Width of the gap', 'between its edges', 14, [8, 60]),
@@ -16,8 +16,8 @@ const numbers: Record<string, NumberSpec> = {
   pushIn,
   tail,
   loopCable,
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A loop in air over the crest of a dam. */
 export const damCrossoverSnare: SetType = {

@@ -9,17 +9,17 @@ import { divePole as pole, fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: topUnder(2.5, [0, 8]),
   depth: depthHere(),
   width: practised('Width of the way', 'at the surface', 26, [10, 120]),
   poleAhead: practised('Pole ahead', 'before the trap’s plane', 4, [1, 12]),
   frameOverBed: frameOverBed(1, 60),
   tie: tieNumber(72),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A trap under a tied pole that makes the animal dive into it. */
 export const divePole: SetType = {

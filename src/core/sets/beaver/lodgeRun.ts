@@ -14,11 +14,11 @@ import { STAND, standFinding } from '../pieces/stand';
 import { openingFindings, swingFinding, userOf } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { spacingWanted, takes } from '../series';
-import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
 
 const STICK = inches(1.25);
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   depth: {
     label: 'Depth of the run',
     help: 'water over the hard bottom, where the trap stands',
@@ -92,7 +92,8 @@ const numbers: Record<string, NumberSpec> = {
     origin: 'practice',
   },
   tie: tieNumber(48),
-};
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** 330 on the hard bottom of an entrance run. Water above it is no fault: in a run they travel along the bed. */
 export const lodgeRun: SetType = {
@@ -139,7 +140,7 @@ export const lodgeRun: SetType = {
   layOut: (laying) => {
     const bed = bedOf(laying);
     const positions = Object.keys(laying.devices);
-    const spacing = numberOf(laying, { numbers }, 'spacing');
+    const spacing = of(laying, 'spacing');
     if (positions.length === 0) return NOTHING;
     return assemble(
       {
@@ -179,7 +180,7 @@ function cover(device: string, laying: Laying): Need {
     device,
     of: { part: `${device}-jaws`, spot: 'top' },
     from: laying.place.surface,
-    min: -numberOf(laying, { numbers }, 'reach'),
+    min: -of(laying, 'reach'),
     max: 0,
     target: inches(-2),
     broken: { min: 'cannotReach', max: 'outOfWater' },
@@ -194,19 +195,18 @@ function jawsBottom(laying: Laying, id: string): number {
   const seen = (id === 'inner' ? laying.numbers.innerTopUnder : undefined) ?? laying.numbers.topUnder;
   if (seen !== undefined) return levelThen(laying) - seen - frame;
   const bed = bedOf(laying);
-  return bed === null ? levelThen(laying) - inches(2) - frame : bed + numberOf(laying, { numbers }, 'frameOverBed');
+  return bed === null ? levelThen(laying) - inches(2) - frame : bed + of(laying, 'frameOverBed');
 }
 
 /** The bed under a trap; without a measured one the foot of its stand. */
-const floorOf = (laying: Laying, id: string): number =>
-  bedOf(laying) ?? jawsBottom(laying, id) - numberOf(laying, { numbers }, 'frameOverBed');
+const floorOf = (laying: Laying, id: string): number => bedOf(laying) ?? jawsBottom(laying, id) - of(laying, 'frameOverBed');
 
 function trapParts(laying: Laying, id: string, x: number): Part[] {
   const size = laying.devices[id]?.size ?? '330';
   const [frame, level] = [openingOf(size), levelThen(laying)];
   const bottom = jawsBottom(laying, id);
   const floor = floorOf(laying, id);
-  const widthBed = numberOf(laying, { numbers }, 'widthBed');
+  const widthBed = of(laying, 'widthBed');
   const side = Math.max(0, (widthBed - frame) / 2);
   const { sticks } = fence(side, BUILDS.beaverKit.smallestGap, STICK);
   const tall = Math.max(level - floor, frame) + inches(14);
@@ -254,7 +254,7 @@ function drawn(laying: Laying, spacing: number): Piece {
   const bottom = jawsBottom(laying, 'outer');
   const floor = floorOf(laying, 'outer');
   const surface = levelThen(laying);
-  const [bed, top] = [numberOf(laying, { numbers }, 'widthBed'), numberOf(laying, { numbers }, 'widthSurface')];
+  const [bed, top] = [of(laying, 'widthBed'), of(laying, 'widthSurface')];
   const two = Object.keys(laying.devices).length > 1;
   const marks = [
     across('widthBed', 'Run at the bed', 'eye', floor - inches(5), -bed / 2, bed / 2),
@@ -287,12 +287,7 @@ function drawn(laying: Laying, spacing: number): Piece {
 function throughFindings(laying: Laying): Finding[] {
   const size = laying.devices.outer?.size ?? '330';
   const frame = openingOf(size);
-  const section = trench(
-    levelThen(laying),
-    floorOf(laying, 'outer'),
-    numberOf(laying, { numbers }, 'widthBed'),
-    numberOf(laying, { numbers }, 'widthSurface'),
-  );
+  const section = trench(levelThen(laying), floorOf(laying, 'outer'), of(laying, 'widthBed'), of(laying, 'widthSurface'));
   const own = {
     section,
     level: levelThen(laying),
@@ -308,12 +303,12 @@ function throughFindings(laying: Laying): Finding[] {
 }
 
 /** Width at the height of the springs, m: half way up a trench of that bed and surface. */
-const roomOf = (laying: Laying): number => (numberOf(laying, { numbers }, 'widthBed') + numberOf(laying, { numbers }, 'widthSurface')) / 2;
+const roomOf = (laying: Laying): number => (of(laying, 'widthBed') + of(laying, 'widthSurface')) / 2;
 
 /** Two in line: how far apart, and what they take together at 7 in 10 each. [practice] */
 function rowFinding(laying: Laying, spacing: number): Finding[] {
   if (Object.keys(laying.devices).length < 2) return [];
-  const wanted = spacingWanted(BUILDS.beaverAdult.body, numberOf(laying, { numbers }, 'tie') / 4);
+  const wanted = spacingWanted(BUILDS.beaverAdult.body, of(laying, 'tie') / 4);
   const { one } = takes([0.7, 0.7]);
   const short = spacing < Math.min(wanted, inches(48)) - 1e-6;
   return [found('row', short ? 'warns' : 'holds', 'practice', { spacing, short, share: one })];
@@ -333,7 +328,7 @@ function groundOf(laying: Laying, spacing: number): [number, number][] {
 
 function fenceFinding(laying: Laying): Finding {
   const frame = openingOf(laying.devices.outer?.size);
-  const width = numberOf(laying, { numbers }, 'widthBed');
+  const width = of(laying, 'widthBed');
   const side = Math.max(0, (width - frame) / 2);
   const { sticks, clear } = fence(side, BUILDS.beaverKit.smallestGap, STICK);
   const origin = laying.numbers.widthBed === undefined ? 'practice' : 'computed';

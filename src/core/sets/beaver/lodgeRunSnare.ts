@@ -3,13 +3,13 @@ import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
 import { depthHere } from '../pieces/grip';
 import { bedLine, trench } from '../pieces/ground';
-import { loopBottom, loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
+import { loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
-import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
 
 const { loop, pushIn, tail, loopCable } = loopNumbers(10, 1);
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   lowestUnder: measured('Lowest point under', 'as seen; left empty it hangs 2 in over the bed', [0, 100], 1),
   depth: depthHere('Depth of the run', 'water over its hard bottom'),
   width: practised('Run at the bed', 'the hard groove', 18, [8, 80]),
@@ -19,8 +19,8 @@ const numbers: Record<string, NumberSpec> = {
   pushIn,
   tail,
   loopCable,
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A bare loop in an entrance run where body-grips are known. */
 export const lodgeRunSnare: SetType = {
@@ -45,7 +45,9 @@ export const lodgeRunSnare: SetType = {
     const size = of(laying, 'loop');
     const bed = bedOf(laying);
     const bottom =
-      laying.numbers.lowestUnder !== undefined ? loopBottom(laying, numbers) : (bed ?? surface - inches(16)) + of(laying, 'overBed');
+      laying.numbers.lowestUnder !== undefined
+        ? surface - laying.numbers.lowestUnder
+        : (bed ?? surface - inches(16)) + of(laying, 'overBed');
     const floor = bed ?? bottom - of(laying, 'overBed');
     const width = of(laying, 'width');
     return assemble(

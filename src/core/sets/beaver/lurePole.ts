@@ -8,14 +8,15 @@ import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, 
 import { bait } from '../pieces/scent';
 import { hangs } from '../pieces/stands';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   ...loopNumbers(10, 0.6),
   depth: depthHere(),
   trunk: practised('Trunk', 'its thickness', 6, [2, 24]),
   proud: practised('Trunk over the water', 'its upper side', 5, [1, 60], -1),
-};
+} satisfies Numbers;
+const of = asks(numbers);
 const SHARE = { min: 0.4, max: 0.75, target: 0.6 };
 
 /** A loop tight beside a dead trunk, scent on both of its sides. */
@@ -39,10 +40,10 @@ export const lurePole: SetType = {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);
     const bottom = loopBottom(laying, numbers);
-    const size = numberOf(laying, { numbers }, 'loop');
-    const thick = numberOf(laying, { numbers }, 'trunk');
+    const size = of(laying, 'loop');
+    const thick = of(laying, 'trunk');
     const floor = bedOf(laying) ?? bottom - inches(8);
-    const top = surface + numberOf(laying, { numbers }, 'proud');
+    const top = surface + of(laying, 'proud');
     const y = size / 2 + thick / 2 + inches(0.8);
     return assemble(
       loopPiece(laying, { numbers, bottom, floor, support: 'wire', look: { lock: 'top' } }),

@@ -9,18 +9,18 @@ import { crossPole, upright } from '../pieces/guides';
 import { bait } from '../pieces/scent';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedLast } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: panUnder(4),
   depth: depthHere('Depth at the post', 'water over the firm bottom before the bed is built'),
   baitHigh: practised('Bait over the pan', 'rearing height of the animal that is wanted', 23, [10, 40]),
   panToBait: practised('Pan before the bait', 'from the middle of the bait', 9, [3, 24]),
   ...SLIDE_NUMBERS,
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 const REARS = ['beaverAdult', 'beaverTwo', 'beaverYearling'] as const;
 
 /** Bait hung at rearing height over a foothold. */

@@ -9,9 +9,9 @@ import { upright } from '../pieces/guides';
 import { profileOf } from '../pieces/profile';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedLast, WADING } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type NumberSpec, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: seenOnly(panUnder(7), 'as seen; left empty 7 in for a hind foot, 3 in for a front foot (practice)'),
   depth: depthHere('Depth at the toe', 'where the slide meets the bed'),
   offset: { ...offset(6), label: 'Pan off the middle of the slide' },
@@ -19,13 +19,13 @@ const numbers: Record<string, NumberSpec> = {
   pushIn: practised('Deep-end pole pushed in', 'into the bed', 18, [4, 78]),
   pole: practised('Length of the deep-end pole', 'depth, push-in and a hand to grip', 84, [24, 236]),
   waders: practised('Waders', 'how deep you can stand', 36, [6, 60]),
-};
+} satisfies Numbers;
 /** A number whose usual value hangs on a choice: it has no default of its own. */
 function seenOnly(spec: NumberSpec, help: string): NumberSpec {
   const { default: _, ...rest } = spec;
   return { ...rest, help };
 }
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+const of = asks(numbers);
 const BANK = inches(30);
 
 /** What a hand needs of the pole over the water, and how far an arm sets it. [practice] */

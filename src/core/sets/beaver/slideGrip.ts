@@ -9,17 +9,17 @@ import { tieNumber } from '../pieces/hold';
 import { STAND, standFinding } from '../pieces/stand';
 import { stands } from '../pieces/stands';
 import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: topUnder(2, [-6, 20]),
   depth: depthHere('Depth at the toe', 'where the slide meets the water'),
   fromToe: practised('Out from the toe', 'trap to the bank', 14, [4, 60]),
   width: practised('Width of the toe', 'between what stands beside it', 22, [8, 100]),
   frameOverBed: frameOverBed(1),
   tie: tieNumber(84),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A trap in front of the toe of a slide. */
 export const slideGrip: SetType = {

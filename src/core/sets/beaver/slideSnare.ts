@@ -7,13 +7,13 @@ import { upright } from '../pieces/guides';
 import { loopBottom, loopFits, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
 import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   ...loopNumbers(10, 0.6),
   depth: depthHere('Depth at the toe', 'where the slide meets the water'),
   width: practised('Width of the toe', 'between what stands beside it', 18, [8, 80]),
-};
+} satisfies Numbers;
 const SHARE = { min: 0.4, max: 0.9, target: 0.6 };
 
 /** A loop at the toe of a slide. */

@@ -9,17 +9,17 @@ import { grip, jawsId, movable } from '../pieces/grip';
 import { swingFinding, upright } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { hooksOff, setGrip } from '../pieces/steps';
-import { levelThen, measured, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   barUnder: practised('Cross bar under', 'of the T trigger, as seen: just under the surface', 0.25, [-2, 4], 1),
   trail: practised('Width of the trail', 'the worn way', 14, [6, 60]),
   toAnchor: practised('Anchor off the trail', 'from its middle', 30, [8, 120]),
   deep4: measured('Depth 4 ft from the anchor', 'away from the trail', [0, 120], 1),
   deep8: measured('Depth 8 ft from the anchor', 'away from the trail', [0, 120], 1),
   tie: tieNumber(84),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** The cross bar hangs in the middle of the opening. */
 const jawsAt = (laying: Laying, size: string): number => levelThen(laying) - of(laying, 'barUnder') - openingOf(size) * 0.5;

@@ -11,9 +11,9 @@ import { springsWide } from '../pieces/grip';
 import { assemble, NOTHING, upright } from '../design';
 import { evaluate } from '../../water/linear';
 import { found, type Finding } from '../../words/finding';
-import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   drop: {
     label: 'Top of the jaws under the ice’s top',
     help: 'as hung; left empty, it follows from the ice of the next check',
@@ -60,8 +60,8 @@ const numbers: Record<string, NumberSpec> = {
     max: 1,
     origin: 'practice',
   },
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 const POSITIONS = ['near', 'far'];
 /** Twists and ends of a wire. [practice] */
 const ALLOWANCE = inches(8);

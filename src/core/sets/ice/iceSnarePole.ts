@@ -10,9 +10,9 @@ import { ICE_NUMBERS, expectedIce, iceSteps } from './underIce';
 import { assemble, NOTHING, upright } from '../design';
 import { loopCable } from '../../devices/cable';
 import { found, type Finding } from '../../words/finding';
-import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   depth: {
     label: 'Bed to the water line',
     help: 'with the pole itself, through the hole',
@@ -62,8 +62,8 @@ const numbers: Record<string, NumberSpec> = {
   overBed: { label: 'Lowest loop over the bed', help: 'at least', unit: 'length', default: inches(6), min: 0, max: 1, origin: 'practice' },
   poleLong: { label: 'Pole at hand', help: 'if it is cut already', unit: 'length', min: inches(20), max: 8, origin: 'measured' },
   hole: { label: 'Hole', help: 'across', unit: 'length', default: inches(16), min: inches(6), max: 1.5, origin: 'practice' },
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** Six loops on three wires: two a tier, on opposite faces. */
 const POSITIONS = ['a1', 'b1', 'a2', 'b2', 'a3', 'b3'];

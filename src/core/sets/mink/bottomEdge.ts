@@ -8,16 +8,16 @@ import { openingFindings } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { hooksOff, setGrip, WADING } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: topUnder(8, [0, 60]),
   depth: depthHere('Depth at the edge', 'where wall or bank meets the bed'),
   offWall: practised('Frame off the wall', 'its near side', 0.5, [0, 8]),
   reach: practised('Arm can reach', 'under the surface', 30, [8, 72]),
   tie: tieNumber(48),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A trap standing on the bed where wall or bank meets it, all under. */
 export const bottomEdge: SetType = {

@@ -8,16 +8,16 @@ import { coverNeed, grip, jawsBottom } from '../pieces/grip';
 import { tie, tieNumber } from '../pieces/hold';
 import { bait } from '../pieces/scent';
 import { hooksOff, setGrip } from '../pieces/steps';
-import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: practised('Top under', 'negative: the jaws stand over the water', -8, [-40, 0], 1),
   box: practised('Length of the box', 'inside', 18, [8, 36]),
   opening: practised('Opening of the box', 'inside width', 6, [4, 14]),
   inside: practised('Trap inside the mouth', 'jaws behind the edge', 2, [0, 8]),
   tie: tieNumber(48, 'lets the catch reach water or cover'),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A wooden box with the trap just inside its mouth. */
 export const box: SetType = {

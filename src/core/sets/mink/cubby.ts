@@ -8,15 +8,15 @@ import { upright } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { bait } from '../pieces/scent';
 import { hooksOff, setGrip } from '../pieces/steps';
-import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: practised('Top under', 'negative: the jaws stand over the water', -7, [-40, 3], 1),
   hollow: practised('Hollow', 'mouth to its back', 14, [6, 40]),
   wide: practised('Width of the hollow', 'between the stones', 7, [5, 20]),
   tie: tieNumber(36),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A trap at the mouth of a hollow of stones with bait behind. */
 export const cubby: SetType = {

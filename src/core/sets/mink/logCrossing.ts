@@ -9,16 +9,16 @@ import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { linePart, tieNumber } from '../pieces/hold';
 import { hooksOff, setGrip } from '../pieces/steps';
-import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   overWater: practised('Log over the water', 'its top, or over the ice', 10, [1, 80], -1),
   depth: measured('Depth under the log', 'to the bed', [0, 160], 1),
   trunk: practised('Trunk', 'its thickness', 9, [4, 40]),
   thaw: measured('Highest level to come', 'over the water now, at the thaw', [0, 120]),
   tie: tieNumber(60, 'to a tree: ice takes no stake'),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A trap clipped to a trunk that leads over the water. */
 export const logCrossing: SetType = {

@@ -4,17 +4,17 @@ import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, panUnder } from '../pieces/bed';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: panUnder(0.75, [-3, 4]),
   ledge: practised('Ledge', 'its width under the roots', 9, [4, 30]),
   roots: practised('Roots over the ledge', 'height they leave', 10, [3, 40]),
   ...SLIDE_NUMBERS,
   chain: practised('Chain', 'trap to the lock', 8, [4, 118]),
   wire: practised('Slide wire', 'root to the deep end', 60, [20, 472]),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A small foothold on the ledge under a root wad. */
 export const rootPlatform: SetType = {

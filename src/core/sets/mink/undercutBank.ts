@@ -7,16 +7,16 @@ import { coverNeed, depthHere, grip, gripMarks, jawsBottom, movable, topUnder } 
 import { upright } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { hooksOff, setGrip } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top under', help: 'negative: it stands proud, 1½ to 2 in are wanted' },
   depth: depthHere('Depth at the trap', 'not beside it'),
   roof: practised('Roof over the bed', 'height of the undercut at the trap', 14, [5, 60]),
   under: practised('Under the roof', 'how far it reaches back', 10, [3, 60]),
   tie: tieNumber(40),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A trap tight under the roof of an undercut bank. */
 export const undercutBank: SetType = {

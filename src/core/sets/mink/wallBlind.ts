@@ -6,9 +6,9 @@ import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '..
 import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
 import { besideWall, mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: { ...PAN_UNDER, label: 'Cover', help: 'water, over what is chosen below', default: inches(1), max: inches(6) },
   depth: { ...BED_DEPTH, label: 'Depth along the wall', help: 'over the firm bottom, a hand’s breadth off it' },
   offWall: {
@@ -23,8 +23,8 @@ const numbers: Record<string, NumberSpec> = {
   ...SLIDE_NUMBERS,
   chain: practised('Chain', 'trap to the lock', 8, [4, 118]),
   wire: practised('Slide wire', 'bank stake to the deep end', 72, [20, 472]),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** Water over the pan: where the cover was measured over the stone, less the height of the pan. */
 const panUnder = (laying: Laying, size: string): number =>

@@ -9,16 +9,16 @@ import { coverNeed, depthHere, depthMarks, grip, movable } from '../pieces/grip'
 import { besideWall } from '../pieces/ground';
 import { tie, tieNumber } from '../pieces/hold';
 import { CULVERTS, hooksOff, setGrip } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   acrossUnder: practised('Middle over the water', 'of the opening; 0: half of it is under', 0, [-5, 5], -1),
   depth: depthHere('Depth at the wall', 'over the bed'),
   ledge: practised('Ledge over the water', 'on which the bar lies', 8, [1, 60], -1),
   offWall: practised('Opening off the wall', 'its near side', 0.5, [0, 4]),
   tie: tieNumber(30, 'second spring to the stake or chain'),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A body-grip hung over a ledge by a bar: travellers duck below the upper spring. */
 export const wallHanging: SetType = {

@@ -9,17 +9,17 @@ import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { hooksOff, setGrip } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: topUnder(2, [-3, 30]),
   depth: depthHere('Depth of the run', 'water over its bottom'),
   width: practised('Run at the bed', 'the groove', 6, [3, 24]),
   mouth: practised('Before the hole', 'trap to the mouth', 5, [1, 24]),
   reach: practised('Arm can reach', 'under the surface', 30, [8, 60]),
   tie: tieNumber(30),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A small body-grip in the run of a bank den or hut. */
 export const denRun: SetType = {

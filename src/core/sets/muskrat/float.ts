@@ -6,9 +6,9 @@ import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { assemble, NOTHING, upright } from '../design';
 import { weightFinding } from '../pieces/bed';
-import { bedOf, levelThen, numberOf, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panOver: {
     label: 'Pan over the water',
     help: 'as the raft floats',
@@ -29,7 +29,8 @@ const numbers: Record<string, NumberSpec> = {
     max: 6,
     origin: 'practice',
   },
-};
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A raft that follows the level until it grounds or its line goes taut. */
 export const float: SetType = {
@@ -80,7 +81,7 @@ export const float: SetType = {
       front: [-0.6, 0.6].map((y): [number, number] => [y, bedOf(laying) ?? raft - inches(30)]),
       findings: [ground(laying), roof(laying), weightFinding(laying, laying.devices[positions[0] ?? 'left']?.size ?? '1½', 'muskrat')],
       marks: [
-        upright('draft', 'Raft under water', 'side', -inches(22), raft, raft - numberOf(laying, { numbers }, 'draft')),
+        upright('draft', 'Raft under water', 'side', -inches(22), raft, raft - of(laying, 'draft')),
         upright('depth', 'Depth under the raft', 'side', inches(16), raft, bedOf(laying) ?? raft - inches(30)),
         upright('depth', 'Depth under the raft', 'eye', inches(14), raft, bedOf(laying) ?? raft - inches(30)),
       ],
@@ -110,16 +111,16 @@ export const float: SetType = {
 
 /** Where the raft's bottom comes to lie when it grounds, and how far its line lets it rise, as limits of an elevation over the raft's bottom. */
 function limitsOver(laying: Laying, offset: number): { min?: Linear; max: Linear } {
-  const draft = numberOf(laying, { numbers }, 'draft');
+  const draft = of(laying, 'draft');
   const bed = bedOf(laying);
-  const top = levelThen(laying) + numberOf(laying, { numbers }, 'lineRise') - draft;
+  const top = levelThen(laying) + of(laying, 'lineRise') - draft;
   return { ...(bed === null ? {} : { min: fixed(bed + offset) }), max: fixed(top + offset) };
 }
 
 function panPart(laying: Laying, id: string): Part {
   const { spread, pan } = FOOTHOLDS[laying.devices[id]?.size ?? '1½'] ?? { spread: inches(4.75), pan: inches(1.125) };
-  const draft = numberOf(laying, { numbers }, 'draft');
-  const over = numberOf(laying, { numbers }, 'panOver') - pan;
+  const draft = of(laying, 'draft');
+  const over = of(laying, 'panOver') - pan;
   return {
     id: `${id}-pan`,
     kind: 'pan',
@@ -138,7 +139,7 @@ function panPart(laying: Laying, id: string): Part {
 }
 
 function raftParts(laying: Laying): Part[] {
-  const draft = numberOf(laying, { numbers }, 'draft');
+  const draft = of(laying, 'draft');
   const bed = bedOf(laying) ?? levelThen(laying) - inches(30);
   return [
     {
@@ -165,15 +166,15 @@ function raftParts(laying: Laying): Part[] {
       wide: inches(1),
       across: inches(1),
       tiedTo: 'raft',
-      stock: `line, ${printLength(numberOf(laying, { numbers }, 'lineRise'), laying.system)} of slack`,
+      stock: `line, ${printLength(of(laying, 'lineRise'), laying.system)} of slack`,
     },
   ];
 }
 
 function ground(laying: Laying): Finding {
   const bed = bedOf(laying);
-  const slack = numberOf(laying, { numbers }, 'lineRise');
-  const room = bed === null ? null : levelThen(laying) - numberOf(laying, { numbers }, 'draft') - bed;
+  const slack = of(laying, 'lineRise');
+  const room = bed === null ? null : levelThen(laying) - of(laying, 'draft') - bed;
   const verdict = room === null ? 'unknown' : room < 0 ? 'fails' : 'holds';
   return found('grounding', verdict, 'computed', { room, slack }, { id: 'ground' });
 }

@@ -6,16 +6,16 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { panUnder, weightFinding } from '../pieces/bed';
 import { depthHere } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: panUnder(1, [-2, 4]),
   depth: depthHere(),
   log: practised('Log', 'its thickness', 8, [4, 30]),
   notch: practised('Notch', 'its length', 8, [5, 24]),
   logLong: practised('Length of the log', 'as far as it is drawn', 48, [20, 200]),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A trap in a notch cut into a log, with the log's own way of moving with the water. */
 export const logNotch: SetType = {

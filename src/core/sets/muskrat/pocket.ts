@@ -7,9 +7,9 @@ import { bed, coverFinding, panUnder, weightFinding } from '../pieces/bed';
 import { depthHere } from '../pieces/grip';
 import { bait } from '../pieces/scent';
 import { tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: panUnder(0.5, [-1, 4]),
   depth: depthHere('Depth at the mouth', 'over the firm bottom'),
   pocketDeep: practised('Pocket into the bank', 'mouth to its back', 12, [6, 30]),
@@ -17,8 +17,8 @@ const numbers: Record<string, NumberSpec> = {
   baitUp: practised('Back end over the water', 'where the bait stays dry', 2, [0, 10], -1),
   chainEnd: measured('Depth where the chain ends', 'for the catch', [0, 80], 1),
   tie: tieNumber(24, 'trap to the stake in the water'),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A tunnel dug into the bank, its floor flooded, the bait dry at its back. */
 export const pocket: SetType = {

@@ -9,16 +9,16 @@ import { depthHere, depthMarks } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { bait } from '../pieces/scent';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: panUnder(1, [-2, 6]),
   depth: depthHere(),
   long: practised('Platform', 'its length', 20, [10, 60]),
   pushIn: practised('Posts pushed in', 'into the bed', 14, [4, 40]),
   roofOver: practised('Roof over the board', 'against birds', 8, [4, 24]),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 const BOARD = inches(1);
 
 /** A board on posts: it works only while the level keeps inside its band. */

@@ -9,17 +9,17 @@ import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   topUnder: topUnder(-1, [-8, 12]),
   depth: depthHere('Depth where they land', 'water over the bed'),
   width: practised('Width of the landing', 'between what stands beside it', 18, [8, 80]),
   toLatrine: practised('Trap to the latrine', 'along the approach', 36, [10, 200]),
   frameOverBed: frameOverBed(1),
   tie: tieNumber(72),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A 330 where otter must leave the water for their latrine. */
 export const latrineApproach: SetType = {

@@ -7,16 +7,16 @@ import { flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedLast } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: panUnder(1.5, [-2, 8]),
   depth: depthHere('Depth at the bed', 'at the foot of the crossing'),
   neck: practised('Neck of land', 'water to water', 72, [24, 240]),
   trail: practised('Width of the trail', 'the worn way', 8, [4, 40]),
   ...SLIDE_NUMBERS,
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A foothold where otter cross a neck of land between two waters. */
 export const otterCrossover: SetType = {

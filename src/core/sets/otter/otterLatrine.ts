@@ -6,16 +6,16 @@ import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedLast } from '../pieces/steps';
-import { bedOf, levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { fixed } from '../../water/linear';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   panUnder: panUnder(2.5),
   depth: depthHere('Depth at the bed', 'where they come ashore'),
   toLatrine: practised('Pan before the latrine', 'along the approach', 40, [10, 200]),
   ...SLIDE_NUMBERS,
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 
 /** A foothold on a slide wire where otter come ashore to their latrine. */
 export const otterLatrine: SetType = {

@@ -5,6 +5,7 @@ import { inches } from '../../units/factors';
 import { found, type Finding } from '../../words/finding';
 import { bedParts, buildUp, footholdOf, panNeed } from '../bedded';
 import { level as across, upright as mark, type Piece } from '../design';
+import type { NumberKey } from '../keys';
 import { levelThen, practised, type Laying, type NumberSpec } from '../setType';
 
 /** Footholds in their beds. */
@@ -34,7 +35,7 @@ export interface BedPlace {
   y?: number;
   on?: 'bed' | 'stone';
   /** the number that is seen; null where it follows from others */
-  key?: string | null;
+  key?: NumberKey | null;
 }
 
 /** A foothold, what lies under it, what it needs of the surface and how far it is built up. */

@@ -7,6 +7,7 @@ import type { Bearer, Look, Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { openingOf } from '../bodyGrip';
 import { upright as mark, type Piece } from '../design';
+import type { NumberKey } from '../keys';
 import { bedOf, levelThen, measured, practised, type Laying, type NumberSpec } from '../setType';
 import { upright } from './guides';
 
@@ -193,7 +194,7 @@ export function coverNeed(laying: Laying, { min, max, target, broken, device = '
 }
 
 /** The height of a trap under the surface as both drawings show it. */
-export function gripMarks(laying: Laying, size: string, bottom: number, key: string | null = 'topUnder', x = 0): Piece {
+export function gripMarks(laying: Laying, size: string, bottom: number, key: NumberKey | null = 'topUnder', x = 0): Piece {
   const surface = levelThen(laying);
   const top = bottom + openingOf(size);
   return { marks: [mark(key, 'Top under', 'side', x, surface, top), mark(key, 'Top under', 'eye', 0, surface, top)] };

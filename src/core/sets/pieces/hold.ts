@@ -17,7 +17,7 @@ export const tieNumber = (usual: number, help = 'anchor to the trap'): NumberSpe
 export const BOTTOM: ChoiceSpec = { label: 'Ground for the stake', options: { soft: 'soft', firm: 'firm', hard: 'hard' }, default: 'firm' };
 
 export interface TieTo {
-  numbers: Record<string, NumberSpec>;
+  numbers: { tie: NumberSpec } | { tail: NumberSpec };
   device?: string;
   /** the part it is tied to */
   part: string;
@@ -67,7 +67,8 @@ const ANCHORS: Record<TieTo['to'], { kind: PartKind; height: number; wide: numbe
 /** A cable from the device to its anchor, with what that anchor holds against the largest animal that can be caught. */
 export function tie(laying: Laying, own: TieTo): Piece {
   const { numbers, device = 'trap', part, from, at, to, build, held = 'body', kind = 'tie', cable = 'tie cable' } = own;
-  const length = numberOf(laying, { numbers }, numbers.tail ? 'tail' : 'tie');
+  const tail = 'tail' in numbers;
+  const length = tail ? numberOf(laying, { numbers }, 'tail') : numberOf(laying, { numbers }, 'tie');
   const shape = ANCHORS[to];
   const id = device === 'trap' || device === 'snare' ? 'anchor' : `${device}-anchor`;
   const anchor: Part = {
@@ -85,11 +86,11 @@ export function tie(laying: Laying, own: TieTo): Piece {
   const name = `${cable} ${printLength(length, laying.system)}`;
   return {
     parts: [anchor, linePart(`${id}-tie`, from, [at[0], at[1], at[2]], name, part)],
-    supplies: numbers.tail ? [] : [{ kind: 'cable', what: cable, amount: length }],
+    supplies: tail ? [] : [{ kind: 'cable', what: cable, amount: length }],
     holds: [{ kind, device, anchor: at, tether: length, held, build }],
     findings: [
       reachFinding(own, {
-        field: numbers.tail ? 'tail' : 'tie',
+        field: tail ? 'tail' : 'tie',
         tie: length,
         straight: Math.hypot(from[0] - at[0], from[1] - at[1], from[2] - at[2]),
       }),

@@ -39,7 +39,7 @@ export const loopNumbers = (
 });
 
 export interface LoopPlace {
-  numbers: Record<string, NumberSpec>;
+  numbers: Record<'loop' | 'tail' | 'pushIn', NumberSpec>;
   /** elevation of its lowest point, m */
   bottom: number;
   floor: number;
@@ -53,7 +53,7 @@ export interface LoopPlace {
 }
 
 /** Elevation of a loop's lowest point: as seen, else by its share. */
-export function loopBottom(laying: Laying, numbers: Record<string, NumberSpec>): number {
+export function loopBottom(laying: Laying, numbers: Record<'loop' | 'share', NumberSpec>): number {
   const under = laying.numbers.lowestUnder ?? numberOf(laying, { numbers }, 'share') * numberOf(laying, { numbers }, 'loop');
   return levelThen(laying) - under;
 }

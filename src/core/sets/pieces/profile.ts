@@ -12,7 +12,7 @@ export const MARGIN = inches(6);
 const OUT = [inches(36), inches(72), inches(108), inches(144)] as const;
 
 export interface SlideOf {
-  numbers: Record<string, NumberSpec>;
+  numbers: Record<'wire' | 'chain' | 'poleThick', NumberSpec>;
   build: BuildKey;
   held: Held;
   /** x of the bank stake, m */

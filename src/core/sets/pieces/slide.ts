@@ -8,7 +8,7 @@ import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { upright as mark, type Piece } from '../design';
-import { levelThen, measured, numberOf, practised, type ChoiceSpec, type Laying, type NumberSpec } from '../setType';
+import { levelThen, measured, numberOf, practised, type ChoiceSpec, type Laying, type Numbers } from '../setType';
 import { linePart } from './hold';
 import { bagFinding, bagOf, liveFinding, tangleFinding, tanglePole } from './otherHolds';
 import { MARGIN, profileOf, type SlideOf } from './profile';
@@ -18,7 +18,7 @@ import { MARGIN, profileOf, type SlideOf } from './profile';
 /** The bank stake stands beside the way, m. */
 const ASIDE = inches(9);
 
-export const SLIDE_NUMBERS: Record<string, NumberSpec> = {
+export const SLIDE_NUMBERS = {
   chain: practised('Chain', 'trap to the lock', 14, [4, 118]),
   stopDepth: measured('Depth at the stop', 'water over the deep end of the slide', [0, 236], 1),
   wire: practised('Wire or tether', 'bank stake to the deep end; anchor to the trap of a live hold', 120, [20, 472]),
@@ -27,7 +27,7 @@ export const SLIDE_NUMBERS: Record<string, NumberSpec> = {
   out9: measured('Depth 9 ft out', 'of the water’s edge', [0, 236], 1),
   out12: measured('Depth 12 ft out', 'of the water’s edge', [0, 236], 1),
   poleThick: practised('Tangle pole', 'its thickness', 3, [1, 10]),
-};
+} satisfies Numbers;
 
 export const HOLD: ChoiceSpec = {
   label: 'Hold',

@@ -1,14 +1,14 @@
 import type { BuildKey } from '../../animals/species';
 import { openingOf } from '../bodyGrip';
 import { assemble, type Piece } from '../design';
-import type { Laying, NumberSpec } from '../setType';
+import type { Laying } from '../setType';
 import { depthMarks, gripMarks, movable, tooTall } from './grip';
 import { tie, type TieTo } from './hold';
 import { hangable } from './loop';
 
 /** What every standing trap and every hanging loop ends with: its lengths, how it may be moved, its tie. */
 interface Ends {
-  numbers: Record<string, NumberSpec>;
+  numbers: TieTo['numbers'];
   bottom: number;
   floor: number;
   /** where the depth is drawn: along from the side, across as it is met; m */

@@ -6,14 +6,14 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { flat } from '../pieces/ground';
 import { stakeFinding } from '../pieces/hold';
 import { bait } from '../pieces/scent';
-import { levelThen, numberOf, practised, type Laying, type NumberSpec, type SetType } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 
-const numbers: Record<string, NumberSpec> = {
+const numbers = {
   overWater: practised('Ground over the water', 'where it stands', 6, [0, 60], -1),
   driven: practised('Driven in', 'stake under it', 14, [4, 30]),
   offTrail: practised('Off the trail', 'middle of the trap', 12, [0, 60]),
-};
-const of = (laying: Laying, key: string): number => numberOf(laying, { numbers }, key);
+} satisfies Numbers;
+const of = asks(numbers);
 const TUBE = inches(6);
 
 /** A tube that holds a raccoon by its forepaw, on the dry trail beside the water. */

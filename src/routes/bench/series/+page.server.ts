@@ -13,6 +13,7 @@ import { record, type NewEntry } from '$lib/server/record/write';
 import { nextSetNumber } from '$lib/server/repositories/sets';
 import { loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
+import { numberSpec } from '#core/sets/setType';
 
 const ROWS = 5;
 
@@ -27,7 +28,7 @@ async function modelOf(locals: App.Locals, url: URL) {
 /** The numbers that differ from place to place: what is measured there, and how high the device stands. */
 const differing = (type: ReturnType<typeof setTypeOf>): string[] =>
   Object.keys(type.numbers)
-    .filter((key) => type.numbers[key]?.withLevel !== undefined)
+    .filter((key) => numberSpec(type, key)?.withLevel !== undefined)
     .slice(0, 3);
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -42,7 +43,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     model: `${set.number} ${set.name}`,
     id: set.id,
     type: type.name,
-    columns: keys.map((key) => ({ key, label: type.numbers[key]?.label ?? key, help: type.numbers[key]?.help ?? '' })),
+    columns: keys.map((key) => ({ key, label: numberSpec(type, key)?.label ?? key, help: numberSpec(type, key)?.help ?? '' })),
     stations: [...along, ...others].map((s) => ({ value: s.id, text: `${s.number} ${s.name}, ${s.kind}` })),
     rows: Array.from({ length: ROWS }, (_, i) => {
       const own = along[i] ? { ...setting.numbers, ...depthAt(season, along[i], locals.now) } : setting.numbers;
