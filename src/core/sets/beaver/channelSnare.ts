@@ -12,18 +12,10 @@ import { trench } from '../pieces/ground';
 import { depthMarks } from '../pieces/grip';
 import { tie } from '../pieces/hold';
 import { cableFinding, loopFits } from '../pieces/loop';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
 
 const numbers = {
-  loop: {
-    label: 'Loop',
-    help: 'inside diameter',
-    unit: 'length',
-    default: inches(10),
-    min: inches(4),
-    max: inches(16),
-    origin: 'practice',
-  },
+  loop: practised('Loop', 'inside diameter', 10, [4, 16]),
   share: {
     label: 'Loop under water',
     help: 'share of its height, as set',
@@ -33,35 +25,11 @@ const numbers = {
     max: 1,
     origin: 'practice',
   },
-  lowestUnder: {
-    label: 'Lowest point under',
-    help: 'instead of the share, as seen: 0 is at the surface',
-    unit: 'length',
-    min: -0.5,
-    max: 1,
-    origin: 'measured',
-    withLevel: 1,
-  },
+  lowestUnder: measured('Lowest point under', 'instead of the share, as seen: 0 is at the surface', [-20, 40], 1),
   depth: { label: 'Depth of the channel', help: 'water over the bed', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
   pushIn: { label: 'Support pushed in', help: 'into the bed', unit: 'length', default: inches(10), min: 0, max: 1, origin: 'practice' },
-  ceiling: {
-    label: 'Ceiling over the water',
-    help: 'only for a roofed passage',
-    unit: 'length',
-    min: 0,
-    max: 3,
-    origin: 'measured',
-    withLevel: -1,
-  },
-  tail: {
-    label: 'Tail and extension',
-    help: 'lock to anchor',
-    unit: 'length',
-    default: inches(84),
-    min: inches(12),
-    max: 6,
-    origin: 'practice',
-  },
+  ceiling: measured('Ceiling over the water', 'only for a roofed passage', [0, 119], -1),
+  tail: practised('Tail and extension', 'lock to anchor', 84, [12, 237]),
 } satisfies Numbers;
 const of = asks(numbers);
 

@@ -9,64 +9,16 @@ import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { depthMarks, gripMarks } from '../pieces/grip';
 import { tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
 
 const numbers = {
-  topUnder: {
-    label: 'Top under',
-    help: 'of the jaws or the loop, as seen; negative when it stands proud',
-    unit: 'length',
-    min: -0.6,
-    max: 2,
-    origin: 'measured',
-    withLevel: 1,
-  },
+  topUnder: measured('Top under', 'of the jaws or the loop, as seen; negative when it stands proud', [-24, 79], 1),
   depth: { label: 'Depth of the patrol channel', help: 'in its middle', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
-  frameOverBed: {
-    label: 'Frame over the bed',
-    help: 'height of the stand',
-    unit: 'length',
-    default: inches(1),
-    min: 0,
-    max: inches(8),
-    origin: 'practice',
-  },
-  width: {
-    label: 'Width of the channel',
-    help: 'crest side to the fenced edge',
-    unit: 'length',
-    default: inches(36),
-    min: inches(10),
-    max: 4,
-    origin: 'practice',
-  },
-  loop: {
-    label: 'Loop',
-    help: 'of the snare variant, inside diameter',
-    unit: 'length',
-    default: inches(10),
-    min: inches(6),
-    max: inches(16),
-    origin: 'practice',
-  },
-  away: {
-    label: 'Breaks from the trap',
-    help: 'to each side along the dam',
-    unit: 'length',
-    default: inches(60),
-    min: inches(24),
-    max: 6,
-    origin: 'practice',
-  },
-  reach: {
-    label: 'Arm can reach',
-    help: 'under the surface, with waders',
-    unit: 'length',
-    default: inches(36),
-    min: inches(12),
-    max: 2,
-    origin: 'practice',
-  },
+  frameOverBed: practised('Frame over the bed', 'height of the stand', 1, [0, 8]),
+  width: practised('Width of the channel', 'crest side to the fenced edge', 36, [10, 158]),
+  loop: practised('Loop', 'of the snare variant, inside diameter', 10, [6, 16]),
+  away: practised('Breaks from the trap', 'to each side along the dam', 60, [24, 237]),
+  reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 79]),
   tie: tieNumber(72),
 } satisfies Numbers;
 const of = asks(numbers);

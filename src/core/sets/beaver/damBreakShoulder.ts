@@ -5,7 +5,7 @@ import { found, type Finding } from '../../words/finding';
 import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, upright, type Piece } from '../design';
 import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, type Numbers, practised } from '../setType';
 
 const pan = (label: string, default_: number): NumberSpec => ({
   ...PAN_UNDER,
@@ -18,34 +18,9 @@ const numbers = {
   leftUnder: pan('Left pan under', 7),
   rightUnder: pan('Right pan under', 6),
   depth: { ...BED_DEPTH, label: 'Depth on the shoulder', help: 'over the firm shoulder, before the bed is built' },
-  apart: {
-    label: 'Beds apart',
-    help: 'one at each side of the break',
-    unit: 'length',
-    default: inches(30),
-    min: inches(12),
-    max: 3,
-    origin: 'practice',
-  },
-  breakWidth: {
-    label: 'Width of the break',
-    help: 'narrow: it has to be closed from the side',
-    unit: 'length',
-    default: inches(8),
-    min: inches(3),
-    max: 1,
-    origin: 'practice',
-  },
-  breakDepth: {
-    label: 'Depth of the break',
-    help: 'its sill under the water',
-    unit: 'length',
-    default: inches(12),
-    min: inches(3),
-    max: 1.5,
-    origin: 'practice',
-    withLevel: 1,
-  },
+  apart: practised('Beds apart', 'one at each side of the break', 30, [12, 119]),
+  breakWidth: practised('Width of the break', 'narrow: it has to be closed from the side', 8, [3, 40]),
+  breakDepth: practised('Depth of the break', 'its sill under the water', 12, [3, 60], 1),
   ...SLIDE_NUMBERS,
 } satisfies Numbers;
 const of = asks(numbers);

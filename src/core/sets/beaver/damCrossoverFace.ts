@@ -5,37 +5,18 @@ import { found } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, NOTHING, upright, type Piece } from '../design';
 import { tie, tieNumber } from '../pieces/hold';
-import { levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
 
 const numbers = {
-  overTail: {
-    label: 'Jaws over the tailwater',
-    help: 'bottom of the jaws over the water below the dam; negative when it stands in it',
-    unit: 'length',
-    default: inches(4),
-    min: -1,
-    max: 2.5,
-    origin: 'practice',
-    withLevel: -1,
-  },
-  crestOver: {
-    label: 'Crest over the jaws',
-    help: 'how far the gap in the crest lies above the top of the jaws',
-    unit: 'length',
-    default: inches(10),
-    min: 0,
-    max: 3,
-    origin: 'practice',
-  },
-  reach: {
-    label: 'Arm can reach',
-    help: 'under the tailwater',
-    unit: 'length',
-    default: inches(36),
-    min: inches(12),
-    max: 2,
-    origin: 'practice',
-  },
+  overTail: practised(
+    'Jaws over the tailwater',
+    'bottom of the jaws over the water below the dam; negative when it stands in it',
+    4,
+    [-40, 99],
+    -1,
+  ),
+  crestOver: practised('Crest over the jaws', 'how far the gap in the crest lies above the top of the jaws', 10, [0, 119]),
+  reach: practised('Arm can reach', 'under the tailwater', 36, [12, 79]),
   tie: tieNumber(60, 'to a log buried in the dam'),
 } satisfies Numbers;
 const of = asks(numbers);

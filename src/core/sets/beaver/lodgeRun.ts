@@ -14,83 +14,19 @@ import { STAND, standFinding } from '../pieces/stand';
 import { openingFindings, swingFinding, userOf } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { spacingWanted, takes } from '../series';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
 
 const STICK = inches(1.25);
 
 const numbers = {
-  depth: {
-    label: 'Depth of the run',
-    help: 'water over the hard bottom, where the trap stands',
-    unit: 'length',
-    min: 0,
-    max: 3,
-    origin: 'measured',
-    withLevel: 1,
-  },
-  topUnder: {
-    label: 'Top of the jaws under',
-    help: 'as seen at the surface; negative when it stands proud',
-    unit: 'length',
-    min: -0.6,
-    max: 2.5,
-    origin: 'measured',
-    withLevel: 1,
-  },
-  innerTopUnder: {
-    label: 'Inner trap: top under',
-    help: 'only for a second trap, as seen',
-    unit: 'length',
-    min: -0.6,
-    max: 2.5,
-    origin: 'measured',
-    withLevel: 1,
-  },
-  frameOverBed: {
-    label: 'Frame over the bed',
-    help: 'height of the stand',
-    unit: 'length',
-    default: inches(1),
-    min: 0,
-    max: inches(8),
-    origin: 'practice',
-  },
-  widthSurface: {
-    label: 'Run at the surface',
-    help: 'from edge to edge',
-    unit: 'length',
-    default: inches(30),
-    min: inches(8),
-    max: 4,
-    origin: 'practice',
-  },
-  widthBed: {
-    label: 'Run at the bed',
-    help: 'the hard groove',
-    unit: 'length',
-    default: inches(16),
-    min: inches(6),
-    max: 4,
-    origin: 'practice',
-  },
-  spacing: {
-    label: 'Between the traps',
-    help: 'two in line',
-    unit: 'length',
-    default: inches(48),
-    min: inches(24),
-    max: 4,
-    origin: 'practice',
-  },
-  reach: {
-    label: 'Arm can reach',
-    help: 'under the surface, with waders',
-    unit: 'length',
-    default: inches(36),
-    min: inches(12),
-    max: 2,
-    origin: 'practice',
-  },
+  depth: measured('Depth of the run', 'water over the hard bottom, where the trap stands', [0, 119], 1),
+  topUnder: measured('Top of the jaws under', 'as seen at the surface; negative when it stands proud', [-24, 99], 1),
+  innerTopUnder: measured('Inner trap: top under', 'only for a second trap, as seen', [-24, 99], 1),
+  frameOverBed: practised('Frame over the bed', 'height of the stand', 1, [0, 8]),
+  widthSurface: practised('Run at the surface', 'from edge to edge', 30, [8, 158]),
+  widthBed: practised('Run at the bed', 'the hard groove', 16, [6, 158]),
+  spacing: practised('Between the traps', 'two in line', 48, [24, 158]),
+  reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 79]),
   tie: tieNumber(48),
 } satisfies Numbers;
 const of = asks(numbers);

@@ -11,7 +11,7 @@ import { springsWide } from '../pieces/grip';
 import { assemble, NOTHING, upright } from '../design';
 import { evaluate } from '../../water/linear';
 import { found, type Finding } from '../../words/finding';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
 
 const numbers = {
   drop: {
@@ -24,42 +24,10 @@ const numbers = {
   },
   ...ICE_NUMBERS,
   depth: { label: 'Bed to the water line', help: 'through the hole', unit: 'length', min: 0.2, max: 6, origin: 'measured', withLevel: 1 },
-  clearance: {
-    label: 'Top under the ice',
-    help: 'of the next check',
-    unit: 'length',
-    default: inches(2),
-    min: 0,
-    max: 1,
-    origin: 'practice',
-  },
-  eye: {
-    label: 'Spring eye over the jaw top',
-    help: 'negative when it is lower',
-    unit: 'length',
-    default: inches(-4),
-    min: inches(-12),
-    max: inches(12),
-    origin: 'practice',
-  },
-  stick: {
-    label: 'Stick across the hole',
-    help: 'its thickness',
-    unit: 'length',
-    default: inches(2),
-    min: inches(0.5),
-    max: inches(6),
-    origin: 'practice',
-  },
-  bait: {
-    label: 'Bait below the jaws',
-    help: 'green wood across the foot',
-    unit: 'length',
-    default: inches(4),
-    min: 0,
-    max: 1,
-    origin: 'practice',
-  },
+  clearance: practised('Top under the ice', 'of the next check', 2, [0, 40]),
+  eye: practised('Spring eye over the jaw top', 'negative when it is lower', -4, [-12, 12]),
+  stick: practised('Stick across the hole', 'its thickness', 2, [0.5, 6]),
+  bait: practised('Bait below the jaws', 'green wood across the foot', 4, [0, 40]),
 } satisfies Numbers;
 const of = asks(numbers);
 const POSITIONS = ['near', 'far'];

@@ -10,55 +10,15 @@ import { ICE_NUMBERS, expectedIce, iceSteps } from './underIce';
 import { assemble, NOTHING, upright } from '../design';
 import { loopCable } from '../../devices/cable';
 import { found, type Finding } from '../../words/finding';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
 
 const numbers = {
-  depth: {
-    label: 'Bed to the water line',
-    help: 'with the pole itself, through the hole',
-    unit: 'length',
-    min: 0.2,
-    max: 6,
-    origin: 'measured',
-    withLevel: 1,
-  },
+  depth: measured('Bed to the water line', 'with the pole itself, through the hole', [8, 237], 1),
   ...ICE_NUMBERS,
-  pushIn: {
-    label: 'Pushed into the bed',
-    help: 'about a foot of mud',
-    unit: 'length',
-    default: inches(12),
-    min: 0,
-    max: 2,
-    origin: 'practice',
-  },
-  loop: {
-    label: 'Loop',
-    help: 'inside diameter',
-    unit: 'length',
-    default: inches(10),
-    min: inches(6),
-    max: inches(16),
-    origin: 'practice',
-  },
-  overlap: {
-    label: 'Tiers overlap',
-    help: 'so that nothing swims between',
-    unit: 'length',
-    default: inches(1),
-    min: 0,
-    max: inches(5),
-    origin: 'practice',
-  },
-  clearance: {
-    label: 'First loop under the ice',
-    help: 'of the next check',
-    unit: 'length',
-    default: inches(6),
-    min: inches(1),
-    max: 1,
-    origin: 'practice',
-  },
+  pushIn: practised('Pushed into the bed', 'about a foot of mud', 12, [0, 79]),
+  loop: practised('Loop', 'inside diameter', 10, [6, 16]),
+  overlap: practised('Tiers overlap', 'so that nothing swims between', 1, [0, 5]),
+  clearance: practised('First loop under the ice', 'of the next check', 6, [1, 40]),
   overBed: { label: 'Lowest loop over the bed', help: 'at least', unit: 'length', default: inches(6), min: 0, max: 1, origin: 'practice' },
   poleLong: { label: 'Pole at hand', help: 'if it is cut already', unit: 'length', min: inches(20), max: 8, origin: 'measured' },
   hole: { label: 'Hole', help: 'across', unit: 'length', default: inches(16), min: inches(6), max: 1.5, origin: 'practice' },

@@ -6,20 +6,12 @@ import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '..
 import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
 import { besideWall, mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, measured } from '../setType';
 
 const numbers = {
   panUnder: { ...PAN_UNDER, label: 'Cover', help: 'water, over what is chosen below', default: inches(1), max: inches(6) },
   depth: { ...BED_DEPTH, label: 'Depth along the wall', help: 'over the firm bottom, a hand’s breadth off it' },
-  offWall: {
-    label: 'Pan off the wall',
-    help: 'middle of the pan',
-    unit: 'length',
-    default: inches(3),
-    min: inches(2),
-    max: inches(12),
-    origin: 'practice',
-  },
+  offWall: practised('Pan off the wall', 'middle of the pan', 3, [2, 12]),
   ...SLIDE_NUMBERS,
   chain: practised('Chain', 'trap to the lock', 8, [4, 118]),
   wire: practised('Slide wire', 'bank stake to the deep end', 72, [20, 472]),
@@ -76,7 +68,7 @@ export const wallBlind: SetType = {
         parts: [...bed, guide(laying)],
         needs: [panNeed(laying, { min: 0.5, max: 2, target: 1 })],
         free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: bedOf(laying), stone }],
-        findings: [buildUp(laying, device.size, cover, { says: 'stoneUnder' }), measured(laying, device.size)],
+        findings: [buildUp(laying, device.size, cover, { says: 'stoneUnder' }), panOrStone(laying, device.size)],
         marks: [
           ...(Math.abs(cover) < 0.003
             ? []
@@ -125,7 +117,7 @@ function groundOf(laying: Laying, size: string, cover: number, hold: Piece): [nu
 }
 
 /** Cover over the stone or over the pan differ by the height of the pan: said with both figures. */
-function measured(laying: Laying, size: string): Finding {
+function panOrStone(laying: Laying, size: string): Finding {
   const { pan } = footholdOf(size);
   const cover = panUnder(laying, size);
   return found('panOrStone', cover < 0 ? 'fails' : 'holds', 'computed', { cover, pan, size }, { id: 'measured' });

@@ -6,29 +6,13 @@ import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { assemble, NOTHING, upright } from '../design';
 import { weightFinding } from '../pieces/bed';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
 
 const numbers = {
-  panOver: {
-    label: 'Pan over the water',
-    help: 'as the raft floats',
-    unit: 'length',
-    default: inches(0.5),
-    min: inches(-1),
-    max: inches(4),
-    origin: 'practice',
-  },
+  panOver: practised('Pan over the water', 'as the raft floats', 0.5, [-1, 4]),
   draft: { label: 'Raft under water', help: 'its draft', unit: 'length', default: inches(2), min: 0, max: inches(12), origin: 'practice' },
   depth: { label: 'Depth under the raft', help: 'water over the bed', unit: 'length', min: 0, max: 6, origin: 'measured', withLevel: 1 },
-  lineRise: {
-    label: 'Slack of the line',
-    help: 'how far the water may rise before the line is taut',
-    unit: 'length',
-    default: inches(24),
-    min: 0,
-    max: 6,
-    origin: 'practice',
-  },
+  lineRise: practised('Slack of the line', 'how far the water may rise before the line is taut', 24, [0, 237]),
 } satisfies Numbers;
 const of = asks(numbers);
 
