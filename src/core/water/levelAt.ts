@@ -51,6 +51,13 @@ export const elevationAt = (readings: readonly Reading[], at: Date): number | nu
   return found.how === 'unknown' ? null : found.level;
 };
 
+/** A surface at a moment that something was measured from. */
+export interface Moment {
+  water: string;
+  surface: 'pond' | 'tail';
+  at: string | Date;
+}
+
 /** Where surfaces stood at the moments that matter: for each, what the readings of its gauge say. */
 export interface Surfaces {
   at: (water: string, surface: 'pond' | 'tail', at: string | Date) => LevelAt;

@@ -10,12 +10,13 @@ import { db } from './database';
 import { openings } from './repositories/scouting';
 import { iceAt } from '#core/ice/growth';
 import { freezingDegreeDays } from '#core/weather/hours';
-import { movingOf } from './moving';
-import { factorAt } from './sheets';
+import { movingOf } from '#core/ahead/moving';
+import { factorAt } from '#core/ice/sheets';
 import { newId } from './newId';
 import { neighboursOf } from './oneSet';
 import type { Written } from './record/upsert';
-import { frameOf, index, type Season } from './season';
+import { index, type Season } from './season';
+import { frameOf } from '#core/ahead/facts';
 
 /** Everything the bench shows for one set at one station; plain values, so that the page calculates while numbers change. */
 export async function benchData(

@@ -8,9 +8,9 @@ import { inches, type System } from '#core/units/factors';
 import { printLength } from '#core/units/length';
 import { growthText as alphaText } from '#core/units/speed';
 import { freezingDegreeDays, type WeatherHour } from '#core/weather/hours';
-import { AHEAD } from './moving';
-import { factorAt, type Sheet } from './sheets';
-import { clockFrom } from './outlook';
+import { AHEAD } from '#core/ahead/ponds';
+import { factorAt, type Sheet } from '#core/ice/sheets';
+import { clockFrom } from '#core/ahead/setOutlook';
 import type { Season } from './season';
 
 const HOUR = 3_600_000;

@@ -6,7 +6,8 @@ import { db } from './database';
 import { crewOf } from './repositories/places';
 import { cameraRolls, type Watched } from './repositories/scouting';
 import { signs, type NotedSign } from './repositories/sign';
-import { frameOf, loadSeason } from './season';
+import { loadSeason } from './season';
+import { frameOf } from '#core/ahead/facts';
 
 const DAY = 86_400_000;
 /** Sign older than this has no weight left in any table. */

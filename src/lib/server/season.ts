@@ -9,16 +9,16 @@ import type { Follows } from '#core/water/ownLevel';
 import type { Water } from '#core/water/state';
 import { iceAt } from '#core/ice/growth';
 import { momentsOf, placed } from '#core/stations/placed';
-import { plainFrame, type Frame } from '#core/units/frame';
+import { type Frame } from '#core/units/frame';
 import type { System } from '#core/units/factors';
 import { zeroAt } from '#core/water/gauge';
-import type { Surfaces } from '#core/water/levelAt';
+import type { Moment, Surfaces } from '#core/water/levelAt';
 import { placedWater } from '#core/water/placed';
 import { merged, type WeatherHour } from '#core/weather/hours';
-import { surfacesAt, type Moment } from './surfaces';
+import { surfacesAt } from './surfaces';
 import { db } from './database';
 import type { Written } from './record/upsert';
-import { factorAt, iceSince, momentsOfIce, sheetsOf, type Sheet } from './sheets';
+import { factorAt, iceSince, momentsOfIce, sheetsOf, type Sheet } from '#core/ice/sheets';
 import { together } from './repositories/asked';
 import { askLastLooks } from './repositories/checks';
 import { askIce, weatherSince } from './repositories/moving';
@@ -194,10 +194,6 @@ function frameFor(water: string, boards: Gauge[], system: System, zone: string, 
   };
   return { system, zone, zero: { pond: zero('pond'), tail: zero('tail') } };
 }
-
-/** The frame of a water; a plain one where the season knows no such water. */
-export const frameOf = (season: Pick<Season, 'frames' | 'line'>, water: string, system: System): Frame =>
-  season.frames[water] ?? plainFrame(system, season.line.zone);
 
 /** On a stream each station has its own rating to the gauge; on a pond all stand at its level. */
 function followsBy(

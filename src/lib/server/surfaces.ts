@@ -1,16 +1,9 @@
 import type { Gauge } from '#core/record/kinds';
 import { elevationOf } from '#core/water/gauge';
-import { levelAt, UNKNOWN, type Surfaces } from '#core/water/levelAt';
+import { levelAt, UNKNOWN, type Moment, type Surfaces } from '#core/water/levelAt';
 import type { Reading } from '#core/water/series';
 import { db } from './database';
 import { momentKey, readingsAround } from './repositories/readings';
-
-/** A surface at a moment that something was measured from. */
-export interface Moment {
-  water: string;
-  surface: 'pond' | 'tail';
-  at: string | Date;
-}
 
 /**
  * Where surfaces stood at the moments asked for, each from the readings beside it, however long ago.

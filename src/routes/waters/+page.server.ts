@@ -19,9 +19,10 @@ import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { sites } from '$lib/server/repositories/places';
 import { grounds } from '$lib/server/repositories/scouting';
-import { factorAt } from '$lib/server/sheets';
+import { factorAt } from '#core/ice/sheets';
 import { weatherSince } from '$lib/server/repositories/moving';
-import { frameOf, loadSeason, type Season } from '$lib/server/season';
+import { loadSeason, type Season } from '$lib/server/season';
+import { frameOf } from '#core/ahead/facts';
 import type { Actions, PageServerLoad } from './$types';
 
 const HOUR = 3_600_000;

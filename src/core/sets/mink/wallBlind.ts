@@ -6,7 +6,7 @@ import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '..
 import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
 import { besideWall, mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, measured } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
 
 const numbers = {
   panUnder: { ...PAN_UNDER, label: 'Cover', help: 'water, over what is chosen below', default: inches(1), max: inches(6) },

@@ -7,10 +7,11 @@ import { db } from '$lib/server/database';
 import { attempt, openedOn, reader, refused } from '$lib/server/form';
 import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
-import { movingOf } from '$lib/server/moving';
-import { currentOf, outlookOf, standingOf } from '$lib/server/outlook';
+import { movingOf } from '#core/ahead/moving';
+import { currentOf, outlookOf, standingOf } from '#core/ahead/setOutlook';
 import { stateOf } from '#core/sets/standing';
-import { frameOf, loadSeason, type Season } from '$lib/server/season';
+import { loadSeason, type Season } from '$lib/server/season';
+import { frameOf } from '#core/ahead/facts';
 import type { Actions, PageServerLoad } from './$types';
 
 async function find(locals: App.Locals, id: string) {

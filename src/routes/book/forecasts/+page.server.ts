@@ -8,7 +8,8 @@ import { pairsOf, qualityOf, type Pair } from '#core/water/quality';
 import { db } from '$lib/server/database';
 import { forecastsSince } from '$lib/server/repositories/moving';
 import { recentReadings } from '$lib/server/repositories/readings';
-import { frameOf, loadSeason } from '$lib/server/season';
+import { loadSeason } from '$lib/server/season';
+import { frameOf } from '#core/ahead/facts';
 import type { PageServerLoad } from './$types';
 
 const DAY = 86_400_000;

@@ -17,8 +17,9 @@ import { db } from '$lib/server/database';
 import { groundOf } from '$lib/server/oneSet';
 import { checks } from '$lib/server/repositories/checks';
 import { allReadings, type ReadingsByGauge } from '$lib/server/repositories/readings';
-import { frameOf, index, loadSeason, type Season } from '$lib/server/season';
-import { firstStay } from '$lib/server/totals';
+import { index, loadSeason, type Season } from '$lib/server/season';
+import { frameOf } from '#core/ahead/facts';
+import { firstStay } from '#core/effort/totals';
 import type { PageServerLoad } from './$types';
 
 const HOUR = 3_600_000;

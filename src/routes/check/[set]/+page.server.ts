@@ -17,7 +17,8 @@ import { checks } from '$lib/server/repositories/checks';
 import { entryOf } from '$lib/server/repositories/entries';
 import { people } from '$lib/server/repositories/places';
 import { designOf, liesOf } from '$lib/server/oneSet';
-import { frameOf, loadSeason, type Season } from '$lib/server/season';
+import { loadSeason, type Season } from '$lib/server/season';
+import { frameOf } from '#core/ahead/facts';
 import { undo } from '$lib/server/undo';
 import type { Actions, PageServerLoad } from './$types';
 

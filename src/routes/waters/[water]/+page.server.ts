@@ -15,11 +15,13 @@ import { attempt, reader, refused } from '$lib/server/form';
 import { newId } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
 import { seenAt } from '$lib/server/repositories/readings';
-import { AHEAD, movingOf, pondModel, type MovingAll, type Outlook } from '$lib/server/moving';
+import { movingOf, type MovingAll } from '#core/ahead/moving';
+import { AHEAD, pondModel, type Outlook } from '#core/ahead/ponds';
 import { keepForecasts } from '$lib/server/keepForecasts';
-import { outlookOf, reasonsText, standingOf } from '$lib/server/outlook';
+import { outlookOf, reasonsText, standingOf } from '#core/ahead/setOutlook';
 import { placeOn } from '$lib/server/placeOn';
-import { frameOf, loadSeason, type Season } from '$lib/server/season';
+import { loadSeason, type Season } from '$lib/server/season';
+import { frameOf } from '#core/ahead/facts';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, url }) => {

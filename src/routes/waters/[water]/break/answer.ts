@@ -20,8 +20,9 @@ import {
 import { breakFlow, criticalSpeed } from '#core/water/outflow';
 import { widthAt } from '#core/water/pondForecast';
 import { bandText } from '#core/water/state';
-import { clockFrom } from '$lib/server/outlook';
-import { wideningIn, type MovingAll } from '$lib/server/moving';
+import { clockFrom } from '#core/ahead/setOutlook';
+import { type MovingAll } from '#core/ahead/moving';
+import { wideningIn } from '#core/ahead/ponds';
 import type { waterOf } from '$lib/server/scouting';
 import type { Asked } from './asked';
 

@@ -6,7 +6,7 @@ import { INCH } from '#core/units/factors';
 import { levelText, offGauge, onGauge } from '#core/units/frame';
 import { LEVEL_RANGE } from '#core/record/levelField';
 import { parseLength, printLength, smallUnit, type LengthUnit } from '#core/units/length';
-import { dusk, shapeOf } from '$lib/server/moving';
+import { dusk, shapeOf } from '#core/ahead/ponds';
 import type { waterOf } from '$lib/server/scouting';
 
 const SQUARE_FOOT = 0.3048 ** 2;

@@ -5,7 +5,7 @@ import { printLength, printLevel } from '#core/units/length';
 import { wholeMinute } from '#core/time/localTime';
 import { db } from '$lib/server/database';
 import { attempt, openedOn, reader, refused, type Reader } from '$lib/server/form';
-import { drawnArea } from '$lib/server/moving';
+import { drawnArea } from '#core/ahead/ponds';
 import { newId } from '$lib/server/newId';
 import { bodyOf } from '$lib/server/record/upsert';
 import { readPond, squareOf } from '$lib/server/pondForm';

@@ -3,7 +3,7 @@ import { sectionScene } from '#core/scene/section';
 import { db } from '$lib/server/database';
 import { loadPlan } from '$lib/server/planning';
 import { grounds } from '$lib/server/repositories/scouting';
-import { frameOf } from '$lib/server/season';
+import { frameOf } from '#core/ahead/facts';
 import type { PageServerLoad } from './$types';
 
 /** The plan on paper: map, section and table of the water with most to set, or of the one asked for. */

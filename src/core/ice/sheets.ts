@@ -1,10 +1,9 @@
-import { growthOf, iceAt, iceCourse, placeFactor, type Growth, type IceCourse, type Measured } from '#core/ice/growth';
-import type { Ice } from '#core/record/kinds';
-import type { Station } from '#core/stations/placed';
-import type { Surfaces } from '#core/water/levelAt';
-import type { WaterBody } from '#core/water/placed';
-import type { WeatherHour } from '#core/weather/hours';
-import type { Moment } from './surfaces';
+import { growthOf, iceAt, iceCourse, placeFactor, type Growth, type IceCourse, type Measured } from './growth';
+import type { Ice } from '../record/kinds';
+import type { Station } from '../stations/placed';
+import type { Moment, Surfaces } from '../water/levelAt';
+import type { WaterBody } from '../water/placed';
+import type { WeatherHour } from '../weather/hours';
 
 const DAY = 86_400_000;
 /** How far a sheet is grown ahead, ms. */
@@ -27,7 +26,7 @@ export const iceSince = (seen: readonly Ice[], now: Date): Date =>
 /** What was seen of a water's ice since it was last open. */
 function frozenOf(water: string, seen: readonly Ice[], now: Date): Ice[] {
   const own = seen.filter((i) => i.water === water && i.station === null && Date.parse(i.at) <= now.getTime());
-  return own.slice(own.findLastIndex((i) => i.seen === 'open water') + 1);
+  return own.slice(own.map((i) => i.seen).lastIndexOf('open water') + 1);
 }
 
 /** When the waters froze over: the levels of then are compared with those of now. */

@@ -1,27 +1,28 @@
-import { currentOnTrigger, currentText } from '#core/devices/trigger';
-import { BODY_GRIPS, FOOTHOLDS } from '#core/devices/sizes';
-import { ICE_RATIO, iceAt } from '#core/ice/growth';
-import { standerOf } from '#core/stations/standing';
-import { standingAhead, type Ahead } from '#core/stations/standingAhead';
-import type { Line } from '#core/record/kinds';
-import type { Opening } from '#core/water/placed';
-import { atPlace, settingAt, type SetView } from '#core/sets/standing';
-import { latest } from '#core/stations/measures';
-import { clockText, dayText, localDate } from '#core/time/localTime';
-import { bedOf } from '#core/stations/placed';
-import { INCH, type System } from '#core/units/factors';
-import type { Frame } from '#core/units/frame';
-import { printLength } from '#core/units/length';
-import { levelOn } from '#core/water/balance';
-import { breakFlow } from '#core/water/outflow';
-import { outlookText } from '#core/water/outlook';
-import { widthAt } from '#core/water/pondForecast';
-import { halfGone } from '#core/water/streamForecast';
-import { surfaceAt } from '#core/water/ownLevel';
-import { deviceState, roomBelow, type DeviceState, type Water } from '#core/water/state';
-import { AHEAD, shapeOf, type MovingAll, type Outlook } from './moving';
-import type { Sheet } from './sheets';
-import { frameOf, type Season } from './season';
+import { currentOnTrigger, currentText } from '../devices/trigger';
+import { BODY_GRIPS, FOOTHOLDS } from '../devices/sizes';
+import { ICE_RATIO, iceAt } from '../ice/growth';
+import { standerOf } from '../stations/standing';
+import { standingAhead, type Ahead } from '../stations/standingAhead';
+import type { Line } from '../record/kinds';
+import type { Opening } from '../water/placed';
+import { atPlace, settingAt, type SetView } from '../sets/standing';
+import { latest } from '../stations/measures';
+import { clockText, dayText, localDate } from '../time/localTime';
+import { bedOf } from '../stations/placed';
+import { INCH, type System } from '../units/factors';
+import type { Frame } from '../units/frame';
+import { printLength } from '../units/length';
+import { levelOn } from '../water/balance';
+import { breakFlow } from '../water/outflow';
+import { outlookText } from '../water/outlook';
+import { widthAt } from '../water/pondForecast';
+import { halfGone } from '../water/streamForecast';
+import { surfaceAt } from '../water/ownLevel';
+import { deviceState, roomBelow, type DeviceState, type Water } from '../water/state';
+import type { Sheet } from '../ice/sheets';
+import { frameOf, type Facts, type Reader } from './facts';
+import type { MovingAll } from './moving';
+import { AHEAD, shapeOf, type Outlook } from './ponds';
 
 const DAY = 86_400_000;
 const HOUR = 3_600_000;
@@ -50,57 +51,57 @@ const checkOf = (view: Pick<SetView, 'deadline'>, now: Date): Date => {
 
 const ruleSpan = ({ rule }: Line): number => (rule.kind === 'elapsed' ? rule.hours * HOUR : rule.days * DAY);
 
+/** The time that an outlook looks at: from now to the next check, and from there to the one after. */
+interface Span {
+  now: Date;
+  check: Date;
+  after: Date;
+  levels: Water;
+  frame: Frame;
+  clock: (at: Date) => string;
+}
+
+const NO_LEVELS: Water = { known: {}, age: {}, atMost: {} };
+
 /** What the forecast says of a live set until its check: of its level, of the ice, of the current. Null where there is none. */
 export function outlookOf(
   view: SetView,
   state: DeviceState | null,
-  season: Season,
+  season: Facts,
   moving: MovingAll,
-  locals: App.Locals,
+  { now, who }: Reader,
 ): SetOutlook | null {
-  const { now, who } = locals;
-  const frame = frameOf(season, view.station.water, who.person.system);
-  const clock = clockFrom(now, season.line.zone);
-  const levels = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
+  const water = view.station.water;
   const check = checkOf(view, now);
-  const after = new Date(check.getTime() + ruleSpan(season.line));
-  const course = state?.axis === 'tail' ? moving.waters[view.station.water]?.tail : moving.waters[view.station.water]?.pond;
-  const wet = state && course ? levelOutlook(view, state, course, levels, now, check, after, clock, frame) : null;
-  const frost = frostOutlook(view, season.sheets[view.station.water], course ?? null, levels, now, check, after, clock, frame);
-  const current = currentOf(view, season, moving.open, levels, now);
+  const span: Span = {
+    now,
+    check,
+    after: new Date(check.getTime() + ruleSpan(season.line)),
+    levels: season.levels[water] ?? NO_LEVELS,
+    frame: frameOf(season, water, who.person.system),
+    clock: clockFrom(now, season.line.zone),
+  };
+  const course = moving.waters[water]?.[state?.axis === 'tail' ? 'tail' : 'pond'] ?? null;
+  const wet = state && course ? levelOutlook(view, state, course, span) : null;
+  const frost = frostOutlook(view, season.sheets[water], course, span);
+  const current = currentOf(view, season, moving.open, span.levels, now);
   const sentence = [wet?.sentence, frost?.sentence, current].filter(Boolean).join(' ');
   const remedy = frost?.remedy || (wet?.remedy ?? '');
-  return sentence === '' && remedy === ''
-    ? null
-    : {
-        sentence,
-        remedy,
-        tells: (wet?.tells ?? false) || (frost?.tells ?? false) || current !== '',
-        idle: (wet?.idle ?? false) || (frost?.idle ?? false),
-      };
+  if (sentence === '' && remedy === '') return null;
+  const either = (told: 'tells' | 'idle'): boolean => (wet?.[told] ?? false) || (frost?.[told] ?? false);
+  return { sentence, remedy, tells: either('tells') || current !== '', idle: either('idle') };
 }
 
-function levelOutlook(
-  view: SetView,
-  state: DeviceState,
-  outlook: Outlook,
-  levels: Water,
-  now: Date,
-  check: Date,
-  after: Date,
-  clock: (at: Date) => string,
-  frame: Frame,
-): SetOutlook | null {
-  const { system } = frame;
-  const { band } = state;
+function levelOutlook(view: SetView, state: DeviceState, outlook: Outlook, span: Span): SetOutlook | null {
+  const { band, axis, device } = state;
   if (!band) return null;
+  const { now, check, after, levels, frame, clock } = span;
   const seconds = (at: Date): number => Math.min((at.getTime() - outlook.from.getTime()) / 1000, AHEAD * 3600);
-  const free = view.layout.free.find((f) => f.device === state.device) ?? null;
-  const axis = state.axis;
-  const shared = view.layout.needs.some((n) => n.device === state.device && 'share' in n.of);
+  const free = view.layout.free.find((f) => f.device === device) ?? null;
+  const shared = view.layout.needs.some((n) => n.device === device && 'share' in n.of);
   const label = (level: number): string => {
     const then = { ...levels, known: { ...levels.known, [axis]: level }, age: { ...levels.age, [axis]: 0 } };
-    return deviceState(view.layout, state.device, atPlace(view, then), frame).label;
+    return deviceState(view.layout, device, atPlace(view, then), frame).label;
   };
   const said = outlookText(
     {
@@ -118,12 +119,10 @@ function levelOutlook(
       room: free ? roomBelow(free, view.layout, levels.known) : null,
       clock: (s) => clock(new Date(outlook.from.getTime() + s * 1000)),
     },
-    system,
+    frame.system,
   );
   const then = levelOn(outlook.courses.middle, seconds(check));
-  const high = levelOn(outlook.courses.high, seconds(check));
-  const small = view.devices.some((d) => d.class === 'foothold' && (FOOTHOLDS[d.size]?.spread ?? 1) <= SMALL);
-  const toe = small && high > band.max ? ' A bed that deep can hold a larger animal badly.' : '';
+  const toe = holdsBadly(view, levelOn(outlook.courses.high, seconds(check)) > band.max);
   return {
     sentence: said.sentence + toe,
     remedy: said.remedy,
@@ -132,22 +131,18 @@ function levelOutlook(
   };
 }
 
+function holdsBadly({ devices }: Pick<SetView, 'devices'>, deep: boolean): string {
+  const small = devices.some((d) => d.class === 'foothold' && (FOOTHOLDS[d.size]?.spread ?? 1) <= SMALL);
+  return small && deep ? ' A bed that deep can hold a larger animal badly.' : '';
+}
+
 /** When a set is frozen in by the ice's course, and how much lower it has to hang at the next check to be free until the one after. */
-function frostOutlook(
-  view: SetView,
-  sheet: Sheet | undefined,
-  course: Outlook | null,
-  levels: Water,
-  now: Date,
-  check: Date,
-  after: Date,
-  clock: (at: Date) => string,
-  frame: Frame,
-): SetOutlook | null {
-  const { system } = frame;
+function frostOutlook(view: SetView, sheet: Sheet | undefined, course: Outlook | null, span: Span): SetOutlook | null {
   const icy = view.layout.needs.filter((n) => n.from === 'iceUnderside');
   const [first] = icy;
   if (!sheet || !first) return null;
+  const { now, check, after, levels, frame, clock } = span;
+  const thickest = (at: number): number => (iceAt(sheet.course, at)?.high ?? 0) * view.iceFactor;
   const frozenAt = (at: number, which: 'middle' | 'high'): boolean => {
     const ice = iceAt(sheet.course, at);
     const pond = course ? levelOn(course.courses.middle, (at - course.from.getTime()) / 1000) : levels.known.pond;
@@ -158,34 +153,26 @@ function frostOutlook(
   const times = sheet.course.map((p) => p.at).filter((at) => at > now.getTime() && at <= check.getTime());
   const likely = times.find((at) => frozenAt(at, 'middle'));
   const early = times.find((at) => frozenAt(at, 'high'));
-  const grown = (iceAt(sheet.course, Math.min(after.getTime(), now.getTime() + AHEAD * HOUR))?.high ?? 0) * view.iceFactor;
-  const ice = (levels.known.sheet ?? 0) * view.iceFactor;
-  const remedyBy = (grown - ice) * (view.layout.parts.some((p) => p.bearer === 'ice' && p.device) ? 1 : ICE_RATIO);
-  const until = frozenAt(Math.min(after.getTime(), now.getTime() + AHEAD * HOUR), 'high');
-  const free = view.layout.free.find((f) => f.device === first.device);
-  const remedy =
-    until && free
-      ? `At the check ${free.say.down.toLowerCase()} ${printLength(Math.max(remedyBy, INCH / 4), system)}: ice may reach ${printLength(grown, system)} by ${clock(after)}.`
-      : '';
-  if (early === undefined) {
-    const then = (iceAt(sheet.course, check.getTime())?.high ?? 0) * view.iceFactor;
-    return {
-      sentence: `The ice there may be ${printLength(then, system)} by ${clock(check)}: it stays clear of it.`,
-      remedy,
-      tells: true,
-      idle: false,
-    };
-  }
-  return {
-    sentence: `Frozen in by about ${likely === undefined ? `${clock(new Date(early))} at the earliest, maybe not before the check` : `${clock(new Date(likely))}, at the earliest ${clock(new Date(early))}`}.`,
-    remedy,
-    tells: true,
-    idle: likely !== undefined,
-  };
+  const until = Math.min(after.getTime(), now.getTime() + AHEAD * HOUR);
+  const remedy = frozenAt(until, 'high') ? lowerBy(view, first.device, thickest(until), span) : '';
+  const sentence =
+    early === undefined
+      ? `The ice there may be ${printLength(thickest(check.getTime()), frame.system)} by ${clock(check)}: it stays clear of it.`
+      : `Frozen in by about ${likely === undefined ? `${clock(new Date(early))} at the earliest, maybe not before the check` : `${clock(new Date(likely))}, at the earliest ${clock(new Date(early))}`}.`;
+  return { sentence, remedy, tells: true, idle: likely !== undefined };
+}
+
+/** What is done at the check so that the ice of the one after does not reach it. @param grown ice then, m */
+function lowerBy(view: SetView, device: string, grown: number, { levels, frame, after, clock }: Span): string {
+  const free = view.layout.free.find((f) => f.device === device);
+  if (!free) return '';
+  const onIce = view.layout.parts.some((p) => p.bearer === 'ice' && p.device);
+  const by = (grown - (levels.known.sheet ?? 0) * view.iceFactor) * (onIce ? 1 : ICE_RATIO);
+  return `At the check ${free.say.down.toLowerCase()} ${printLength(Math.max(by, INCH / 4), frame.system)}: ice may reach ${printLength(grown, frame.system)} by ${clock(after)}.`;
 }
 
 /** What the current does to a trigger: where a flow was measured, or a break draws through its channel. Empty when it holds, unless it is always asked. */
-export function currentOf(view: SetView, season: Season, open: Opening[], levels: Water, now: Date, always = false): string {
+export function currentOf(view: SetView, season: Facts, open: Opening[], levels: Water, now: Date, always = false): string {
   const grip = view.devices.find((d) => d.class === 'bodyGrip');
   const set = season.sets.find((s) => s.id === view.id);
   if (!grip || !set) return '';
@@ -213,14 +200,14 @@ function speedAt(view: SetView, open: Opening[], levels: Water): number | null {
 export function standingOf(
   view: Pick<SetView, 'station' | 'follows' | 'deadline'>,
   moving: MovingAll,
-  season: Season,
-  locals: App.Locals,
+  season: Facts,
+  reader: Reader,
 ): Ahead | null {
   const { station, follows } = view;
   const course = moving.waters[station.water]?.[station.surface === 'tail' ? 'tail' : 'pond'];
   const bed = bedOf(station);
   if (!course || bed === null) return null;
-  const { now, who } = locals;
+  const { now, who } = reader;
   const clock = clockFrom(now, season.line.zone);
   const seconds = (at: Date): number => (at.getTime() - course.from.getTime()) / 1000;
   return standingAhead(

@@ -1,26 +1,22 @@
-import { areaOf } from '#core/ground/geodesic';
-import type { Ground } from '#core/record/kinds';
-import { placedOpening, type Opening, type WaterBody } from '#core/water/placed';
-import { sunOf } from '#core/time/sun';
-import { addDays, localDate } from '#core/time/localTime';
-import type { AreaTable, PondModel } from '#core/water/balance';
-import type { BreakShape } from '#core/water/outflow';
-import { amongForecasts, pondForecast, type Forecast } from '#core/water/pondForecast';
-import { levelAt } from '#core/water/levelAt';
-import type { Reading } from '#core/water/series';
-import { fitStream, streamForecast, type RainHour, type StreamFit } from '#core/water/streamForecast';
-import type { WeatherHour } from '#core/weather/hours';
-import { remembered } from '#core/remembered';
-import type { Season } from './season';
+import { areaOf } from '../ground/geodesic';
+import type { Ground } from '../record/kinds';
+import { type Opening, type WaterBody } from '../water/placed';
+import { sunOf } from '../time/sun';
+import { addDays, localDate } from '../time/localTime';
+import type { AreaTable, PondModel } from '../water/balance';
+import type { BreakShape } from '../water/outflow';
+import { amongForecasts, pondForecast, type Forecast } from '../water/pondForecast';
+import { type StreamFit } from '../water/streamForecast';
+import type { WeatherHour } from '../weather/hours';
+import { remembered } from '../remembered';
+import type { Facts } from './facts';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
 /** How far a forecast reaches, h. */
 export const AHEAD = 72;
 /** A reading older than this begins no forecast. */
-const OLDEST = DAY;
-/** After a mending a pond fills up; until then its history does not tell where it stands. */
-const REFILLS = 10 * DAY;
+export const OLDEST = DAY;
 /** What a millimetre of rain cuts off the sides of a break in soft fill, m. [practice] */
 const CUTS = 0.0025;
 /** A mending begins this long after sunset. [practice] */
@@ -34,11 +30,6 @@ export interface Outlook {
   fit: StreamFit | null;
   /** what it rests on that nobody measured: rules of thumb stand in, and the band is wide */
   lacks?: readonly Lacking[];
-}
-
-export interface Moving {
-  pond: Outlook | null;
-  tail: Outlook | null;
 }
 
 /** The shape of a break as it stands in the water at a level. */
@@ -70,29 +61,8 @@ const ASSUMED = { area: [800, 4000, 20_000], rise: [0, 0.01, 0.0254] };
 /** The dearest that a page asks: the same water balance gives the same course. */
 const forecastOf = remembered((model: PondModel, level: number): Forecast => pondForecast(model, level, AHEAD), 200);
 
-/** A stream from its last reading on, by its own history and the rain. */
-const streamOutlook = remembered(
-  (readings: readonly Reading[], rain: Rain, level: number, from: number): Outlook => {
-    const fit = fitStream(readings, rain.hours);
-    return { from: new Date(from), courses: streamForecast(fit, level, from, AHEAD, rain.hours), fit };
-  },
-  100,
-  (readings, rain, level, from) => `${readings.map((r) => `${r.at.getTime()} ${r.level} ${r.bound}`).join()} ${level} ${from} ${rain.key}`,
-);
-
-interface Rain {
-  hours: RainHour[];
-  key: string;
-}
-
-/** The wet hours, with what tells them from others. */
-function rainOf(hours: readonly WeatherHour[]): Rain {
-  const wet = hours.filter((h) => h.rain > 0).map(({ at, rain }) => ({ at, rain }));
-  return { hours: wet, key: wet.map((h) => `${h.at} ${h.rain}`).join() };
-}
-
 /** The forecast of a drained pond; where its area or its rise was never measured, of all ponds that it may be. */
-function drainedForecast(water: WaterBody, level: number, from: Date, context: PondContext): Outlook {
+export function drainedForecast(water: WaterBody, level: number, from: Date, context: PondContext): Outlook {
   const lacks: Lacking[] = [
     ...(areasOf(water, context.ground, level) ? [] : (['area'] as const)),
     ...(water.rise === null ? (['rise'] as const) : []),
@@ -140,11 +110,11 @@ export function dusk(after: Date, zone: string, place: { lat: number; lon: numbe
   return new Date(after.getTime() + DAY);
 }
 
-interface PondContext {
+export interface PondContext {
   ground: Ground[];
   open: Opening[];
   hours: WeatherHour[];
-  season: Season;
+  season: Facts;
   tail: number | undefined;
 }
 
@@ -183,57 +153,4 @@ export function pondModel(
     rain: rainFlow(hours, start, wide, water),
     breaks,
   };
-}
-
-/** Seasons of one request share their readings, whichever of their sets were asked for. */
-const known = new WeakMap<Season['readings'], MovingAll>();
-
-export interface MovingAll {
-  hours: WeatherHour[];
-  waters: Record<string, Moving>;
-  ground: Ground[];
-  open: Opening[];
-}
-
-/** Courses of every surface of the season that was read within a day, with the weather they rest on; reckoned once a season that was loaded. */
-export function movingOf(season: Season, now: Date): MovingAll {
-  const found = known.get(season.readings) ?? moving(season, now);
-  known.set(season.readings, found);
-  return found;
-}
-
-function moving(season: Season, now: Date): MovingAll {
-  const { hours, ground, openings } = season;
-  const rain = rainOf(hours);
-  const all = openings.map((o) => placedOpening(o, season.surfaces, now));
-  const open = all.filter((o) => Date.parse(o.opened) <= now.getTime() && (!o.mended || Date.parse(o.mended) > now.getTime()));
-  const waters = Object.fromEntries(
-    season.waters.map((water): [string, Moving] => {
-      const tail = streamOf(season, rain, water.id, 'tail', now);
-      const own = open.filter((o) => o.water === water.id);
-      const byHistory = (): Moving => ({ pond: streamOf(season, rain, water.id, 'pond', now), tail });
-      // a pond that nothing drained of late holds its height by its own dam: its history tells how
-      const mended = all.some((o) => o.water === water.id && o.mended && now.getTime() - Date.parse(o.mended) < REFILLS);
-      if (water.kind !== 'pond' || (own.length === 0 && water.pipes.length === 0 && !mended)) return [water.id, byHistory()];
-      const levels = season.levels[water.id];
-      const level = levels?.known.pond;
-      const age = levels?.age.pond ?? Infinity;
-      if (level === undefined || age > OLDEST) return [water.id, { pond: null, tail }];
-      const from = new Date(now.getTime() - age);
-      const context = { ground, open: own, hours, season, tail: levels?.known.tail };
-      if (own.length === 0 && !areasOf(water, ground, level)) return [water.id, byHistory()];
-      return [water.id, { pond: drainedForecast(water, level, from, context), tail }];
-    }),
-  );
-  return { hours, waters, ground, open };
-}
-
-function streamOf(season: Season, rain: Rain, water: string, surface: 'pond' | 'tail', now: Date): Outlook | null {
-  const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
-  const readings = gauge ? (season.readings[gauge.id] ?? []) : [];
-  const last = levelAt(readings, now);
-  if (last.how !== 'read' && last.how !== 'carried') return null;
-  const age = last.how === 'read' ? 0 : last.age;
-  if (age > OLDEST || (last.how === 'carried' && last.atMost)) return null;
-  return streamOutlook(readings, rain, last.level, now.getTime() - age);
 }

@@ -1,0 +1,92 @@
+import { remembered } from '../remembered';
+import type { Ground } from '../record/kinds';
+import { levelAt } from '../water/levelAt';
+import { placedOpening, type Opening } from '../water/placed';
+import type { Reading } from '../water/series';
+import { fitStream, streamForecast, type RainHour } from '../water/streamForecast';
+import type { WeatherHour } from '../weather/hours';
+import type { Facts } from './facts';
+import { AHEAD, areasOf, drainedForecast, OLDEST, type Outlook } from './ponds';
+
+const DAY = 86_400_000;
+/** After a mending a pond fills up; until then its history does not tell where it stands. */
+const REFILLS = 10 * DAY;
+
+export interface Moving {
+  pond: Outlook | null;
+  tail: Outlook | null;
+}
+
+/** A stream from its last reading on, by its own history and the rain. */
+const streamOutlook = remembered(
+  (readings: readonly Reading[], rain: Rain, level: number, from: number): Outlook => {
+    const fit = fitStream(readings, rain.hours);
+    return { from: new Date(from), courses: streamForecast(fit, level, from, AHEAD, rain.hours), fit };
+  },
+  100,
+  (readings, rain, level, from) => `${readings.map((r) => `${r.at.getTime()} ${r.level} ${r.bound}`).join()} ${level} ${from} ${rain.key}`,
+);
+
+interface Rain {
+  hours: RainHour[];
+  key: string;
+}
+
+/** The wet hours, with what tells them from others. */
+function rainOf(hours: readonly WeatherHour[]): Rain {
+  const wet = hours.filter((h) => h.rain > 0).map(({ at, rain }) => ({ at, rain }));
+  return { hours: wet, key: wet.map((h) => `${h.at} ${h.rain}`).join() };
+}
+
+/** Seasons of one request share their readings, whichever of their sets were asked for. */
+const known = new WeakMap<Facts['readings'], MovingAll>();
+
+export interface MovingAll {
+  hours: WeatherHour[];
+  waters: Record<string, Moving>;
+  ground: Ground[];
+  open: Opening[];
+}
+
+/** Courses of every surface of the season that was read within a day, with the weather they rest on; reckoned once a season that was loaded. */
+export function movingOf(season: Facts, now: Date): MovingAll {
+  const found = known.get(season.readings) ?? moving(season, now);
+  known.set(season.readings, found);
+  return found;
+}
+
+function moving(season: Facts, now: Date): MovingAll {
+  const { hours, ground, openings } = season;
+  const rain = rainOf(hours);
+  const all = openings.map((o) => placedOpening(o, season.surfaces, now));
+  const open = all.filter((o) => Date.parse(o.opened) <= now.getTime() && (!o.mended || Date.parse(o.mended) > now.getTime()));
+  const waters = Object.fromEntries(
+    season.waters.map((water): [string, Moving] => {
+      const tail = streamOf(season, rain, water.id, 'tail', now);
+      const own = open.filter((o) => o.water === water.id);
+      const byHistory = (): Moving => ({ pond: streamOf(season, rain, water.id, 'pond', now), tail });
+      // a pond that nothing drained of late holds its height by its own dam: its history tells how
+      const mended = all.some((o) => o.water === water.id && o.mended && now.getTime() - Date.parse(o.mended) < REFILLS);
+      if (water.kind !== 'pond' || (own.length === 0 && water.pipes.length === 0 && !mended)) return [water.id, byHistory()];
+      const levels = season.levels[water.id];
+      const level = levels?.known.pond;
+      const age = levels?.age.pond ?? Infinity;
+      if (level === undefined || age > OLDEST) return [water.id, { pond: null, tail }];
+      const from = new Date(now.getTime() - age);
+      const context = { ground, open: own, hours, season, tail: levels?.known.tail };
+      if (own.length === 0 && !areasOf(water, ground, level)) return [water.id, byHistory()];
+      return [water.id, { pond: drainedForecast(water, level, from, context), tail }];
+    }),
+  );
+  return { hours, waters, ground, open };
+}
+
+function streamOf(season: Facts, rain: Rain, water: string, surface: 'pond' | 'tail', now: Date): Outlook | null {
+  const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
+  const readings = gauge ? (season.readings[gauge.id] ?? []) : [];
+  const last = levelAt(readings, now);
+  if (last.how !== 'read' && last.how !== 'carried') return null;
+  const age = last.how === 'read' ? 0 : last.age;
+  if (age > OLDEST || (last.how === 'carried' && last.atMost)) return null;
+  return streamOutlook(readings, rain, last.level, now.getTime() - age);
+}
