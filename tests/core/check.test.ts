@@ -39,7 +39,7 @@ describe('a check', () => {
     const answer = (seenOnCamera: string, inUse: string, usedBefore = '') => oneChange({ seenOnCamera, inUse, usedBefore }, ['bodyGrip']);
     assert.match(answer('no', 'no'), /not in use/);
     assert.match(answer('yes', 'yes'), /change tonight/);
-    assert.match(answer('no', 'yes', 'body-grips last year'), /bare snare/);
+    assert.match(answer('no', 'yes', 'body-grips'), /bare snare/);
     assert.match(answer('no', 'yes'), /one more night/);
     assert.match(answer('do not know', 'do not know'), /fresh sign/);
     assert.match(oneChange({ seenOnCamera: 'no', inUse: 'yes', usedBefore: 'snares' }, ['snare']), /foothold/);

@@ -83,10 +83,10 @@ describe('growth of ice (Stefan; USACE EM 1110-2-1612, from memory)', () => {
     assert.equal(iceAt([], 1), null);
   });
   it('runs, vents, springs and inlets are thinner, by practice; what was measured there goes first', () => {
-    assert.ok(placeFactor({ kind: 'run', name: 'run', note: '' }, null).factor < 1);
-    assert.ok(placeFactor({ kind: 'point', name: 'spring inlet', note: '' }, null).factor < 1);
-    assert.equal(placeFactor({ kind: 'point', name: 'point', note: '' }, null).factor, 1);
-    const own = placeFactor({ kind: 'point', name: 'point', note: '' }, { here: 0.05, sheet: 0.1 });
+    assert.ok(placeFactor({ kind: 'run', feeds: false }, null).factor < 1);
+    assert.ok(placeFactor({ kind: 'point', feeds: true }, null).factor < 1);
+    assert.equal(placeFactor({ kind: 'point', feeds: false }, null).factor, 1);
+    const own = placeFactor({ kind: 'point', feeds: false }, { here: 0.05, sheet: 0.1 });
     assert.deepEqual([own.factor, own.origin], [0.5, 'measured']);
   });
   it('floats with 0.083 of its thickness dry; snow presses it under', () => {

@@ -19,16 +19,19 @@ export function untouchedInARow(visits: Pick<Check, 'devices'>[]): number {
 /** Whether this look is the second untouched in a row, at which the questions are asked. */
 export const asksNow = (visitsBefore: Pick<Check, 'devices'>[]): boolean => untouchedInARow(visitsBefore) >= 1;
 
+/** What was used at a place before, by you or by others: what was taught there is not set again. */
+export const USED_BEFORE = ['not known', 'nothing', 'body-grips', 'snares', 'footholds', 'more than one kind'] as const;
+
 /** The one change that the answers point to; what stands there already is never offered. @param stands classes of the devices that stand there. [practice] */
 export function oneChange(answers: { seenOnCamera: string; inUse: string; usedBefore: string }, stands: readonly DeviceClass[]): string {
-  const snare = stands.includes('snare');
-  const before = answers.usedBefore.toLowerCase();
+  const { usedBefore: before } = answers;
   if (answers.inUse === 'no') return 'The place is not in use: move it to the next place with fresh sign. More lure will not help.';
   if (answers.seenOnCamera === 'yes')
     return 'It is seen and not taken: change tonight. Fewer or thinner fence sticks first, then another device.';
-  if (before !== '' && before !== 'no' && !snare && /grip|330|body/.test(before))
+  if (before === 'body-grips' && !stands.includes('snare'))
     return 'Body-grips were used here: try a bare snare or a foothold in the same run.';
-  if (/snare|cable|loop/.test(before) && snare) return 'Snares were used here: a foothold at the way out, or a body-grip low in the run.';
+  if (before === 'snares' && stands.includes('snare'))
+    return 'Snares were used here: a foothold at the way out, or a body-grip low in the run.';
   if (answers.inUse === 'yes') return 'The place is in use: leave it one more night, and hang the one camera here.';
   return 'Look for fresh sign before anything else: cuttings, wet slide, mud in the water. Without any, move it.';
 }

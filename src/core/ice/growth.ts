@@ -134,17 +134,17 @@ export const PLACE_FACTORS: Record<string, { factor: number; why: string }> = {
   bridge: { factor: 0.6, why: 'water runs fast under a bridge' },
   'feed bed': { factor: 0.8, why: 'they open it where they feed' },
 };
-/** Where the notes of a place speak of a spring or an inlet. [practice] */
+/** Where an inlet or a spring was seen at a place. [practice] */
 export const INLET_FACTOR = { factor: 0.5, why: 'an inlet or a spring brings warmer water' };
 
-/** The factor of a place: its own measurement against the sheet, else by its kind and name. */
+/** The factor of a place: its own measurement against the sheet, else by what was seen there and by its kind. */
 export function placeFactor(
-  { kind, name, note }: { kind: string; name: string; note: string },
+  { kind, feeds }: { kind: string; feeds: boolean },
   own: { here: number; sheet: number } | null,
 ): { factor: number; why: string; origin: 'measured' | 'practice' } {
   if (own && own.sheet > 0.01)
     return { factor: Math.min(1.5, own.here / own.sheet), why: 'measured here against the open sheet', origin: 'measured' };
-  if (/inlet|spring/i.test(`${name} ${note}`)) return { ...INLET_FACTOR, origin: 'practice' };
+  if (feeds) return { ...INLET_FACTOR, origin: 'practice' };
   return { ...(PLACE_FACTORS[kind] ?? { factor: 1, why: 'like the open sheet' }), origin: 'practice' };
 }
 

@@ -1,5 +1,6 @@
 import { growthOf, iceAt, iceCourse, placeFactor, type Growth, type IceCourse, type Measured } from './growth';
 import type { Ice } from '../record/kinds';
+import { latest } from '../stations/measures';
 import type { Station } from '../stations/placed';
 import type { Moment, Surfaces } from '../water/levelAt';
 import type { WaterBody } from '../water/placed';
@@ -68,5 +69,6 @@ export function sheetsOf(
 export function factorAt(station: Station, sheet: Sheet | undefined, seen: readonly Ice[]) {
   const own = sheet && seen.filter((i) => i.station === station.id && i.seen === 'measured' && i.at >= sheet.frozen).at(-1);
   const open = own && sheet ? iceAt(sheet.course, Date.parse(own.at)) : null;
-  return placeFactor(station, own && open ? { here: own.thickness, sheet: open.middle } : null);
+  const feeds = latest(station.measures, 'feeds')?.value === 1;
+  return placeFactor({ kind: station.kind, feeds }, own && open ? { here: own.thickness, sheet: open.middle } : null);
 }

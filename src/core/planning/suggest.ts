@@ -21,7 +21,7 @@ const suitOf = (type: SetType, species: Species, kind: StationKind, month: numbe
 /** Otters are open in few places: that is said before anything else. */
 const reason = (type: SetType, suit: Suit | undefined, species: Species): string => {
   const why = suit?.why ?? type.idea.replace(/\.$/, '');
-  return species === 'otter' && !/rulebook/.test(why) ? `${why}; only where and when otter are open: look into the rulebook first` : why;
+  return species === 'otter' ? `${why}; only where and when otter are open: look into the rulebook first` : why;
 };
 
 /** Set types for a species at a kind of place in a month, the ones to try first before the others that fit; empty where no type fits. */

@@ -28,7 +28,5 @@ const BY_CLASS: Record<SetType['devices'][number], Step[]> = {
 /** The sheet of a remake: what is looked at, what of the type is renewed, and the arming check at its end. */
 export function remakeSteps(type: SetType): Step[] {
   const own = (type.remake ?? []).map((text): Step => ({ do: text }));
-  const scented =
-    own.length === 0 && type.devices.includes('foothold') && /mound|bait/i.test(type.name) ? [{ do: 'Fresh scent over the old.' }] : [];
-  return [...BEFORE, ...(type.devices[0] ? BY_CLASS[type.devices[0]] : []), ...own, ...scented, { do: 'Arming check, as at placing.' }];
+  return [...BEFORE, ...(type.devices[0] ? BY_CLASS[type.devices[0]] : []), ...own, { do: 'Arming check, as at placing.' }];
 }

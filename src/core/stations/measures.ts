@@ -53,6 +53,7 @@ export const MEASURES = {
   fixed: { label: 'Fixed to both banks', unit: 'yes', how: 'otherwise it is afloat and follows the water' },
   approaches: { label: 'Approaches', unit: 'count', how: 'places where they leave the water' },
   steady: { label: 'The level is steady', unit: 'yes', how: 'by the marks on stems and bank' },
+  feeds: { label: 'An inlet or a spring here', unit: 'yes', how: 'seen: water comes in, or it stays open in frost' },
   sink: length('A boot sinks', 'standing still, both feet'),
 } as const satisfies Record<string, Measure>;
 
@@ -78,8 +79,8 @@ const BY_KIND: Record<StationKind, MeasureId[]> = {
   'muskrat place': ['depth', 'steady'],
 };
 
-/** What is to be measured at a kind of place, in the order of its drawing; how far a boot sinks is asked everywhere. */
-export const measuresFor = (kind: StationKind): MeasureId[] => [...BY_KIND[kind], 'sink'];
+/** What is to be measured at a kind of place, in the order of its drawing; how far a boot sinks and whether warmer water comes in are asked everywhere. */
+export const measuresFor = (kind: StationKind): MeasureId[] => [...BY_KIND[kind], 'sink', 'feeds'];
 export const measureOf = (id: string): Measure | undefined => (id in MEASURES ? MEASURES[id as MeasureId] : undefined);
 
 /** A measure taken, with the level at the time. */

@@ -74,6 +74,8 @@ export interface Look {
   dog?: 'top' | 'bottom' | 'side';
   /** across the loop: where the lock sits */
   lock?: 'side' | 'top';
+  /** bait that is wood: drawn as sticks */
+  woody?: true;
   /** a stick or post that leans, m along the travel from foot to top */
   leans?: number;
   /** the same, m across */

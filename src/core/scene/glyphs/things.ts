@@ -315,8 +315,7 @@ const slideStop: Draw = ({ part, at, z }) => [
 
 /** Bait: peeled sticks and green wood as strokes, the rest as a lump. */
 const bait: Draw = ({ part, at, wide, z }) => {
-  const woody = /wood|stick/.test(part.stock ?? '');
-  if (!woody)
+  if (!part.look?.woody)
     return [
       one(
         part,

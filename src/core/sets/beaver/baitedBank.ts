@@ -64,6 +64,7 @@ export const baitedBank: SetType = {
           y: k * inches(6),
           z: surface + inches(2),
           what: 'peeled sticks of two woods',
+          woody: true,
           height: inches(6),
           wide: inches(14),
         }),

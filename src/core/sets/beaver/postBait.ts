@@ -40,6 +40,7 @@ export const postBait: SetType = {
   fit: 'No. 4 or 5; the post is driven so that it cannot be pulled over, the bait wired on a swivel.',
   tools: ['setters', 'driver', 'pliers', 'waders'],
   faults: ['Bait gone, not fired: the bait hung too high or could be pulled loose.'],
+  remake: ['Fresh scent over the old.'],
   numbers,
   seen: 'panUnder',
   choices: {

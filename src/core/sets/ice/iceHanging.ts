@@ -148,6 +148,7 @@ function hung(laying: Laying, id: string, n: number): Part[] {
     {
       id: `${id}-bait`,
       kind: 'bait',
+      look: { woody: true },
       bearer: 'ice',
       x,
       y: 0,

@@ -179,6 +179,7 @@ function poleParts(laying: Laying, plan: PolePlan): Part[] {
     {
       id: 'bait',
       kind: 'bait',
+      look: { woody: true },
       bearer: 'bed',
       x: 0,
       y: 0,

@@ -33,7 +33,7 @@ export const latrineApproach: SetType = {
       species: 'otter',
       places: ['latrine', 'crossover'],
       rank: 1,
-      why: 'only where and when otter are open: look into the rulebook first',
+      why: 'where they land to come to their toilet, not on it',
     },
   ],
   devices: ['bodyGrip'],

@@ -20,6 +20,7 @@ export interface BaitPlace {
   wide?: number;
   supply?: 'bait' | 'lure';
   id?: string;
+  woody?: true;
 }
 
 /** A bait where it stands or hangs. */
@@ -33,7 +34,20 @@ export function bait({
   wide = inches(4),
   supply = 'bait',
   id = 'bait',
+  woody,
 }: BaitPlace): Piece {
-  const part: Part = { id, kind: 'bait', bearer, x, y, z: fixed(z), height, wide, across: wide, stock: what };
+  const part: Part = {
+    id,
+    kind: 'bait',
+    bearer,
+    x,
+    y,
+    z: fixed(z),
+    height,
+    wide,
+    across: wide,
+    stock: what,
+    ...(woody ? { look: { woody } } : {}),
+  };
   return { parts: [part], supplies: [{ kind: supply, what, amount: 1 }] };
 }

@@ -1,9 +1,9 @@
 <script lang="ts">
+  import { USED_BEFORE } from '#core/check/advice';
   import { enhance } from '$app/forms';
   import { ANSWERS } from '#core/record/checks';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
-  import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
 
@@ -20,12 +20,13 @@
   <input type="hidden" name="corrects" value={corrects} />
   <SelectField label="Seen on camera?" name="seenOnCamera" value={typed(kept, 'seenOnCamera', 'do not know')} {options} />
   <SelectField label="Place in use?" name="inUse" value={typed(kept, 'inUse', 'do not know')} {options} />
-  <TextField
+  <SelectField
     label="What was used here before?"
     name="usedBefore"
-    value={typed(kept, 'usedBefore')}
+    value={typed(kept, 'usedBefore', 'not known')}
+    options={USED_BEFORE.map((u) => ({ value: u, text: u }))}
     error={kept?.errors?.['asked.usedBefore']}
-    help="by you or by others: body-grips, footholds, snares"
+    help="by you or by others"
   />
   <button class="btn btn-primary btn-lg w-full">What would change it?</button>
   <p class="mt-3"><a class="link" href="/morning?saved={corrects}">Not now: back to the morning</a></p>

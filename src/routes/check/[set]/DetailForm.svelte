@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { USED_BEFORE } from '#core/check/advice';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
   import { ANSWERS, CHANGES } from '#core/record/checks';
@@ -53,7 +54,12 @@
       <h2>Untouched twice in a row</h2>
       <SelectField label="Seen on camera?" name="seenOnCamera" value={typed(kept, 'seenOnCamera', 'do not know')} options={answers} />
       <SelectField label="Place in use?" name="inUse" value={typed(kept, 'inUse', 'do not know')} options={answers} />
-      <TextField label="What was used here before?" name="usedBefore" value={typed(kept, 'usedBefore')} />
+      <SelectField
+        label="What was used here before?"
+        name="usedBefore"
+        value={typed(kept, 'usedBefore', 'not known')}
+        options={USED_BEFORE.map((u) => ({ value: u, text: u }))}
+      />
     </fieldset>
   {/if}
 
