@@ -12,7 +12,6 @@ import { crosses, overlap, placeAround } from '#core/scene/placing';
 import { poleSheet } from '#core/scene/poleSheet';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { bearersText, needTexts } from '#core/sets/describe';
-import { remakeSteps } from '#core/sets/remake';
 import { sampleDesign, sampleLevels, sampleSurface } from '#core/sets/sample';
 import { monthsText, typesFor, usualText } from '#core/sets/search';
 import { atTheWater } from '#core/scene/glyphs/animal';
@@ -83,7 +82,7 @@ describe('the catalogue as data', () => {
     const type = setTypeOf('dive-pole');
     const bad = (over: object): string[] => (setTypeSchema.safeParse({ ...type, ...over }).error?.issues ?? []).map((i) => i.message);
     assert.match(bad({ numbers: { topUnder: { ...type.numbers.topUnder, default: 9 } } })[0] ?? '', /default/);
-    assert.match(bad({ steps: [{ do: 'Set it.' }] })[0] ?? '', /last moment/);
+    assert.match(bad({ orders: () => [{ when: '', steps: [{ do: 'Set it.' }] }] })[0] ?? '', /last moment/);
     assert.ok(bad({ faults: [] }).length > 0);
   });
   it('one Zod schema for a type’s geometry: strange numbers and ranges are refused in words', () => {
@@ -116,14 +115,6 @@ describe('the catalogue as data', () => {
     );
     assert.match(needTexts(sampleDesign(setTypeOf('ice-snare-pole'), undefined, 'us'), 'us').join(' '), /underside of the ice/);
     assert.equal(bearersText(sampleDesign(setTypeOf('float'), undefined, 'us')), 'the water, afloat');
-  });
-  it('a remake sheet begins with what was left and ends with the arming check', () => {
-    for (const type of CATALOGUE) {
-      const steps = remakeSteps(type);
-      assert.match(steps[0]?.do ?? '', /Old sticks out/);
-      assert.match(steps.at(-1)?.do ?? '', /Arming check/);
-    }
-    assert.ok(remakeSteps(setTypeOf('castor-foothold')).some((s) => /fresh scent over the old/i.test(s.do)));
   });
 });
 

@@ -1,7 +1,6 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
-import { stepsSaid } from '#core/sets/arming';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { numberSpec, type Laying } from '#core/sets/setType';
@@ -387,23 +386,5 @@ describe('catches near each other', () => {
     assert.ok(tied && slid);
     assert.ok(Math.abs(reachOf(tied) - (inches(72) + 0.83)) < 1e-9);
     assert.ok(Math.abs(reachOf(slid) - 0.93) < 1e-9);
-  });
-});
-
-describe('steps as they are said', () => {
-  it('every step after the last reach keeps hands away from something', () => {
-    for (const type of CATALOGUE) {
-      const said = stepsSaid(type, type.steps);
-      const last = said.findIndex((s) => s.lastReach !== '');
-      assert.ok(last >= 0, type.id);
-      assert.ok(
-        said.slice(last + 1).every((s) => s.caution !== '' || s.clear !== ''),
-        type.id,
-      );
-      assert.ok(
-        said.slice(0, last).every((s) => s.clear === ''),
-        type.id,
-      );
-    }
   });
 });

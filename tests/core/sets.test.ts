@@ -70,7 +70,6 @@ describe('the catalogue', () => {
         assert.ok(type.positions.some((p) => p.id === need.device));
         assert.equal(need.origin, 'practice');
       }
-      assert.equal(type.steps.filter((s) => s.lastReach).length, 1);
       assert.ok(layout.ground.length >= 2);
     });
     it(`${type.id}: set at its defaults it works at the level it was set at`, () => {

@@ -36,6 +36,10 @@ const BY_LENGTH: readonly PartKind[] = ['line'];
 const row = ({ kind, what, amount }: Supply): Carried =>
   kind === 'lure' || kind === 'bait' ? { kind, what, count: amount } : { kind, what, count: 1, amount };
 
+/** What sets a spring; a loop has none. */
+const SETTERS = ['setter', 'setters'];
+const SPRUNG: readonly PartKind[] = ['jaws', 'pan', 'tube'];
+
 /**
  * What a set takes from the shed and the wood: devices first, then what carries them, each kind once with its count; cable and wire by length.
  * A post that also drives the anchor stands for the driver, which is then not carried.
@@ -51,8 +55,9 @@ export function cutAndCarry(design: Pick<Design, 'parts'> & Partial<Pick<Design,
       : [{ kind: kindOf(part), what: part.stock, count: 1 }];
   });
   const served = design.parts.flatMap((part) => (part.serves ? [part.serves] : []));
+  const sprung = design.parts.some((part) => SPRUNG.includes(part.kind));
   const carried = tools
-    .filter((tool) => !served.some((work) => work.includes(tool)))
+    .filter((tool) => !served.some((work) => work.includes(tool)) && (sprung || !SETTERS.includes(tool)))
     .map((what): Carried => ({ kind: 'tool', what, count: 1 }));
   return summed([[...counted, ...(design.supplies ?? []).map(row), ...carried]]);
 }

@@ -1,5 +1,6 @@
 import { CLASS_WORDS, needsSetter, type DeviceClass } from '../devices/sizes';
-import type { FilledPosition, SetType, Step } from './setType';
+import type { Step } from './order';
+import type { FilledPosition, SetType } from './setType';
 
 /** A question that must be answered before a set is live, at placing and at every remake. */
 export interface Ask {
@@ -10,7 +11,6 @@ export interface Ask {
 const BY_CLASS = {
   bodyGrip: [
     ['hooksOff', 'Both safety hooks off?'],
-    ['wiresInside', 'Trigger wires inside the jaws?'],
     ['dogFree', 'Dog hangs free, not against wall or mud?'],
     ['rightWayUp', 'Stand the right way up?'],
     ['swingClear', 'Nothing in the swing of the jaws, felt with a stick?'],
@@ -36,9 +36,28 @@ const SLIDE = [
   ['lockAtBank', 'Lock is at the bank end?'],
 ] as const;
 
+/** What is asked of a body-grip's trigger, by how it fires. */
+const TRIGGER = {
+  pan: ['panFree', 'Pan free, nothing under it?'],
+  bent: ['wiresBent', 'Trigger wires bent as meant, and free to move?'],
+  inside: ['wiresInside', 'Trigger wires inside the jaws?'],
+} as const;
+const BENT = ['spread', 'bottom', 'low'];
+
+function firesBy({ fires }: Pick<SetType, 'fires'>, { trigger }: Partial<Record<string, string>>): keyof typeof TRIGGER {
+  if (trigger === undefined) return fires ?? 'inside';
+  return trigger === 'pan' ? 'pan' : BENT.includes(trigger) ? 'bent' : 'inside';
+}
+
 /** The arming check of one position. Ids are `position:question`. */
-export function armingOf(position: string, device: FilledPosition, choices: Record<string, string>): Ask[] {
+export function armingOf(
+  type: Pick<SetType, 'fires'>,
+  position: string,
+  device: FilledPosition,
+  choices: Partial<Record<string, string>>,
+): Ask[] {
   const own: (readonly [string, string])[] = [...BY_CLASS[device.class]];
+  if (device.class === 'bodyGrip') own.splice(1, 0, TRIGGER[firesBy(type, choices)]);
   if (device.class === 'foothold' && choices.hold === 'slide') own.push(...SLIDE);
   return own.map(([id, text]) => ({ id: `${position}:${id}`, text }));
 }
@@ -50,7 +69,7 @@ export function armingCheck(type: SetType, devices: Record<string, FilledPositio
     if (!device) return [];
     const word = CLASS_WORDS[device.class];
     const named = label.toLowerCase() === word ? label : `${label}, ${word}`;
-    return [{ position: id, label: named, caution: cautionOf(device), asks: armingOf(id, device, choices) }];
+    return [{ position: id, label: named, caution: cautionOf(device), asks: armingOf(type, id, device, choices) }];
   });
 }
 
@@ -64,8 +83,8 @@ function cautionOf({ class: kind, size }: FilledPosition): string {
 /** What the step of last reach means for a device, said beside that step. */
 const LAST_REACH: Record<DeviceClass, string> = {
   bodyGrip: 'Last moment at which the safety hooks can be reached.',
-  foothold: 'Last moment at which the jaws may be touched.',
-  snare: 'From here only the support is touched.',
+  foothold: 'The last touch of dog and pan.',
+  snare: 'The last touch of the loop: from here only the support.',
   enclosed: 'From here no finger goes into the tube.',
 };
 
@@ -101,9 +120,8 @@ export interface StepSaid {
 }
 
 /** Steps as they are shown: the last moment of reach is said at its step, and every later one says what hands keep away from. */
-export function stepsSaid(type: Pick<SetType, 'usual'>, steps: readonly Step[]): StepSaid[] {
+export function stepsSaid(kind: DeviceClass, steps: readonly Step[]): StepSaid[] {
   const last = steps.findIndex((step) => step.lastReach);
-  const { class: kind } = type.usual;
   return steps.map(({ do: what, caution = '' }, i) => ({
     do: what,
     caution,

@@ -1,32 +1,39 @@
-import type { SetType, Step } from './setType';
+import type { DeviceClass } from '../devices/sizes';
+import type { AtWork, Order, Step } from './order';
+import type { SetType } from './setType';
 
-/** What every remake begins with, by what was found. */
-const BEFORE: Step[] = [
-  { do: 'Old sticks out; look at the ground before it is trodden.' },
-  { do: 'Anchor still firm? Pull at it; tie and swivels whole?' },
-];
-
-const BY_CLASS: Record<SetType['devices'][number], Step[]> = {
-  bodyGrip: [
-    { do: 'Trigger looked at: wires inside the jaws, bend as it was, dog free of mud and ice.' },
-    {
-      do: 'Set it with its hooks on, stand it in its old marks; hooks off while they can be reached.',
-      caution: 'From then on hands hold springs and frame only.',
-    },
-  ],
-  foothold: [
-    { do: 'Old bed found by its stored place, cleared of leaves and mud; pan and trigger looked at.' },
-    { do: 'Bed it again so that it does not rock, loose jaw to the middle.', caution: 'Never kneel on the levers.' },
-  ],
-  snare: [
-    { do: 'Cable bent or frayed? Another loop; lock and swivel are kept.' },
-    { do: 'Load it, hang it at its old height, nudge the support.', caution: 'From then on only the support is touched.' },
-  ],
-  enclosed: [{ do: 'Swivel and trigger free of mud; set it again.', caution: 'Fingers out of the tube.' }],
+/** A trap that is armed is made harmless before any hand comes near. */
+const HARMLESS: Record<DeviceClass, Step> = {
+  bodyGrip: {
+    do: 'Fire it with a long stick, or put each hook back on where it lies at most 12 in deep, in sight and met from outside.',
+    caution: 'An armed trap is never moved, raised or pulled by hand.',
+  },
+  foothold: {
+    do: 'Fire it with a stick on its pan, the neighbour on the same tie too.',
+    caution: 'An armed trap is never moved, raised or pulled by hand.',
+  },
+  snare: { do: 'Shut the loop with a stick.' },
+  enclosed: { do: 'Fire its trigger with a stick.', caution: 'No finger in the tube.' },
 };
 
-/** The sheet of a remake: what is looked at, what of the type is renewed, and the arming check at its end. */
-export function remakeSteps(type: SetType): Step[] {
-  const own = (type.remake ?? []).map((text): Step => ({ do: text }));
-  return [...BEFORE, ...(type.devices[0] ? BY_CLASS[type.devices[0]] : []), ...own, { do: 'Arming check, as at placing.' }];
+const LOOKED_AT: Record<DeviceClass, string> = {
+  bodyGrip: 'Trigger looked at: wires inside the jaws, bend as it was, dog free of mud and ice.',
+  foothold: 'Old bed found by its stored place, cleared of leaves and mud; pan and trigger looked at.',
+  snare: 'Cable bent or frayed? Another loop; lock and swivel are kept.',
+  enclosed: 'Swivel and trigger free of mud.',
+};
+
+/** The sheet of a remake: made harmless, looked at, what the type renews, and then the same order as at placing without what is done once. */
+export function remakeOrders(type: SetType, at: AtWork): Order[] {
+  const before: Step[] = [
+    HARMLESS[at.device],
+    { do: 'Old sticks out; look at the ground before it is trodden.' },
+    { do: 'Anchor still firm? Pull at it; tie and swivels whole?' },
+    { do: LOOKED_AT[at.device] },
+    ...(type.remake ?? []).map((text): Step => ({ do: text })),
+  ];
+  return type.orders(at).map(({ when, steps }) => ({
+    when,
+    steps: [...before, ...steps.filter((step) => !step.once), { do: 'Arming check, as at placing.' }],
+  }));
 }

@@ -6,6 +6,7 @@ import type { Known } from '../water/levels';
 import type { Follows } from '../water/ownLevel';
 import type { Design } from './design';
 import type { ChoiceKey, NumberKey } from './keys';
+import type { AtWork, Order } from './order';
 import type { Origin } from '../water/need';
 import type { BreakShape } from '../water/outflow';
 
@@ -122,13 +123,6 @@ export interface Variant {
   numbers?: Partial<Record<NumberKey, number>>;
 }
 
-export interface Step {
-  do: string;
-  caution?: string;
-  /** the last moment at which the safety hooks can be reached */
-  lastReach?: boolean;
-}
-
 export interface SetType {
   id: string;
   name: string;
@@ -171,7 +165,10 @@ export interface SetType {
   acts?: { breaks: number; shape: BreakShape['kind']; width: number; depth: number; words: string };
   /** it stands under ice */
   underIce?: true;
-  steps: Step[];
+  /** its trigger is a pan, or wires bent out of the jaws on purpose, where no choice says so: asked for as such before it is live */
+  fires?: 'pan' | 'bent';
+  /** the work from bare ground to live, in the order of hands, for the device, the hold and the depth that were chosen */
+  orders: (at: AtWork) => Order[];
   /** one sentence: how the set takes its animal */
   idea: string;
 }

@@ -6,7 +6,8 @@ import type { Water } from '../water/state';
 import { tell } from '../words/finding';
 import { armingCheck, stepsSaid } from './arming';
 import { needTexts } from './describe';
-import { remakeSteps } from './remake';
+import { atWorkUsually, type AtWork, type Order } from './order';
+import { remakeOrders } from './remake';
 import { sampleDesign, sampleLevels, sampleSurface } from './sample';
 import type { SetType } from './setType';
 import { statesOf, usualDevices } from './standing';
@@ -27,6 +28,10 @@ export function textsOf(type: SetType, frame: Frame): { where: string; text: str
   });
   const designs = [undefined, ...(type.variants ?? [])].map((variant) => sampleDesign(type, variant, system));
   const choices = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
+  const ordersOf = (orders: (at: AtWork) => Order[]) =>
+    type.devices
+      .map((device) => ({ ...atWorkUsually(type), device }))
+      .flatMap((at) => orders(at).flatMap((order) => stepsSaid(at.device, order.steps)));
   const asks = armingCheck(type, usualDevices(type), choices);
   return [
     ...all(
@@ -51,13 +56,13 @@ export function textsOf(type: SetType, frame: Frame): { where: string; text: str
     ]),
     ...all(
       'step',
-      stepsSaid(type, type.steps)
+      ordersOf(type.orders)
         .flatMap((s) => [s.do, s.lastReach, s.caution, s.clear])
         .map((t) => t && told(t)),
     ),
     ...all(
       'remake',
-      remakeSteps(type).map((s) => told(s.do)),
+      ordersOf((at) => remakeOrders(type, at)).map((s) => told(s.do)),
     ),
     ...all('arming', asks.flatMap((group) => [group.caution, ...group.asks.map((a) => a.text)]).map(told)),
   ];

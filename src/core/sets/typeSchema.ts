@@ -3,6 +3,7 @@ import { SPECIES } from '../animals/species';
 import { DEVICE_CLASSES, SIZES } from '../devices/sizes';
 import { numberFaults } from './ranges';
 import { STATION_KINDS, type SetType } from './setType';
+import { atWorkUsually } from './order';
 
 const words = z.string().min(3);
 
@@ -25,8 +26,6 @@ const numberSpec = z
 const filled = z
   .strictObject({ class: z.enum(DEVICE_CLASSES), size: z.string() })
   .refine((d) => SIZES[d.class].includes(d.size), { error: 'No such size of that class.' });
-
-const step = z.strictObject({ do: words, caution: words.optional(), lastReach: z.boolean().optional() });
 
 /** Everything of a set type that is data; what it computes is a function beside it. A type that does not fit it does not enter the catalogue (tested). */
 export const setTypeSchema = z
@@ -61,14 +60,21 @@ export const setTypeSchema = z
         .strictObject({ label: words, options: z.record(z.string(), z.string()), default: z.string() })
         .refine((c) => c.default in c.options, { error: 'The default is no option.' }),
     ),
-    steps: z.array(step).refine((steps) => steps.filter((s) => s.lastReach).length === 1, {
-      error: 'One step is the last moment at which the hooks can be reached.',
-    }),
+    orders: z.custom<SetType['orders']>((orders) => typeof orders === 'function', { error: 'The order of hands is missing.' }),
   })
   .refine((type) => type.devices.includes(type.usual.class), {
     path: ['usual'],
     error: 'The usual device is of no class that the type takes.',
+  })
+  .refine((type) => oneLastTouch(type as unknown as SetType), {
+    path: ['orders'],
+    error: 'One step of every order is the last moment of reach.',
   });
+
+const oneLastTouch = (type: SetType): boolean =>
+  type.devices.every((device) =>
+    type.orders({ ...atWorkUsually(type), device }).every(({ steps }) => steps.filter((s) => s.lastReach).length === 1),
+  );
 
 /** The one schema for the geometry of a type: its numbers, each within its range; SI. */
 export const numbersSchema = (type: SetType) =>

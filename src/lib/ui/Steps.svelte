@@ -2,24 +2,32 @@
   import { stepsSaid } from '#core/sets/arming';
   import type { System } from '#core/units/factors';
   import { inWords } from '#core/units/inWords';
-  import type { SetType, Step } from '#core/sets/setType';
+  import type { DeviceClass } from '#core/devices/sizes';
+  import type { Order } from '#core/sets/order';
 
-  /** Steps in their order: the last moment of reach, and what every later one keeps hands away from. */
-  let { type, steps, system, large = false }: { type: SetType; steps: readonly Step[]; system: System; large?: boolean } = $props();
+  /** The work in the order of hands, twice where a depth decides that nobody measured: the last moment of reach, and what every later one keeps hands away from. */
+  let {
+    device,
+    orders,
+    system,
+    large = false,
+  }: { device: DeviceClass; orders: readonly Order[]; system: System; large?: boolean } = $props();
   const told = (text: string): string => inWords(text, system);
-  const said = $derived(stepsSaid(type, steps));
 </script>
 
-<ol class:large>
-  {#each said as step (step.do)}
-    <li class:last={step.lastReach !== ''}>
-      {told(step.do)}
-      {#if step.lastReach}<b>{told(step.lastReach)}</b>{/if}
-      {#if step.caution}<br /><span class="caution">{told(step.caution)}</span>{/if}
-      {#if step.clear}<br /><span class="quiet">{told(step.clear)}</span>{/if}
-    </li>
-  {/each}
-</ol>
+{#each orders as { when, steps } (when)}
+  {#if when}<h3 class="mt-2">{told(when)}</h3>{/if}
+  <ol class:large>
+    {#each stepsSaid(device, steps) as step, i (i)}
+      <li class:last={step.lastReach !== ''}>
+        {told(step.do)}
+        {#if step.lastReach}<b>{told(step.lastReach)}</b>{/if}
+        {#if step.caution}<br /><span class="caution">{told(step.caution)}</span>{/if}
+        {#if step.clear}<br /><span class="quiet">{told(step.clear)}</span>{/if}
+      </li>
+    {/each}
+  </ol>
+{/each}
 
 <style>
   ol {

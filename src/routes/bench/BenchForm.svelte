@@ -64,7 +64,7 @@
     <h2 class="mt-4">Gear list</h2>
     <CarryList items={it.carry} {system} />
     <h2 class="mt-4">In this order</h2>
-    <Steps type={it.type} steps={it.type.steps} {system} />
+    <Steps device={it.atWork.device} orders={it.type.orders(it.atWork)} {system} />
   </div>
   <div class="right">
     <Findings

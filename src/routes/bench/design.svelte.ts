@@ -3,6 +3,7 @@ import { designScene } from '#core/scene/designScene';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
 import { tell } from '#core/words/finding';
+import { atWork } from '#core/sets/order';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
 import { numberSpec, type FilledPosition } from '#core/sets/setType';
@@ -82,6 +83,13 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const circles = hold ? circleFindings(reachOf(hold), [...withinSet(design.holds), ...beside]) : [];
     return [...design.findings, ...circles].map((f) => tell(f, system));
   });
+  const work = $derived(
+    atWork(
+      { choices, devices, then: from, place: placeOf(bench.station, bench.follows) },
+      design,
+      numbers[type.seen ?? ''] !== undefined || numbers.depth !== undefined,
+    ),
+  );
   const known = $derived.by(() => {
     const base = levelNow === null ? { ...then, [surface]: 0 } : then;
     return higher === 0 ? base : { ...base, [surface]: (base[surface] ?? 0) + higher };
@@ -127,6 +135,9 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     },
     get design() {
       return design;
+    },
+    get atWork() {
+      return work;
     },
     get findings() {
       return findings;

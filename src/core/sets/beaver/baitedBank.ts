@@ -6,8 +6,8 @@ import { depthHere } from '../pieces/grip';
 import { flat, landing } from '../pieces/ground';
 import { bait } from '../pieces/scent';
 import { deepGround, HOLD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedLast } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(3),
@@ -77,10 +77,10 @@ export const baitedBank: SetType = {
       },
     );
   },
-  steps: [
-    { do: 'Drive the deep end first, then the bank stake; the lock stays at the bank end.' },
-    { do: 'Cut a landing; pack the bed.' },
-    bedLast('where the forefeet land'),
-    { do: 'Fan the peeled sticks above it, some with their ends in the water.', caution: 'Reach round the trap, not over it.' },
-  ],
+  orders: (at) =>
+    footholdOrder(
+      at,
+      [once('Cut a landing; pack the bed.'), { do: 'Fan the peeled sticks above it, some with their ends in the water.' }],
+      'where the forefeet land',
+    ),
 };

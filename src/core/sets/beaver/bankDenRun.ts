@@ -8,8 +8,8 @@ import { trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { feelSwing, hooksOff, setGrip, WADING } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { WADING, onTheBed, once } from '../pieces/steps';
 
 const numbers = {
   topUnder: topUnder(3, [-8, 60]),
@@ -113,12 +113,13 @@ export const bankDenRun: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Feel the groove with a stick from the mouth outward; the hard bottom is the run.', caution: WADING },
-    { do: 'Tie the cable to a root or stake on the bank.' },
-    setGrip(),
-    hooksOff('before it goes under'),
-    { do: 'Set it a foot before the mouth, rods through the springs; fence what stays open.' },
-    feelSwing,
-  ],
+  orders: (at) =>
+    onTheBed(
+      at,
+      [
+        once('Feel the groove with a stick from the mouth outward; the hard bottom is the run.', WADING),
+        once('Tie the cable to a root or stake on the bank.'),
+      ],
+      'a foot before the mouth, rods through the springs',
+    ),
 };

@@ -9,8 +9,8 @@ import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { mound } from '../pieces/scent';
 import { deepGround, HOLD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedLast } from '../pieces/steps';
 import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(3),
@@ -122,11 +122,15 @@ export const castorFoothold: SetType = {
       },
     );
   },
-  steps: [
-    { do: 'Drive the deep end first, then the bank stake; the lock stays at the bank end.' },
-    { do: 'Cut the trough, heap mud and leaves above it, leave a low berm in front.' },
-    { do: 'Pack the platform until it does not give; lay sticks under it in soft mud.' },
-    bedLast('on the side the current pushes towards; in still water either'),
-    { do: 'Close the side gaps; lure last, low beside the trough.', caution: 'Reach round the trap, not over it.' },
-  ],
+  orders: (at) =>
+    footholdOrder(
+      at,
+      [
+        once('Cut the trough, heap mud and leaves above it, leave a low berm in front.'),
+        { do: 'Pack the platform until it does not give, sticks under it in soft mud; close the side gaps.' },
+        { do: 'Lure low beside the trough.' },
+      ],
+      'on the side the current pushes towards; in still water either',
+      true,
+    ),
 };

@@ -7,8 +7,8 @@ import { landing, trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { mound } from '../pieces/scent';
-import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
+import { onItsGround, once } from '../pieces/steps';
 
 const numbers = {
   topUnder: topUnder(-3, [-9, 6]),
@@ -76,13 +76,14 @@ export const castorGrip: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Cut a trough just wider than the frame; heap the mud above it.' },
-    { do: 'Drive the stake behind the mound, tie the cable.' },
-    setGrip(),
-    { do: 'Stand it in the cut, a stake just inside each side arm.' },
-    hooksOff('once it stands'),
-    { do: 'Scent on the mound last.', caution: 'From the bank side, never over the jaws.' },
-    feelSwing,
-  ],
+  orders: (at) =>
+    onItsGround(
+      at,
+      [
+        once('Cut a trough just wider than the frame; heap the mud above it.'),
+        once('Drive the stake behind the mound, tie the cable.'),
+        { do: 'Scent on the mound.' },
+      ],
+      [{ do: 'Stand it in the cut, a stake just inside each side arm.' }],
+    ),
 };

@@ -6,8 +6,8 @@ import { landing } from '../pieces/ground';
 import { tie } from '../pieces/hold';
 import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
 import { mound } from '../pieces/scent';
-import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
+import { loopOrder, once } from '../pieces/steps';
 
 const numbers = {
   ...loopNumbers(10, 0.15),
@@ -73,12 +73,13 @@ export const castorSlickSnare: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Cut and slick a trough; heap mud and leaves 18 to 24 in above the water.' },
-    anchorFirst,
-    { do: 'Push in the support beside the slick until it is stiff.' },
-    hangLoop('with its lowest point at the surface'),
-    nudge,
-    { do: 'Scent on the mound last. No fence.' },
-  ],
+  orders: () =>
+    loopOrder(
+      [
+        once('Cut and slick a trough; heap mud and leaves 18 to 24 in above the water.'),
+        once('Push in the support beside the slick until it is stiff.'),
+      ],
+      'with its lowest point at the surface',
+      [{ do: 'Scent on the mound with a stick, from the side. No fence.' }],
+    ),
 };

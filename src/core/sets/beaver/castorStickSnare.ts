@@ -7,8 +7,8 @@ import { upright } from '../pieces/guides';
 import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed } from '../pieces/loop';
 import { bait } from '../pieces/scent';
 import { hangs } from '../pieces/stands';
-import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
+import { loopOrder, once } from '../pieces/steps';
 
 const numbers = {
   ...loopNumbers(10, 0.6),
@@ -86,11 +86,12 @@ export const castorStickSnare: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Push in the support and a stick each side of the loop to come.' },
-    anchorFirst,
-    hangLoop('half to two thirds under'),
-    nudge,
-    { do: 'Scent stick 2 ft behind, reached only through the loop.' },
-  ],
+  orders: () =>
+    loopOrder(
+      [
+        once('Push in the support, and a stick each side of the loop to come.'),
+        { do: 'Scent stick 2 ft behind, reached only through the loop.' },
+      ],
+      'half to two thirds under',
+    ),
 };

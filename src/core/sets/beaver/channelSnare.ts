@@ -13,6 +13,7 @@ import { depthMarks } from '../pieces/grip';
 import { tie } from '../pieces/hold';
 import { cableFinding, loopFits } from '../pieces/loop';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
+import { loopOrder, once } from '../pieces/steps';
 
 const numbers = {
   loop: practised('Loop', 'inside diameter', 10, [4, 16]),
@@ -72,13 +73,14 @@ export const channelSnare: SetType = {
       drawn(laying),
     );
   },
-  steps: [
-    { do: 'Push the support in until it is stiff; brace it round a root.' },
-    { do: 'Anchor the tail before the loop is opened.' },
-    { do: 'Load the cable behind the lock and hang the loop at its height.', lastReach: true },
-    { do: 'Nudge the support: only the loop may move, and it should snap shut. Hang it again.' },
-    { do: 'Narrow the passage with a thin stick each side, where fences are not feared.' },
-  ],
+  orders: () =>
+    loopOrder(
+      [
+        once('Push the support in until it is stiff; brace it round a root.'),
+        once('Narrow the passage with a thin stick each side, where fences are not feared.'),
+      ],
+      'at its height',
+    ),
 };
 
 function drawn(laying: Laying): Piece {

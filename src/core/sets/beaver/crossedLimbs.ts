@@ -7,8 +7,8 @@ import { trench } from '../pieces/ground';
 import { swingFinding, upright } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { WADING, onItsGround, once } from '../pieces/steps';
 
 const numbers = {
   topUnder: topUnder(2, [-7, 8]),
@@ -91,13 +91,13 @@ export const crossedLimbs: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Push in the first limb, leaning over the way.' },
-    { do: 'Tie the cable to a tree on the bank.' },
-    setGrip(),
-    { do: 'Wire a spring to the limb, the frame under the crossing to come.' },
-    hooksOff('while they can be reached'),
-    { do: 'Lay the second limb across the first, over the trap.', caution: 'From the side; never reach through the frame.' },
-    feelSwing,
-  ],
+  orders: (at) =>
+    onItsGround(
+      at,
+      [
+        once('Push in both limbs and cross them, 6 in or more ahead of where the jaws will stand.', WADING),
+        once('Tie the cable to a tree on the bank.'),
+      ],
+      [{ do: 'Stand it behind the cross, springs up, and wire the springs to the limbs.' }],
+    ),
 };

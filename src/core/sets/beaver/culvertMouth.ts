@@ -7,8 +7,8 @@ import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '
 import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { CULVERTS, feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { CULVERTS, onTheBed, once } from '../pieces/steps';
 
 const numbers = {
   topUnder: topUnder(2, [-8, 40]),
@@ -109,12 +109,13 @@ export const culvertMouth: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Ask whether a set may stand here; look for the current and what it carries.', caution: CULVERTS },
-    { do: 'Tie the cable to a stake on the bank, not to the culvert.' },
-    setGrip(),
-    hooksOff('before it goes under'),
-    { do: 'Stand it a foot before the mouth; fence to both walls.' },
-    feelSwing,
-  ],
+  orders: (at) =>
+    onTheBed(
+      at,
+      [
+        once('Ask whether a set may stand here; look for the current and what it carries.', CULVERTS),
+        once('Tie the cable to a stake on the bank, not to the culvert.'),
+      ],
+      'a foot before the mouth',
+    ),
 };

@@ -7,8 +7,9 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
 import { crossPole, swingFinding, upright } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
-import { feelSwing, FLOODS, hooksOff, setGrip } from '../pieces/steps';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { FLOODS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
+import { always } from '../order';
 
 const numbers = {
   topUnder: topUnder(-1, [-8, 8]),
@@ -117,13 +118,15 @@ export const damBreakBreach: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Open the break and clear its sill.', caution: FLOODS },
-    { do: 'Tie the cable to a stake or log buried in the dam.' },
-    setGrip(),
-    { do: 'Stand it in the break, two stakes through the springs, firmest notch.' },
-    hooksOff('before the water covers them'),
-    { do: 'Two thin guides and a low stick over the top.', caution: 'Use the tool; mud is not cleared by hand here.' },
-    feelSwing,
-  ],
+  orders: (at) =>
+    always(
+      once('Dig the break and leave a plug on its pond side; clear its sill.', FLOODS),
+      once('Tie the cable to a stake or log buried in the dam.'),
+      setGrip(at),
+      { do: 'Stand it in the dry break, two stakes through the springs, firmest notch; two thin guides and a low stick over the top.' },
+      feelSwing,
+      hooksOff(at, 'while the break is dry'),
+      feelSwing,
+      { do: 'Draw the plug with a hoe, from the crest beside the break.', caution: 'Never below it: the rush can fire the trap.' },
+    ),
 };

@@ -10,6 +10,17 @@ import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { depthMarks, gripMarks } from '../pieces/grip';
 import { tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
+import { FLOODS, STANDING, feelSwing, hooksOff, loopOrder, once, setGrip } from '../pieces/steps';
+import { byDepth, type Step } from '../order';
+
+const CHANNEL: Step[] = [
+  once('Find the channel with a stick: the shelf, then the drop. Clear old sticks.', FLOODS),
+  once('Tie the cable; fence the outer edge with a pole; the floating pole tied on its line and moored aside.'),
+];
+const BREAKS: Step = {
+  do: 'Make the two small breaks, left and right, last of all, from the crest with a long tool.',
+  caution: 'A break runs away by itself in soft fill: begin small, never stand below one.',
+};
 
 const numbers = {
   topUnder: measured('Top under', 'of the jaws or the loop, as seen; negative when it stands proud', [-24, 79], 1),
@@ -79,20 +90,39 @@ export const damBreakChannel: SetType = {
       drawn(laying),
     );
   },
-  steps: [
-    {
-      do: 'Find the channel with a stick: the shelf, then the drop. Clear old sticks.',
-      caution: 'Opening a dam floods those below; ask the owner and the local law first.',
-    },
-    { do: 'Fence its outer edge with a pole; wire the trap to its stand, tie the cable.' },
-    { do: 'Set it with the setter, hooks on, and stand it in the middle.', caution: 'A 330 breaks hands: setter and rope within reach.' },
-    { do: 'Take both hooks off before it goes under.', lastReach: true, caution: 'From here hands hold springs and frame only.' },
-    { do: 'Tie the floating pole over it. A snare has none.' },
-    {
-      do: 'Make the two small breaks, left and right, last of all; never stand below one.',
-      caution: 'A break runs away by itself in soft fill: begin small.',
-    },
-  ],
+  orders: ({ device, ...at }) =>
+    device === 'snare'
+      ? loopOrder(
+          [
+            once('Find the channel with a stick: the shelf, then the drop. Clear old sticks.', FLOODS),
+            once('Push the support in until it is stiff; fence its outer edge with a pole.'),
+          ],
+          'at its height in the middle of the channel',
+          [BREAKS],
+        )
+      : byDepth(
+          { device, ...at },
+          [
+            ...CHANNEL,
+            setGrip(at, ', wired to its stand'),
+            { do: 'Stand it in the middle.' },
+            feelSwing,
+            hooksOff(at, STANDING),
+            { do: 'Draw the floating pole over it by its line.' },
+            feelSwing,
+            BREAKS,
+          ],
+          [
+            ...CHANNEL,
+            setGrip(at, ', wired to its stand'),
+            { do: 'Try it down and up once with the hooks on.', caution: 'One that fires on the way down is let go, never caught.' },
+            hooksOff(at, 'at the surface'),
+            { do: 'Lower it by the top of its stand.' },
+            { do: 'Draw the floating pole over it by its line.' },
+            feelSwing,
+            BREAKS,
+          ],
+        ),
 };
 
 const cover = (laying: Laying): Need => ({

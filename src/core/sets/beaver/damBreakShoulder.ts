@@ -6,6 +6,8 @@ import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '..
 import { assemble, level as across, upright, type Piece } from '../design';
 import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, type Numbers, practised } from '../setType';
+import { once, FLOODS, LEVERS } from '../pieces/steps';
+import { always } from '../order';
 
 const pan = (label: string, default_: number): NumberSpec => ({
   ...PAN_UNDER,
@@ -91,23 +93,22 @@ export const damBreakShoulder: SetType = {
     };
     return assemble(beds, ...held);
   },
-  steps: [
-    {
-      do: 'Choose a place where the shoulders are firm underfoot.',
-      caution: 'Opening a dam floods those below; ask the owner and the local law first.',
-    },
-    { do: 'Dig the bed on each side, sod under the trap, 6 to 8 in deep.' },
-    { do: 'Ring each bed with small sticks: leaves pile up outside the ring into a firm step.' },
-    {
-      do: 'Bed the traps so that they do not rock.',
-      lastReach: true,
-      caution: 'Tip the loose jaw up while setting. Never kneel on the levers.',
-    },
-    {
-      do: 'Open the narrow deep break last, from the side, and step away from it.',
-      caution: 'A break runs away by itself in soft fill: never stand below it.',
-    },
-  ],
+  orders: () =>
+    always(
+      once('Choose a place where the shoulders are firm underfoot; anchors in.', FLOODS),
+      once('Dig the narrow deep break down to a plug.'),
+      once('Dig the bed on each side, sod under the trap, 6 to 8 in deep; ring each bed with small sticks.'),
+      { do: 'Far trap, wholly: cocked aside, pan from under the loose jaw, laid in, tried and covered with a stick.', caution: LEVERS },
+      {
+        do: 'Near trap the same way: cocked aside, dog and pan, laid in, tried and covered.',
+        lastReach: true,
+        caution: 'From here nobody steps past either bed.',
+      },
+      {
+        do: 'Draw the plug with a hoe from the crest, feet behind the near bed.',
+        caution: 'A break runs away by itself in soft fill: never below it.',
+      },
+    ),
 };
 
 const underOf = (laying: Laying, side: (typeof SIDES)[number]): number => of(laying, `${side}Under`);

@@ -6,6 +6,13 @@ import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, NOTHING, upright, type Piece } from '../design';
 import { tie, tieNumber } from '../pieces/hold';
 import { levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
+import { OVER_PLACE, STANDING, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
+import { byDepth, type Step } from '../order';
+
+const FACE: Step[] = [
+  once('Look at the gap from below; find the firm clear channel at the foot, otherwise the tight place below the crest.'),
+  once('Tie to a log buried in the dam.', 'Opening or loading a dam can send water down on those below.'),
+];
 
 const numbers = {
   overTail: practised(
@@ -70,13 +77,27 @@ export const damCrossoverFace: SetType = {
       drawn(laying, device.size),
     );
   },
-  steps: [
-    { do: 'Look at the gap from below; find the firm clear channel at the foot, otherwise the tight place below the crest.' },
-    { do: 'Tie to a log buried in the dam.', caution: 'Opening or loading a dam can send water down on those below.' },
-    { do: 'Set it with the setter, hooks on, and stand it on the face.', caution: 'Hooks stay on until it stands.' },
-    { do: 'Lay one or two sticks over the top.' },
-    { do: 'Take both hooks off.', lastReach: true, caution: 'From here hands stay outside the jaws.' },
-  ],
+  orders: (at) =>
+    byDepth(
+      at,
+      [
+        ...FACE,
+        setGrip(at),
+        { do: 'Stand it on the face; one or two sticks beside and over the top.' },
+        feelSwing,
+        hooksOff(at, STANDING),
+        feelSwing,
+      ],
+      [
+        ...FACE,
+        { do: 'Sticks in beside its place.' },
+        setGrip(at),
+        { do: 'Try it down and up once with the hooks on.', caution: 'One that fires on the way down is let go, never caught.' },
+        hooksOff(at, OVER_PLACE),
+        { do: 'Lower it by the coil ends; the stick over the top laid by its far end.' },
+        feelSwing,
+      ],
+    ),
 };
 
 function drawn(laying: Laying, size: string): Piece {

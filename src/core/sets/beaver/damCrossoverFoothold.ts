@@ -4,8 +4,8 @@ import { assemble, level as across, NOTHING } from '../design';
 import { bed, offset, panUnder } from '../pieces/bed';
 import { mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedLast } from '../pieces/steps';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(2),
@@ -66,14 +66,13 @@ export const damCrossoverFoothold: SetType = {
       travel: [{ build: 'beaverAdult', x: -inches(8), z: surface - 0.2, pose: 'swims' }],
     });
   },
-  steps: [
-    { do: 'Find the main gap: worn, wet, dark and bare of poles; look from below.' },
-    {
-      do: 'Drive the deep end on the pond side, then the stake in the dam.',
-      caution: 'Do not open the crest while you dig; it floods those below.',
-    },
-    { do: 'Cut the bed under the edge of the crest and pack it.' },
-    bedLast('in the middle of the gap'),
-    { do: 'No lure. Splash away your tracks.' },
-  ],
+  orders: (at) =>
+    footholdOrder(
+      at,
+      [
+        once('Find the main gap: worn, wet, dark and bare of poles; look from below.'),
+        once('Cut the bed under the edge of the crest and pack it.', 'Do not open the crest while you dig; it floods those below.'),
+      ],
+      'in the middle of the gap',
+    ),
 };

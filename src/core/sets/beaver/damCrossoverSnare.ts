@@ -4,8 +4,8 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { upright } from '../pieces/guides';
 import { tie } from '../pieces/hold';
 import { hangable, loopId, loopNumbers, loopPiece } from '../pieces/loop';
-import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { loopOrder, once } from '../pieces/steps';
 
 const { loop, pushIn, tail, loopCable } = loopNumbers(8.5, 0);
 const numbers = {
@@ -111,12 +111,12 @@ export const damCrossoverSnare: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Find the main gap; look at it from below and at both ends.' },
-    anchorFirst,
-    { do: 'Push the support rod in beside the gap until it is stiff.' },
-    hangLoop('with its bottom about 3 in over the deck'),
-    nudge,
-    { do: 'One thin guide at most.' },
-  ],
+  orders: () =>
+    loopOrder(
+      [
+        once('Find the main gap; look at it from below and at both ends.'),
+        once('Push the support rod in beside the gap until it is stiff; one thin guide at most.'),
+      ],
+      'with its bottom about 3 in over the deck',
+    ),
 };

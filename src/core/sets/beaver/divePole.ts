@@ -8,8 +8,8 @@ import { trench } from '../pieces/ground';
 import { divePole as pole, fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { WADING, once, underPole } from '../pieces/steps';
 
 const numbers = {
   topUnder: topUnder(2.5, [0, 8]),
@@ -112,13 +112,12 @@ export const divePole: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Drive the two uprights; their tops end under water.' },
-    { do: 'Tie the cable to a tree on the bank.' },
-    setGrip(),
-    { do: 'Hang it by its springs, top 2 to 3 in under.' },
-    hooksOff('while they are still at the surface'),
-    { do: 'Tie the pole across in front and above; lay cut grass over it.', caution: 'Reach from the side, never over the jaws.' },
-    feelSwing,
-  ],
+  orders: (at) =>
+    underPole(at, {
+      before: [once('Drive the two uprights; their tops end under water.', WADING), once('Tie the cable to a tree on the bank.')],
+      place: 'Hang it by its springs, top 2 to 3 in under',
+      sides: 'close the sides outside the spring ends',
+      pole: { do: 'Tie the pole across, its middle 6½ in or more ahead of the jaws; cut grass over it.' },
+      draw: 'Draw the pole over by its line and tie it on the bank.',
+    }),
 };

@@ -15,6 +15,7 @@ import { openingFindings, swingFinding, userOf } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { spacingWanted, takes } from '../series';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
+import { WADING, onTheBed, once } from '../pieces/steps';
 
 const STICK = inches(1.25);
 
@@ -96,18 +97,15 @@ export const lodgeRun: SetType = {
       drawn(laying, spacing),
     );
   },
-  steps: [
-    { do: 'Clear old sticks out of the run and feel for the hard bottom.' },
-    { do: 'Wire the trap to its stand; tie the cable to its anchor.' },
-    { do: 'Compress the springs with the setter, hooks on, set the dog.', caution: 'A 330 breaks hands: setter and rope within reach.' },
-    { do: 'Stand it on the bottom in the deepest part.' },
-    {
-      do: 'Take both safety hooks off before it goes under.',
-      lastReach: true,
-      caution: 'From here hands hold springs and frame only, never inside the jaws.',
-    },
-    { do: 'Fence both sides; feel with a stick that nothing stands in the swing.', caution: 'Use a stick, not a hand.' },
-  ],
+  orders: (at) =>
+    onTheBed(
+      at,
+      [
+        once('Clear old sticks out of the run and feel for the hard bottom.', WADING),
+        once('Tie the cable to its anchor; trap and stand wired together.'),
+      ],
+      'on the hard bottom in the deepest part',
+    ),
 };
 
 function cover(device: string, laying: Laying): Need {

@@ -5,8 +5,8 @@ import { depthHere } from '../pieces/grip';
 import { bedLine, trench } from '../pieces/ground';
 import { loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
-import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
+import { WADING, loopOrder, once } from '../pieces/steps';
 
 const { loop, pushIn, tail, loopCable } = loopNumbers(10, 1);
 const numbers = {
@@ -84,11 +84,12 @@ export const lodgeRunSnare: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Feel for the hard bottom; clear old sticks.', caution: 'Water plus sink against the waders first.' },
-    { do: 'Drive the T bar beside the run until it is stiff; it is the anchor too.' },
-    anchorFirst,
-    hangLoop('a hand’s breadth over the bed'),
-    nudge,
-  ],
+  orders: () =>
+    loopOrder(
+      [
+        once('Feel for the hard bottom; clear old sticks.', WADING),
+        once('Drive the T bar beside the run until it is stiff; it is the anchor too.'),
+      ],
+      'a hand’s breadth over the bed',
+    ),
 };

@@ -7,8 +7,8 @@ import { bedLine, flat } from '../pieces/ground';
 import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed } from '../pieces/loop';
 import { bait } from '../pieces/scent';
 import { hangs } from '../pieces/stands';
-import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { WADING, loopOrder, once } from '../pieces/steps';
 
 const numbers = {
   ...loopNumbers(10, 0.6),
@@ -98,12 +98,13 @@ export const lurePole: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Choose a dead trunk that stands in water, or drive a pole.', caution: 'Water plus sink against the waders first.' },
-    anchorFirst,
-    { do: 'Two staples hold the support wire to the trunk.' },
-    hangLoop('tight beside the trunk, its top 2 in proud at least'),
-    nudge,
-    { do: 'Scent on both sides of the loop.' },
-  ],
+  orders: () =>
+    loopOrder(
+      [
+        once('Choose a dead trunk that stands in water, or drive a pole.', WADING),
+        once('Two staples hold the support wire to the trunk.'),
+        { do: 'Scent on the trunk, both sides of where the loop will hang.' },
+      ],
+      'tight beside the trunk, its top 2 in proud at least',
+    ),
 };

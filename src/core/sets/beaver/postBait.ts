@@ -8,10 +8,10 @@ import { flat } from '../pieces/ground';
 import { crossPole, upright } from '../pieces/guides';
 import { bait } from '../pieces/scent';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedLast } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
+import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(4),
@@ -128,11 +128,13 @@ export const postBait: SetType = {
       },
     );
   },
-  steps: [
-    { do: 'Drive the post until it does not give; wire the bait to its swivel.' },
-    { do: 'Deep end of the slide, then the bank stake.' },
-    { do: 'Pack the bed in front; a stepping stick before it.' },
-    bedLast('under the bait'),
-    { do: 'Turn the bait over the pan.', caution: 'Reach from behind the post.' },
-  ],
+  orders: (at) =>
+    footholdOrder(
+      at,
+      [
+        once('Drive the post until it does not give; wire the bait to its swivel.'),
+        { do: 'Pack the bed in front, a stepping stick before it; turn the bait over its place.' },
+      ],
+      'under the bait',
+    ),
 };

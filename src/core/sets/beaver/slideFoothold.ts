@@ -8,8 +8,8 @@ import { flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { profileOf } from '../pieces/profile';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedLast, WADING } from '../pieces/steps';
 import { bedOf, levelThen, practised, type Laying, type NumberSpec, type SetType, asks, type Numbers } from '../setType';
+import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: seenOnly(panUnder(7), 'as seen; left empty 7 in for a hind foot, 3 in for a front foot (practice)'),
@@ -100,13 +100,13 @@ export const slideFoothold: SetType = {
       },
     );
   },
-  steps: [
-    { do: 'Push the deep-end pole in first, within your reach, then drive the bank stake.', caution: WADING },
-    { do: 'Hang the lock at the bank end: it runs out only. One that slips down means drawing the pole again.' },
-    { do: 'Pack the platform and lay sticks in it until it does not give.' },
-    bedLast('at the toe of the slide'),
-    { do: 'Lure low beside it; close the gaps at the sides.', caution: 'Reach round the trap, not over it.' },
-  ],
+  orders: (at) =>
+    footholdOrder(
+      at,
+      [once('Pack the platform and lay sticks in it until it does not give.'), { do: 'Close the gaps at the sides.' }],
+      'at the toe of the slide',
+      true,
+    ),
 };
 
 function poleFinding(laying: Laying, depth: number | undefined): Finding {

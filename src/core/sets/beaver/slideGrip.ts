@@ -8,8 +8,8 @@ import { divePole, fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { STAND, standFinding } from '../pieces/stand';
 import { stands } from '../pieces/stands';
-import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { WADING, once, underPole } from '../pieces/steps';
 
 const numbers = {
   topUnder: topUnder(2, [-6, 20]),
@@ -82,12 +82,12 @@ export const slideGrip: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Feel the bed in front of the toe; clear sticks.' },
-    { do: 'Tie the cable to a tree beside the slide.' },
-    setGrip(),
-    hooksOff('before it goes under'),
-    { do: 'Stand it a foot in front of the toe; tie the pole over it; close the sides.' },
-    feelSwing,
-  ],
+  orders: (at) =>
+    underPole(at, {
+      before: [once('Feel the bed in front of the toe; clear sticks.', WADING), once('Tie the cable to a tree beside the slide.')],
+      place: 'Stand it a foot in front of the toe',
+      sides: 'close the sides outside the spring ends',
+      pole: { do: 'Tie the pole over the way, its middle 6½ in or more ahead of the jaws.' },
+      draw: 'Draw the pole over by its line and tie it on the bank.',
+    }),
 };

@@ -6,8 +6,8 @@ import { landing, trench } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { loopBottom, loopFits, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
-import { anchorFirst, hangLoop, nudge } from '../pieces/steps';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
+import { loopOrder, once } from '../pieces/steps';
 
 const numbers = {
   ...loopNumbers(10, 0.6),
@@ -73,11 +73,9 @@ export const slideSnare: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Push the support in beside the toe until it is stiff.' },
-    anchorFirst,
-    hangLoop('half to two thirds under'),
-    nudge,
-    { do: 'A thin stick each side, where fences are not feared.' },
-  ],
+  orders: () =>
+    loopOrder(
+      [once('Push the support in beside the toe until it is stiff; a thin stick each side, where fences are not feared.')],
+      'half to two thirds under',
+    ),
 };

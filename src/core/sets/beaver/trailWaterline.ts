@@ -8,8 +8,8 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { grip, jawsId, movable } from '../pieces/grip';
 import { swingFinding, upright } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
-import { hooksOff, setGrip } from '../pieces/steps';
 import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { onItsGround, once } from '../pieces/steps';
 
 const numbers = {
   barUnder: practised('Cross bar under', 'of the T trigger, as seen: just under the surface', 0.25, [-2, 4], 1),
@@ -117,14 +117,15 @@ export const trailWaterline: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Find where the trail meets water; clear a bed for the lower jaw.' },
-    { do: 'Drive the stake off the trail; cut the tie to the length that is computed.' },
-    setGrip(),
-    { do: 'Stand it across the trail, the T bar just under the surface.' },
-    hooksOff('once it stands'),
-    { do: 'One or two sticks steady it, loosely.', caution: 'Outside the frame, or within an inch of its side arm.' },
-  ],
+  orders: (at) =>
+    onItsGround(
+      at,
+      [
+        once('Find where the trail meets water; clear a bed for the lower jaw.'),
+        once('Drive the stake off the trail; cut the tie to the length that is computed.'),
+      ],
+      [{ do: 'Stand it across the trail, the T bar just under the surface; one or two sticks steady it, loosely.' }],
+    ),
 };
 
 /** The tie that lets the catch reach water that hides it, clear of the trail. */

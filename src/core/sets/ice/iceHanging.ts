@@ -5,7 +5,9 @@ import { printLength } from '../../units/length';
 import type { Linear } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
-import { ICE_NUMBERS, expectedIce, iceSteps } from './underIce';
+import { ICE_NUMBERS, expectedIce, holeFirst, HOLE_LAST } from './underIce';
+import { always } from '../order';
+import { hooksOff, setGrip } from '../pieces/steps';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { springsWide } from '../pieces/grip';
 import { assemble, NOTHING, upright } from '../design';
@@ -102,10 +104,16 @@ export const iceHanging: SetType = {
       })),
     });
   },
-  steps: iceSteps(
-    'Wire the bait across its foot, a wire on each spring eye, set the trap with the setter, hooks off.',
-    'A 330 breaks hands, cold ones too: setter and rope within reach.',
-  ),
+  orders: (at) =>
+    always(
+      ...holeFirst('No chisel near the trap once it is set.'),
+      { do: 'Wire the bait to the open trap, a wire on each spring eye; lay out the tie, to the pair too.' },
+      setGrip(at),
+      { do: 'Measure the drop on the set trap; two turns on the stick, tie run through; rest it on the rim, wires taut.' },
+      hooksOff(at, 'on the rim, with dry hands, each from outside its spring'),
+      { do: 'Lower it by the ends of the stick.', caution: 'No chisel near it.' },
+      HOLE_LAST,
+    ),
 };
 
 const frameOf = (laying: Laying, id: string): number => openingOf(laying.devices[id]?.size);

@@ -6,7 +6,8 @@ import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
-import { ICE_NUMBERS, expectedIce, iceSteps } from './underIce';
+import { ICE_NUMBERS, expectedIce, holeFirst, HOLE_LAST } from './underIce';
+import { always } from '../order';
 import { assemble, NOTHING, upright } from '../design';
 import { loopCable } from '../../devices/cable';
 import { found, type Finding } from '../../words/finding';
@@ -100,10 +101,16 @@ export const iceSnarePole: SetType = {
       })),
     });
   },
-  steps: iceSteps(
-    'Hang the loops on their wires, tie them hard; some break: spares in the sled.',
-    'On sticks the loops shut while being lowered: take a body-grip there.',
-  ),
+  orders: () =>
+    always(
+      ...holeFirst('On sticks the loops shut while being lowered: take a body-grip there.'),
+      { do: 'Depth with the pole itself; marks cut.' },
+      { do: 'Bait on both faces without twigs; loops on their wires, tied hard and closed; some break: spares in the sled.' },
+      { do: 'Safety pole cut and laid ready.' },
+      { do: 'Open the loops: the last touch.', lastReach: true, caution: 'From here it is lowered by the pole and nothing else.' },
+      { do: 'Down clear of the rim and into the mud; safety pole tied to it where the hole will not hold.' },
+      HOLE_LAST,
+    ),
 };
 
 function planOf(laying: Laying, filled: string[]): PolePlan {

@@ -1,5 +1,8 @@
 import { inches } from '../../units/factors';
-import type { Laying, NumberSpec, Step } from '../setType';
+import { ICE_CAUTION } from '../../scouting/lodge';
+import type { Step } from '../order';
+import { once } from '../pieces/steps';
+import type { Laying, NumberSpec } from '../setType';
 
 /** What the sets under ice have in common. */
 export const ICE_NUMBERS: Record<'ice' | 'iceNext', NumberSpec> = {
@@ -21,14 +24,12 @@ const USUAL_GROWTH = inches(2);
 export const expectedIce = (laying: Laying): number =>
   laying.numbers.iceNext ?? Math.max(laying.numbers.ice ?? 0, laying.iceNext ?? (laying.numbers.ice ?? inches(6)) + USUAL_GROWTH);
 
-export const iceSteps = (rig: string, sticks: string): Step[] => [
-  {
-    do: 'Measure the ice before every step; chisel in hand.',
-    caution: 'No ice is safe; it is thinner over runs, vents, inlets and springs.',
-  },
+/** What is done before anything is lowered: the ice measured, the hole opened and felt. */
+export const holeFirst = (sticks: string): Step[] => [
+  once('Measure the ice before every step; chisel in hand.', ICE_CAUTION),
   { do: 'Open the hole, scoop out slush and chips, feel below with the chisel.', caution: sticks },
-  { do: 'Read the bed, the water line and the ice; say what the ice will be at the next check before the wire is cut.' },
-  { do: rig, lastReach: true, caution: 'From here it is lowered by the wire and nothing else.' },
-  { do: 'Lower it, tie it, put the safety pole across where the hole will not hold.' },
-  { do: 'Snow over the hole hides it and slows its freezing: choose which.' },
+  { do: 'Read the bed, the water line and the ice; say what the ice will be at the next check before anything is cut.' },
 ];
+
+/** What is done once it hangs. */
+export const HOLE_LAST: Step = { do: 'Snow over the hole hides it and slows its freezing: choose which.' };

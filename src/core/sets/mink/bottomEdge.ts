@@ -7,8 +7,8 @@ import { besideWall } from '../pieces/ground';
 import { openingFindings } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { hooksOff, setGrip, WADING } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { WADING, onTheBed, once } from '../pieces/steps';
 
 const numbers = {
   topUnder: topUnder(8, [0, 60]),
@@ -34,6 +34,7 @@ export const bottomEdge: SetType = {
   tools: ['hip boots', 'stakes', 'setter for a 330'],
   faults: ['Sanded in after high water: look at it on each fall.'],
   school: 'A small one for mink, or a 155 or 160 that also holds a stray otter or raccoon: where otter are closed that is a fault.',
+  fires: 'bent',
   numbers,
   seen: 'topUnder',
   choices: { notch: notchChoice('middle') },
@@ -100,11 +101,10 @@ export const bottomEdge: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Feel along the foot of the wall for the clean strip they travel.', caution: WADING },
-    { do: 'Drive the tie’s stake downstream.' },
-    setGrip(),
-    hooksOff('before it goes under'),
-    { do: 'Stand it on the bed against the wall, a stake through each spring.', caution: 'By springs and frame only.' },
-  ],
+  orders: (at) =>
+    onTheBed(
+      at,
+      [once('Feel along the foot of the wall for the clean strip they travel.', WADING), once('Drive the tie’s stake downstream.')],
+      'on the bed against the wall, a stake through each spring',
+    ),
 };

@@ -7,8 +7,9 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, grip, jawsBottom } from '../pieces/grip';
 import { tie, tieNumber } from '../pieces/hold';
 import { bait } from '../pieces/scent';
-import { hooksOff, setGrip } from '../pieces/steps';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { hooksOff, once, setGrip } from '../pieces/steps';
+import { always } from '../order';
 
 const numbers = {
   topUnder: practised('Top under', 'negative: the jaws stand over the water', -8, [-40, 0], 1),
@@ -124,13 +125,14 @@ export const box: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Set the box under cover, its mouth along the bank; it must not rock.' },
-    { do: 'Bait at the back; roof closed.' },
-    { do: 'Wire the tie so that the catch reaches water or cover.' },
-    setGrip(true),
-    { do: 'Slide it into its slots, trigger low and at the rear.' },
-    hooksOff('through the slots'),
-    { do: 'A little dry grass at the mouth, no twigs.', caution: 'Laid, not pushed in.' },
-  ],
+  orders: (at) =>
+    always(
+      once('Set the box under cover, its mouth along the bank; it must not rock.'),
+      { do: 'Bait at the back; roof closed; dry grass cut and laid ready.' },
+      once('Wire the tie so that the catch reaches water or cover.'),
+      setGrip(at),
+      { do: 'Slide it to its slots, trigger low and at the rear.' },
+      hooksOff(at, 'outside the slots'),
+      { do: 'The last inch by the coil ends; grass at the mouth with a stick.' },
+    ),
 };

@@ -7,8 +7,9 @@ import { coverNeed, grip, jawsBottom } from '../pieces/grip';
 import { upright } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { bait } from '../pieces/scent';
-import { hooksOff, setGrip } from '../pieces/steps';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
+import { always } from '../order';
 
 const numbers = {
   topUnder: practised('Top under', 'negative: the jaws stand over the water', -7, [-40, 3], 1),
@@ -35,6 +36,7 @@ export const cubby: SetType = {
     'Frozen to the stones: the lower jaw lay on them.',
   ],
   remake: ['Fresh bait over the old; moss closed again.'],
+  fires: 'pan',
   numbers,
   seen: 'topUnder',
   choices: { notch: { ...notchChoice('middle'), default: 'light' } },
@@ -143,13 +145,14 @@ export const cubby: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Build or find the hollow; floor it so that nothing freezes down.' },
-    { do: 'Bait at its back.' },
-    { do: 'Wire the chain to a stake.' },
-    setGrip(true),
-    { do: 'Stand it at the mouth on two small sticks, sticks through the springs.' },
-    hooksOff('once it stands'),
-    { do: 'Moss at the sides and above.', caution: 'Pushed with a stick.' },
-  ],
+  orders: (at) =>
+    always(
+      once('Build or find the hollow; floor it so that nothing freezes down.'),
+      { do: 'Bait at its back; two small rest sticks at the mouth.' },
+      once('Wire the chain to a stake.'),
+      setGrip(at),
+      { do: 'Stand it on its sticks, sticks through the springs; moss at the sides and above.' },
+      hooksOff(at, 'once it stands'),
+      feelSwing,
+    ),
 };

@@ -8,8 +8,9 @@ import { jawsId } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { linePart, tieNumber } from '../pieces/hold';
-import { hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
+import { hooksOff, once, setGrip } from '../pieces/steps';
+import { always } from '../order';
 
 const numbers = {
   overWater: practised('Log over the water', 'its top, or over the ice', 10, [1, 80], -1),
@@ -171,15 +172,16 @@ export const logCrossing: SetType = {
       travel: [{ build: 'mink', x: -inches(8), z: surface + over, pose: 'walks' }],
     });
   },
-  steps: [
-    {
-      do: 'Look whether the log is fixed to both banks or afloat; how high comes the thaw?',
-      caution: 'No log over deep water is walked on: work from the bank or in waders.',
-    },
-    { do: 'Drive the clip into the middle of the trunk.' },
-    { do: 'Tie the wire to a tree; ice takes no stake.' },
-    setGrip(true),
-    { do: 'Pinch it into its clip, trigger from the top.' },
-    hooksOff('once it stands'),
-  ],
+  orders: (at) =>
+    always(
+      once(
+        'Look whether the log is fixed to both banks or afloat; how high comes the thaw?',
+        'No log over deep water is walked on: work from the bank or in waders.',
+      ),
+      once('Drive the clip into the middle of the trunk; wire to a tree: ice takes no stake.'),
+      setGrip(at),
+      { do: 'Pinch it into its clip, trigger from the top; brush beside it.' },
+      hooksOff(at, 'once it stands'),
+      { do: 'Clear the mouth with a handle.' },
+    ),
 };

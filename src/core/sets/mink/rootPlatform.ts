@@ -5,6 +5,7 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, panUnder } from '../pieces/bed';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(0.75, [-3, 4]),
@@ -104,10 +105,13 @@ export const rootPlatform: SetType = {
       },
     );
   },
-  steps: [
-    { do: 'Look under the roots for the worn ledge.', caution: 'A root wad over deep water gives way: from the water side, waders first.' },
-    { do: 'Drive the deep end in the pool, then tie the wire to a root; lock at the bank end.' },
-    { do: 'A bed of gravel and moss on the ledge.' },
-    { do: 'Bed the trap on it so that it does not rock.', lastReach: true, caution: 'Settle it from below.' },
-  ],
+  orders: (at) =>
+    footholdOrder(
+      at,
+      [
+        once('Look under the roots for the worn ledge.', 'A root wad over deep water gives way: from the water side, waders first.'),
+        once('A bed of gravel and moss on the ledge.'),
+      ],
+      'on the ledge',
+    ),
 };

@@ -6,8 +6,9 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
 import { upright } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
-import { hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
+import { always } from '../order';
 
 const numbers = {
   topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top under', help: 'negative: it stands proud, 1½ to 2 in are wanted' },
@@ -119,15 +120,22 @@ export const undercutBank: SetType = {
       }),
     );
   },
-  steps: [
-    {
-      do: 'Measure the depth at the trap, beside it, and the roof over the bed.',
-      caution: 'An undercut can break off under you: stand in the water or well back.',
-    },
-    { do: 'Drive the second stake deep, wire the chain to it.' },
-    setGrip(true),
-    { do: 'Stand it tight under the roof, dog up, near spring upright, far spring flat.' },
-    hooksOff('once it stands'),
-    { do: 'Outer stake at an angle through the far spring.', caution: 'Its edge just inside the jaw, pushed from above.' },
-  ],
+  orders: (at) =>
+    always(
+      once(
+        'Measure the depth at the trap, beside it, and the roof over the bed.',
+        'An undercut can break off under you: stand in the water or well back.',
+      ),
+      once('Drive the chain’s stake deep.'),
+      setGrip(at),
+      { do: 'Try it in under the roof and out again once, dog up, near spring upright, far spring flat.' },
+      {
+        do: 'Near hook off in the hand: bank and roof will shut it in.',
+        caution: 'From here the trap counts as armed and is held by the coil end of its far spring.',
+      },
+      { do: 'In under the roof, tight.' },
+      { do: 'Outer stake at an angle through the far spring, held by its top, its edge inside the jaw.' },
+      { ...hooksOff(at, ''), do: 'Take the far hook off, from outside its spring.' },
+      feelSwing,
+    ),
 };

@@ -7,6 +7,7 @@ import { assemble, level as across, NOTHING, upright, type Piece } from '../desi
 import { besideWall, mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { CULVERTS, footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: { ...PAN_UNDER, label: 'Cover', help: 'water, over what is chosen below', default: inches(1), max: inches(6) },
@@ -84,16 +85,15 @@ export const wallBlind: SetType = {
       { ground: groundOf(laying, device.size, cover, hold), front: mirrored(besideWall(surface, floor, 0)) },
     );
   },
-  steps: [
-    {
-      do: 'Crouch at the edge and look along the wall; feel the depth a hand’s breadth off it.',
-      caution: 'Nobody enters a culvert; current under a bridge is stronger than it looks.',
-    },
-    { do: 'Drive the deep end of the slide, then the bank stake; the lock at the bank end.' },
-    { do: 'Lay the flat stone so that it does not rock.' },
-    { do: 'Set the trap on it, loose jaw to the side they come from.', lastReach: true, caution: 'From here the jaws are not touched.' },
-    { do: 'One thin guide stick, ½ to ¾ in, beyond the pan. No lure.' },
-  ],
+  orders: (at) =>
+    footholdOrder(
+      at,
+      [
+        once('Crouch at the edge and look along the wall; feel the depth a hand’s breadth off it.', CULVERTS),
+        once('Lay the flat stone so that it does not rock; one thin guide stick, ½ to ¾ in, beyond it.'),
+      ],
+      'on the stone, no lure',
+    ),
 };
 
 const guide = (laying: Laying): Part => ({

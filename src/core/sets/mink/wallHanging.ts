@@ -8,8 +8,9 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, depthMarks, grip, movable } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
 import { tie, tieNumber } from '../pieces/hold';
-import { CULVERTS, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { CULVERTS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
+import { always } from '../order';
 
 const numbers = {
   acrossUnder: practised('Middle over the water', 'of the opening; 0: half of it is under', 0, [-5, 5], -1),
@@ -33,6 +34,7 @@ export const wallHanging: SetType = {
   fit: 'A bar of ½ × 24 in with a 6 in cross piece, a stone on it if it is loose. Dog to the stream; second spring at a right angle, staked or chained.',
   tools: ['bar', 'wire', 'hip boots'],
   faults: ['Swings in the current: chain the second spring.', 'Passed on the other wall: list every passage and which have no set.'],
+  fires: 'bent',
   numbers,
   seen: 'acrossUnder',
   seenAt: 'middle',
@@ -149,12 +151,18 @@ export const wallHanging: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Crouch at the bridge and look along both walls.', caution: CULVERTS },
-    { do: 'Lay the bar over the ledge; a stone on it if it is loose.' },
-    setGrip(true),
-    { do: 'Hang it by the upper spring, the dog to the stream.' },
-    hooksOff('before it is lowered'),
-    { do: 'Stake or chain the second spring at a right angle.', caution: 'By the spring’s eye.' },
-  ],
+  orders: (at) =>
+    always(
+      once('Crouch at the bridge and look along both walls.', CULVERTS),
+      once('Lay the bar over the ledge; a stone on it if it is loose; the wire to it.'),
+      setGrip(at),
+      { do: 'Hang it by the upper spring, the dog to the stream; turn and stake the second spring.' },
+      feelSwing,
+      hooksOff(at, 'the upper from the ledge, the lower from the stream side of its spring'),
+      feelSwing,
+      {
+        do: 'Too deep to stake: chain the second spring, hooks off over the ledge, lower it by the wire.',
+        caution: 'Hands a spring’s length from the jaws.',
+      },
+    ),
 };

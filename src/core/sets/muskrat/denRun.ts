@@ -8,8 +8,8 @@ import { trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { onTheBed, once } from '../pieces/steps';
 
 const numbers = {
   topUnder: topUnder(2, [-3, 30]),
@@ -113,11 +113,14 @@ export const denRun: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Feel for the groove with the foot; it is firm and clear.', caution: 'Old holes cave in: step beside them.' },
-    { do: 'Wire the chain to a stake.' },
-    setGrip(true),
-    hooksOff('before it goes under'),
-    { do: 'Stand it in the groove on two small sticks, one stake through the spring.', caution: 'Hold it by the spring.' },
-  ],
+  orders: (at) =>
+    onTheBed(
+      at,
+      [
+        once('Feel for the groove with the foot; it is firm and clear.', 'Old holes cave in: step beside them.'),
+        once('Wire the chain to a stake.'),
+        { do: 'Two small rest sticks across the groove.' },
+      ],
+      'in the groove on its two sticks, a stake through the spring',
+    ),
 };

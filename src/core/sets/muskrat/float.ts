@@ -7,6 +7,7 @@ import { found, type Finding } from '../../words/finding';
 import { assemble, NOTHING, upright } from '../design';
 import { weightFinding } from '../pieces/bed';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
+import { chainedOrder, once } from '../pieces/steps';
 
 const numbers = {
   panOver: practised('Pan over the water', 'as the raft floats', 0.5, [-1, 4]),
@@ -81,16 +82,16 @@ export const float: SetType = {
       })),
     });
   },
-  steps: [
-    { do: 'Load the raft ashore until the pans stand at their height; bait in the middle.' },
-    { do: 'Tie the line to a stake, long enough for the highest water.' },
-    {
-      do: 'Set the traps and bed them in wet leaves; chain each so that the catch reaches water.',
-      lastReach: true,
-      caution: 'Hold the raft by its edge from here.',
-    },
-    { do: 'Push it off and look from the bank: does it float level?' },
-  ],
+  orders: () =>
+    chainedOrder(
+      [
+        once('Load the raft ashore until the pans stand at their height; roof on, bait in the middle.'),
+        once('Tie the line to a stake, long enough for the highest water.'),
+        { do: 'Chain each trap so that the catch reaches water; leaves in the beds.' },
+      ],
+      'from the open side under the roof',
+      [{ do: 'Raft off with a pole; look from the bank: does it float level?' }],
+    ),
 };
 
 /** Where the raft's bottom comes to lie when it grounds, and how far its line lets it rise, as limits of an elevation over the raft's bottom. */

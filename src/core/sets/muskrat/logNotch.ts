@@ -7,6 +7,7 @@ import { panUnder, weightFinding } from '../pieces/bed';
 import { depthHere } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { chainedOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(1, [-2, 4]),
@@ -118,13 +119,16 @@ export const logNotch: SetType = {
       travel: [{ build: 'muskrat', x: -half * 0.55, z: surface + whole, pose: 'walks' }],
     });
   },
-  steps: [
-    {
-      do: 'Cut the notch beforehand, long enough for the trap and an inch to spare.',
-      caution: 'Saw and hatchet from a firm stand, not from a floating log.',
-    },
-    { do: 'Staple the chain to the log so that the catch reaches water.' },
-    { do: 'Set the trap into the notch in wet moss; it must not rock.', lastReach: true, caution: 'Settle it from below.' },
-    { do: 'A little mud and a root on the log beside it.' },
-  ],
+  orders: () =>
+    chainedOrder(
+      [
+        once(
+          'Cut the notch beforehand, long enough for the trap and an inch to spare.',
+          'Saw and hatchet from a firm stand, not from a floating log.',
+        ),
+        once('Staple the chain to the log so that the catch reaches water.'),
+        { do: 'Wet moss in the notch; a little mud and a root on the log beside it.' },
+      ],
+      'in the notch',
+    ),
 };

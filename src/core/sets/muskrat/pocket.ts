@@ -8,6 +8,7 @@ import { depthHere } from '../pieces/grip';
 import { bait } from '../pieces/scent';
 import { tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
+import { chainedOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(0.5, [-1, 4]),
@@ -132,15 +133,13 @@ export const pocket: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Dig the tunnel slanting up into the bank, its floor under water, its back dry.', caution: 'Gloves: broken glass and roots.' },
-    { do: 'Drive the stake out in the deepest water the chain reaches.' },
-    { do: 'Bait at the dry back end.' },
-    {
-      do: 'Bed the trap at the mouth so that it does not rock, half an inch of water over the pan.',
-      lastReach: true,
-      caution: 'Small jaws hurt too: settle it from below.',
-    },
-    { do: 'Splash the bank clean of tracks.' },
-  ],
+  orders: () =>
+    chainedOrder(
+      [
+        once('Dig the tunnel slanting up into the bank, its floor under water, its back dry.', 'Gloves: broken glass and roots.'),
+        once('Drive the stake out in the deepest water the chain reaches.'),
+        { do: 'Bait at the dry back end; splash the bank clean of tracks.' },
+      ],
+      'at the mouth, half an inch of water over the pan',
+    ),
 };

@@ -10,6 +10,7 @@ import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { bait } from '../pieces/scent';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { WADING, chainedOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(1, [-2, 6]),
@@ -134,11 +135,14 @@ export const polePlatform: SetType = {
       depthMarks(laying, floor, -inches(26), -inches(14)),
     );
   },
-  steps: [
-    { do: 'Drive the two posts to their marks.', caution: 'Water plus sink against the waders first.' },
-    { do: 'Nail the board on at its mark; the roof over it.' },
-    { do: 'Wire the chain to a post so that the catch reaches water.' },
-    { do: 'Set the trap on the board in wet leaves; it must not rock.', lastReach: true, caution: 'Settle it from the side.' },
-    { do: 'Bait at the far end.' },
-  ],
+  orders: () =>
+    chainedOrder(
+      [
+        once('Drive the two posts to their marks.', WADING),
+        once('Nail the board on at its mark; the roof over it.'),
+        once('Wire the chain to a post so that the catch reaches water.'),
+        { do: 'Bait at the far end; wet leaves in the bed.' },
+      ],
+      'from the open side',
+    ),
 };

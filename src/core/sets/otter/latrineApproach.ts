@@ -8,8 +8,8 @@ import { landing, trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { feelSwing, hooksOff, setGrip } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { onItsGround, once } from '../pieces/steps';
 
 const numbers = {
   topUnder: topUnder(-1, [-8, 12]),
@@ -42,6 +42,7 @@ export const latrineApproach: SetType = {
   fit: 'A stand or rods; springs beside the frame; trigger wires spread wide, since an otter is thin.',
   tools: ['setter', 'hatchet', 'waders'],
   faults: ['Slipped through: trigger bunched in the middle.'],
+  fires: 'bent',
   numbers,
   seen: 'topUnder',
   choices: { notch: notchChoice('middle') },
@@ -101,13 +102,10 @@ export const latrineApproach: SetType = {
       }),
     );
   },
-  steps: [
-    { do: 'Find where they must leave the water.' },
-    { do: 'Drive the stake beside the landing, tie the cable.' },
-    setGrip(),
-    { do: 'Stand it in the landing, rods through the springs.' },
-    hooksOff('once it stands'),
-    { do: 'Close the sides with what grows there.', caution: 'From the side, with a stick.' },
-    feelSwing,
-  ],
+  orders: (at) =>
+    onItsGround(
+      at,
+      [once('Find where they must leave the water.'), once('Drive the stake beside the landing, tie the cable.')],
+      [{ do: 'Stand it in the landing, rods through the springs; close the sides with what grows there.' }],
+    ),
 };

@@ -6,8 +6,8 @@ import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedLast } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(1.5, [-2, 8]),
@@ -80,11 +80,13 @@ export const otterCrossover: SetType = {
       travel: [{ build: 'otter', x: -inches(6), z: Math.max(floor, surface - 0.12), pose: 'swims' }],
     });
   },
-  steps: [
-    { do: 'Walk the crossing: at which foot do they leave the water?' },
-    { do: 'Deep end first, then the bank stake; lock at the bank end.' },
-    { do: 'Pack the bed at the foot of the crossing.' },
-    bedLast('at the foot of the crossing'),
-    { do: 'A thin stick each side, no lure.' },
-  ],
+  orders: (at) =>
+    footholdOrder(
+      at,
+      [
+        once('Walk the crossing: at which foot do they leave the water?'),
+        once('Pack the bed at the foot of the crossing; a thin stick each side.'),
+      ],
+      'at the foot of the crossing',
+    ),
 };

@@ -5,9 +5,9 @@ import { bed, panUnder } from '../pieces/bed';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedLast } from '../pieces/steps';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { fixed } from '../../water/linear';
+import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(2.5),
@@ -72,11 +72,10 @@ export const otterLatrine: SetType = {
       travel: [{ build: 'otter', x: -inches(6), z: Math.max(floor, surface - 0.12), pose: 'swims' }],
     });
   },
-  steps: [
-    { do: 'Find the latrine and every way to it from the water.' },
-    { do: 'Deep end first, then the bank stake; lock at the bank end.' },
-    { do: 'Pack the bed right where they land.' },
-    bedLast('on the landing'),
-    { do: 'No lure: the latrine draws.' },
-  ],
+  orders: (at) =>
+    footholdOrder(
+      at,
+      [once('Find the latrine and every way to it from the water.'), once('Pack the bed right where they land.')],
+      'on the landing',
+    ),
 };

@@ -1,40 +1,136 @@
-import type { Step } from '../setType';
+import { always, byDepth, type AtWork, type Order, type Step } from '../order';
 
-/** Steps that many types share, with their caution. */
+/** Steps that many types share, with their caution, and the orders that are put together from them. */
 
 export const SETTER = 'A 330 breaks hands: setter and rope within reach.';
-export const LEVERS = 'Tip the loose jaw up while setting. Never kneel on the levers; a No. 5 takes paired setters.';
+export const LEVERS = 'Never kneel on the levers; a No. 5 takes paired setters.';
 export const FLOODS = 'Opening a dam floods those below; ask the owner and the local law first.';
 export const WADING = 'Water plus sink against the waders first; sinking past the knee means do not step in.';
 export const CULVERTS = 'Nobody enters a culvert; current under a bridge is stronger than it looks.';
 
-/** Hooks off while they can be reached; what comes after keeps hands out of the jaws. */
-export const hooksOff = (when: string): Step => ({
-  do: `Take both safety hooks off ${when}.`,
+/** Work that is done once at a place. */
+export const once = (what: string, caution?: string): Step => ({ do: what, once: true, ...(caution ? { caution } : {}) });
+
+const ONE_HOOK = ['110'];
+/** Every safety hook off; what comes after keeps hands out of the jaws. */
+export const hooksOff = ({ size }: Pick<AtWork, 'size'>, when: string): Step => ({
+  do: `Take ${ONE_HOOK.includes(size) ? 'the safety hook' : 'both safety hooks'} off ${when}.`,
   lastReach: true,
-  caution: 'From here hands hold springs and frame only, never inside the jaws.',
+  caution: 'From here hands hold only coil ends, the top of a stand or rod, wire and tie: never the space the jaws cross.',
 });
 
-export const setGrip = (small = false): Step => ({
-  do: small
-    ? 'Set it by hand or with the setter, hook on, dog in its notch.'
-    : 'Compress the springs with the setter, hooks on, set the dog.',
-  caution: small ? 'Springs held by the eyes, fingers out of the jaws.' : SETTER,
+export const STANDING = 'with the trap standing, each from outside its own spring';
+export const OVER_PLACE = 'over its place, at the surface';
+
+const small = (size: string): boolean => ['110', '120', '155', '160'].includes(size);
+
+/** Set on land with its hooks on, and mounted. */
+export const setGrip = ({ size }: Pick<AtWork, 'size'>, then = ''): Step => ({
+  do: `${small(size) ? 'Set it by hand or with the setter on land, hooks on, dog in its notch' : 'Compress the springs with the setter on land, hooks on, set the dog'}${then}.`,
+  caution: small(size) ? 'Springs held by their coil ends, fingers out of the jaws.' : SETTER,
 });
 
-export const feelSwing: Step = { do: 'Feel with a stick that nothing stands in the swing.', caution: 'Use a stick, not a hand.' };
-
-export const bedLast = (where: string): Step => ({
-  do: `Cock the trap aside and bed it last ${where}, loose jaw to the middle of the approach, so that it does not rock.`,
-  lastReach: true,
-  caution: LEVERS,
-});
-
-export const hangLoop = (where: string): Step => ({ do: `Load the cable behind the lock and hang the loop ${where}.`, lastReach: true });
-
-export const nudge: Step = {
-  do: 'Nudge the support: only the loop may move, and it should snap shut. Hang it again.',
-  caution: 'From here only the support is touched; the loop closes on a finger too.',
+const MOUNT = '; a stand whose clip presses on the jaws is mounted before that, any other after';
+export const feelSwing: Step = { do: 'Feel with a stick that nothing stands in the swing.', caution: 'A stick, never a hand.' };
+const downAndUp: Step = {
+  do: 'Try it down and up once with the hooks on; springs up where its holder lets.',
+  caution: 'One that fires on the way down is let go, never caught.',
 };
 
-export const anchorFirst: Step = { do: 'Anchor the tail before the loop is opened.' };
+/** A body-grip on the bed of a run or mouth. @param before cleared and tied; @param where it stands */
+export function onTheBed(at: AtWork, before: Step[], where: string): Order[] {
+  const gap = small(at.size) ? '1 in' : '2½ in';
+  return byDepth(
+    at,
+    [
+      ...before,
+      setGrip(at, MOUNT),
+      { do: `Stand it ${where}${at.fenced ? ', fences and stakes in' : ''}.` },
+      feelSwing,
+      hooksOff(at, STANDING),
+      feelSwing,
+    ],
+    [
+      ...before,
+      ...(at.fenced ? [{ do: `Fences in first, each ${gap} clear of the side arm; in a run too narrow for that only the far one.` }] : []),
+      setGrip(at, MOUNT),
+      downAndUp,
+      hooksOff(at, OVER_PLACE),
+      { do: `Lower it ${where} by the top of its stand, or by the coil ends as deep as the arm reaches.` },
+      ...(at.fenced
+        ? [{ do: 'Where the run is narrow the near fence is a stake so long that the hand stays over the water, outside the frame.' }]
+        : []),
+      feelSwing,
+    ],
+  );
+}
+
+/** A body-grip that hangs or stands under a pole or behind what makes the animal dive. @param pole the step that brings it over at the end of the deeper way */
+export function underPole(at: AtWork, own: { before: Step[]; place: string; pole: Step; sides: string; draw: string }): Order[] {
+  return byDepth(
+    at,
+    [
+      ...own.before,
+      setGrip(at),
+      { do: `${own.place}; ${own.sides}.` },
+      own.pole,
+      feelSwing,
+      hooksOff(at, `${STANDING}, from behind`),
+      feelSwing,
+    ],
+    [
+      ...own.before,
+      { do: `${own.sides.charAt(0).toUpperCase()}${own.sides.slice(1)}; the pole with its grass tied to one bank and moored aside.` },
+      setGrip(at),
+      downAndUp,
+      hooksOff(at, 'at the surface'),
+      { do: 'Press it down by the coil ends or the top of its stand.' },
+      { do: own.draw },
+      feelSwing,
+    ],
+  );
+}
+
+/** A body-grip in a cut, on a trail or on a face: all that needs fingers first, hooks last. */
+export const onItsGround = (at: AtWork, before: Step[], around: Step[]): Order[] =>
+  always(...before, setGrip(at), ...around, feelSwing, hooksOff(at, 'once all is in place'), feelSwing);
+
+/** How the catch of a foothold is held: what is put in before the trap. */
+function holdFirst({ choices }: AtWork): Step {
+  if (choices.hold === 'live')
+    return once('Anchor the tether where land and water are both in its reach and nothing is there to wrap round.');
+  if (choices.hold === 'tangle') return once('Push the tangle pole in at its depth and tie the cable to it.', WADING);
+  if (choices.hold === 'bag')
+    return once('Fill the bag, sink it in deep water with its cable tied, and lay the cable to the trap.', WADING);
+  return once('Deep end first, then the bank stake; the lock stays at the bank end.', WADING);
+}
+
+/** The last touch of a foothold, how it is carried, tried and covered. */
+export const bedded = (where: string, scent = false): Step[] => [
+  { do: 'Cock it aside on firm ground, setters at hand, loose jaw up.', caution: LEVERS },
+  { do: 'Set dog and pan: the finger comes from under the loose jaw, never across the jaws.', lastReach: true },
+  { do: `Carry it with hands under and outside the jaws and lay it in ${where}, loose jaw to the middle of the approach.` },
+  { do: 'Press on its springs with a stick: one that rocks is fired with the stick, the bed packed anew, and it is cocked again.' },
+  { do: scent ? 'Cover it with a stick; scent on a stick, from the bank.' : 'Cover it with a stick.' },
+];
+
+/** A foothold at its place. @param own what is built, baited and closed before the trap is cocked */
+export const footholdOrder = (at: AtWork, own: Step[], where: string, scent = false): Order[] =>
+  always(holdFirst(at), ...own, ...bedded(where, scent));
+
+/** A foothold that holds by its own chain. */
+export const chainedOrder = (own: Step[], where: string, after: Step[] = []): Order[] => always(...own, ...bedded(where), ...after);
+
+/** A loop: anchor before it is opened, everything round it before its last touch. */
+export const loopOrder = (around: Step[], where: string, after: Step[] = []): Order[] =>
+  always(
+    once('Anchor the tail; the loop is still closed.'),
+    ...around,
+    { do: 'Load the cable behind the lock and open the loop.' },
+    { do: `Hang it ${where}: the last touch of the loop.`, lastReach: true },
+    {
+      do: 'Nudge the support: only the loop may move. If it shut, load and hang it again.',
+      caution: 'The loop closes on a finger too.',
+    },
+    ...after,
+  );

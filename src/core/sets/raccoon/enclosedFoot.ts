@@ -7,6 +7,8 @@ import { flat } from '../pieces/ground';
 import { stakeFinding } from '../pieces/hold';
 import { bait } from '../pieces/scent';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { once } from '../pieces/steps';
+import { always } from '../order';
 
 const numbers = {
   overWater: practised('Ground over the water', 'where it stands', 6, [0, 60], -1),
@@ -99,9 +101,11 @@ export const enclosedFoot: SetType = {
       bait({ x: 0, y: off, z: land + inches(2), what: 'sweet bait', height: inches(2), wide: inches(1.4) }),
     );
   },
-  steps: [
-    { do: 'Drive the stake beside the trail, through the swivel.' },
-    { do: 'Bait at the bottom of the tube.' },
-    { do: 'Set the trigger and cover the mouth with a leaf.', lastReach: true, caution: 'Fingers out of the tube from here.' },
-  ],
+  orders: () =>
+    always(
+      once('Drive the stake beside the trail, through the swivel.'),
+      { do: 'Bait at the bottom of the tube, under the trigger.' },
+      { do: 'Set the trigger.', lastReach: true, caution: 'No finger in the tube from here.' },
+      { do: 'Cover the mouth with a leaf, with a stick.' },
+    ),
 };

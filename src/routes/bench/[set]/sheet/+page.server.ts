@@ -1,8 +1,9 @@
 import { redirect } from '@sveltejs/kit';
 import { cutAndCarry } from '#core/gear/carry';
 import { armingCheck } from '#core/sets/arming';
-import { remakeSteps } from '#core/sets/remake';
-import { setTypeOf } from '#core/sets/catalogue';
+import { atWork } from '#core/sets/order';
+import { remakeOrders } from '#core/sets/remake';
+import { placeOf } from '#core/sets/standing';
 import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
@@ -17,6 +18,10 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   const { season, set, station, type, setting, then, devices, design } = await oneSet(locals, params.set);
   const { system } = locals.who.person;
   const levels = season.levels[station.water]?.known ?? {};
+  const again = url.searchParams.get('as') === 'remake';
+  const seen = type.seen !== null && setting.numbers[type.seen] !== undefined;
+  const place = placeOf(station, season.follows[station.id] ?? null);
+  const work = atWork({ choices: setting.choices, devices, then, place }, design, seen || setting.numbers.depth !== undefined);
   const numbers = Object.entries(type.numbers).flatMap(([key, spec]) => {
     const value = setting.numbers[key];
     return value === undefined
@@ -44,8 +49,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     carry: cutAndCarry(design, type.tools),
     poles: design.parts.flatMap((p) => (p.marks ? [{ id: p.id, what: p.stock ?? p.id, length: p.height, marks: p.marks }] : [])),
     arming: armingCheck(type, devices, setting.choices),
-    remake: remakeSteps(setTypeOf(set.type)),
-    again: url.searchParams.get('as') === 'remake',
+    work,
+    orders: again ? remakeOrders(type, work) : type.orders(work),
+    again,
     entry: newId(),
     saved: url.searchParams.has('saved'),
   };

@@ -17,7 +17,6 @@
   const system = $derived(data.who?.person.system ?? 'us');
   const type = $derived(setTypeOf(data.type));
   const name = $derived(`${data.set.number} ${data.set.name}`);
-  const steps = $derived(data.again ? data.remake : type.steps);
 </script>
 
 <svelte:head><title>{data.again ? 'Remake' : 'Sheet'} {name} · Bench · Zaprud</title></svelte:head>
@@ -60,7 +59,7 @@
   </div>
   {#if data.numbers.length > 0}<p>{data.numbers.map((n) => `${n.label} ${n.text}`).join('; ')}.</p>{/if}
 
-  <Steps {type} {steps} {system} large />
+  <Steps device={data.work.device} orders={data.orders} {system} large />
   <h2>Arming check, at the end</h2>
   {#each data.arming as group (group.position)}
     <p class="caution">{group.caution}</p>

@@ -4,7 +4,8 @@
   import { setTypeOf } from '#core/sets/catalogue';
   import { bearersText, needTexts } from '#core/sets/describe';
   import { rangeText } from '#core/sets/ranges';
-  import { remakeSteps } from '#core/sets/remake';
+  import { atWorkUsually } from '#core/sets/order';
+  import { remakeOrders } from '#core/sets/remake';
   import { sampleDesign } from '#core/sets/sample';
   import { monthsText, usualText } from '#core/sets/search';
   import { printLength } from '#core/units/length';
@@ -19,6 +20,7 @@
   const system = $derived(data.who?.person.system ?? 'us');
   const design = $derived(sampleDesign(type, undefined, system));
   const numbers = $derived(Object.entries(type.numbers));
+  const work = $derived(atWorkUsually(type));
 </script>
 
 <svelte:head><title>{type.name} · Bench · Zaprud</title></svelte:head>
@@ -74,9 +76,9 @@
       <dd><CarryList items={cutAndCarry(design, type.tools)} {system} /></dd>
     </dl>
     <h2 class="mt-4">In this order</h2>
-    <Steps {type} steps={type.steps} {system} />
+    <Steps device={work.device} orders={type.orders(work)} {system} />
     <h2 class="mt-4">At a remake</h2>
-    <Steps {type} steps={remakeSteps(type)} {system} />
+    <Steps device={work.device} orders={remakeOrders(type, work)} {system} />
     <h2 class="mt-4">Its numbers</h2>
     <table class="plain-table">
       <thead><tr><th scope="col">Number</th><th scope="col">Default</th><th scope="col">Rests on</th><th scope="col">Range</th></tr></thead>
