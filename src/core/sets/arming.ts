@@ -1,5 +1,5 @@
 import { CLASS_WORDS, needsSetter, type DeviceClass } from '../devices/sizes';
-import type { Step } from './order';
+import type { Step } from './work';
 import type { FilledPosition, SetType } from './setType';
 
 /** A question that must be answered before a set is live, at placing and at every remake. */

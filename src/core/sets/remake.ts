@@ -1,5 +1,5 @@
 import type { DeviceClass } from '../devices/sizes';
-import type { AtWork, Order, Step } from './order';
+import type { AtWork, Order, Step } from './work';
 import type { SetType } from './setType';
 
 /** A trap that is armed is made harmless before any hand comes near. */

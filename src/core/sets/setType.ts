@@ -6,7 +6,7 @@ import type { Known } from '../water/levels';
 import type { Follows } from '../water/ownLevel';
 import type { Design } from './design';
 import type { ChoiceKey, NumberKey } from './keys';
-import type { AtWork, Order } from './order';
+import type { AtWork, Order } from './work';
 import type { Origin } from '../water/need';
 import type { BreakShape } from '../water/outflow';
 

@@ -3,7 +3,7 @@
   import type { System } from '#core/units/factors';
   import { inWords } from '#core/units/inWords';
   import type { DeviceClass } from '#core/devices/sizes';
-  import type { Order } from '#core/sets/order';
+  import type { Order } from '#core/sets/work';
 
   /** The work in the order of hands, twice where a depth decides that nobody measured: the last moment of reach, and what every later one keeps hands away from. */
   let {

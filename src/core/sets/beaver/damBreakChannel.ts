@@ -11,7 +11,8 @@ import { depthMarks, gripMarks } from '../pieces/grip';
 import { tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
 import { FLOODS, STANDING, feelSwing, hooksOff, loopOrder, once, setGrip } from '../pieces/steps';
-import { byDepth, type Step } from '../order';
+import { byDepth } from '../order';
+import type { Step } from '../work';
 
 const CHANNEL: Step[] = [
   once('Find the channel with a stick: the shelf, then the drop. Clear old sticks.', FLOODS),

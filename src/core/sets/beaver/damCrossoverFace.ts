@@ -7,7 +7,8 @@ import { assemble, NOTHING, upright, type Piece } from '../design';
 import { tie, tieNumber } from '../pieces/hold';
 import { levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
 import { OVER_PLACE, STANDING, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
-import { byDepth, type Step } from '../order';
+import { byDepth } from '../order';
+import type { Step } from '../work';
 
 const FACE: Step[] = [
   once('Look at the gap from below; find the firm clear channel at the foot, otherwise the tight place below the crest.'),

@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
 import { ICE_CAUTION } from '../../scouting/lodge';
-import type { Step } from '../order';
+import type { Step } from '../work';
 import { once } from '../pieces/steps';
 import type { Laying, NumberSpec } from '../setType';
 

@@ -1,4 +1,5 @@
-import { always, byDepth, type AtWork, type Order, type Step } from '../order';
+import { always, byDepth } from '../order';
+import type { AtWork, Order, Step } from '../work';
 
 /** Steps that many types share, with their caution, and the orders that are put together from them. */
 
