@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
-import { bearing, BEARING_TABLE, firstDays, goldLoad, ICE_CAUTION } from '#core/ice/bearing';
+import { bearing, BEARING_TABLE, firstDays, ICE_CAUTION, iceShort, iceStanding } from '#core/ice/bearing';
 import { alphaOf, freeboard, grown, growthOf, iceAt, iceCourse, ICE_WATERS, placeFactor, thawed } from '#core/ice/growth';
 import { holdsPole, newIce, safetyPole } from '#core/ice/hole';
 import { hangingClearance, hangingWire, loopSpan, poleMarks, shortBy, wireToCut, type PolePlan } from '#core/ice/pole';
@@ -165,7 +165,6 @@ describe('a hanging trap', () => {
 });
 
 describe('bearing', () => {
-  it('10 cm carry 350 kg by Gold (1971, from memory)', () => near(goldLoad(0.1), 350, 1e-9));
   it('asks 4, 5, 8 and 12 in of clear ice (common agency table, from memory), of white ice double', () => {
     assert.deepEqual(
       BEARING_TABLE.map((r) => Math.round(r.clear / INCH)),
@@ -186,6 +185,33 @@ describe('bearing', () => {
         assert.doesNotMatch(said, /safe/i);
       }),
     ));
+  it('names no load that a sheet would carry', () => {
+    for (const ice of [0.05, 0.1, 0.3]) assert.doesNotMatch(bearing(ice, false, 0, 'us').sentence, /lb|kg|carr|holds/);
+    assert.match(bearing(0.05, false, 0, 'us').sentence, /the table asks 4 in for one person on foot: 2 in short/);
+    assert.match(bearing(0.2, true, 0, 'us').sentence, /8 in for one person on foot: .*(short|no promise)/);
+  });
+  it('says of standing what is short, whom to ask, and never that it can be done (F11)', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.boolean(),
+        fc.option(fc.double({ min: 0, max: 0.5, noNaN: true })),
+        fc.constantFrom('us' as const, 'metric' as const),
+        (thin, white, fell, system) => {
+          const here = { thin, white, fell };
+          const said = iceStanding(here, system);
+          assert.doesNotMatch(said.replace('no ice is safe', ''), /safe|can be stood|wadable|fine|holds/i);
+          assert.equal(/Stay off\.$/.test(said), iceShort(here));
+          if (!iceShort(here)) assert.match(said, /Ask someone who did/);
+        },
+      ),
+    ));
+  it('white ice is asked for double, and a sheet over fallen water for nothing but to stay off', () => {
+    assert.equal(iceShort({ thin: 0.15, white: false, fell: 0 }), false);
+    assert.equal(iceShort({ thin: 0.15, white: true, fell: 0 }), true);
+    assert.equal(iceShort({ thin: 0.5, white: false, fell: 0.2 }), true);
+    assert.match(iceStanding({ thin: 0.5, white: false, fell: 0.2 }, 'us'), /hang hollow\. Stay off/);
+  });
   it('the caution says that none is', () => assert.match(ICE_CAUTION, /^No ice is safe/));
   it('a first day is a range between the thick and the thin end, or not at all', () => {
     const course = [0, 1, 2, 3].map((n) => ({ at: n * DAY, low: n * 0.02, high: n * 0.05 }));

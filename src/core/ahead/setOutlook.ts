@@ -19,7 +19,8 @@ import { widthAt } from '../water/pondForecast';
 import { halfGone } from '../water/streamForecast';
 import { surfaceAt } from '../water/ownLevel';
 import { deviceState, roomBelow, type DeviceState, type Water } from '../water/state';
-import type { Sheet } from '../ice/sheets';
+import { iceStanding } from '../ice/bearing';
+import { iceHere, type Sheet } from '../ice/sheets';
 import { frameOf, type Facts, type Reader } from './facts';
 import type { MovingAll } from './moving';
 import { AHEAD, shapeOf, type Outlook } from './ponds';
@@ -196,7 +197,7 @@ function speedAt(view: SetView, open: Opening[], levels: Water): number | null {
   return flow === 0 || depth <= 0.05 ? null : flow / (width * depth);
 }
 
-/** Whether the place of a set can be waded now, at its check, and from when again; null where bed or forecast are not known. */
+/** Whether the place of a set can be waded now, at its check, and from when again; under ice what the ice says instead. Null where bed or forecast are not known. */
 export function standingOf(
   view: Pick<SetView, 'station' | 'follows' | 'deadline'>,
   moving: MovingAll,
@@ -204,6 +205,8 @@ export function standingOf(
   reader: Reader,
 ): Ahead | null {
   const { station, follows } = view;
+  const ice = iceHere(station, season.sheets[station.water], season.ice, reader.now);
+  if (ice) return { now: false, atCheck: false, surely: false, again: null, sentence: iceStanding(ice, reader.who.person.system) };
   const course = moving.waters[station.water]?.[station.surface === 'tail' ? 'tail' : 'pond'];
   const bed = bedOf(station);
   if (!course || bed === null) return null;

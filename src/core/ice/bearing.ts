@@ -13,9 +13,6 @@ export const BEARING_TABLE = [
   { load: 'a truck', clear: 12 * INCH },
 ] as const;
 
-/** What clear ice carries, kg: `P = 3.5·h²`, h in cm. @source Gold (1971), from memory; 10 cm gives 350 kg */
-export const goldLoad = (ice: number): number => 3.5 * (ice * 100) ** 2;
-
 /** A sheet hangs hollow when the water fell by this much under it since it froze over, m. [practice] */
 export const HOLLOW = 0.05;
 
@@ -52,13 +49,39 @@ export function bearing(ice: number, white: boolean, fell: number, system: Syste
             : `${printLength(asks - ice, system)} short`,
     };
   });
-  const load = goldLoad(white ? ice / 2 : ice);
-  const heavy = system === 'us' ? `${Math.round(load / 0.45359237)} lb` : `${Math.round(load)} kg`;
+  const short = clearAsked(white) - ice;
+  const against = short > INCH / 8 ? `${printLength(short, system)} short` : 'reached, which is no promise';
   return {
     hollow: false,
     rows,
-    sentence: `At the thinnest that may be there, ${printLength(ice, system)}${white ? ' of white ice' : ''}, Gold's relation gives ${heavy} standing still (1971, from memory).`,
+    sentence: `At the thinnest that may be there ${printLength(ice, system)}${white ? ' of white ice' : ''}; the table asks ${printLength(clearAsked(white), system)} for one person on foot: ${against}.`,
   };
+}
+
+/** Clear ice that the table asks for one person on foot, m; double for white ice. */
+const clearAsked = (white: boolean): number => BEARING_TABLE[0].clear * (white ? 2 : 1);
+
+/** What is known of the ice where somebody wants to stand. */
+export interface IceHere {
+  /** the thinnest that may be there, m */
+  thin: number;
+  white: boolean;
+  /** how far the water fell since it froze over, m; null where it was not read */
+  fell: number | null;
+}
+
+/** Whether the thinnest that may be there is under the table's figure for one person, or the sheet may hang hollow. */
+export const iceShort = ({ thin, white, fell }: IceHere): boolean => (fell !== null && fell > HOLLOW) || thin < clearAsked(white);
+
+/** What is said instead of wading where ice is: the shortfall against the table with its caution, or whom to ask. Never that it can be stood on. */
+export function iceStanding({ thin, white, fell }: IceHere, system: System): string {
+  if (fell !== null && fell > HOLLOW)
+    return `Ice, and the water fell ${printLength(fell, system)} since it froze over: it may hang hollow. Stay off.`;
+  const asked = clearAsked(white);
+  const kind = white ? 'white ice' : 'ice';
+  if (thin < asked)
+    return `Ice: maybe only ${printLength(thin, system)}, ${printLength(asked - thin, system)} short of the ${printLength(asked, system)} of ${kind} that the table asks for one person. Stay off.`;
+  return `Ice: ${printLength(thin, system)} at the thinnest by the course, nobody measured just here. Ask someone who did, and measure before every step: no ice is safe.`;
 }
 
 /** Days from now after which the thickest and the thinnest course reach a thickness; null where one does not. Shown only as a range. */

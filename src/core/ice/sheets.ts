@@ -5,6 +5,7 @@ import type { Station } from '../stations/placed';
 import type { Moment, Surfaces } from '../water/levelAt';
 import type { WaterBody } from '../water/placed';
 import type { WeatherHour } from '../weather/hours';
+import type { IceHere } from './bearing';
 
 const DAY = 86_400_000;
 /** How far a sheet is grown ahead, ms. */
@@ -65,8 +66,20 @@ export function sheetsOf(
   return sheets;
 }
 
+/** The ice where somebody wants to stand; null where the water there is open, or nothing was seen of it. */
+export function iceHere(
+  station: Pick<Station, 'id' | 'kind' | 'measures' | 'surface'>,
+  sheet: Sheet | undefined,
+  seen: readonly Ice[],
+  now: Date,
+): IceHere | null {
+  const ice = sheet && station.surface === 'pond' ? iceAt(sheet.course, now.getTime()) : null;
+  if (!sheet || !ice || ice.high < 0.005) return null;
+  return { thin: ice.low * factorAt(station, sheet, seen).factor, white: sheet.last.white, fell: sheet.fell };
+}
+
 /** The sheet over a place now, against the open one: its own measurement, else by its kind. */
-export function factorAt(station: Station, sheet: Sheet | undefined, seen: readonly Ice[]) {
+export function factorAt(station: Pick<Station, 'id' | 'kind' | 'measures'>, sheet: Sheet | undefined, seen: readonly Ice[]) {
   const own = sheet && seen.filter((i) => i.station === station.id && i.seen === 'measured' && i.at >= sheet.frozen).at(-1);
   const open = own && sheet ? iceAt(sheet.course, Date.parse(own.at)) : null;
   const feeds = latest(station.measures, 'feeds')?.value === 1;

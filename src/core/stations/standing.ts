@@ -1,3 +1,4 @@
+import { iceShort, iceStanding, type IceHere } from '../ice/bearing';
 import type { System } from '../units/factors';
 import { inches } from '../units/factors';
 import { TYPICAL_BODY } from '../units/bodyGauge';
@@ -27,8 +28,22 @@ export const standerOf = (measures: Gauge): Stander => ({
  *
  * @param depth water there now, m; null when not known
  * @param sink how far a boot sinks, m; null when not measured
+ * @param ice what is known of the ice there: it speaks instead of the water
  */
-export function standingAt(depth: number | null, sink: number | null, { waders, knee, own }: Stander, system: System): Told {
+export function standingAt(
+  { depth, sink, ice = null }: { depth: number | null; sink: number | null; ice?: IceHere | null },
+  { waders, knee, own }: Stander,
+  system: System,
+): Told {
+  if (ice)
+    return {
+      id: 'standing',
+      about: 'Ice',
+      origin: 'published',
+      verdict: iceShort(ice) ? 'fails' : 'unknown',
+      figure: printLength(ice.thin, system),
+      sentence: iceStanding(ice, system),
+    };
   const base = { id: 'standing', about: 'Wading', origin: own ? ('yours' as const) : ('practice' as const) };
   const print = (metres: number): string => printLength(metres, system);
   if (sink !== null && sink > knee)

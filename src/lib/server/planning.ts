@@ -2,6 +2,7 @@ import type { Station } from '#core/stations/placed';
 import { SPECIES, type Species } from '#core/animals/species';
 import { latest } from '#core/stations/measures';
 import { standerOf, standingAt } from '#core/stations/standing';
+import { iceHere } from '#core/ice/sheets';
 import { minutesOf } from '#core/planning/minutes';
 import { planOf, planSentence, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
 import { suggestionsFor } from '#core/planning/suggest';
@@ -184,12 +185,14 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   };
 }
 
-function barredOf({ who }: App.Locals, season: Season, s: Station, leave: [number, number][][]): string | null {
+function barredOf({ who, now }: App.Locals, season: Season, s: Station, leave: [number, number][][]): string | null {
   const outside = s.lat === null || s.lon === null ? null : outsideSentence(stationName(s), [s.lon, s.lat], leave);
   if (outside) return outside;
   const level = season.levels[s.water]?.known[s.surface];
   const depth = s.bed && level !== undefined ? level - (s.bed.level - s.bed.depth) : null;
-  const standing = standingAt(depth, latest(s.measures, 'sink')?.value ?? null, standerOf(who.person.measures), who.person.system);
+  const sink = latest(s.measures, 'sink')?.value ?? null;
+  const ice = iceHere(s, season.sheets[s.water], season.ice, now);
+  const standing = standingAt({ depth, sink, ice }, standerOf(who.person.measures), who.person.system);
   return standing.verdict === 'fails' ? standing.sentence : null;
 }
 

@@ -7,6 +7,7 @@ import { latest, MEASURES } from '#core/stations/measures';
 import { printMeasure } from '#core/stations/measureText';
 import { depthAt, relationOf, type DepthReading } from '#core/stations/relation';
 import { standerOf, standingAt } from '#core/stations/standing';
+import { iceHere } from '#core/ice/sheets';
 import { dayText, toField, whenText, wholeMinute } from '#core/time/localTime';
 import { bedOf } from '#core/stations/placed';
 import { levelText } from '#core/units/frame';
@@ -49,7 +50,15 @@ export const load: PageServerLoad = async ({ locals, params }) => {
         : still > 0
           ? `${printLength(still, system)} of water now.`
           : `Dry by ${printLength(-still, system)} now.`,
-    standing: standingAt(here, latest(station.measures, 'sink')?.value ?? null, standerOf(measures), system),
+    standing: standingAt(
+      {
+        depth: here,
+        sink: latest(station.measures, 'sink')?.value ?? null,
+        ice: iceHere(station, season.sheets[water.id], season.ice, now),
+      },
+      standerOf(measures),
+      system,
+    ),
     standingAhead:
       standingOf({ station, follows: season.follows[station.id] ?? null, deadline: null }, movingOf(season, locals.now), season, locals)
         ?.sentence ?? '',
