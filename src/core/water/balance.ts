@@ -78,13 +78,24 @@ function widened({ shape, widens }: OpenBreak, time: number): BreakShape {
   return shape.kind === 'V' ? { kind: 'trapezoid', width: more, side: shape.side } : { ...shape, width: shape.width + more };
 }
 
+/** A pond and its tailwater that differ by less than this are all but one surface, m: the flow between them eases off evenly, and does not chatter. */
+const ONE_SURFACE = 0.001;
+
+/** A flow under a head, eased where the tailwater all but reaches it. */
+function eased(flow: (head: number) => number, head: number, tail: number): number {
+  const over = head - tail;
+  return tail > 0 && over > 0 && over < ONE_SURFACE ? (flow(tail + ONE_SURFACE) * over) / ONE_SURFACE : flow(head);
+}
+
 /** What runs out of a pond at a level, m³/s; `middle` tells which breaks are open on the way to the next stop. */
 function outflowAt(model: PondModel, level: number, time: number, middle: number): number {
   let flow = model.seepage;
   for (const b of model.breaks)
-    if (middle >= b.from && middle < b.to)
-      flow += breakFlow(b.widens ? widened(b, time) : b.shape, level - b.sill, model.tail - b.sill, b.cd);
-  for (const p of model.pipes) flow += pipeFlow(p, level - p.sill, model.tail - p.sill);
+    if (middle >= b.from && middle < b.to) {
+      const [shape, tail] = [b.widens ? widened(b, time) : b.shape, model.tail - b.sill];
+      flow += eased((head) => breakFlow(shape, head, tail, b.cd), level - b.sill, tail);
+    }
+  for (const p of model.pipes) flow += eased((head) => pipeFlow(p, head, model.tail - p.sill), level - p.sill, model.tail - p.sill);
   if (model.crest && level > model.crest.level)
     flow += breakFlow({ kind: 'rectangle', width: model.crest.length }, level - model.crest.level, model.tail - model.crest.level);
   return flow;
@@ -125,21 +136,25 @@ export function pondCourse(model: PondModel, start: number, hours: number, every
   for (const stop of events) {
     const middle = (time + stop) / 2;
     const rain = (model.rain ?? []).reduce((sum, r) => sum + (middle >= r.from && middle < r.to ? r.flow : 0), 0);
-    const solver = new Solver(2);
+    const solver = new Solver(1);
     solver.denseOutput = true;
-    solver.absoluteTolerance = [allowed, allowed * area(model.area, level)];
-    solver.relativeTolerance = [0, 0];
+    solver.absoluteTolerance = allowed;
+    solver.relativeTolerance = 0;
     solver.initialStepSize = Math.min(60, stop - time);
-    const changes = (at: number, [l = NaN]: number[]): number[] => {
-      const flow = outflowAt(model, l, at, middle);
-      return [(model.inflow + rain - flow) / area(model.area, l), flow];
-    };
-    const { y } = solver.solve(changes, time, [level, out], stop, (_, from, to, __, dense) => {
-      for (; dense && next > from && next <= to && next < stop; next += every)
-        points.push({ at: next, level: dense(0, next), out: dense(1, next) });
+    const [since, from, before, come] = [time, level, out, model.inflow + rain];
+    const rises = (at: number, [l = NaN]: number[]): number[] => [(come - outflowAt(model, l, at, middle)) / area(model.area, l)];
+    // what ran out is what came in less what is stored: summed up beside the level it would drift where a drowned break all but stops
+    const outAt = (at: number, l: number): number => before + come * (at - since) - volumeBetween(model.area, from, l);
+    const { y, outcome } = solver.solve(rises, time, [level], stop, (_, begun, to, __, dense) => {
+      for (; dense && next > begun && next <= to && next < stop; next += every) {
+        const l = dense(0, next);
+        points.push({ at: next, level: l, out: outAt(next, l) });
+      }
     });
-    [level = NaN, out = NaN] = y;
+    [level = NaN] = y;
+    out = outAt(stop, level);
     if (Number.isNaN(level)) throw new RangeError('the water balance was given something that is not a number');
+    if (outcome !== 0) throw new RangeError('the water balance did not come to its end');
     time = stop;
     if (next === stop) next += every;
     points.push({ at: stop, level, out });

@@ -11,5 +11,5 @@ export class Solver {
     y: number[],
     end: number,
     out?: (nth: number, from: number, to: number, y: number[], dense?: (component: number, x: number) => number) => boolean | void,
-  ): { y: number[] };
+  ): { y: number[]; /** 0 when it came to the end */ outcome: number };
 }
