@@ -26,6 +26,7 @@ export const MEASURED: Record<string, Partial<Record<MeasureId, number>>> = {
   lodge: { across: 168, overWater: 21, runs: 2, sink: 9 },
   dam: { crestLength: 1400, crestHeight: 38, head: 32, channelOff: 30, channelDepth: 20 },
   face: { width: 22, overPond: 6, overTail: 38, footClear: 1 },
+  upinlet: { feeds: 1 },
   uplodge: { across: 180, overWater: 38, runs: 2, sink: 4 },
   uppile: { extent: 60, shows: 4 },
   updam: { crestLength: 4200, crestHeight: 30, head: 22 },

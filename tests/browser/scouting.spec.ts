@@ -112,19 +112,21 @@ test('the plan: worked out, answered for 40 minutes and 8 traps, a place taken, 
   await page.getByLabel('Minutes I have').fill('40');
   await page.getByLabel('Traps').fill('8');
   await page.getByRole('button', { name: 'Calculate' }).click();
-  await expect(page.getByText(/^In 40 minutes with 8 traps: set \d, in this order: 81 low lodge run/)).toBeVisible();
-  const first = page.getByRole('listitem').filter({ hasText: '81 low lodge run' });
+  await expect(page.getByText(/^In 40 minutes with 8 traps: set \d, in this order: 92 sluice corner, 73 lane bridge/)).toBeVisible();
+  // a frozen place is no place to be sent to while its ice is short of the table
+  await expect(page.getByText(/^Ice: maybe only .* short of the 4 in of ice .* Stay off\.$/).first()).toBeVisible();
+  const first = page.getByRole('listitem').filter({ hasText: '92 sluice corner' }).first();
   await first.getByText('Take it into the plan').click();
   await first.getByLabel('To do').selectOption('prepared for the date');
   await first.getByLabel('Opening date').fill('2026-12-05');
-  await first.getByRole('button', { name: 'Save 81 low lodge run' }).click();
-  await expect(page.getByText('low lodge run: saved to the plan and the book.')).toBeVisible();
+  await first.getByRole('button', { name: 'Save 92 sluice corner' }).click();
+  await expect(page.getByText('sluice corner: saved to the plan and the book.')).toBeVisible();
   await expect(page.getByText(/^In 40 minutes with 8 traps/)).toBeVisible();
-  await expect(page.getByRole('link', { name: /low lodge run: Lodge run, prepared for 2026-12-05/ })).toBeVisible();
-  const second = page.getByRole('listitem').filter({ hasText: '82 sunk pile' }).first();
+  await expect(page.getByRole('link', { name: /sluice corner: .*, prepared for 2026-12-05/ })).toBeVisible();
+  const second = page.getByRole('listitem').filter({ hasText: '73 lane bridge' }).first();
   await second.getByText('Take it into the plan').click();
   await second.getByLabel('To do').selectOption('left unset');
-  await second.getByRole('button', { name: 'Save 82 sunk pile' }).click();
+  await second.getByRole('button', { name: 'Save 73 lane bridge' }).click();
   await expect(page.getByText(/Say why it is left unset/)).toBeVisible();
   await page.getByRole('link', { name: 'Printed sheet' }).click();
   await page.emulateMedia({ media: 'print' });

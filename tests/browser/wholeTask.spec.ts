@@ -100,7 +100,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await expect(page.getByLabel('Weight')).toHaveValue('44 lb');
     for (const question of [
       'Both safety hooks off?',
-      'Trigger wires inside the jaws?',
+      'Trigger wires bent as meant, and free to move?',
       'Dog hangs free, not against wall or mud?',
       'Stand the right way up?',
       'Nothing in the swing of the jaws, felt with a stick?',

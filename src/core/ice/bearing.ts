@@ -80,7 +80,7 @@ export function iceStanding({ thin, white, fell }: IceHere, system: System): str
   const asked = clearAsked(white);
   const kind = white ? 'white ice' : 'ice';
   if (thin < asked)
-    return `Ice: maybe only ${printLength(thin, system)}, ${printLength(asked - thin, system)} short of the ${printLength(asked, system)} of ${kind} that the table asks for one person. Stay off.`;
+    return `Ice: maybe only ${printLength(thin, system)}, ${asked - thin < INCH / 8 ? 'just under' : `${printLength(asked - thin, system)} short of`} the ${printLength(asked, system)} of ${kind} that the table asks for one person. Stay off.`;
   return `Ice: ${printLength(thin, system)} at the thinnest by the course, nobody measured just here. Ask someone who did, and measure before every step: no ice is safe.`;
 }
 

@@ -1,6 +1,9 @@
 import { notArmedSentence, unanswered } from '#core/sets/arming';
 import { CLASS_WORDS } from '#core/devices/sizes';
-import { settingAt } from '#core/sets/standing';
+import { againstLive } from '#core/sets/fit';
+import { layOut, placeOf, settingAt } from '#core/sets/standing';
+import type { System } from '#core/units/factors';
+import { tell } from '#core/words/finding';
 import { numberFaults } from '#core/sets/ranges';
 import type { FilledPosition, SetType } from '#core/sets/setType';
 import type { Device, Draft, Setting, Stay, TrapSet } from '#core/record/kinds';
@@ -21,6 +24,8 @@ export interface BenchWrite {
   /** the break that was opened for it */
   opening: Draft<'opening'> | null;
   at: Date;
+  /** why it went live although something speaks against it; empty where nothing does */
+  reason: string;
 }
 
 interface Place {
@@ -31,6 +36,7 @@ interface Place {
   before: Written<TrapSet> | undefined;
   now: Date;
   by: string;
+  system: System;
 }
 
 /** The numbers of a set as its type asks for them; an empty field is left out and the type's default stands. */
@@ -100,9 +106,12 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
   const same = held && sameSetting(held, numbers, choices) && before?.state === state;
   const setting: Setting = same ? held : { id: idBeside(entry, 'setting'), at: at.toISOString(), numbers, choices };
   const remade = state === 'live' && (!same || changedDevices(before, devices));
+  const reason = remade ? await despite(read, place, at, { numbers, choices, devices }) : '';
+  if (!read.ok()) return null;
   return {
     at,
     before,
+    reason,
     readings,
     opening,
     set: {
@@ -131,6 +140,31 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
       note: read.text('note'),
     },
   };
+}
+
+/** What fails at the heights and choices of a set that goes live: what cannot be built is refused at its field, what is doubtful wants a reason. */
+async function despite(
+  read: Reader,
+  { season, station, type, system }: Place,
+  at: Date,
+  made: { numbers: Record<string, number>; choices: Record<string, string>; devices: Record<string, Device> },
+): Promise<string> {
+  const { water, surface } = station;
+  const surfaces = await surfacesAt(season.gauges, [{ water, surface, at }]);
+  const level = read.length('level');
+  const known = surfaces.at(water, surface, at);
+  const here = level === undefined ? (known.how === 'unknown' ? 0 : known.level) : surfaces.elevation(water, surface, at, level);
+  const laid = { ...made, then: { [surface]: here }, place: placeOf(station, season.follows[station.id] ?? null) };
+  const { impossible, doubtful } = againstLive(layOut(type, laid, system).findings);
+  for (const finding of impossible) {
+    const field = finding.field && finding.field in type.choices ? `c.${finding.field}` : `n.${finding.field ?? ''}`;
+    read.refuse(finding.field ? field : 'state', `${tell(finding, system).sentence} It cannot go live so; keep it planned, or change it.`);
+  }
+  const reason = read.text('despite').slice(0, 300);
+  const told = doubtful.map((f) => tell(f, system).about.toLowerCase());
+  if (told.length > 0 && reason === '')
+    read.refuse('despite', `This does not work by its own figures: ${told.join(', ')}. Say why it goes live all the same, or change it.`);
+  return told.length > 0 && reason ? `live although it fails by ${told.join(', ')}: ${reason}` : '';
 }
 
 function refuseUnarmed(

@@ -15,11 +15,11 @@ function fieldOf(path: string): string {
 }
 
 /** Writes a set of the bench with the readings taken beside it, all or none; the refusal when the record does not take it. */
-export async function saveBench(read: Reader, { set, before, readings, opening, at }: BenchWrite, { who }: App.Locals) {
+export async function saveBench(read: Reader, { set, before, readings, opening, at, reason }: BenchWrite, { who }: App.Locals) {
   const common = { crew: who.crew, occurredAt: at, by: who.person.id };
   const entries: NewEntry[] = [
     ...readings.map((body): NewEntry => ({ ...common, id: idBeside(body.id, 'entry'), kind: 'reading', body })),
-    { ...common, id: read.text('entry'), kind: 'set', body: set, ...(before ? openedOn(read, before) : {}) },
+    { ...common, id: read.text('entry'), kind: 'set', body: set, reason, ...(before ? openedOn(read, before) : {}) },
     ...(opening ? [{ ...common, id: idBeside(opening.id, 'entry'), kind: 'opening' as const, body: opening }] : []),
   ];
   const result = await attempt(read, () => record(db(), ...entries), fieldOf);

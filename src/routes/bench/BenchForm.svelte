@@ -4,6 +4,7 @@
   import type { System } from '#core/units/factors';
   import type { BenchData } from '$lib/server/benchData';
   import Steps from '$lib/ui/Steps.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
@@ -77,6 +78,15 @@
     />
     <Arming groups={it.arming} {kept} state={it.fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live'} />
     {#if bench.opens && it.fields.state === 'live'}<BreakFields opens={bench.opens} {kept} />{/if}
+    {#if it.fields.state === 'live' && (it.doubtful.length > 0 || kept?.errors?.despite)}
+      <TextField
+        label="It goes live all the same, because"
+        name="despite"
+        value={typed(kept, 'despite')}
+        error={kept?.errors?.despite}
+        help="it fails by: {it.doubtful.join(', ')}"
+      />
+    {/if}
     <button class="btn btn-primary btn-lg w-full mt-3">{isNew ? 'Save the set' : 'Save the changes'}</button>
     <p class="quiet small mt-2">
       Seasons, devices and places that are allowed are for your rulebook and your agency to say; Zaprud does not.

@@ -3,6 +3,7 @@ import { designScene } from '#core/scene/designScene';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
 import { tell } from '#core/words/finding';
+import { againstLive } from '#core/sets/fit';
 import { atWork } from '#core/sets/order';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
@@ -135,6 +136,10 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     },
     get design() {
       return design;
+    },
+    /** what fails and wants a reason before it goes live */
+    get doubtful() {
+      return againstLive(design.findings).doubtful.map((f) => tell(f, system).about.toLowerCase());
     },
     get atWork() {
       return work;

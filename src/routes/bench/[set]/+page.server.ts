@@ -58,7 +58,15 @@ export const actions: Actions = {
   save: async ({ request, locals, params }) => {
     const { season, set, station, type } = await find(locals, params.set);
     const read = reader(await request.formData(), locals.who);
-    const written = await readBench(read, { season, station, type, before: set, now: locals.now, by: locals.who.person.id });
+    const written = await readBench(read, {
+      season,
+      station,
+      type,
+      before: set,
+      now: locals.now,
+      by: locals.who.person.id,
+      system: locals.who.person.system,
+    });
     if (!written) return refused(read);
     const failure = await saveBench(read, written, locals);
     if (failure) return failure;

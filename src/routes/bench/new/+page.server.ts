@@ -48,7 +48,15 @@ export const actions: Actions = {
   default: async ({ request, locals, url }) => {
     const { season, station, type } = await placeOf(locals, url);
     const read = reader(await request.formData(), locals.who);
-    const written = await readBench(read, { season, station, type, before: undefined, now: locals.now, by: locals.who.person.id });
+    const written = await readBench(read, {
+      season,
+      station,
+      type,
+      before: undefined,
+      now: locals.now,
+      by: locals.who.person.id,
+      system: locals.who.person.system,
+    });
     if (!written) return refused(read);
     const failure = await saveBench(read, written, locals);
     if (failure) return failure;
