@@ -40,6 +40,9 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByLabel('Anchored to what, where').fill('alder root, right');
     for (const question of await page.getByRole('checkbox').all()) await question.check();
     await page.getByRole('button', { name: 'Save the set' }).click();
+    await expect(page.getByText(/does not work by its own figures: under it/)).toBeVisible();
+    await page.getByLabel('It goes live all the same, because').fill('a sunk log closes the space below');
+    await page.getByRole('button', { name: 'Save the set' }).click();
     await expect(page.getByText('Saved to the book.')).toBeVisible();
   });
 

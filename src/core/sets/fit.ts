@@ -14,7 +14,6 @@ const IMPOSSIBLE: readonly FindingId[] = [
   'marksShort',
   'overBed',
   'loopInBed',
-  'largestLoop',
   'tooTall',
   'narrow',
   'slideShort',
