@@ -4,6 +4,7 @@ import { expect, open, test } from './fixture';
 test.use({ story: 'wholeTask' });
 
 test('the main job, once, for real: place, read, check, catch, restart, find it in the book', async ({ page, program }) => {
+  test.setTimeout(150_000);
   await test.step('sets stand by deadline, with what the night did', async () => {
     await open(page, `${program.base}/`);
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Header Pond fell 9¼ in since yesterday 16:45, 41¾ in to 32½ in');
@@ -103,7 +104,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await expect(page.getByLabel('Weight')).toHaveValue('44 lb');
     for (const question of [
       'Both safety hooks off?',
-      'Trigger wires bent as meant, and free to move?',
+      'Trigger wires inside the jaws?',
       'Dog hangs free, not against wall or mud?',
       'Stand the right way up?',
       'Nothing in the swing of the jaws, felt with a stick?',
