@@ -35,15 +35,6 @@ export function standingAt(
   { waders, knee, own }: Stander,
   system: System,
 ): Told {
-  if (ice)
-    return {
-      id: 'standing',
-      about: 'Ice',
-      origin: 'published',
-      verdict: iceShort(ice) ? 'fails' : 'unknown',
-      figure: printLength(ice.thin, system),
-      sentence: iceStanding(ice, system),
-    };
   const base = { id: 'standing', about: 'Wading', origin: own ? ('yours' as const) : ('practice' as const) };
   const print = (metres: number): string => printLength(metres, system);
   if (sink !== null && sink > knee)
@@ -52,6 +43,15 @@ export function standingAt(
       verdict: 'fails',
       figure: `sinks ${print(sink)}`,
       sentence: `Stay out: you sink ${print(sink)}, past the knee.`,
+    };
+  if (ice)
+    return {
+      id: 'standing',
+      about: 'Ice',
+      origin: 'published',
+      verdict: iceShort(ice) ? 'fails' : 'unknown',
+      figure: printLength(ice.thin, system),
+      sentence: iceStanding(ice, system),
     };
   if (depth === null)
     return {
