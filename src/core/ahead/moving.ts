@@ -48,7 +48,7 @@ export interface MovingAll {
   open: Opening[];
 }
 
-/** Courses of every surface of the season that was read within a day, with the weather they rest on; reckoned once a season that was loaded. */
+/** Courses of every surface of the season that was read within a day, with the weather they rest on; computed once a season that was loaded. */
 export function movingOf(season: Facts, now: Date): MovingAll {
   const found = known.get(season.readings) ?? moving(season, now);
   known.set(season.readings, found);

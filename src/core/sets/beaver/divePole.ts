@@ -116,8 +116,6 @@ export const divePole: SetType = {
     underPole(at, {
       before: [once('Drive the two uprights; their tops end under water.', WADING), once('Tie the cable to a tree on the bank.')],
       place: 'Hang it by its springs, top 2 to 3 in under',
-      sides: 'close the sides outside the spring ends',
       pole: { do: 'Tie the pole across, its middle 6½ in or more ahead of the jaws; cut grass over it.' },
-      draw: 'Draw the pole over by its line and tie it on the bank.',
     }),
 };

@@ -86,8 +86,6 @@ export const slideGrip: SetType = {
     underPole(at, {
       before: [once('Feel the bed in front of the toe; clear sticks.', WADING), once('Tie the cable to a tree beside the slide.')],
       place: 'Stand it a foot in front of the toe',
-      sides: 'close the sides outside the spring ends',
       pole: { do: 'Tie the pole over the way, its middle 6½ in or more ahead of the jaws.' },
-      draw: 'Draw the pole over by its line and tie it on the bank.',
     }),
 };

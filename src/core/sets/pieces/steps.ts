@@ -67,13 +67,13 @@ export function onTheBed(at: AtWork, before: Step[], where: string): Order[] {
 }
 
 /** A body-grip that hangs or stands under a pole or behind what makes the animal dive. @param pole the step that brings it over at the end of the deeper way */
-export function underPole(at: AtWork, own: { before: Step[]; place: string; pole: Step; sides: string; draw: string }): Order[] {
+export function underPole(at: AtWork, own: { before: Step[]; place: string; pole: Step }): Order[] {
   return byDepth(
     at,
     [
       ...own.before,
       setGrip(at),
-      { do: `${own.place}; ${own.sides}.` },
+      { do: `${own.place}; close the sides outside the spring ends.` },
       own.pole,
       feelSwing,
       hooksOff(at, `${STANDING}, from behind`),
@@ -81,12 +81,12 @@ export function underPole(at: AtWork, own: { before: Step[]; place: string; pole
     ],
     [
       ...own.before,
-      { do: `${own.sides.charAt(0).toUpperCase()}${own.sides.slice(1)}; the pole with its grass tied to one bank and moored aside.` },
+      { do: 'Close the sides outside the spring ends; the pole with its grass tied to one bank and moored aside.' },
       setGrip(at),
       downAndUp,
       hooksOff(at, 'at the surface'),
       { do: 'Press it down by the coil ends or the top of its stand.' },
-      { do: own.draw },
+      { do: 'Draw the pole over by its line and tie it on the bank.' },
       feelSwing,
     ],
   );
