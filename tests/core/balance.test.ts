@@ -75,6 +75,23 @@ describe('flow through a break (broad crest, Bos, from memory)', () => {
     near(pipeFlow(pipe, 1.15, 1.0), 0.6 * Math.PI * 0.15 ** 2 * Math.sqrt(2 * 9.81 * 0.15), 1e-4);
     assert.equal(pipeFlow(pipe, 0.1, 0.2), 0);
   });
+  it('a pipe half full at its critical depth runs 0.2461·√g·D^2.5 under 0.6963 diameters (critical flow `Q² = g·A³/T` of a circular section, any handbook of hydraulics)', () => {
+    const q = (Math.PI / 8) * Math.sqrt(9.81 * (Math.PI / 8));
+    near(pipeFlow({ diameter: 0.2, plugged: 0 }, 0.2 * (0.5 + Math.PI / 16), -1), q * 0.2 ** 2.5, 1e-5);
+  });
+  it('a pipe runs down to its sill, and never more under a lower head', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.005, max: 3, noNaN: true }),
+        fc.double({ min: 0.01, max: 1, noNaN: true }),
+        fc.double({ min: 0.1, max: 0.6, noNaN: true }),
+        fc.double({ min: 0, max: 0.9, noNaN: true }),
+        (head, share, diameter, plugged) => {
+          const [more, less] = [head, head * share].map((h) => pipeFlow({ diameter, plugged }, h, -1)) as [number, number];
+          assert.ok(less > 0 && less <= more * (1 + 1e-9), `${less} under ${head * share}, ${more} under ${head}`);
+        },
+      ),
+    ));
 });
 
 describe('a pond that runs out', () => {

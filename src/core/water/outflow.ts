@@ -81,7 +81,8 @@ export function pipeFlow(pipe: Pipe, head: number, tail: number): number {
   if (head <= 0 || tail >= head) return 0;
   const y = Math.min(Math.max(criticalInPipe(head / pipe.diameter) * pipe.diameter, tail), head, pipe.diameter);
   const weir = tail < Math.min(head, pipe.diameter) ? pipeArea(pipe, y) * Math.sqrt(2 * G * Math.max(0, head - y)) : Infinity;
-  const drop = head - Math.max(tail, Math.min(head, pipe.diameter / 2));
+  // an orifice is measured from its middle; one that is not full, from the middle of what runs in it, where it is the weir that rules
+  const drop = head - Math.max(tail, Math.min(head, pipe.diameter) / 2);
   const orifice = 0.6 * pipeArea(pipe, pipe.diameter) * Math.sqrt(2 * G * Math.max(0, drop));
   return Math.min(weir, orifice);
 }
