@@ -3,11 +3,12 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests/browser',
   testMatch: '*.spec.ts',
+  globalSetup: './tests/browser/records.ts',
   workers: 3,
   retries: 0,
-  timeout: 60_000,
-  // three programs, each with a database of its own, begin at once on two cores
-  expect: { timeout: 15_000 },
+  timeout: 180_000,
+  // three programs begin at once on two cores, which others may use too: what is right is not late
+  expect: { timeout: 40_000 },
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

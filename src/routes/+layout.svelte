@@ -1,5 +1,6 @@
 <script lang="ts">
   import '../app.css';
+  import { onMount } from 'svelte';
   import { page } from '$app/state';
   import { themeOf } from '$lib/ui/theme';
   import DayStrip from '$lib/ui/DayStrip.svelte';
@@ -15,6 +16,10 @@
     ['shed', 'Shed'],
     ['rules', 'Rules'],
   ] as const;
+  onMount(() => {
+    // what a page does without script and what it does with it part here
+    document.documentElement.dataset.script = 'runs';
+  });
   $effect(() => {
     document.documentElement.dataset.theme = themeOf(data.theme, data.sunIsDown, page.url.pathname);
   });

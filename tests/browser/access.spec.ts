@@ -8,7 +8,7 @@ const ROOMS = ['/morning', '/waters', '/bench', '/colonies', '/book', '/shed', '
 
 test('in every room axe finds nothing serious and nothing scrolls sideways, light and dark', async ({ page, program, context }) => {
   // every page: longer than one task, on a slow machine several times so
-  test.setTimeout(300_000);
+  test.setTimeout(600_000);
   await open(page, `${program.base}/waters`);
   const water = await page.getByRole('link', { name: 'Header Pond', exact: true }).getAttribute('href');
   await open(page, `${program.base}/morning`);
@@ -52,6 +52,7 @@ test('in every room axe finds nothing serious and nothing scrolls sideways, ligh
   await context.addCookies([{ name: 'theme', value: 'firstlight', url: program.base }]);
   for (const path of [...rooms, water, check, `${check}?outcome=catch`, bench, entry, '/nowhere']) {
     await open(page, program.base + path);
+    await page.waitForLoadState('networkidle');
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'firstlight');
     expect(await serious(page), `${path} in firstlight`).toEqual([]);
     expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), `${path} sideways`).toBeLessThanOrEqual(0);

@@ -8,11 +8,11 @@ export const test = base.extend<object, { program: Program; story: string }>({
   story: ['', { scope: 'worker', option: true }],
   program: [
     async ({ story }, use) => {
-      const program = await startProgram({ demo: story !== 'empty' });
+      const program = await startProgram({ demo: story !== 'empty', own: story === 'badInput' });
       await use(program);
       await program.end();
     },
-    { scope: 'worker', timeout: 60_000 },
+    { scope: 'worker', timeout: 180_000 },
   ],
 });
 
@@ -31,7 +31,10 @@ export async function serious(page: Page, rules: string[] = []): Promise<string[
         ) => Promise<{ violations: { id: string; impact: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
       };
     };
-    const { violations } = await runner.run(only.length > 0 ? { runOnly: { type: 'rule', values: only } } : {});
+    const { violations } = await runner.run({
+      resultTypes: ['violations'],
+      ...(only.length > 0 ? { runOnly: { type: 'rule', values: only } } : {}),
+    });
     return violations
       .filter((v) => v.impact === 'serious' || v.impact === 'critical')
       .map(
@@ -44,8 +47,11 @@ export async function serious(page: Page, rules: string[] = []): Promise<string[
   }, rules);
 }
 
+/** Until the script of a page runs. */
+export const awake = (page: Page): Promise<void> => page.locator('html[data-script]').waitFor({ state: 'attached' });
+
 /** The page once its script runs: only then a click is more than a plain form. */
 export async function open(page: Page, address: string): Promise<void> {
   await page.goto(address);
-  await page.waitForLoadState('networkidle');
+  await awake(page);
 }

@@ -4,7 +4,6 @@ import { expect, open, test } from './fixture';
 test.use({ story: 'wholeTask' });
 
 test('the main job, once, for real: place, read, check, catch, restart, find it in the book', async ({ page, program }) => {
-  test.setTimeout(150_000);
   await test.step('sets stand by deadline, with what the night did', async () => {
     await open(page, `${program.base}/`);
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Header Pond fell 9¼ in since yesterday 16:45, 41¾ in to 32½ in');

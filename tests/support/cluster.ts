@@ -18,6 +18,18 @@ function run(program: string, ...words: string[]): string {
   return execFileSync(command ?? path, rest, { cwd: '/', encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'] });
 }
 
+const urlIn = (folder: string, database: string): string => `postgresql://zaprud@/${database}?host=${folder}`;
+
+let made = 0;
+
+/** A new database of a running cluster, as a URL: empty, or a copy of one that nobody has open. */
+export async function databaseIn(folder: string, copied = 'template1', name = `t${process.pid}_${(made += 1)}`): Promise<string> {
+  const admin = connect(urlIn(folder, 'postgres'));
+  await admin.raw(`create database ${name} template ${copied}`);
+  await admin.destroy();
+  return urlIn(folder, name);
+}
+
 /** A PostgreSQL of the tests' own, on a socket only, in a folder of its own. */
 export function startCluster() {
   const folder = mkdtempSync('/tmp/zp');
@@ -42,21 +54,12 @@ export function startCluster() {
     );
   const stop = () => run('pg_ctl', '-D', data, '-m', 'fast', '-w', 'stop');
   start();
-  let made = 0;
   return {
     folder,
     start,
     stop,
-    url: (database: string): string => `postgresql://zaprud@/${database}?host=${folder}`,
     /** An empty database of its own, as a URL. */
-    async database(): Promise<string> {
-      made += 1;
-      const name = `t${process.pid}_${made}`;
-      const admin = connect(this.url('postgres'));
-      await admin.raw(`create database ${name}`);
-      await admin.destroy();
-      return this.url(name);
-    },
+    database: (): Promise<string> => databaseIn(folder),
     remove(): void {
       try {
         run('pg_ctl', '-D', data, '-m', 'immediate', '-w', 'stop');

@@ -3,7 +3,7 @@ import { createServer } from 'node:net';
 import { loadDemo } from '../../db/demo/load';
 import { migrate } from '../../db/migrate';
 import { connect } from '#server/database';
-import { startCluster, type Cluster } from './cluster';
+import { databaseIn, startCluster, type Cluster } from './cluster';
 
 /** The moment that every test of the interface is told from: 05:22 at the line. */
 export const NOW = '2026-11-25T11:22:00Z';
@@ -20,14 +20,32 @@ export function freePort(): Promise<number> {
   });
 }
 
-/** The built program on a cluster of its own, with the demo or an empty record. */
-export async function startProgram({ demo }: { demo: boolean }) {
-  const cluster: Cluster = startCluster();
-  const url = await cluster.database();
+/** A record in a database: migrated, and with the demo where it is wanted. */
+async function fill(url: string, demo: boolean): Promise<string> {
   const db = connect(url);
   await migrate(db);
   if (demo) await loadDemo(db, new Date(NOW));
   await db.destroy();
+  return url;
+}
+
+/** Where a cluster stands whose records many programs copy; its folder is told to the processes of the suite here. */
+const SHARED = 'ZAPRUD_TEST_CLUSTER';
+const recordOf = (demo: boolean): string => (demo ? 'record_with_demo' : 'record_empty');
+
+/** A cluster with both records, filled once for a whole suite: a copy of them costs a tenth of filling them. */
+export async function shareRecords(): Promise<() => void> {
+  const cluster = startCluster();
+  for (const demo of [true, false]) await fill(await databaseIn(cluster.folder, 'template1', recordOf(demo)), demo);
+  process.env[SHARED] = cluster.folder;
+  return () => cluster.remove();
+}
+
+/** The built program with the demo or an empty record, on a copy of the shared records, or where there are none (or `own` is wanted) on a cluster of its own. */
+export async function startProgram({ demo, own = false }: { demo: boolean; own?: boolean }) {
+  const shared = own ? undefined : process.env[SHARED];
+  const cluster: Cluster | null = shared ? null : startCluster();
+  const url = shared ? await databaseIn(shared, recordOf(demo)) : await fill(await (cluster as Cluster).database(), demo);
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   let child: ChildProcess;
@@ -56,14 +74,18 @@ export async function startProgram({ demo }: { demo: boolean }) {
   return {
     base,
     url,
-    cluster,
     output,
     start,
     stop,
+    /** its PostgreSQL, where it has one of its own */
+    postgres(): Cluster {
+      if (!cluster) throw new Error('this program shares its PostgreSQL with others');
+      return cluster;
+    },
     /** ends everything and removes the cluster */
     async end(): Promise<void> {
       await stop();
-      cluster.remove();
+      cluster?.remove();
     },
   };
 }
