@@ -1,3 +1,5 @@
+import { inches } from '../units/factors';
+
 export const SPECIES = ['beaver', 'muskrat', 'mink', 'otter', 'raccoon', 'other'] as const;
 export type Species = (typeof SPECIES)[number];
 
@@ -25,14 +27,14 @@ const build = (
 ): Build => ({ called, weight: { low, high, usual }, body, tail, forearmToNose, width, swims, smallestGap, rears });
 
 export const BUILDS = {
-  beaverAdult: build('an adult', [16, 30, 20], [0.83, 0.3, 0.4, 0.25, 0.2, 0.15], 0.6),
+  beaverAdult: build('an adult', [16, 30, 20], [0.83, 0.3, 0.4, 0.25, inches(8), inches(6)], 0.6),
   beaverTwo: build('a two-year-old', [11, 16, 13], [0.7, 0.26, 0.34, 0.21, 0.17, 0.13], 0.5),
   beaverYearling: build('a yearling', [7, 11, 9], [0.6, 0.22, 0.29, 0.18, 0.15, 0.115], 0.42),
-  beaverKit: build('a kit', [4, 7, 5], [0.48, 0.18, 0.23, 0.14, 0.12, 0.09]),
-  muskrat: build('a muskrat', [0.7, 1.8, 1.1], [0.3, 0.24, 0.14, 0.09, 0.08, 0.06]),
-  mink: build('a mink', [0.5, 1.6, 1.2], [0.38, 0.18, 0.15, 0.07, 0.06, 0.05]),
-  minkFemale: build('a female mink', [0.5, 0.8, 0.65], [0.33, 0.15, 0.13, 0.06, 0.05, 0.04]),
-  otter: build('an otter', [5, 14, 8], [0.86, 0.38, 0.35, 0.15, 0.12, 0.1]),
+  beaverKit: build('a kit', [4, 7, 5], [0.48, 0.18, 0.23, 0.14, inches(5), inches(3.5)]),
+  muskrat: build('a muskrat', [0.7, 1.8, 1.1], [0.3, 0.24, 0.14, 0.09, inches(3), inches(2.5)]),
+  mink: build('a mink', [0.5, 1.6, 1.2], [0.38, 0.18, 0.15, 0.07, inches(2.5), inches(2)]),
+  minkFemale: build('a female mink', [0.5, 0.8, 0.65], [0.33, 0.15, 0.13, 0.06, inches(2), inches(1.5)]),
+  otter: build('an otter', [5, 14, 8], [0.86, 0.38, 0.35, 0.15, inches(5), inches(4)]),
   raccoon: build('a raccoon', [4, 11, 7], [0.58, 0.25, 0.3, 0.14, 0.14, 0.1]),
 } as const satisfies Record<string, Build>;
 export type BuildKey = keyof typeof BUILDS;

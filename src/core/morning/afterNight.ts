@@ -6,6 +6,8 @@ export interface Counted {
   id: string;
   name: string;
   verdict: Verdict;
+  /** hands do not reach it, while it fishes on */
+  beyond: boolean;
   /** by the forecast it is idle at its check */
   idleThen: boolean;
 }
@@ -31,7 +33,7 @@ export function afterNight(sets: readonly Counted[]): Group[] {
       : [{ id, title: `${title}: ${many(own.length, 'set')}`, sentence, sets: own.map(({ id: set, name }) => ({ id: set, name })) }];
   const frozen = sets.filter((s) => s.verdict === 'frozen');
   const idle = sets.filter((s) => IDLE.includes(s.verdict));
-  const fishing = sets.filter((s) => s.verdict === 'cannotReach');
+  const fishing = sets.filter((s) => s.beyond && !idle.includes(s) && !frozen.includes(s));
   const will = sets.filter((s) => s.idleThen && !idle.includes(s) && !frozen.includes(s));
   return [
     ...group('idle', 'Not working', idle, 'Fix these first.'),

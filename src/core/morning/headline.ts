@@ -42,8 +42,8 @@ function moved(waters: WaterChange[], now: Date): string {
 }
 
 function standing(verdicts: Verdict[]): string {
-  const out = verdicts.filter((v) => !['fine', 'nearEdge', 'unknown'].includes(v)).length;
-  const near = verdicts.filter((v) => v === 'nearEdge').length;
+  const out = verdicts.filter((v) => !['fine', 'nearEdge', 'perhaps', 'unknown'].includes(v)).length;
+  const near = verdicts.filter((v) => v === 'nearEdge' || v === 'perhaps').length;
   const unknown = verdicts.filter((v) => v === 'unknown').length;
   const said: string[] = [];
   if (out > 0) said.push(`${countWord(out)} ${agree(out, 'set', 'sets')} not working`);
@@ -52,10 +52,10 @@ function standing(verdicts: Verdict[]): string {
   return said.length === 0 ? 'Every set is working.' : `${capital(said.join(', '))}.`;
 }
 
-/** What to do at a set, one line: the remedy first, otherwise a look. @param looks what its type looks at when nothing is to be done */
-export function instruction(remedy: string, verdict: Verdict, looks: SetType['looks'] = {}): string {
+/** What to do at a set, one line: the remedy first, otherwise a look. @param looks what its type looks at when nothing is to be done @param beyond why hands do not reach it */
+export function instruction(remedy: string, verdict: Verdict, looks: SetType['looks'] = {}, beyond = ''): string {
+  if (beyond) return 'Out of reach, still fishing. Pull with a hook, or wait.';
   if (remedy) return remedy;
   if (verdict === 'unknown') return 'Look, and read the gauge.';
-  if (verdict === 'cannotReach') return 'Out of reach, still fishing. Pull with a hook, or wait.';
   return looks[verdict] ?? looks.else ?? 'Look.';
 }

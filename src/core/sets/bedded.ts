@@ -5,6 +5,7 @@ import { fixed } from '../water/linear';
 import type { Need } from '../water/need';
 import type { Part } from '../water/part';
 import { found, type Finding } from '../words/finding';
+import { ranged, type WorkRange } from './pieces/range';
 import { bedOf, levelThen, type Laying, type NumberSpec } from './setType';
 
 /** What the types with a bedded foothold have in common: bed, pan, build-up. */
@@ -33,18 +34,12 @@ export const BED_DEPTH: NumberSpec = {
 export const footholdOf = (size: string): { spread: number; pan: number } => FOOTHOLDS[size] ?? { spread: inches(6.75), pan: inches(1.5) };
 
 /** The pan's cover. */
-export const panNeed = (
-  laying: Laying,
-  { device = 'trap', min = 2, max = 6, target = 3 }: { device?: string; min?: number; max?: number; target?: number } = {},
-): Need => ({
+export const panNeed = (laying: Laying, range: WorkRange, device = 'trap'): Need => ({
   id: device === 'trap' ? 'pan' : `${device}-pan`,
   device,
   of: { part: device === 'trap' ? 'pan' : `${device}-pan`, spot: 'top' },
   from: laying.place.surface,
-  min: inches(-max),
-  max: inches(-min),
-  target: inches(-target),
-  broken: { min: 'tooDeep', max: 'outOfWater' },
+  ...ranged(range),
   called: 'pan',
   origin: 'practice',
 });

@@ -1,6 +1,6 @@
 import type { System } from '../units/factors';
 import { printLength } from '../units/length';
-import { heightLimits, type Need } from '../water/need';
+import { heightLimits, type Limits, type Need } from '../water/need';
 import type { Design } from './design';
 
 const FROM: Record<string, string> = {
@@ -16,17 +16,28 @@ export function needTexts(design: Pick<Design, 'needs' | 'parts'>, system: Syste
 }
 
 function needText(need: Need, parts: Design['parts'], system: System): string {
-  const from = typeof need.from === 'string' ? (FROM[need.from] ?? need.from) : 'the bed';
-  const print = (m: number): string => printLength(Math.abs(m), system);
   const spot = `${need.called.charAt(0).toUpperCase()}${need.called.slice(1)}`;
+  const range = (limits: Limits): string => rangeText(need, limits, parts, system);
+  if (need.serves) return `${spot} within reach of an arm ${range(need)}.`;
+  const what = 'share' in need.of ? 'Loop' : spot;
+  const aim = need.aim ? `aim ${range(need.aim)}; works ` : '';
+  return `${what}: ${aim}${range(need)}${need.perhaps ? `, perhaps ${range(need.perhaps)}` : ''}.`;
+}
+
+/** Limits as a person says them: `between 2 in and 3 in under the water`. */
+function rangeText(need: Need, limits: Limits, parts: Design['parts'], system: System): string {
+  const from = typeof need.from === 'string' ? (FROM[need.from] ?? need.from) : 'the bed';
   if ('share' in need.of) {
-    const percent = (n: number | undefined, otherwise: string): string => (n === undefined ? otherwise : `${Math.round(n * 100)} %`);
-    return `${percent(need.min, '0 %')} to ${percent(need.max, '100 %')} of the loop’s height under ${from}.`;
+    const percent = (n: number | undefined, otherwise: string): string => (n === undefined ? otherwise : `${Math.round(n * 100)}%`);
+    return `${percent(limits.min, 'from dry')} to ${percent(limits.max, '100%')} under ${from}`;
   }
-  const { min, max } = heightLimits(need, parts);
+  const { min, max } = heightLimits(need, parts, limits);
+  const print = (m: number): string => printLength(Math.abs(m), system);
   const side = (m: number): string => (Math.abs(m) < 1e-9 ? `level with ${from}` : `${print(m)} ${m < 0 ? 'under' : 'over'} ${from}`);
-  if (Number.isFinite(min) && Number.isFinite(max)) return `${spot} between ${side(max)} and ${side(min)}.`;
-  return Number.isFinite(max) ? `${spot} not higher than ${side(max)}.` : `${spot} not lower than ${side(min)}.`;
+  if (Number.isFinite(min) && Number.isFinite(max))
+    return min < 0 && max < 0 ? `${print(max)} to ${print(min)} under ${from}` : `from ${side(max)} to ${side(min)}`;
+  if (Number.isFinite(max)) return `at ${side(max)} or lower`;
+  return Number.isFinite(min) ? `at ${side(min)} or higher` : 'at any depth';
 }
 
 const BEARER = { bed: 'the bed', bank: 'the bank', float: 'the water, afloat', ice: 'the ice' } as const;

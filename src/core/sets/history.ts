@@ -33,7 +33,7 @@ export function designAt(set: TrapSet, at: Date, ground: Ground, system: System)
 export function bandIn(set: TrapSet, { laid }: Stretch, device: string, known: Known): { axis: Axis; band: Interval | null } {
   const design = layOut(setTypeOf(set.type), laid, 'us');
   const axis = axisOf(design, device);
-  const needs = design.needs.filter((n) => n.device === device);
+  const needs = design.needs.filter((n) => n.device === device && !n.serves);
   const bands = needs.length === 0 ? null : levelBands(needs, design.parts, axis, known);
   return { axis, band: bands && bandNear(bands, laid.then[axis] ?? 0) };
 }

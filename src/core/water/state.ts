@@ -3,10 +3,11 @@ import { levelText, type Frame } from '../units/frame';
 import { printLength, printLevel } from '../units/length';
 import { spanText } from '../time/localTime';
 import { bandNear, type Interval } from './band';
-import { judged, keptBands, type Judged } from './keptBands';
+import { endFact, endLabel } from '../words/ends';
+import { bandsBeside, judged, keptBands, type Judged } from './keptBands';
 import type { Free, Layout } from './layout';
 import type { Axis, Known } from './levels';
-import { heightAt, targetHeight, verdictAt, type Need, type Verdict } from './need';
+import { endAt, ENDS, heightAt, targetHeight, youngPass, type End, type Need, type Verdict } from './need';
 import { bottomAt, type Part } from './part';
 
 /** A level older than this, without a forecast, no longer says how a set stands. [practice] */
@@ -26,11 +27,17 @@ export interface DeviceState {
   axis: Axis;
   /** the level now, m; null when never read */
   level: number | null;
-  /** the band that holds the level or lies nearest, m */
+  /** the band that holds the level or lies nearest, m: there it surely works */
   band: Interval | null;
+  /** the levels at which it stands as it is aimed, m */
+  aim: Interval | null;
+  /** the levels to which it may work, where they go further than its band, m */
+  perhaps: Interval | null;
   /** two words: `fine`, `dry`, `too shallow` */
   label: string;
   sentence: string;
+  /** why hands do not reach it, while it fishes on; empty when they do, or nobody knows */
+  beyond: string;
   /** the change that brings it back, as an order; empty when none is needed or known */
   remedy: string;
   /** to the nearest end of the band, m; negative outside it, null where there is none or the level is not known */
@@ -61,13 +68,48 @@ export function deviceState(layout: Layout, device: string, water: Water, frame:
   const age = water.age[axis] ?? 0;
   if (age > READING_LASTS)
     return unread(own, level, `The last reading is ${spanText(age)} old. Works at ${bandText(band, frame, axis)}.`, band);
+  const beyond = beyondOf(own, water.known, frame.system);
+  const aim = nearOf(bandsBeside(own, water.known, 'aim'), level);
+  const perhaps = needs.some((need) => need.perhaps) ? nearOf(bandsBeside(own, water.known, 'perhaps'), level) : null;
+  const here = { ...told(own, level, band, 'fine', 'working', ''), beyond, aim, perhaps };
+  const unmet = worstUnmet(own, water.known);
+  return unmet ? broken(here, { own, ...unmet, water, frame }) : good(here, band, level, youngText(own, water.known), frame);
+}
+
+const nearOf = (bands: Interval[] | null, level: number): Interval | null => bands && bandNear(bands, level);
+
+/** The first need that surely does not hold, else the first that is in doubt. */
+function worstUnmet({ needs, layout }: Judged, known: Known): { need: Need; height: number; end: End; sure: boolean } | null {
+  let doubt = null;
   for (const need of needs) {
-    const height = heightAt(need, layout.parts, water.known);
-    const verdict = height === null ? null : verdictAt(need, layout.parts, height);
-    if (height !== null && verdict)
-      return broken(told(own, level, band, verdict, labelOf(verdict, height), ''), { own, need, height, water, frame });
+    const height = heightAt(need, layout.parts, known);
+    const ended = height === null ? null : endAt(need, layout.parts, height);
+    if (height === null || !ended) continue;
+    if (ended.sure) return { need, height, ...ended };
+    doubt ??= { need, height, ...ended };
   }
-  return good(told(own, level, band, 'fine', 'working', ''), band, level, frame);
+  return doubt;
+}
+
+/** Beyond the reach of hands it fishes on, and its check stays owed. */
+function beyondOf({ services, layout }: Judged, known: Known, system: System): string {
+  for (const need of services) {
+    const height = heightAt(need, layout.parts, known);
+    if (height !== null && endAt(need, layout.parts, height))
+      return `The ${need.called} lies ${printLength(-height, system)} deep: out of reach, still fishing.`;
+  }
+  return '';
+}
+
+const WHO = { kits: 'Kits', females: 'Females' } as const;
+
+/** Who passes already where it still works for adults, as a sentence. */
+function youngText({ needs, layout }: Judged, known: Known): string {
+  for (const need of needs) {
+    const height = need.young && heightAt(need, layout.parts, known);
+    if (need.young && typeof height === 'number' && youngPass(need, height)) return ` ${WHO[need.young.who]} pass over it.`;
+  }
+  return '';
 }
 
 /** A state without a way out. */
@@ -77,7 +119,7 @@ function told(
   band: Interval | null,
   ...[verdict, label, sentence]: [verdict: Verdict, label: string, sentence: string]
 ): DeviceState {
-  return { device, verdict, axis, level, band, label, sentence, remedy: '', spare: null, moveBy: 0 };
+  return { device, verdict, axis, level, band, aim: null, perhaps: null, label, sentence, beyond: '', remedy: '', spare: null, moveBy: 0 };
 }
 
 const unread = (own: Judged, level: number | null, sentence: string, band: Interval | null = null): DeviceState =>
@@ -90,8 +132,8 @@ function spared(state: DeviceState, { min, max }: Interval, level: number): Devi
   return state;
 }
 
-function good(state: DeviceState, band: Interval, level: number, frame: Frame): DeviceState {
-  const works = `Works at ${bandText(band, frame, state.axis)}.`;
+function good(state: DeviceState, band: Interval, level: number, young: string, frame: Frame): DeviceState {
+  const works = `Works at ${bandText(band, frame, state.axis)}.${young}`;
   const down = level - band.min;
   const up = band.max - level;
   const left = Math.min(down, up);
@@ -132,46 +174,27 @@ interface Unmet {
   own: Judged;
   need: Need;
   height: number;
+  end: End;
+  /** it surely no longer works; else it may */
+  sure: boolean;
   water: Water;
   frame: Frame;
 }
 
 function broken(state: DeviceState, unmet: Unmet): DeviceState {
-  const { need, height, water, frame } = unmet;
-  const { axis } = state;
+  const { need, height, end, sure, water, frame } = unmet;
+  const { axis, perhaps } = state;
   const band = state.band ?? { min: -Infinity, max: Infinity };
   const level = state.level ?? 0;
   const now = `${water.atMost[axis] ? 'at most ' : ''}${levelText(level, frame, axis)}`;
-  state.sentence = `${factOf(state.verdict, need, height, frame.system)} Works at ${bandText(band, frame, axis)}; now ${now}.`;
+  const doubt = perhaps && !sure ? `; perhaps at ${bandText(perhaps, frame, axis)}` : '';
+  state.verdict = sure ? ENDS[end] : 'perhaps';
+  state.label = `${sure ? '' : 'perhaps '}${endLabel(end, height)}`;
+  state.sentence = `${sure ? '' : 'In doubt. '}${endFact(end, { called: need.called, height }, frame.system)} Works at ${bandText(band, frame, axis)}${doubt}; now ${now}.${!sure && need.decides ? ` ${need.decides}.` : ''}`;
   const { remedy, moveBy } = remedyOf(unmet);
   state.remedy = remedy;
   state.moveBy = moveBy;
   return spared(state, band, level);
-}
-
-function labelOf(verdict: Verdict, height: number): string {
-  if (verdict === 'outOfWater') return height > 0 ? 'dry' : 'too shallow';
-  const words: Record<string, string> = {
-    tooDeep: 'too deep',
-    cannotReach: 'out of reach',
-    noLongerSubmerging: 'deep end too shallow',
-    frozen: 'frozen in',
-    aground: 'aground',
-    heldUnder: 'held under',
-  };
-  return words[verdict] ?? verdict;
-}
-
-function factOf(verdict: Verdict, need: Need, height: number, system: System): string {
-  const size = printLength(Math.abs(height), system);
-  const spot = `The ${need.called}`;
-  if (verdict === 'outOfWater') return height > 0 ? `${spot} is ${size} above water.` : `Only ${size} of water over the ${need.called}.`;
-  if (verdict === 'aground') return `The raft lies on the bottom, its ${need.called} ${size} above water.`;
-  if (verdict === 'heldUnder') return `The line is taut and holds the ${need.called} ${size} under.`;
-  if (verdict === 'noLongerSubmerging') return `Deep end only ${size} deep: a catch can reach air.`;
-  if (verdict === 'frozen') return height > 0 ? `${spot} is ${size} inside the ice.` : `${spot} hangs only ${size} under the ice.`;
-  if (verdict === 'cannotReach') return `${spot} lies ${size} deep: out of reach, still fishing.`;
-  return `${spot} is ${size} ${height > 0 ? 'above' : 'below'} the water.`;
 }
 
 /** The quarter inch, in which a change is told. */
@@ -220,7 +243,7 @@ export function worst(states: DeviceState[]): DeviceState | null {
     'frozen',
     'noLongerSubmerging',
     'tooDeep',
-    'cannotReach',
+    'perhaps',
     'nearEdge',
     'unknown',
     'fine',

@@ -6,7 +6,7 @@
     verdict,
     size = 18,
     label = '',
-  }: { verdict: Verdict | 'prepared' | 'planned' | 'pulled'; size?: number; label?: string } = $props();
+  }: { verdict: Verdict | 'beyond' | 'prepared' | 'planned' | 'pulled'; size?: number; label?: string } = $props();
 </script>
 
 <svg
@@ -21,13 +21,15 @@
     <circle cx="9" cy="9" r="6" fill="none" stroke="var(--fine)" stroke-width="2.4" />
   {:else if verdict === 'nearEdge'}
     <path d="M9 2v14M2 9h14" stroke="var(--edge)" stroke-width="2.6" />
+  {:else if verdict === 'perhaps'}
+    <path d="M9 2v14M2 9h14" stroke="var(--edge)" stroke-width="2" stroke-dasharray="3 2" />
   {:else if verdict === 'outOfWater' || verdict === 'noLongerSubmerging'}
     <path d="M9 2 17 16H1z" fill="var(--out)" />
   {:else if verdict === 'aground'}
     <path d="M9 1 16 12H2z" fill="var(--out)" /><path d="M1 16h16" stroke="var(--out)" stroke-width="2.4" />
   {:else if verdict === 'tooDeep' || verdict === 'heldUnder'}
     <path d="M2.5 3.5h13L9 15z" fill="none" stroke="var(--out)" stroke-width="2.2" stroke-linejoin="round" />
-  {:else if verdict === 'cannotReach'}
+  {:else if verdict === 'beyond'}
     <path d="M9 2v13M4 10l5 5 5-5" fill="none" stroke="var(--edge)" stroke-width="2.4" />
   {:else if verdict === 'frozen'}
     <path d="M2 6h14M2 12h14M6 2v14M12 2v14" stroke="var(--edge)" stroke-width="2" />

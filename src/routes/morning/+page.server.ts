@@ -54,6 +54,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
         id: r.id,
         name: `${r.number} ${r.name}`,
         verdict: r.state?.verdict ?? 'unknown',
+        beyond: (r.state?.beyond ?? '') !== '',
         idleThen: r.outlook?.idle ?? false,
       })),
     ),
@@ -124,7 +125,7 @@ function row(season: Season, view: SetView, moving: MovingAll, locals: App.Local
     by: whenText(new Date(deadline), now, zone),
     overdue: new Date(deadline) < now,
     outlook: outlookOf(view, state, season, moving, locals),
-    orders: state ? instruction(state.remedy, state.verdict, setTypeOf(view.type).looks) : 'Look.',
+    orders: state ? instruction(state.remedy, state.verdict, setTypeOf(view.type).looks, state.beyond) : 'Look.',
   };
 }
 

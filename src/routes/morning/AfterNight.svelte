@@ -11,7 +11,7 @@
     weather: Told[];
   }
   let { groups, cutOff, weather }: Props = $props();
-  const MARK = { idle: 'outOfWater', fishing: 'cannotReach', frozen: 'frozen', will: 'nearEdge' } as const;
+  const MARK = { idle: 'outOfWater', fishing: 'beyond', frozen: 'frozen', will: 'nearEdge' } as const;
 </script>
 
 {#if groups.length + cutOff.length + weather.length > 0}
@@ -24,7 +24,7 @@
     {/each}
     {#if cutOff.length > 0}
       <p>
-        <StateMark verdict="cannotReach" />
+        <StateMark verdict="beyond" />
         <span
           ><b>Pull before dark, or lose the way to them</b>: {#each cutOff as s, i (s.id)}{i > 0 ? ' ' : ''}{s.name}
             ({s.sentence}){/each}</span

@@ -55,7 +55,12 @@ export const baitedBank: SetType = {
     const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
     const hold = holdPiece(laying, { numbers, build: 'beaverAdult', held: 'front foot', bank: inches(30) });
     return assemble(
-      bed(laying, { size: device.size, under, y: of(laying, 'offset'), works: { min: 2, max: 6, target: 3 } }),
+      bed(laying, {
+        size: device.size,
+        under,
+        y: of(laying, 'offset'),
+        range: { aim: [-4, -2], works: [-6, 0], ends: ['swumOver', 'bare'] },
+      }),
       offsetPiece(laying, of(laying, 'offset'), under, 'front'),
       ...[-1, 0, 1].map((k) =>
         bait({

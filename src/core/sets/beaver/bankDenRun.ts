@@ -8,8 +8,9 @@ import { trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
+import { reachNeed, type WorkRange } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(3, [-8, 60]),
@@ -21,6 +22,14 @@ const numbers = {
   tie: tieNumber(60),
 } satisfies Numbers;
 const of = asks(numbers);
+
+/** Within two feet of the hole the bank closes the water over it; farther out they swim over, and where nobody measured it is in doubt. */
+function runRange({ numbers: { fromMouth } }: Laying): WorkRange {
+  const sure = [-12, 4] as const;
+  const ends = ['swumOver', 'narrow'] as const;
+  if (fromMouth === undefined) return { works: sure, perhaps: [null, 4], decides: 'Measure how far it stands before the mouth', ends };
+  return fromMouth <= inches(24) ? { works: [null, 4], ends } : { works: sure, perhaps: [-24, 4], ends };
+}
 
 /** A trap before the mouth of a bank den. */
 export const bankDenRun: SetType = {
@@ -69,14 +78,7 @@ export const bankDenRun: SetType = {
             across: width + inches(10),
           },
         ],
-        needs: [
-          coverNeed(laying, {
-            min: -of(laying, 'reach') / inches(1),
-            max: 0,
-            target: -3,
-            broken: { min: 'cannotReach', max: 'outOfWater' },
-          }),
-        ],
+        needs: [coverNeed(laying, { aim: [-12, -1], ...runRange(laying) }), reachNeed(laying, 'jaws', of(laying, 'reach'))],
         findings: [
           found(
             'mouth',

@@ -9,6 +9,7 @@ import { tie, tieNumber } from '../pieces/hold';
 import { mound } from '../pieces/scent';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
 import { onItsGround, once } from '../pieces/steps';
+import { opening } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(-3, [-9, 6]),
@@ -55,7 +56,7 @@ export const castorGrip: SetType = {
       ),
       mound(to + inches(8), surface + inches(3)),
       {
-        needs: [coverNeed(laying, { min: -2, max: 6, target: 3, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        needs: [coverNeed(laying, { aim: [0, 3], ...opening(frame, 'beaverAdult', { by: 'nothing' }, true) })],
         ground: landing(surface, floor, { toe: inches(6), rise: inches(6) }),
         front: section,
         marks: [

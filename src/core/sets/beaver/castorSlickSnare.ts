@@ -4,7 +4,7 @@ import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
 import { landing } from '../pieces/ground';
 import { tie } from '../pieces/hold';
-import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
+import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed, type Share } from '../pieces/loop';
 import { mound } from '../pieces/scent';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
@@ -13,7 +13,8 @@ const numbers = {
   ...loopNumbers(10, 0.15),
   mound: practised('Mound behind the loop', 'loop to the scent', 21, [6, 60]),
 } satisfies Numbers;
-const SHARE = { min: 0, max: 0.3, target: 0.15 };
+/** Dry it hangs over the slick as well; from a third on the sides of the trough are drowned. */
+const SHARE: Share = { aim: [0, 0.2], works: [null, 0.3], perhaps: [null, 0.6] };
 
 /** A standing loop whose lowest point meets the surface, before a slick to a mound. */
 export const castorSlickSnare: SetType = {
@@ -47,7 +48,7 @@ export const castorSlickSnare: SetType = {
       {
         needs: [shareNeed(laying, SHARE)],
         findings: [
-          shareFinding(laying, bottom, size, SHARE),
+          shareFinding(laying, [bottom, size], SHARE),
           found('mound', near || back > inches(24) + 1e-6 ? 'warns' : 'holds', 'practice', { back, near }),
         ],
         ground: landing(surface, floor, { toe: inches(3), rise: inches(9) }),

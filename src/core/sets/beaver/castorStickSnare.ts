@@ -4,7 +4,7 @@ import { assemble, level as across, NOTHING } from '../design';
 import { depthHere } from '../pieces/grip';
 import { bedLine } from '../pieces/ground';
 import { upright } from '../pieces/guides';
-import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed } from '../pieces/loop';
+import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
 import { bait } from '../pieces/scent';
 import { hangs } from '../pieces/stands';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
@@ -15,7 +15,7 @@ const numbers = {
   depth: depthHere(),
   behind: practised('Scent stick behind', 'loop to the stick', 24, [6, 60]),
 } satisfies Numbers;
-const SHARE = { min: 0.4, max: 0.75, target: 0.6 };
+const SHARE = IN_OPEN_WATER;
 
 /** A loop standing in the water with a scented stick behind it. */
 export const castorStickSnare: SetType = {
@@ -45,7 +45,7 @@ export const castorStickSnare: SetType = {
     return assemble(
       loopPiece(laying, { numbers, bottom, floor, support: 'rod' }),
       {
-        needs: [shareNeed(laying, SHARE), proudNeed(laying, 2)],
+        needs: [shareNeed(laying, SHARE), proudNeed(laying, 2, 1)],
         parts: [
           ...([-1, 1] as const).map((hand) =>
             upright(
@@ -65,7 +65,7 @@ export const castorStickSnare: SetType = {
             laying.system,
           ),
         ],
-        findings: [shareFinding(laying, bottom, size, SHARE), ...loopFits(laying, bottom, size, SHARE.min)],
+        findings: [shareFinding(laying, [bottom, size, inches(2)], SHARE), ...loopFits(laying, bottom, size, SHARE.aim[0])],
         ground: bedLine(floor, -inches(44), inches(48)),
         front: [
           [-inches(30), floor],

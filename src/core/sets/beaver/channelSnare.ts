@@ -11,9 +11,10 @@ import { found, type Finding } from '../../words/finding';
 import { trench } from '../pieces/ground';
 import { depthMarks } from '../pieces/grip';
 import { tie } from '../pieces/hold';
-import { cableFinding, loopFits } from '../pieces/loop';
+import { cableFinding, loopFits, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
+import { ranged } from '../pieces/range';
 
 const numbers = {
   loop: practised('Loop', 'inside diameter', 10, [4, 16]),
@@ -126,29 +127,21 @@ const isRoofed = (laying: Laying): boolean => laying.choices.passage === 'roofed
 
 function needs(laying: Laying): Need[] {
   const from = laying.place.surface;
-  const share: Need = {
-    id: 'share',
-    device: 'snare',
-    of: { part: 'loop', share: true },
-    from,
-    min: 0.4,
-    target: 2 / 3,
-    broken: { min: 'outOfWater', max: 'tooDeep' },
-    called: 'lowest point of the loop',
-    origin: 'practice',
-  };
-  if (!isRoofed(laying)) return [{ ...share, max: 0.9 }];
+  const depth = levelThen(laying) - (bedOf(laying) ?? -Infinity);
+  // in less water than eight inches they walk through, and no share is too little
+  const low = depth < inches(8) ? null : 0.4;
+  const share = shareNeed(laying, { ...IN_OPEN_WATER, works: [low, 0.9], perhaps: [low === null ? null : 0.2, 0.9] });
+  if (!isRoofed(laying)) return [share];
   const roof: Need = {
     id: 'roof',
     device: 'snare',
     of: { part: 'ceiling', spot: 'bottom' },
     from,
-    min: 0,
-    broken: { min: 'tooDeep' },
+    ...ranged({ aim: [4, null], works: [0, null], perhaps: [-6, null], ends: ['goneRound', 'outOfWater'] }),
     called: 'ceiling of the passage',
     origin: 'practice',
   };
-  return [share, roof];
+  return [{ ...share, max: undefined, perhaps: { min: low === null ? undefined : 0.2 } }, roof];
 }
 
 function loopParts(laying: Laying): Part[] {

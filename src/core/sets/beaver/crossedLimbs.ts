@@ -9,6 +9,7 @@ import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { WADING, onItsGround, once } from '../pieces/steps';
+import { opening } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(2, [-7, 8]),
@@ -18,6 +19,8 @@ const numbers = {
   tie: tieNumber(72),
 } satisfies Numbers;
 const of = asks(numbers);
+/** The crossing of the limbs over the jaws. */
+const CROSSING = inches(1.5);
 
 /** Two limbs crossed over a trap: the animal goes under the cross. */
 export const crossedLimbs: SetType = {
@@ -44,7 +47,7 @@ export const crossedLimbs: SetType = {
     const floor = bedOf(laying) ?? bottom - inches(3);
     const width = of(laying, 'width');
     const top = surface + of(laying, 'limbs');
-    const crossing = bottom + frame + inches(1.5);
+    const crossing = bottom + frame + CROSSING;
     const foot = floor - inches(6);
     // each limb runs from its foot through the crossing over the middle of the trap
     const lean = (start: number): number => (-start * (top - foot)) / (crossing - foot);
@@ -68,7 +71,7 @@ export const crossedLimbs: SetType = {
       grip(laying, { size: device.size, bottom, floor, holder: 'none', look: { springs: 'up' }, tiedTo: 'limbL' }),
       {
         parts: limbs,
-        needs: [coverNeed(laying, { min: -4, max: 4, target: -2, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        needs: [coverNeed(laying, { aim: [-3, -1], ...opening(frame, 'beaverAdult', { by: 'wood', over: CROSSING }, true) })],
         findings: swingFinding(limbs, { y: 0, z: bottom, across: frame, height: frame }),
         ground: [
           [-inches(44), floor - inches(4)],

@@ -9,6 +9,7 @@ import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { CULVERTS, onTheBed, once } from '../pieces/steps';
+import { reachNeed, opening } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(2, [-8, 40]),
@@ -76,12 +77,8 @@ export const culvertMouth: SetType = {
           },
         ],
         needs: [
-          coverNeed(laying, {
-            min: -of(laying, 'reach') / inches(1),
-            max: 0,
-            target: -2,
-            broken: { min: 'cannotReach', max: 'outOfWater' },
-          }),
+          coverNeed(laying, { aim: [-3, 0], ...opening(openingOf(device.size), 'beaverAdult', { by: 'nothing' }) }),
+          reachNeed(laying, 'jaws', of(laying, 'reach')),
         ],
         findings: [found('culvert', 'warns', 'practice', { pipe }, { id: 'place' })],
         ground: [

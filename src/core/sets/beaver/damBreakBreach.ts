@@ -10,6 +10,7 @@ import { tie, tieNumber } from '../pieces/hold';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { FLOODS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
+import { opening } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(-1, [-8, 8]),
@@ -81,7 +82,7 @@ export const damBreakBreach: SetType = {
             laying.system,
           ),
         ],
-        needs: [coverNeed(laying, { min: -3, max: 3, target: -1, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        needs: [coverNeed(laying, { aim: [0, 2], ...opening(frame, 'beaverAdult', { by: 'nothing' }, true) })],
         findings: [...swingFinding(guides, { y: 0, z: bottom, across: frame, height: frame }), found('current', 'warns', 'practice', {})],
         ground: [
           [-inches(40), surface - inches(16)],

@@ -7,12 +7,15 @@ import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
-import { depthMarks, gripMarks } from '../pieces/grip';
+import { depthMarks, gripMarks, coverNeed } from '../pieces/grip';
 import { tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
 import { FLOODS, STANDING, feelSwing, hooksOff, loopOrder, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
 import type { Step } from '../work';
+import { reachNeed, opening, draws } from '../pieces/range';
+import { DIVE_POLE } from '../pieces/guides';
+import { IN_OPEN_WATER, shareNeed } from '../pieces/loop';
 
 const CHANNEL: Step[] = [
   once('Find the channel with a stick: the shelf, then the drop. Clear old sticks.', FLOODS),
@@ -27,6 +30,7 @@ const numbers = {
   topUnder: measured('Top under', 'of the jaws or the loop, as seen; negative when it stands proud', [-24, 79], 1),
   depth: { label: 'Depth of the patrol channel', help: 'in its middle', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
   frameOverBed: practised('Frame over the bed', 'height of the stand', 1, [0, 8]),
+  poleAhead: practised('Pole ahead', 'its middle before the jaws: half the frame and half its thickness', 6.5, [1, 16]),
   width: practised('Width of the channel', 'crest side to the fenced edge', 36, [10, 158]),
   loop: practised('Loop', 'of the snare variant, inside diameter', 10, [6, 16]),
   away: practised('Breaks from the trap', 'to each side along the dam', 60, [24, 237]),
@@ -80,7 +84,7 @@ export const damBreakChannel: SetType = {
       {
         parts: isSnare(laying) ? snareParts(laying) : gripParts(laying),
         ground: groundOf(laying),
-        needs: [isSnare(laying) ? share(laying) : cover(laying)],
+        needs: needsOf(laying),
         free: [
           isSnare(laying)
             ? { device: 'trap', say: { down: 'Lower the loop', up: 'Raise the loop' }, floor }
@@ -126,31 +130,12 @@ export const damBreakChannel: SetType = {
         ),
 };
 
-const cover = (laying: Laying): Need => ({
-  id: 'cover',
-  device: 'trap',
-  of: { part: 'jaws', spot: 'top' },
-  from: laying.place.surface,
-  min: -of(laying, 'reach'),
-  max: 0,
-  target: inches(-3),
-  broken: { min: 'cannotReach', max: 'outOfWater' },
-  called: 'top of the jaws',
-  origin: 'practice',
-});
-
-const share = (laying: Laying): Need => ({
-  id: 'share',
-  device: 'trap',
-  of: { part: 'loop', share: true },
-  from: laying.place.surface,
-  min: 0.4,
-  max: 0.9,
-  target: 0.6,
-  broken: { min: 'outOfWater', max: 'tooDeep' },
-  called: 'lowest point of the loop',
-  origin: 'practice',
-});
+/** Beavers that dive to the bed meet it deeper than pole and jaws leave a gap: two schools. */
+function needsOf(laying: Laying): Need[] {
+  if (isSnare(laying)) return [{ ...shareNeed(laying, IN_OPEN_WATER, 'trap'), of: { part: 'loop', share: true } }];
+  const range = opening(frameOf(laying), 'beaverAdult', { by: 'pole', ahead: of(laying, 'poleAhead'), thick: DIVE_POLE });
+  return [coverNeed(laying, { aim: [-6, -3], perhaps: [-24, range.works[1]], ...range }), reachNeed(laying, 'jaws', of(laying, 'reach'))];
+}
 
 function jawsBottom(laying: Laying): number {
   const bed = bedOf(laying);
@@ -203,8 +188,8 @@ function gripParts(laying: Laying): Part[] {
     {
       ...pole(
         'dive',
-        inches(5),
-        follows(laying.place.surface, -inches(2)),
+        of(laying, 'poleAhead'),
+        follows(laying.place.surface, -draws(DIVE_POLE)),
         'float',
         width,
         `dive pole ${printLength(width + inches(24), laying.system)}, tied`,

@@ -8,6 +8,7 @@ import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, type Numbers, practised } from '../setType';
 import { once, FLOODS, LEVERS } from '../pieces/steps';
 import { always } from '../order';
+import { type WorkRange } from '../pieces/range';
 
 const pan = (label: string, default_: number): NumberSpec => ({
   ...PAN_UNDER,
@@ -67,7 +68,7 @@ export const damBreakShoulder: SetType = {
     const beds: Piece = {
       parts: filled.flatMap((side) => bedOfSide(laying, side)),
       ground: groundOf(laying, held),
-      needs: filled.map((side) => ({ ...panNeed(laying, { device: side, min: 2, max: 8, target: 5 }), called: `${side} pan` })),
+      needs: filled.map((side) => ({ ...panNeed(laying, PAN, side), called: `${side} pan` })),
       free: filled.map((device) => ({ device, say: { down: 'Lower the bed', up: 'Raise the bed' }, floor: null })),
       findings: filled.length === 0 ? [] : [...filled.map((side) => build(laying, side)), fall(laying)],
       front: [
@@ -110,6 +111,9 @@ export const damBreakShoulder: SetType = {
       },
     ),
 };
+
+/** A break that is dead at its sill leaves the beds an inch bare; a beaver’s feet pass over from nine. */
+const PAN: WorkRange = { aim: [-8, -6], works: [-9, 1], perhaps: [-12, 1], ends: ['swumOver', 'bare'] };
 
 const underOf = (laying: Laying, side: (typeof SIDES)[number]): number => of(laying, `${side}Under`);
 const xOf = (laying: Laying, side: (typeof SIDES)[number]): number => ((side === 'left' ? -1 : 1) * of(laying, 'apart')) / 2;

@@ -9,6 +9,8 @@ import { levelThen, type Laying, type SetType, asks, type Numbers, practised } f
 import { OVER_PLACE, STANDING, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
 import type { Step } from '../work';
+import { opening, type WorkRange, reachNeed } from '../pieces/range';
+import { coverNeed } from '../pieces/grip';
 
 const FACE: Step[] = [
   once('Look at the gap from below; find the firm clear channel at the foot, otherwise the tight place below the crest.'),
@@ -61,16 +63,8 @@ export const damCrossoverFace: SetType = {
         parts: faceParts(laying, device.size),
         ground: faceGround(laying, device.size),
         needs: [
-          {
-            id: 'reach',
-            device: 'trap',
-            of: { part: 'jaws', spot: 'top' },
-            from: 'tail',
-            min: -of(laying, 'reach'),
-            broken: { min: 'cannotReach' },
-            called: 'top of the jaws',
-            origin: 'practice',
-          },
+          { ...coverNeed(laying, faceRange(device.size)), from: 'tail' },
+          { ...reachNeed(laying, 'jaws', of(laying, 'reach')), from: 'tail' },
         ],
         free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: null }],
         findings: [found('skyline', crest < inches(2) ? 'warns' : 'holds', 'practice', { crest, outlined: crest < inches(2) })],
@@ -100,6 +94,12 @@ export const damCrossoverFace: SetType = {
       ],
     ),
 };
+
+/** Dry is no fault on the lower face; over the jaws they swim once the tailwater stands so high. */
+function faceRange(size: string): WorkRange {
+  const { works, ...range } = opening(openingOf(size), 'beaverAdult', { by: 'nothing' });
+  return { ...range, works: [works[0], null] };
+}
 
 function drawn(laying: Laying, size: string): Piece {
   const frame = openingOf(size);

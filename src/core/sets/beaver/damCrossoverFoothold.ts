@@ -44,27 +44,31 @@ export const damCrossoverFoothold: SetType = {
     const narrow = wants && room < inches(5);
     const floor = surface - under - inches(3.5);
     const hold = holdPiece(laying, { numbers, build: 'beaverAdult', held: 'front foot', bank: inches(22) });
-    return assemble(bed(laying, { size: device.size, under, y: off, works: { min: 1, max: 4, target: 2 } }), hold, {
-      findings: [found('gapRoom', narrow ? 'fails' : 'holds', 'practice', { off, room, gap, aside: wants, narrow }, { field: 'offset' })],
-      ground: [
-        ...deepGround(laying, floor, hold),
-        [-inches(12), floor],
-        [inches(5), floor],
-        [inches(12), surface + inches(2)],
-        [inches(26), surface + inches(2)],
-        [inches(52), surface - inches(22)],
-      ],
-      front: mirrored([
-        [-gap / 2 - inches(20), surface + inches(7)],
-        [-gap / 2, surface + inches(5)],
-        [-gap / 2 + inches(2), floor],
-        [gap / 2 - inches(2), floor],
-        [gap / 2, surface + inches(5)],
-        [gap / 2 + inches(20), surface + inches(7)],
-      ]),
-      marks: [across('gap', 'Gap', 'eye', surface + inches(9), -gap / 2, gap / 2)],
-      travel: [{ build: 'beaverAdult', x: -inches(8), z: surface - 0.2, pose: 'swims' }],
-    });
+    return assemble(
+      bed(laying, { size: device.size, under, y: off, range: { aim: [-2, 0], works: [-6, 4], ends: ['swumOver', 'climbsElsewhere'] } }),
+      hold,
+      {
+        findings: [found('gapRoom', narrow ? 'fails' : 'holds', 'practice', { off, room, gap, aside: wants, narrow }, { field: 'offset' })],
+        ground: [
+          ...deepGround(laying, floor, hold),
+          [-inches(12), floor],
+          [inches(5), floor],
+          [inches(12), surface + inches(2)],
+          [inches(26), surface + inches(2)],
+          [inches(52), surface - inches(22)],
+        ],
+        front: mirrored([
+          [-gap / 2 - inches(20), surface + inches(7)],
+          [-gap / 2, surface + inches(5)],
+          [-gap / 2 + inches(2), floor],
+          [gap / 2 - inches(2), floor],
+          [gap / 2, surface + inches(5)],
+          [gap / 2 + inches(20), surface + inches(7)],
+        ]),
+        marks: [across('gap', 'Gap', 'eye', surface + inches(9), -gap / 2, gap / 2)],
+        travel: [{ build: 'beaverAdult', x: -inches(8), z: surface - 0.2, pose: 'swims' }],
+      },
+    );
   },
   orders: (at) =>
     footholdOrder(

@@ -3,7 +3,7 @@ import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { upright } from '../pieces/guides';
 import { tie } from '../pieces/hold';
-import { hangable, loopId, loopNumbers, loopPiece } from '../pieces/loop';
+import { hangable, loopNumbers, loopPiece, proudNeed } from '../pieces/loop';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 
@@ -48,18 +48,7 @@ export const damCrossoverSnare: SetType = {
     return assemble(
       loopPiece(laying, { numbers, bottom, floor: deck, support: 'rod', bearer: 'bank' }),
       {
-        needs: [
-          {
-            id: 'air',
-            device: 'snare',
-            of: { part: loopId('snare'), spot: 'bottom' },
-            from: laying.place.surface,
-            min: inches(1),
-            broken: { min: 'tooDeep' },
-            called: 'lowest point of the loop',
-            origin: 'practice',
-          },
-        ],
+        needs: [proudNeed(laying, 1.5)],
         parts: [
           upright(
             {

@@ -5,17 +5,18 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
-import { divePole as pole, fenced } from '../pieces/guides';
+import { divePole as pole, fenced, DIVE_POLE } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { WADING, once, underPole } from '../pieces/steps';
+import { opening } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(2.5, [0, 8]),
   depth: depthHere(),
   width: practised('Width of the way', 'at the surface', 26, [10, 120]),
-  poleAhead: practised('Pole ahead', 'before the trap’s plane', 4, [1, 12]),
+  poleAhead: practised('Pole ahead', 'its middle before the jaws: half the frame and half its thickness', 6.5, [1, 16]),
   frameOverBed: frameOverBed(1, 60),
   tie: tieNumber(72),
 } satisfies Numbers;
@@ -87,7 +88,12 @@ export const divePole: SetType = {
             stock: 'cut grass over the pole',
           },
         ],
-        needs: [coverNeed(laying, { min: -3, max: -2, target: -2.5, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        needs: [
+          coverNeed(laying, {
+            aim: [-3, -2],
+            ...opening(frame, 'beaverAdult', { by: 'pole', ahead: of(laying, 'poleAhead'), thick: DIVE_POLE }),
+          }),
+        ],
         ground: [
           [-inches(44), floor - inches(4)],
           [inches(30), floor],

@@ -9,13 +9,14 @@ import { found, type Finding } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { trench } from '../pieces/ground';
-import { depthMarks, gripMarks, springsFinding } from '../pieces/grip';
+import { depthMarks, gripMarks, springsFinding, coverNeed } from '../pieces/grip';
 import { STAND, standFinding } from '../pieces/stand';
 import { openingFindings, swingFinding, userOf } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { spacingWanted, takes } from '../series';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
+import { reachNeed, type WorkRange } from '../pieces/range';
 
 const STICK = inches(1.25);
 
@@ -83,7 +84,7 @@ export const lodgeRun: SetType = {
       {
         parts: positions.flatMap((id, i) => trapParts(laying, id, i === 0 ? 0 : spacing)),
         ground: groundOf(laying, positions.length > 1 ? spacing : 0),
-        needs: positions.map((id) => cover(id, laying)),
+        needs: positions.flatMap((id) => needsOf(id, laying)),
         free: positions.map((device) => ({ device, say: { down: 'Lower it', up: 'Raise it' }, floor: bed })),
         findings: [
           fenceFinding(laying),
@@ -108,20 +109,13 @@ export const lodgeRun: SetType = {
     ),
 };
 
-function cover(device: string, laying: Laying): Need {
-  return {
-    id: `${device}-cover`,
-    device,
-    of: { part: `${device}-jaws`, spot: 'top' },
-    from: laying.place.surface,
-    min: -of(laying, 'reach'),
-    max: 0,
-    target: inches(-2),
-    broken: { min: 'cannotReach', max: 'outOfWater' },
-    called: 'top of the jaws',
-    origin: 'practice',
-  };
-}
+/** On the bed of the run: in open water they swim over it from a foot down, which nobody can tell of a run whose lodge is not measured off. */
+const IN_RUN: WorkRange = { aim: [-12, -1], works: [-12, 4], perhaps: [null, 4], ends: ['swumOver', 'narrow'] };
+
+const needsOf = (device: string, laying: Laying): Need[] => [
+  coverNeed(laying, { ...IN_RUN, device }),
+  reachNeed(laying, `${device}-jaws`, of(laying, 'reach'), device),
+];
 
 /** Elevation of the bottom of a trap's jaws: as seen at the surface, else on its stand over the bed. */
 function jawsBottom(laying: Laying, id: string): number {

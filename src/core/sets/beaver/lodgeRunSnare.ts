@@ -7,6 +7,7 @@ import { loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
 import { WADING, loopOrder, once } from '../pieces/steps';
+import { ranged } from '../pieces/range';
 
 const { loop, pushIn, tail, loopCable } = loopNumbers(10, 1);
 const numbers = {
@@ -59,10 +60,12 @@ export const lodgeRunSnare: SetType = {
             device: 'snare',
             of: { part: loopId('snare'), spot: 'bottom' },
             from: laying.place.surface,
-            min: -of(laying, 'reach'),
-            max: -0.4 * size,
-            target: -0.4 * size - inches(6),
-            broken: { min: 'cannotReach', max: 'outOfWater' },
+            ...ranged({
+              aim: [null, -size / inches(1)],
+              works: [-12 - size / inches(1), (-0.4 * size) / inches(1)],
+              perhaps: [null, (-0.4 * size) / inches(1)],
+              ends: ['swumOver', 'pushedAside'],
+            }),
             called: 'lowest point of the loop',
             origin: 'practice',
           },

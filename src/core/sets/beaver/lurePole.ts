@@ -4,7 +4,7 @@ import { fixed } from '../../water/linear';
 import { assemble, NOTHING } from '../design';
 import { depthHere } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
-import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed } from '../pieces/loop';
+import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
 import { bait } from '../pieces/scent';
 import { hangs } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
@@ -17,7 +17,7 @@ const numbers = {
   proud: practised('Trunk over the water', 'its upper side', 5, [1, 60], -1),
 } satisfies Numbers;
 const of = asks(numbers);
-const SHARE = { min: 0.4, max: 0.75, target: 0.6 };
+const SHARE = IN_OPEN_WATER;
 
 /** A loop tight beside a dead trunk, scent on both of its sides. */
 export const lurePole: SetType = {
@@ -61,8 +61,8 @@ export const lurePole: SetType = {
             across: thick,
           },
         ],
-        needs: [shareNeed(laying, SHARE), proudNeed(laying, 2)],
-        findings: [shareFinding(laying, bottom, size, SHARE), ...loopFits(laying, bottom, size, SHARE.min)],
+        needs: [shareNeed(laying, SHARE), proudNeed(laying, 2, 1)],
+        findings: [shareFinding(laying, [bottom, size, inches(2)], SHARE), ...loopFits(laying, bottom, size, SHARE.aim[0])],
         ground: bedLine(floor, -inches(40)),
         front: flat(floor),
         travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],

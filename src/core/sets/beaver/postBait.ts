@@ -12,6 +12,7 @@ import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '.
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { footholdOrder, once } from '../pieces/steps';
+import { type WorkRange } from '../pieces/range';
 
 const numbers = {
   panUnder: panUnder(4),
@@ -63,12 +64,12 @@ export const postBait: SetType = {
     const floor = Math.min(bedOf(laying) ?? base - inches(3), base);
     const foot = floor - inches(20);
     const apart = second ? inches(6) : 0;
-    const works = { min: 2, max: 8, target: 4 };
+    const range: WorkRange = { aim: [-6, -3], works: [-10, 1], ends: ['baitWet', 'bare'] };
     const reaches = REARS.filter((key) => BUILDS[key].rears >= of(laying, 'baitHigh') - 0.02);
     const hold = holdPiece(laying, { numbers, build: 'beaverAdult', held: 'hind foot', bank: to + inches(24) });
     return assemble(
-      bed(laying, { size: device.size, under, y: -apart, works }),
-      second ? bed(laying, { size: second.size, under, y: apart, device: 'second', works, key: null }) : null,
+      bed(laying, { size: device.size, under, y: -apart, range }),
+      second ? bed(laying, { size: second.size, under, y: apart, device: 'second', range, key: null }) : null,
       bait({ x: to, z: high - inches(3), what: 'bait on a swivel', height: inches(6), wide: inches(3) }),
       hold,
       {

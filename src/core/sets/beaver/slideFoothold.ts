@@ -59,7 +59,6 @@ export const slideFoothold: SetType = {
     if (!device) return NOTHING;
     const foot: Foot = laying.choices.foot === 'front' ? 'front' : 'hind';
     const under = laying.numbers.panUnder ?? inches(FOOT[foot].target + (foot === 'front' ? 0.5 : 0));
-    const works = foot === 'hind' ? { min: 6, max: 9, target: 7 } : { min: 2, max: 3.5, target: 2.5 };
     const hold = holdPiece(
       { ...laying, choices: { ...laying.choices, hold: 'slide' } },
       { numbers, build: 'beaverAdult', held: foot === 'front' ? 'front foot' : 'hind foot', bank: BANK },
@@ -70,7 +69,7 @@ export const slideFoothold: SetType = {
     const stop = hold.parts?.[0];
     const poleFoot = (stop?.z.k ?? surface - 1) - of(laying, 'pushIn');
     return assemble(
-      bed(laying, { size: device.size, under, y: of(laying, 'offset'), works }),
+      bed(laying, { size: device.size, under, y: of(laying, 'offset'), range: FOOT[foot].range }),
       offsetPiece(laying, of(laying, 'offset'), under, foot),
       hold,
       {

@@ -4,12 +4,13 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
-import { divePole, fenced } from '../pieces/guides';
+import { divePole, fenced, DIVE_POLE } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { STAND, standFinding } from '../pieces/stand';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { WADING, once, underPole } from '../pieces/steps';
+import { opening } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(2, [-6, 20]),
@@ -20,6 +21,8 @@ const numbers = {
   tie: tieNumber(84),
 } satisfies Numbers;
 const of = asks(numbers);
+/** The pole’s middle before the jaws: half a 330 and half the pole. */
+const AHEAD = inches(6.5);
 
 /** A trap in front of the toe of a slide. */
 export const slideGrip: SetType = {
@@ -54,8 +57,13 @@ export const slideGrip: SetType = {
         laying.system,
       ),
       {
-        parts: [divePole(laying.place.surface, inches(4), width + inches(20), laying.system)],
-        needs: [coverNeed(laying, { min: -6, max: 0, target: -2, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        parts: [divePole(laying.place.surface, AHEAD, width + inches(20), laying.system)],
+        needs: [
+          coverNeed(laying, {
+            aim: [-2, 0],
+            ...opening(frame, 'beaverAdult', { by: 'pole', ahead: AHEAD, thick: DIVE_POLE }),
+          }),
+        ],
         ground: [
           [-inches(44), floor - inches(6)],
           [inches(4), floor],

@@ -4,7 +4,7 @@ import { assemble, level as across, NOTHING } from '../design';
 import { depthHere } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
 import { upright } from '../pieces/guides';
-import { loopBottom, loopFits, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
+import { loopBottom, loopFits, loopNumbers, loopPiece, shareFinding, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
@@ -14,7 +14,7 @@ const numbers = {
   depth: depthHere('Depth at the toe', 'where the slide meets the water'),
   width: practised('Width of the toe', 'between what stands beside it', 18, [8, 80]),
 } satisfies Numbers;
-const SHARE = { min: 0.4, max: 0.9, target: 0.6 };
+const SHARE = IN_OPEN_WATER;
 
 /** A loop at the toe of a slide. */
 export const slideSnare: SetType = {
@@ -56,7 +56,7 @@ export const slideSnare: SetType = {
             laying.system,
           ),
         ),
-        findings: [shareFinding(laying, bottom, size, SHARE), ...loopFits(laying, bottom, size, SHARE.min)],
+        findings: [shareFinding(laying, [bottom, size], SHARE), ...loopFits(laying, bottom, size, SHARE.aim[0])],
         ground: landing(surface, floor, { toe: inches(12), rise: inches(18) }),
         front: trench(surface, floor, width - inches(4), width),
         marks: [across('width', 'Width', 'eye', floor - inches(5), -width / 2, width / 2)],

@@ -10,6 +10,7 @@ import { swingFinding, upright } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
 import { onItsGround, once } from '../pieces/steps';
+import { opening, type WorkRange, ranged } from '../pieces/range';
 
 const numbers = {
   barUnder: practised('Cross bar under', 'of the T trigger, as seen: just under the surface', 0.25, [-2, 4], 1),
@@ -71,10 +72,7 @@ export const trailWaterline: SetType = {
       device: 'trap',
       of: { part: jawsId('trap'), spot: 'bottom' },
       from: laying.place.surface,
-      min: -frame * 0.5 - inches(0.5),
-      max: -frame * 0.5,
-      target: -frame * 0.5 - inches(0.25),
-      broken: { min: 'tooDeep', max: 'outOfWater' },
+      ...ranged(barRange(frame)),
       called: 'foot of the frame',
       origin: 'practice',
     };
@@ -127,6 +125,13 @@ export const trailWaterline: SetType = {
       [{ do: 'Stand it across the trail, the T bar just under the surface; one or two sticks steady it, loosely.' }],
     ),
 };
+
+/** The cross bar just under the surface; they swim over the jaws, half a frame above it, and out of the water it is a set on land. */
+function barRange(frame: number): WorkRange {
+  const half = frame / inches(2);
+  const { works, young = 0, ends } = opening(frame, 'beaverAdult', { by: 'nothing' });
+  return { aim: [-half - 0.5, -half], works: [(works[0] ?? 0) - 2 * half, 4 - half], young: young - 2 * half, ends: [ends[0], 'bare'] };
+}
 
 /** The tie that lets the catch reach water that hides it, clear of the trail. */
 function tieFinding(laying: Laying): Finding {

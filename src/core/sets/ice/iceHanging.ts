@@ -14,6 +14,7 @@ import { assemble, NOTHING, upright } from '../design';
 import { evaluate } from '../../water/linear';
 import { found, type Finding } from '../../words/finding';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
+import { ranged } from '../pieces/range';
 
 const numbers = {
   drop: {
@@ -195,9 +196,7 @@ const under = (device: string): Need => ({
   device,
   of: { part: `${device}-jaws`, spot: 'top' },
   from: 'iceUnderside',
-  max: 0,
-  target: -inches(2),
-  broken: { max: 'frozen' },
+  ...ranged({ aim: [-3, -1], works: [null, 0], ends: ['tooDeep', 'frozen'] }),
   called: 'top of the jaws',
   origin: 'practice',
 });

@@ -12,6 +12,7 @@ import { assemble, NOTHING, upright } from '../design';
 import { loopCable } from '../../devices/cable';
 import { found, type Finding } from '../../words/finding';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
+import { ranged } from '../pieces/range';
 
 const numbers = {
   depth: measured('Bed to the water line', 'with the pole itself, through the hole', [8, 237], 1),
@@ -133,9 +134,7 @@ const under = (device: string): Need => ({
   device,
   of: { part: `${device}-loop`, spot: 'top' },
   from: 'iceUnderside',
-  max: -inches(2),
-  target: -inches(6),
-  broken: { max: 'frozen' },
+  ...ranged({ aim: [null, -6], works: [null, -2], ends: ['tooDeep', 'frozen'] }),
   called: 'top of the loop',
   origin: 'practice',
 });

@@ -9,6 +9,7 @@ import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
+import { reachNeed } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(8, [0, 60]),
@@ -72,11 +73,12 @@ export const bottomEdge: SetType = {
         ],
         needs: [
           coverNeed(laying, {
-            min: -of(laying, 'reach') / inches(1),
-            max: 0,
-            target: -6,
-            broken: { min: 'cannotReach', max: 'outOfWater' },
+            aim: [-12, -2],
+            works: [-12, openingOf(device.size) / inches(2)],
+            perhaps: [null, openingOf(device.size) / inches(2)],
+            ends: ['swumOver', 'narrow'],
           }),
+          reachNeed(laying, 'jaws', of(laying, 'reach')),
         ],
         findings: said.filter((f) => f.id === 'buried').concat([found('rise', 'holds', 'practice', {})]),
         ground: [

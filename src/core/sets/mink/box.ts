@@ -86,7 +86,7 @@ export const box: SetType = {
             stock: 'dry grass',
           },
         ],
-        needs: [coverNeed(laying, { min: 1, broken: { min: 'tooDeep' }, target: 8 })],
+        needs: [coverNeed(laying, { spot: 'bottom', aim: [2, 6], works: [0, null], ends: ['baitWet', 'outOfWater'] })],
         free: [{ device: 'trap', say: { down: 'Lower the box', up: 'Raise the box' }, floor: null }],
         findings: [
           found(

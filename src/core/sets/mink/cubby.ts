@@ -105,7 +105,7 @@ export const cubby: SetType = {
             stock: 'two small sticks under the jaw',
           },
         ],
-        needs: [coverNeed(laying, { min: 1, broken: { min: 'tooDeep' }, target: 7, called: 'top of the jaws' })],
+        needs: [coverNeed(laying, { spot: 'bottom', aim: [1, 6], works: [-1, null], ends: ['baitWet', 'outOfWater'] })],
         free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: null }],
         findings: [
           found(

@@ -4,7 +4,7 @@ import { fixed, follows, type Linear } from '../../water/linear';
 import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, NOTHING, upright as mark } from '../design';
-import { jawsId } from '../pieces/grip';
+import { coverNeed } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { linePart, tieNumber } from '../pieces/hold';
@@ -127,19 +127,7 @@ export const logCrossing: SetType = {
           'jaws',
         ),
       ],
-      needs: [
-        {
-          id: 'dry',
-          device: 'trap',
-          of: { part: jawsId('trap'), spot: 'bottom' },
-          from: laying.place.surface,
-          min: inches(0),
-          target: seat,
-          broken: { min: 'tooDeep' },
-          called: 'foot of the frame',
-          origin: 'practice',
-        },
-      ],
+      needs: [coverNeed(laying, { spot: 'bottom', aim: [1, 12], works: [1, null], perhaps: [-1, null], ends: ['flooded', 'outOfWater'] })],
       free: [],
       findings: [
         found(

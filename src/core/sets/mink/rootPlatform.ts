@@ -47,7 +47,11 @@ export const rootPlatform: SetType = {
       { numbers, build: 'mink', held: 'front foot', bank: inches(18) },
     );
     return assemble(
-      bed(laying, { size: device.size, under, works: { min: 0.5, max: 2, target: 0.75 } }),
+      bed(laying, {
+        size: device.size,
+        under,
+        range: { aim: [-1, -0.5], works: [-2.5, 1], young: -2, who: 'females', ends: ['swumOver', 'bare'] },
+      }),
       {
         parts: [
           {

@@ -78,7 +78,7 @@ export const undercutBank: SetType = {
             across: of(laying, 'under') + inches(12),
           },
         ],
-        needs: [coverNeed(laying, { min: 1.5, max: 2, target: 1.75, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        needs: [coverNeed(laying, { aim: [1.5, 2], works: [-2, 4], young: -1.5, who: 'females', ends: ['swumOver', 'climbsElsewhere'] })],
         findings: [
           found(
             'roof',

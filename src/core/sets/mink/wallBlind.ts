@@ -67,7 +67,7 @@ export const wallBlind: SetType = {
     return assemble(
       {
         parts: [...bed, guide(laying)],
-        needs: [panNeed(laying, { min: 0.5, max: 2, target: 1 })],
+        needs: [panNeed(laying, { aim: [-1.5, -0.5], works: [-2.5, 1], young: -2, who: 'females', ends: ['swumOver', 'bare'] })],
         free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: bedOf(laying), stone }],
         findings: [buildUp(laying, device.size, cover, { says: 'stoneUnder' }), panOrStone(laying, device.size)],
         marks: [

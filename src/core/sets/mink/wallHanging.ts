@@ -111,10 +111,9 @@ export const wallHanging: SetType = {
         ],
         needs: [
           coverNeed(laying, {
-            min: frame / 2 / inches(1) - 2,
-            max: frame / 2 / inches(1) + 2,
-            target: frame / 2 / inches(1),
-            broken: { min: 'tooDeep', max: 'outOfWater' },
+            aim: [frame / inches(2) - 1, frame / inches(2) + 1],
+            works: [-1.5, frame / inches(1) - 2],
+            ends: ['swumOver', 'swumUnder'],
           }),
         ],
         findings: [

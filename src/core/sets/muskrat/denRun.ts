@@ -8,8 +8,9 @@ import { trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying } from '../setType';
 import { onTheBed, once } from '../pieces/steps';
+import { reachNeed, type WorkRange } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(2, [-3, 30]),
@@ -20,6 +21,12 @@ const numbers = {
   tie: tieNumber(30),
 } satisfies Numbers;
 const of = asks(numbers);
+/** Within 12 in of the hole bank and groove close the water over it; farther out they swim over, and where nobody measured it is in doubt. */
+function runRange({ numbers: { mouth } }: Laying): WorkRange {
+  const ends = ['swumOver', 'narrow'] as const;
+  if (mouth === undefined) return { works: [-2.5, 2], perhaps: [null, 2], decides: 'Measure how far it stands before the hole', ends };
+  return mouth <= inches(12) ? { works: [null, 2], ends } : { works: [-2.5, 2], perhaps: [-6, 2], ends };
+}
 
 /** A small body-grip in the run of a bank den or hut. */
 export const denRun: SetType = {
@@ -77,14 +84,7 @@ export const denRun: SetType = {
             across: width + inches(6),
           },
         ],
-        needs: [
-          coverNeed(laying, {
-            min: -of(laying, 'reach') / inches(1),
-            max: 0,
-            target: -2,
-            broken: { min: 'cannotReach', max: 'outOfWater' },
-          }),
-        ],
+        needs: [coverNeed(laying, { aim: [-6, -1], ...runRange(laying) }), reachNeed(laying, 'jaws', of(laying, 'reach'))],
         findings: [found('dog', 'holds', 'practice', { over: bottom - floor })],
         ground: [
           [-inches(22), floor - inches(3)],

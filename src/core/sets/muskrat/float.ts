@@ -8,6 +8,7 @@ import { assemble, NOTHING, upright } from '../design';
 import { weightFinding } from '../pieces/bed';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
+import { ranged } from '../pieces/range';
 
 const numbers = {
   panOver: practised('Pan over the water', 'as the raft floats', 0.5, [-1, 4]),
@@ -55,10 +56,7 @@ export const float: SetType = {
         device,
         of: { part: `${device}-pan`, spot: 'top' as const },
         from: laying.place.surface,
-        min: inches(-0.5),
-        max: inches(2),
-        target: inches(0.5),
-        broken: { min: 'heldUnder' as const, max: 'aground' as const },
+        ...ranged({ aim: [0.25, 0.75], works: [-1, 2], ends: ['heldUnder', 'aground'] }),
         called: 'pan',
         origin: 'practice' as const,
       })),

@@ -1,7 +1,7 @@
 import { inches } from '../../units/factors';
 import { fixed, follows, type Linear } from '../../water/linear';
 import { found } from '../../words/finding';
-import { footholdOf } from '../bedded';
+import { footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { panUnder, weightFinding } from '../pieces/bed';
 import { depthHere } from '../pieces/grip';
@@ -91,20 +91,7 @@ export const logNotch: SetType = {
           across: thick,
         },
       ],
-      needs: [
-        {
-          id: 'pan',
-          device: 'trap',
-          of: { part: 'pan', spot: 'top' },
-          from: laying.place.surface,
-          min: inches(-2),
-          max: inches(-0.5),
-          target: inches(-1),
-          broken: { min: 'tooDeep', max: 'outOfWater' },
-          called: 'pan',
-          origin: 'practice',
-        },
-      ],
+      needs: [panNeed(laying, { aim: [-1, -0.5], works: [-2.5, 2], ends: ['swumOver', 'climbsElsewhere'] })],
       free: [{ device: 'trap', say: { down: 'Cut the notch deeper', up: 'Block the trap up' }, floor: null }],
       findings: [weightFinding(laying, device.size, 'muskrat'), found('log', 'holds', 'practice', { notch, afloat })],
       holds: [{ kind: 'tie', device: 'trap', anchor: [notch / 2, 0, surface], tether: inches(12), held: 'front foot', build: 'muskrat' }],

@@ -66,7 +66,11 @@ export const pocket: SetType = {
     const roof = Math.max(surface, floor + inches(3)) + high * 0.6;
     const shelf = Math.min(dry, roof + inches(1));
     return assemble(
-      bed(laying, { size: device.size, under, works: { min: 0.25, max: 1, target: 0.5 } }),
+      bed(laying, {
+        size: device.size,
+        under,
+        range: { aim: [-0.75, -0.25], works: [-2.5, 1], young: -2, who: 'females', ends: ['swumOver', 'bare'] },
+      }),
       {
         parts: [
           {

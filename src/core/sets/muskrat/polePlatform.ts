@@ -115,7 +115,7 @@ export const polePlatform: SetType = {
               ]
             : []),
         ],
-        needs: [panNeed(laying, { min: 0.5, max: 3, target: 1 })],
+        needs: [panNeed(laying, { aim: [-1, 0], works: [-3, 2], ends: ['swumOver', 'climbsElsewhere'] })],
         free: [{ device: 'trap', say: { down: 'Lower the board', up: 'Raise the board' }, floor }],
         findings: [
           weightFinding(laying, device.size, 'muskrat'),

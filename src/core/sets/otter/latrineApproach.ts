@@ -10,6 +10,7 @@ import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { onItsGround, once } from '../pieces/steps';
+import { opening } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(-1, [-8, 12]),
@@ -76,7 +77,7 @@ export const latrineApproach: SetType = {
             across: inches(14),
           },
         ],
-        needs: [coverNeed(laying, { min: -3, max: 3, target: 1, broken: { min: 'tooDeep', max: 'outOfWater' } })],
+        needs: [coverNeed(laying, { aim: [0, 1], ...opening(openingOf(device.size), 'otter', { by: 'nothing' }, true) })],
         ground: [
           ...landing(surface, floor, { toe: inches(12), rise: inches(7) }).slice(0, 4),
           [to, surface + inches(7)],

@@ -48,37 +48,41 @@ export const otterCrossover: SetType = {
       { numbers, build: 'otter', held: 'front foot', bank: inches(24) },
     );
     const half = Math.max(trail / 2, footholdOf(device.size).spread / 2) + inches(1);
-    return assemble(bed(laying, { size: device.size, under, works: { min: 0.5, max: 4, target: 1.5 } }), hold, {
-      parts: ([-1, 1] as const).map((hand) =>
-        upright(
-          {
-            id: `guide${hand < 0 ? 'L' : 'R'}`,
-            x: inches(1),
-            y: hand * half,
-            foot: floor - inches(6),
-            top: surface + inches(12),
-            thick: inches(0.6),
-            name: 'thin stick',
-          },
-          laying.system,
+    return assemble(
+      bed(laying, { size: device.size, under, range: { aim: [-2, -1], works: [-6, 2], ends: ['swumOver', 'climbsElsewhere'] } }),
+      hold,
+      {
+        parts: ([-1, 1] as const).map((hand) =>
+          upright(
+            {
+              id: `guide${hand < 0 ? 'L' : 'R'}`,
+              x: inches(1),
+              y: hand * half,
+              foot: floor - inches(6),
+              top: surface + inches(12),
+              thick: inches(0.6),
+              name: 'thin stick',
+            },
+            laying.system,
+          ),
         ),
-      ),
-      ground: [
-        ...deepGround(laying, floor, hold),
-        [-0.3, floor],
-        [0.12, floor],
-        [inches(14), surface + inches(2)],
-        [inches(14) + neck * 0.4, surface + inches(10)],
-        [inches(14) + neck * 0.8, surface + inches(3)],
-        [inches(14) + neck, surface - inches(6)],
-      ],
-      front: flat(floor),
-      marks: [
-        across('trail', 'Trail', 'eye', surface + inches(14), -trail / 2, trail / 2),
-        across('neck', 'Neck of land', 'side', surface + inches(16), inches(14), inches(14) + neck),
-      ],
-      travel: [{ build: 'otter', x: -inches(6), z: Math.max(floor, surface - 0.12), pose: 'swims' }],
-    });
+        ground: [
+          ...deepGround(laying, floor, hold),
+          [-0.3, floor],
+          [0.12, floor],
+          [inches(14), surface + inches(2)],
+          [inches(14) + neck * 0.4, surface + inches(10)],
+          [inches(14) + neck * 0.8, surface + inches(3)],
+          [inches(14) + neck, surface - inches(6)],
+        ],
+        front: flat(floor),
+        marks: [
+          across('trail', 'Trail', 'eye', surface + inches(14), -trail / 2, trail / 2),
+          across('neck', 'Neck of land', 'side', surface + inches(16), inches(14), inches(14) + neck),
+        ],
+        travel: [{ build: 'otter', x: -inches(6), z: Math.max(floor, surface - 0.12), pose: 'swims' }],
+      },
+    );
   },
   orders: (at) =>
     footholdOrder(

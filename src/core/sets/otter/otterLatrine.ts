@@ -45,7 +45,7 @@ export const otterLatrine: SetType = {
       { ...laying, choices: { ...laying.choices, hold: 'slide' } },
       { numbers, build: 'otter', held: 'front foot', bank: inches(24) },
     );
-    return assemble(bed(laying, { size: device.size, under, works: { min: 1, max: 5, target: 2.5 } }), hold, {
+    return assemble(bed(laying, { size: device.size, under, range: { aim: [-3, -2], works: [-6, 0], ends: ['swumOver', 'bare'] } }), hold, {
       parts: [
         {
           id: 'latrine',

@@ -6,6 +6,7 @@ import { found, type Finding } from '../../words/finding';
 import { bedParts, buildUp, footholdOf, panNeed } from '../bedded';
 import { level as across, upright as mark, type Piece } from '../design';
 import type { NumberKey } from '../keys';
+import type { WorkRange } from './range';
 import { levelThen, practised, type Laying, type NumberSpec } from '../setType';
 
 /** Footholds in their beds. */
@@ -13,9 +14,21 @@ import { levelThen, practised, type Laying, type NumberSpec } from '../setType';
 export type Foot = 'front' | 'hind';
 
 /** Where the pan lies for a foot: cover and way off the centre line, inches. [practice] */
-export const FOOT: Record<Foot, { under: [number, number]; target: number; off: [number, number]; usualOff: number }> = {
-  front: { under: [2, 3], target: 2.5, off: [2, 3], usualOff: 2.5 },
-  hind: { under: [6, 9], target: 7, off: [5, 7], usualOff: 6 },
+export const FOOT: Record<Foot, { under: [number, number]; target: number; off: [number, number]; usualOff: number; range: WorkRange }> = {
+  front: {
+    under: [2, 3],
+    target: 2.5,
+    off: [2, 3],
+    usualOff: 2.5,
+    range: { aim: [-3, -2], works: [-6, 0], ends: ['swumOver', 'bare'] },
+  },
+  hind: {
+    under: [6, 9],
+    target: 7,
+    off: [5, 7],
+    usualOff: 6,
+    range: { aim: [-9, -6], works: [-9, 0], perhaps: [-12, 0], ends: ['swumOver', 'bare'] },
+  },
 };
 
 export const panUnder = (usual: number, [min, max]: [number, number] = [-2, 12]): NumberSpec =>
@@ -28,8 +41,7 @@ export interface BedPlace {
   size: string;
   /** water over the pan, m */
   under: number;
-  /** the pan's cover that works, inches */
-  works: { min: number; max: number; target: number };
+  range: WorkRange;
   device?: string;
   x?: number;
   y?: number;
@@ -40,13 +52,13 @@ export interface BedPlace {
 
 /** A foothold, what lies under it, what it needs of the surface and how far it is built up. */
 export function bed(laying: Laying, place: BedPlace): Piece {
-  const { size, under, works, device = 'trap', x = 0, y = 0, on = 'bed', key = 'panUnder' } = place;
+  const { size, under, range, device = 'trap', x = 0, y = 0, on = 'bed', key = 'panUnder' } = place;
   const surface = levelThen(laying);
   const spread = footholdOf(size).spread;
   const name = device === 'trap' ? 'Pan under' : `${device}: pan under`;
   return {
     parts: bedParts(laying, size, under, { device, x, y, under: on }),
-    needs: [panNeed(laying, { device, ...works })],
+    needs: [panNeed(laying, range, device)],
     free: [{ device, say: { down: 'Lower the bed', up: 'Raise the bed' }, floor: null }],
     findings: [buildUp(laying, size, under, device === 'trap' ? {} : { id: `${device}-buildUp`, of: device })],
     marks:

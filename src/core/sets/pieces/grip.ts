@@ -2,7 +2,7 @@ import { BODY_GRIPS } from '../../devices/sizes';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
-import type { Broken, Need } from '../../water/need';
+import type { Need } from '../../water/need';
 import type { Bearer, Look, Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { openingOf } from '../bodyGrip';
@@ -10,6 +10,7 @@ import { upright as mark, type Piece } from '../design';
 import type { NumberKey } from '../keys';
 import { bedOf, levelThen, measured, practised, type Laying, type NumberSpec } from '../setType';
 import { upright } from './guides';
+import { ranged, type WorkRange } from './range';
 
 /** Body-grips: how high they stand, what carries them, what they need of the water. */
 
@@ -168,30 +169,25 @@ export function jawsBottom(laying: Laying, size: string, usualUnder: number, ove
   return bed !== null && overBed !== null ? bed + overBed : levelThen(laying) - usualUnder - frame;
 }
 
-export interface Cover {
-  min?: number;
-  max?: number;
-  target?: number;
-  broken: { min?: Broken; max?: Broken };
+export interface Cover extends WorkRange {
   device?: string;
   called?: string;
+  spot?: 'top' | 'bottom';
 }
 
-/** What the top of the jaws needs of the surface; inches, under it is negative. */
-export function coverNeed(laying: Laying, { min, max, target, broken, device = 'trap', called = 'top of the jaws' }: Cover): Need {
-  return {
-    id: device === 'trap' ? 'cover' : `${device}-cover`,
-    device,
-    of: { part: jawsId(device), spot: 'top' },
-    from: laying.place.surface,
-    ...(min === undefined ? {} : { min: inches(min) }),
-    ...(max === undefined ? {} : { max: inches(max) }),
-    ...(target === undefined ? {} : { target: inches(target) }),
-    broken,
-    called,
-    origin: 'practice',
-  };
-}
+/** What the top of the jaws, or the foot of the frame, needs of the surface. */
+export const coverNeed = (
+  laying: Laying,
+  { device = 'trap', spot = 'top', called = spot === 'top' ? 'top of the jaws' : 'foot of the frame', ...range }: Cover,
+): Need => ({
+  id: device === 'trap' ? 'cover' : `${device}-cover`,
+  device,
+  of: { part: jawsId(device), spot },
+  from: laying.place.surface,
+  ...ranged(range),
+  called,
+  origin: 'practice',
+});
 
 /** The height of a trap under the surface as both drawings show it. */
 export function gripMarks(laying: Laying, size: string, bottom: number, key: NumberKey | null = 'topUnder', x = 0): Piece {

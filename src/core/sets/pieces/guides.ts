@@ -8,6 +8,7 @@ import { fixed, follows, type Linear } from '../../water/linear';
 import type { Bearer, Part, PartKind } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import type { Piece } from '../design';
+import { draws } from './range';
 
 /** Sticks, poles and stones that lead an animal, and what they leave open. */
 
@@ -70,10 +71,22 @@ export function crossPole(
   };
 }
 
+/** Thickness of the pole that floats over a trap, m. [practice] */
+export const DIVE_POLE = inches(3);
+
 /** A pole floating over the trap, tied: it makes the animal dive. @param ahead before the trap, m */
 export const divePole = (surface: 'pond' | 'tail', ahead: number, length: number, system: System): Part =>
   crossPole(
-    { id: 'dive', x: -ahead, z: follows(surface, -inches(2)), length, bearer: 'float', name: 'dive pole, tied,', tiedTo: 'bank' },
+    {
+      id: 'dive',
+      x: -ahead,
+      z: follows(surface, -draws(DIVE_POLE)),
+      length,
+      thick: DIVE_POLE,
+      bearer: 'float',
+      name: 'dive pole, tied,',
+      tiedTo: 'bank',
+    },
     system,
   );
 

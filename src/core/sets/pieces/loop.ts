@@ -3,19 +3,24 @@ import { wetAreaShare } from '../../devices/wetAreaShare';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
-import type { Need } from '../../water/need';
+import type { Limits, Need } from '../../water/need';
 import type { Bearer, Look, Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { level as across, upright as mark, type Piece } from '../design';
+import { ranged } from './range';
 import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec } from '../setType';
 
 /** Snares: loop, support, cable. */
 
+/** Shares of a loop's height under water: aim, where it surely works, and where it may. */
 export interface Share {
-  min: number;
-  max: number;
-  target: number;
+  aim: readonly [number, number];
+  works: readonly [number | null, number | null];
+  perhaps?: readonly [number | null, number | null];
 }
+
+/** A loop in open water: half to two thirds under; pushed aside under 0.4, swum over from 0.9. */
+export const IN_OPEN_WATER: Share = { aim: [0.5, 0.65], works: [0.4, 0.9], perhaps: [0.2, 0.9] };
 
 /** The numbers of a loop in the water. @param usual diameter, inches; share as a part of 1 */
 export const loopNumbers = (
@@ -147,46 +152,56 @@ function supportOf(
   ];
 }
 
+const bounds = ([min, max]: readonly [number | null, number | null]): Limits => ({
+  ...(min !== null && { min }),
+  ...(max !== null && { max }),
+});
+
 /** What the loop needs of the surface, by the share of its diameter that is under. */
-export const shareNeed = (laying: Laying, { min, max, target }: Share, device = 'snare'): Need => ({
+export const shareNeed = (laying: Laying, { aim, works, perhaps }: Share, device = 'snare'): Need => ({
   id: device === 'snare' ? 'share' : `${device}-share`,
   device,
   of: { part: loopId(device), share: true },
   from: laying.place.surface,
-  min,
-  max,
-  target,
-  broken: { min: 'outOfWater', max: 'tooDeep' },
+  ...bounds(works),
+  aim: bounds(aim),
+  ...(perhaps && { perhaps: { min: undefined, max: undefined, ...bounds(perhaps) } }),
+  broken: { min: 'pushedAside', max: 'swumOver' },
   called: 'lowest point of the loop',
   origin: 'practice',
 });
 
-/** The top of the loop must show. @param proud inches */
-export const proudNeed = (laying: Laying, proud: number, device = 'snare'): Need => ({
+/** The top of the loop must show. @param proud inches @param perhaps inches, down to where a head may still meet it */
+export const proudNeed = (laying: Laying, proud: number, perhaps = proud, device = 'snare'): Need => ({
   id: `${device}-proud`,
   device,
   of: { part: loopId(device), spot: 'top' },
   from: laying.place.surface,
-  min: inches(proud),
-  broken: { min: 'tooDeep' },
+  ...ranged({ works: [proud, null], perhaps: [perhaps, null], ends: ['topUnder', 'outOfWater'] }),
   called: 'top of the loop',
   origin: 'practice',
 });
 
-/** How much of it is under as set, by height and by area. */
-export function shareFinding(laying: Laying, bottom: number, loop: number, { min, max }: Share): Finding {
+/** How much of it is under as set, by height and by area. @param proud how much of its top has to show, m */
+export function shareFinding(
+  laying: Laying,
+  [bottom, loop, proud = 0]: readonly [bottom: number, loop: number, proud?: number],
+  { aim, works: [least, end], perhaps }: Share,
+): Finding {
   const under = levelThen(laying) - bottom;
-  const [least, most] = [min * loop - under, under - max * loop];
-  const fits = under / loop >= min - 1e-9 && under / loop <= max + 1e-9;
+  const most = end === null ? null : Math.min(end, 1 - proud / loop);
+  const within = ([from, to]: readonly [number | null, number | null]): boolean =>
+    under / loop >= (from ?? -Infinity) - 1e-9 && under / loop <= (to ?? Infinity) + 1e-9;
   const values = {
     share: Math.min(Math.max(under / loop, 0), 1),
     area: wetAreaShare(loop, under),
-    min,
-    max,
-    lower: fits ? 0 : least,
-    raise: fits ? 0 : most,
+    min: aim[0],
+    max: aim[1],
+    lower: under / loop < (least ?? -Infinity) - 1e-9 ? aim[0] * loop - under : 0,
+    raise: under / loop > (most ?? Infinity) + 1e-9 ? under - aim[1] * loop : 0,
   };
-  return found('share', fits ? 'holds' : 'fails', 'practice', values, { field: 'share' });
+  const verdict = within([least, most]) ? 'holds' : perhaps && within(perhaps) ? 'warns' : 'fails';
+  return found('share', verdict, 'practice', values, { field: 'share' });
 }
 
 /** What is cut for a loop with its tail, m. */

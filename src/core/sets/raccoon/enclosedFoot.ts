@@ -9,6 +9,7 @@ import { bait } from '../pieces/scent';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { once } from '../pieces/steps';
 import { always } from '../order';
+import { ranged } from '../pieces/range';
 
 const numbers = {
   overWater: practised('Ground over the water', 'where it stands', 6, [0, 60], -1),
@@ -76,8 +77,7 @@ export const enclosedFoot: SetType = {
             device: 'trap',
             of: { part: 'tube', spot: 'bottom' },
             from: laying.place.surface,
-            min: 0,
-            broken: { min: 'tooDeep' },
+            ...ranged({ aim: [3, 12], works: [0, null], ends: ['baitWet', 'outOfWater'] }),
             called: 'foot of the trap',
             origin: 'practice',
           },
