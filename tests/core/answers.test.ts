@@ -120,16 +120,17 @@ describe('can I stand there', () => {
 });
 
 describe('after the night', () => {
-  const set = (id: string, verdict: Parameters<typeof afterNight>[0][number]['verdict'], idleThen = false) => ({
+  const set = (id: string, verdict: Parameters<typeof afterNight>[0][number]['verdict'], idleThen = false, beyond = false) => ({
     id,
     name: id,
     verdict,
+    beyond,
     idleThen,
   });
   it('what still fishes out of reach is not idle, and each set stands in one group', () => {
     const groups = afterNight([
       set('a', 'outOfWater'),
-      set('b', 'cannotReach'),
+      set('b', 'fine', false, true),
       set('c', 'fine', true),
       set('d', 'frozen'),
       set('e', 'fine'),

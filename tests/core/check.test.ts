@@ -129,7 +129,7 @@ describe('the headline of a morning', () => {
   it('gives one instruction a set', () => {
     assert.equal(instruction('Set it 8 in lower.', 'outOfWater', setTypeOf('lodge-run').looks), 'Set it 8 in lower.');
     assert.match(instruction('', 'unknown', setTypeOf('lodge-run').looks), /read the gauge/);
-    assert.match(instruction('', 'cannotReach', setTypeOf('lodge-run').looks), /^Out of reach/);
+    assert.match(instruction('', 'fine', setTypeOf('lodge-run').looks, 'It lies 40 in deep.'), /^Out of reach/);
     assert.match(instruction('', 'heldUnder', setTypeOf('float').looks), /slack/);
     assert.match(instruction('', 'aground', setTypeOf('float').looks), /deeper/);
     assert.match(instruction('', 'fine', setTypeOf('float').looks), /float level/);

@@ -107,11 +107,11 @@ describe('the catalogue as data', () => {
   });
   it('says what has to be where, carried by what', () => {
     assert.deepEqual(needTexts(sampleDesign(setTypeOf('dive-pole'), undefined, 'us'), 'us'), [
-      'Top of the jaws between 2 in under the water and 3 in under the water.',
+      'Top of the jaws: aim 2 in to 3 in under the water; works 2 in over to 8 in under the water.',
     ]);
     assert.match(
       needTexts(sampleDesign(setTypeOf('lure-pole'), undefined, 'us'), 'us').join(' '),
-      /40 % to 75 % of the loop’s height under the water\. Top of the loop not lower than 2 in over the water/,
+      /Loop: aim 50% to 65% under the water; works 40% to 90% under the water, perhaps 20% to 90% .*Top of the loop: at 2 in over the water or higher, perhaps/,
     );
     assert.match(needTexts(sampleDesign(setTypeOf('ice-snare-pole'), undefined, 'us'), 'us').join(' '), /underside of the ice/);
     assert.equal(bearersText(sampleDesign(setTypeOf('float'), undefined, 'us')), 'the water, afloat');

@@ -241,8 +241,11 @@ describe('the band gauge', () => {
     axis: 'pond' as const,
     level: 1,
     band: { min: 1 - inches(7), max: Infinity },
+    aim: null,
+    perhaps: null,
     label: '',
     sentence: '',
+    beyond: '',
     remedy: '',
     spare: null,
     moveBy: 0,
@@ -252,6 +255,21 @@ describe('the band gauge', () => {
     assert.ok(Math.abs((gauge.box?.bottom ?? 0) - (22 + 10)) < 0.01);
     assert.ok(Math.abs((gauge.then ?? 0) - 12) < 0.01);
     assert.equal(gauge.box?.openTop, true);
+    assert.deepEqual([gauge.aim, gauge.perhaps], [null, null]);
+  });
+  it('draws the aim inside the band and what is in doubt around it', () => {
+    const gauge = bandGauge(
+      {
+        ...state,
+        band: { min: 1 - inches(7), max: 1 + inches(3.5) },
+        aim: { min: 1, max: 1 + inches(3.5) },
+        perhaps: { min: 1 - inches(7), max: 2 },
+      },
+      null,
+      44,
+    );
+    assert.deepEqual([gauge.aim?.bottom, Math.round(gauge.aim?.top ?? 0), gauge.box?.openTop], [22, 17, false]);
+    assert.equal(gauge.perhaps?.openTop, true);
   });
   it('keeps a far level out of the picture and an unknown one without a box', () => {
     assert.equal(bandGauge(state, 3, 44).then, null);

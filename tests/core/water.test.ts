@@ -5,7 +5,7 @@ import { inches } from '#core/units/factors';
 import { bandNear, intersect, levelBands, needBand } from '#core/water/band';
 import type { Layout } from '#core/water/layout';
 import { axesOf, evaluate, fixed, follows, plus } from '#core/water/linear';
-import { heightAt, verdictAt, type Need } from '#core/water/need';
+import { endAt, heightAt, type Need } from '#core/water/need';
 import { bottomAt, raised, type Part } from '#core/water/part';
 import { elevationAt, levelAt } from '#core/water/levelAt';
 import { hoursInBand, type Reading } from '#core/water/series';
@@ -171,7 +171,7 @@ describe('a level band', () => {
           const rule = need({ min: -0.05 - width, max: -0.05 });
           const [band] = needBand(rule, own, 'pond', {}) ?? [];
           if (!band) return false;
-          const holds = verdictAt(rule, own, heightAt(rule, own, { pond }) ?? 0) === null;
+          const holds = endAt(rule, own, heightAt(rule, own, { pond }) ?? 0) === null;
           const inside = pond >= band.min - 1e-9 && pond <= band.max + 1e-9;
           return holds === inside;
         },
@@ -199,7 +199,10 @@ describe('a state', () => {
   const parts = [part({ id: 'jaws', bearer: 'bed', z: fixed(inches(28)), height: inches(10) })];
   const set = layout(
     parts,
-    [need({ min: inches(-36), max: 0, target: inches(-2), broken: { min: 'cannotReach', max: 'outOfWater' } })],
+    [
+      need({ min: inches(-36), max: 0, aim: { min: inches(-3), max: inches(-1) }, broken: { min: 'swumOver', max: 'outOfWater' } }),
+      need({ id: 'reach', min: inches(-20), serves: true, broken: {} }),
+    ],
     [{ device: 'trap', say: { down: 'Lower it', up: 'Set it' }, floor: inches(20) }],
   );
   const at = (pond: number, age = 0) => deviceState(set, 'trap', now(inches(pond), age), US);
@@ -230,7 +233,29 @@ describe('a state', () => {
     assert.equal(shallow.moveBy, 0);
     assert.match(shallow.remedy, /It can go down only 8 in; needs 13 in/);
   });
-  it('too deep to reach still fishes', () => assert.match(at(80).sentence, /out of reach, still fishing/));
+  it('too deep to reach still fishes: that is beside its verdict', () => {
+    assert.deepEqual([at(60).verdict, at(60).beyond], ['fine', 'The top of the jaws lies 22 in deep: out of reach, still fishing.']);
+    assert.equal(at(58).beyond, '');
+    assert.deepEqual([at(80).verdict, at(80).label], ['tooDeep', 'swum over']);
+  });
+  it('beyond its sure range it is in doubt as far as it may work, and then it is over', () => {
+    const doubtful = layout(parts, [
+      need({ min: inches(-6), max: 0, perhaps: { min: inches(-12), max: 0 }, decides: 'Measure the roof', broken: { min: 'swumOver' } }),
+    ]);
+    const verdicts = [44, 44.1, 50, 50.1].map((pond) => deviceState(doubtful, 'trap', now(inches(pond)), US));
+    assert.deepEqual(
+      verdicts.map((s) => s.verdict),
+      ['nearEdge', 'perhaps', 'perhaps', 'tooDeep'],
+    );
+    assert.match(
+      verdicts[2]?.sentence ?? '',
+      /^In doubt\. .*Works at 38 in to 44 in; perhaps at 38 in to 50 in; now 50 in\. Measure the roof\.$/,
+    );
+    assert.deepEqual(
+      [verdicts[2]?.perhaps?.max, verdicts[3]?.perhaps?.max].map((m) => Math.round((m ?? 0) / 0.0254)),
+      [50, 50],
+    );
+  });
   it('a remedy that is ordered puts it into its band', () => {
     fc.assert(
       fc.property(fc.double({ min: 29, max: 37, noNaN: true }), (pond) => {

@@ -9,6 +9,8 @@ export interface Standing {
   to: Date;
   /** the level band at that height; null when no level moves it */
   band: Interval | null;
+  /** the levels at which it may have worked, where they go further */
+  may?: Interval | null;
 }
 
 /** A check that found the device sprung: half of the time since the look before it counts. */
@@ -45,9 +47,11 @@ function merged(spans: { from: Date; to: Date }[]): { from: Date; to: Date }[] {
  * @param readings of the gauge that judges it
  */
 export function exposureOf(standings: Standing[], sprung: Sprung[], readings: Reading[]): Exposure {
-  const inside = ({ band }: Standing, from: Date, to: Date): HoursInBand => {
+  const inside = ({ band, may }: Standing, from: Date, to: Date): HoursInBand => {
     const hours = Math.max(0, to.getTime() - from.getTime()) / HOUR;
-    return band ? hoursInBand(readings, from, to, band) : { low: hours, high: hours };
+    if (!band) return { low: hours, high: hours };
+    const sure = hoursInBand(readings, from, to, band);
+    return may ? { low: sure.low, high: hoursInBand(readings, from, to, may).high } : sure;
   };
   let hoursSet = 0;
   let low = 0;

@@ -94,9 +94,9 @@ function exposureOfStay(
   const end = stay.to === null ? now : new Date(stay.to);
   let { surface } = ground.station;
   const standings = stretchesOf(set, new Date(stay.from), end, ground).map((stretch): Standing => {
-    const { axis, band } = bandIn(set, stretch, stay.position, {});
+    const { axis, band, may } = bandIn(set, stretch, stay.position, {});
     if (axis === 'pond' || axis === 'tail') surface = axis;
-    return { from: stretch.from, to: stretch.to, band };
+    return { from: stretch.from, to: stretch.to, band, may };
   });
   const gauge = gauges.find((g) => g.water === ground.station.water && g.surface === surface);
   return exposureOf(standings, sprungOf(stay, visits), gauge ? (readings[gauge.id] ?? []) : []);

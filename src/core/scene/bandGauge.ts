@@ -1,12 +1,24 @@
 import { INCH } from '../units/factors';
+import type { Interval } from '../water/band';
 import type { DeviceState } from '../water/state';
+
+interface Box {
+  top: number;
+  bottom: number;
+  openTop: boolean;
+  openBottom: boolean;
+}
 
 /** One row's gauge: all rows share the scale, so that a long box is a wide band. Pixels from the top. */
 export interface BandGauge {
   height: number;
   /** the level now, always in the middle */
   now: number;
-  box: { top: number; bottom: number; openTop: boolean; openBottom: boolean } | null;
+  box: Box | null;
+  /** the levels at which it stands as it is aimed, inside its box */
+  aim: Box | null;
+  /** to where it may work */
+  perhaps: Box | null;
   /** the level when the device was set; null when outside the gauge */
   then: number | null;
 }
@@ -21,16 +33,20 @@ const HALF = 14 * INCH;
  * @param height px
  */
 export function bandGauge(state: DeviceState, then: number | null, height: number): BandGauge {
-  const { level, band } = state;
+  const { level, band, aim, perhaps } = state;
   const yOf = (z: number): number => height / 2 - ((z - (level ?? 0)) / HALF) * (height / 2 - 2);
-  if (level === null || !band) return { height, now: height / 2, box: null, then: null };
-  const top = yOf(band.max);
-  const bottom = yOf(band.min);
+  if (level === null || !band) return { height, now: height / 2, box: null, aim: null, perhaps: null, then: null };
   const inside = (y: number): number => Math.min(Math.max(y, 1), height - 1);
+  const boxOf = ({ min, max }: Interval): Box => {
+    const [top, bottom] = [yOf(max), yOf(min)];
+    return { top: inside(top), bottom: inside(bottom), openTop: top < 1, openBottom: bottom > height - 1 };
+  };
   return {
     height,
     now: height / 2,
-    box: { top: inside(top), bottom: inside(bottom), openTop: top < 1, openBottom: bottom > height - 1 },
+    box: boxOf(band),
+    aim: aim && boxOf(aim),
+    perhaps: perhaps && boxOf(perhaps),
     then: then === null || Math.abs(then - level) > HALF ? null : yOf(then),
   };
 }

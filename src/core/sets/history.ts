@@ -3,6 +3,7 @@ import { bandNear, levelBands, type Interval } from '../water/band';
 import { axisOf } from '../water/layout';
 import type { Axis, Known } from '../water/levels';
 import type { System } from '../units/factors';
+import { stretched, type Need } from '../water/need';
 import { setTypeOf } from './catalogue';
 import type { Design } from './design';
 import { laidAt, layOut, type Ground, type Laid } from './standing';
@@ -29,11 +30,19 @@ export function designAt(set: TrapSet, at: Date, ground: Ground, system: System)
   return layOut(setTypeOf(set.type), laidAt(set, at, ground), system);
 }
 
-/** The band of one device in a stretch, and the axis it is told along; null where no level moves it or its levels are not known. */
-export function bandIn(set: TrapSet, { laid }: Stretch, device: string, known: Known): { axis: Axis; band: Interval | null } {
+/** The band of one device in a stretch, as far as it is sure and as far as it may work, and the axis it is told along; null where no level moves it or its levels are not known. */
+export function bandIn(
+  set: TrapSet,
+  { laid }: Stretch,
+  device: string,
+  known: Known,
+): { axis: Axis; band: Interval | null; may: Interval | null } {
   const design = layOut(setTypeOf(set.type), laid, 'us');
   const axis = axisOf(design, device);
   const needs = design.needs.filter((n) => n.device === device && !n.serves);
-  const bands = needs.length === 0 ? null : levelBands(needs, design.parts, axis, known);
-  return { axis, band: bands && bandNear(bands, laid.then[axis] ?? 0) };
+  const near = (own: readonly Need[]): Interval | null => {
+    const bands = own.length === 0 ? null : levelBands(own, design.parts, axis, known);
+    return bands && bandNear(bands, laid.then[axis] ?? 0);
+  };
+  return { axis, band: near(needs), may: near(needs.map(stretched)) };
 }

@@ -46,5 +46,5 @@ function seenHeight(type: SetType, layout: Layout, known: Known): number | null 
   const tall = layout.parts.find((p) => p.id === need.of.part)?.height ?? 0;
   if (height === null || !type.seenAt) return height;
   const bottom = 'spot' in need.of && need.of.spot === 'top' ? height - tall : height;
-  return type.seenAt === 'middle' ? bottom + tall / 2 : bottom;
+  return bottom + { bottom: 0, middle: tall / 2, top: tall }[type.seenAt];
 }

@@ -153,7 +153,7 @@ export interface SetType {
   /** the number that says how high the device stands, as it is seen at the surface; null where it floats */
   seen: NumberKey | null;
   /** which spot of the first need's part that number speaks of, where it is not the need's own */
-  seenAt?: 'bottom' | 'middle';
+  seenAt?: 'bottom' | 'middle' | 'top';
   layOut: (laying: Laying) => Design;
   /** where, when and for whom it is the one to try: its rank among the types there, and the reason. @source common practice */
   suits?: readonly Suit[];

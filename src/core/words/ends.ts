@@ -18,7 +18,7 @@ interface Said {
 const lies = ({ called, height }: Where, print: (m: number) => string): string =>
   Math.abs(height) < 0.001
     ? `The ${called} is at the surface`
-    : `The ${called} is ${print(height)} ${height > 0 ? 'above' : 'below'} the water`;
+    : `The ${called} is ${print(height)} ${height > 0 ? 'above' : 'below the'} water`;
 const plain = (label: string, tail = ''): Said => ({ label: () => label, fact: (where, print) => `${lies(where, print)}${tail}.` });
 const own = (label: string, fact: Said['fact']): Said => ({ label: () => label, fact });
 

@@ -167,7 +167,7 @@ const build = (laying: Laying, side: (typeof SIDES)[number]): Finding =>
 
 /** How far the pond may fall before the shallower bed is too shallow: said when it is made, since it will fall. */
 function fall(laying: Laying): Finding {
-  const left = SIDES.filter((s) => laying.devices[s]).map((s) => ({ side: s, room: underOf(laying, s) - inches(2) }));
+  const left = SIDES.filter((s) => laying.devices[s]).map((s) => ({ side: s, room: underOf(laying, s) + inches(PAN.works[1] ?? 0) }));
   const first = [...left].sort((a, b) => a.room - b.room)[0];
   const room = first?.room ?? 0;
   const values = { side: first?.side ?? 'left', room: Math.max(room, 0), deep: of(laying, 'breakDepth') };

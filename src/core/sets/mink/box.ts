@@ -36,6 +36,7 @@ export const box: SetType = {
   remake: ['Dry grass and fresh bait.'],
   numbers,
   seen: 'topUnder',
+  seenAt: 'top',
   choices: {
     notch: { ...notchChoice('middle'), default: 'light' },
     trigger: { label: 'Trigger', options: { low: 'low, rear and wide', v: 'straight V', pan: 'pan' }, default: 'low' },

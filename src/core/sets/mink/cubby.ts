@@ -39,6 +39,7 @@ export const cubby: SetType = {
   fires: 'pan',
   numbers,
   seen: 'topUnder',
+  seenAt: 'top',
   choices: { notch: { ...notchChoice('middle'), default: 'light' } },
   layOut: (laying) => {
     const device = laying.devices.trap;

@@ -2,13 +2,28 @@
   import { bandGauge } from '#core/scene/bandGauge';
   import type { DeviceState } from '#core/water/state';
 
-  /** The band of a set as a box around the level now; all gauges of a list share one scale. */
+  /** The band of a set as a box around the level now, its aim filled, what is in doubt dashed; all gauges of a list share one scale. */
   let { state, then, height = 46 }: { state: DeviceState; then: number | null; height?: number } = $props();
   const gauge = $derived(bandGauge(state, then, height));
 </script>
 
 <svg width="96" {height} viewBox="0 0 96 {height}" aria-hidden="true">
   <rect x="0" y={gauge.now} width="96" height={height - gauge.now} fill="var(--water)" />
+  {#if gauge.perhaps}
+    <rect
+      x="36"
+      y={gauge.perhaps.top}
+      width="24"
+      height={Math.max(gauge.perhaps.bottom - gauge.perhaps.top, 2)}
+      fill="none"
+      stroke="var(--ink)"
+      stroke-width="1.2"
+      stroke-dasharray="2 3"
+    />
+  {/if}
+  {#if gauge.aim}
+    <rect x="36" y={gauge.aim.top} width="24" height={Math.max(gauge.aim.bottom - gauge.aim.top, 2)} fill="var(--fine)" opacity="0.35" />
+  {/if}
   {#if gauge.box}
     <rect
       x="33"

@@ -74,18 +74,18 @@ function outsideOf(set: TrapSet, { ground, frame, readings, now }: Told) {
   const when = (at: Date): string => `${dayText(at, frame.zone)} ${clockText(at, frame.zone)}`;
   let [hours, unknown] = [0, 0];
   const spans = stretchesOf(set, from, to, ground).flatMap((stretch) => {
-    const { axis, band } = device ? bandIn(set, stretch, device, stretch.laid.then) : { axis: 'pond' as const, band: null };
+    const { axis, band, may } = device ? bandIn(set, stretch, device, stretch.laid.then) : { axis: 'pond' as const, band: null, may: null };
     const whole = (stretch.to.getTime() - stretch.from.getTime()) / HOUR;
-    if (!band || (axis !== 'pond' && axis !== 'tail')) {
+    if (!band || !may || (axis !== 'pond' && axis !== 'tail')) {
       if (device) unknown += whole;
       return [];
     }
     const series = readings(axis);
-    const inside = hoursInBand(series, stretch.from, stretch.to, band);
-    hours += whole - inside.high;
-    unknown += inside.high - inside.low;
-    return outsideBand(series, stretch.from, stretch.to, band).map((o) => ({
-      text: `${when(o.from)} to ${when(o.to)}, ${o.side} its band (${bandText(band, frame, axis)})`,
+    const most = hoursInBand(series, stretch.from, stretch.to, may).high;
+    hours += whole - most;
+    unknown += most - hoursInBand(series, stretch.from, stretch.to, band).low;
+    return outsideBand(series, stretch.from, stretch.to, may).map((o) => ({
+      text: `${when(o.from)} to ${when(o.to)}, ${o.side} its band (${bandText(may, frame, axis)})`,
     }));
   });
   return { hours: Math.round(hours), unknown: unknown < 1 ? '' : spanText(unknown * HOUR), spans };
