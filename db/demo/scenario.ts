@@ -143,7 +143,7 @@ interface DemoSet {
 
 // prettier-ignore
 export const SETS: DemoSet[] = [
-  { key: 's12', number: 12, name: 'east lodge run', type: 'lodge-run', species: 'beaver', station: 'eastrun', state: 'live', placed: [20, '09:40'], devices: { outer: 'K-07', inner: 'K-08' }, numbers: { tie: 72, depth: 33, frameOverBed: 1, widthSurface: 31, widthBed: 16, spacing: 48 }, anchor: '6 ft cable, alder root, left bank', yields: 0.16 },
+  { key: 's12', number: 12, name: 'east lodge run', type: 'lodge-run', species: 'beaver', station: 'eastrun', state: 'live', placed: [20, '09:40'], devices: { outer: 'K-07', inner: 'K-08' }, numbers: { tie: 72, depth: 33, frameOverBed: 1, fromMouth: 30, widthSurface: 31, widthBed: 16, spacing: 48 }, anchor: '6 ft cable, alder root, left bank', yields: 0.16 },
   { key: 's15', number: 15, name: 'west lodge run', type: 'lodge-run', species: 'beaver', station: 'westrun', state: 'live', placed: [20, '10:15'], devices: { outer: 'K-09' }, numbers: { depth: 38, frameOverBed: 1, widthBed: 15 }, anchor: 'cable to the old stake, right side', yields: 0.1 },
   { key: 's20', number: 20, name: 'inlet point', type: 'castor-foothold', species: 'beaver', station: 'inlet', state: 'live', placed: [18, '10:50'], devices: { trap: 'K-31' }, numbers: { panUnder: 5.5, depth: 12, stopDepth: 46, chain: 12 }, choices: { hold: 'slide' }, anchor: 'slide to a rock bag, willow at the bank', yields: 0.1 },
   { key: 's22', number: 22, name: 'flume gap', type: 'channel-snare', species: 'beaver', station: 'flume', state: 'live', placed: [16, '11:05'], devices: { snare: 'K-51' }, numbers: { loop: 9, lowestUnder: 13.5, depth: 20, ceiling: 15 }, choices: { passage: 'roofed' }, anchor: '7 ft tail to the flume post', yields: 0.09 },

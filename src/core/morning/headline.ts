@@ -43,11 +43,13 @@ function moved(waters: WaterChange[], now: Date): string {
 
 function standing(verdicts: Verdict[]): string {
   const out = verdicts.filter((v) => !['fine', 'nearEdge', 'perhaps', 'unknown'].includes(v)).length;
-  const near = verdicts.filter((v) => v === 'nearEdge' || v === 'perhaps').length;
+  const near = verdicts.filter((v) => v === 'nearEdge').length;
+  const doubt = verdicts.filter((v) => v === 'perhaps').length;
   const unknown = verdicts.filter((v) => v === 'unknown').length;
   const said: string[] = [];
   if (out > 0) said.push(`${countWord(out)} ${agree(out, 'set', 'sets')} not working`);
   if (near > 0) said.push(`${countWord(near)} near the limit`);
+  if (doubt > 0) said.push(`${countWord(doubt)} in doubt`);
   if (unknown > 0) said.push(`${countWord(unknown)} without a reading`);
   return said.length === 0 ? 'Every set is working.' : `${capital(said.join(', '))}.`;
 }

@@ -17,8 +17,8 @@ export interface BandGauge {
   box: Box | null;
   /** the levels at which it stands as it is aimed, inside its box */
   aim: Box | null;
-  /** to where it may work */
-  perhaps: Box | null;
+  /** where it may work beyond its box, as upright strokes from top to bottom */
+  doubt: [top: number, bottom: number][];
   /** the level when the device was set; null when outside the gauge */
   then: number | null;
 }
@@ -35,18 +35,20 @@ const HALF = 14 * INCH;
 export function bandGauge(state: DeviceState, then: number | null, height: number): BandGauge {
   const { level, band, aim, perhaps } = state;
   const yOf = (z: number): number => height / 2 - ((z - (level ?? 0)) / HALF) * (height / 2 - 2);
-  if (level === null || !band) return { height, now: height / 2, box: null, aim: null, perhaps: null, then: null };
+  if (level === null || !band) return { height, now: height / 2, box: null, aim: null, doubt: [], then: null };
   const inside = (y: number): number => Math.min(Math.max(y, 1), height - 1);
   const boxOf = ({ min, max }: Interval): Box => {
     const [top, bottom] = [yOf(max), yOf(min)];
     return { top: inside(top), bottom: inside(bottom), openTop: top < 1, openBottom: bottom > height - 1 };
   };
+  const box = boxOf(band);
+  const may = boxOf(perhaps ?? band);
   return {
     height,
     now: height / 2,
-    box: boxOf(band),
+    box,
     aim: aim && boxOf(aim),
-    perhaps: perhaps && boxOf(perhaps),
+    doubt: [[may.top, box.top] as [number, number], [box.bottom, may.bottom] as [number, number]].filter(([a, b]) => b - a > 1),
     then: then === null || Math.abs(then - level) > HALF ? null : yOf(then),
   };
 }

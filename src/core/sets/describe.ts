@@ -1,6 +1,7 @@
 import type { System } from '../units/factors';
 import { printLength } from '../units/length';
-import { heightLimits, type Limits, type Need } from '../water/need';
+import type { Known } from '../water/levels';
+import { heightAt, heightLimits, type Limits, type Need } from '../water/need';
 import type { Design } from './design';
 
 const FROM: Record<string, string> = {
@@ -13,6 +14,17 @@ const FROM: Record<string, string> = {
 /** What has to be where, as sentences: part, limits and datum of every need. */
 export function needTexts(design: Pick<Design, 'needs' | 'parts'>, system: System): string[] {
   return [...new Set(design.needs.map((need) => needText(need, design.parts, system)))];
+}
+
+/** Where a device is aimed and how it lies now, of every need it is put by: a note at placing, no fault. @param known the levels now */
+export function aimTexts({ needs, parts }: Pick<Design, 'needs' | 'parts'>, device: string, known: Known, system: System): string[] {
+  return needs.flatMap((need) => {
+    const height = need.device === device && need.aim ? heightAt(need, parts, known) : null;
+    if (height === null || !need.aim) return [];
+    const { min, max } = heightLimits(need, parts, need.aim);
+    const aside = height < min - 1e-6 || height > max + 1e-6;
+    return [`Aim: ${'share' in need.of ? 'loop' : need.called} ${rangeText(need, need.aim, parts, system)}${aside ? ', not so now' : ''}.`];
+  });
 }
 
 function needText(need: Need, parts: Design['parts'], system: System): string {

@@ -190,7 +190,7 @@ function broken(state: DeviceState, unmet: Unmet): DeviceState {
   const doubt = perhaps && !sure ? `; perhaps at ${bandText(perhaps, frame, axis)}` : '';
   state.verdict = sure ? ENDS[end] : 'perhaps';
   state.label = `${sure ? '' : 'perhaps '}${endLabel(end, height)}`;
-  state.sentence = `${sure ? '' : 'In doubt. '}${endFact(end, { called: need.called, height }, frame.system)} Works at ${bandText(band, frame, axis)}${doubt}; now ${now}.${!sure && need.decides ? ` ${need.decides}.` : ''}`;
+  state.sentence = `${sure ? '' : 'In doubt. '}${endFact(end, { called: need.called, height }, frame.system, sure)} Works at ${bandText(band, frame, axis)}${doubt}; now ${now}.${!sure && need.decides ? ` ${need.decides}.` : ''}`;
   const { remedy, moveBy } = remedyOf(unmet);
   state.remedy = remedy;
   state.moveBy = moveBy;

@@ -12,14 +12,17 @@ interface Said {
   /** two words */
   label: (height: number) => string;
   /** the fact as a sentence */
-  fact: (where: Where, print: (m: number) => string) => string;
+  fact: (where: Where, print: (m: number) => string, sure: boolean) => string;
 }
 
 const lies = ({ called, height }: Where, print: (m: number) => string): string =>
   Math.abs(height) < 0.001
     ? `The ${called} is at the surface`
     : `The ${called} is ${print(height)} ${height > 0 ? 'above' : 'below the'} water`;
-const plain = (label: string, tail = ''): Said => ({ label: () => label, fact: (where, print) => `${lies(where, print)}${tail}.` });
+const plain = (label: string, tail = '', doubt = tail): Said => ({
+  label: () => label,
+  fact: (where, print, sure) => `${lies(where, print)}${sure ? tail : doubt}.`,
+});
 const own = (label: string, fact: Said['fact']): Said => ({ label: () => label, fact });
 
 const SAID: Record<End, Said> = {
@@ -31,7 +34,11 @@ const SAID: Record<End, Said> = {
   bare: plain('dry', ': bare, and they step beside it'),
   narrow: plain('too shallow', ': too little water is left to swim through it'),
   halfOut: plain('half dry', ': half of it stands out'),
-  pushedAside: plain('too shallow', ': too little of the loop is under, it is pushed aside'),
+  pushedAside: plain(
+    'too shallow',
+    ': too little of the loop is under, it is pushed aside',
+    ': with so little under it may be pushed aside',
+  ),
   poleOnJaws: plain('pole on the jaws', ': the floating pole hangs in its swing'),
   climbsElsewhere: plain('dry', ': they climb out elsewhere'),
   heldUnder: own('held under', ({ called, height }, print) => `The line is taut and holds the ${called} ${print(height)} under.`),
@@ -44,10 +51,10 @@ const SAID: Record<End, Said> = {
     height > 0 ? `The ${called} is ${print(height)} inside the ice.` : `The ${called} hangs only ${print(height)} under the ice.`,
   ),
   tooDeep: plain('too deep'),
-  swumOver: plain('swum over', ': they swim over it'),
+  swumOver: plain('swum over', ': they swim over it', ': they may swim over it'),
   swumUnder: plain('swum under', ': they swim under it'),
   goneRound: plain('gone round', ': the water opens a way round'),
-  topUnder: plain('top under', ': nothing of it shows, they pass over'),
+  topUnder: plain('top under', ': nothing of it shows, they pass over', ': so little of it shows that they may pass over'),
   baitWet: plain('bait wet', ': bait and trigger are wet'),
   flooded: plain('flooded'),
 };
@@ -55,5 +62,6 @@ const SAID: Record<End, Said> = {
 /** What ended a range, in two words: `dry`, `swum over`. */
 export const endLabel = (end: End, height: number): string => SAID[end].label(height);
 
-/** What ended a range, as a sentence with the spot and its height. */
-export const endFact = (end: End, where: Where, system: System): string => SAID[end].fact(where, (m) => printLength(Math.abs(m), system));
+/** What ended a range, as a sentence with the spot and its height. @param sure whether it surely ended; else it may have */
+export const endFact = (end: End, where: Where, system: System, sure = true): string =>
+  SAID[end].fact(where, (m) => printLength(Math.abs(m), system), sure);

@@ -155,16 +155,18 @@ async function despite(
   const known = surfaces.at(water, surface, at);
   const here = level === undefined ? (known.how === 'unknown' ? 0 : known.level) : surfaces.elevation(water, surface, at, level);
   const laid = { ...made, then: { [surface]: here }, place: placeOf(station, season.follows[station.id] ?? null) };
-  const { impossible, doubtful } = againstLive(layOut(type, laid, system).findings);
+  const { impossible, doubtful } = againstLive(layOut(type, laid, system), laid.then, system);
   for (const finding of impossible) {
     const field = finding.field && finding.field in type.choices ? `c.${finding.field}` : `n.${finding.field ?? ''}`;
     read.refuse(finding.field ? field : 'state', `${tell(finding, system).sentence} It cannot go live so; keep it planned, or change it.`);
   }
   const reason = read.text('despite').slice(0, 300);
-  const told = doubtful.map((f) => tell(f, system).about.toLowerCase());
-  if (told.length > 0 && reason === '')
-    read.refuse('despite', `This does not work by its own figures: ${told.join(', ')}. Say why it goes live all the same, or change it.`);
-  return told.length > 0 && reason ? `live although it fails by ${told.join(', ')}: ${reason}` : '';
+  if (doubtful.length > 0 && reason === '')
+    read.refuse(
+      'despite',
+      `This does not work by its own figures: ${doubtful.join(', ')}. Say why it goes live all the same, or change it.`,
+    );
+  return doubtful.length > 0 && reason ? `live although it fails by ${doubtful.join(', ')}: ${reason}` : '';
 }
 
 function refuseUnarmed(

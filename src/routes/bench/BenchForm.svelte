@@ -74,6 +74,7 @@
       measured={it.measured}
       {system}
       higher={it.higher}
+      aims={it.aims}
       names={Object.fromEntries(it.type.positions.map((p) => [p.id, p.label]))}
     />
     <Arming groups={it.arming} {kept} state={it.fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live'} />

@@ -14,6 +14,7 @@
     system,
     higher = 0,
     names = {},
+    aims = () => [],
   }: {
     states: DeviceState[];
     findings: Told[];
@@ -21,6 +22,7 @@
     system: System;
     higher?: number;
     names?: Record<string, string>;
+    aims?: (device: string) => string[];
   } = $props();
 
   const MARK = { holds: 'fine', warns: 'nearEdge', fails: 'outOfWater', unknown: 'unknown' } as const;
@@ -36,6 +38,8 @@
       <div>
         <h3>{states.length > 1 ? `${names[state.device] ?? state.device}: ` : ''}{state.label}</h3>
         <p>{state.sentence} <b>{state.remedy}</b></p>
+        {#if state.beyond}<p>{state.beyond}</p>{/if}
+        {#each aims(state.device) as aim (aim)}<p>{aim}</p>{/each}
       </div>
     </article>
   {:else}<p>Choose a trap, and its state is told here.</p>{/each}

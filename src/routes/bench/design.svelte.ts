@@ -8,6 +8,7 @@ import { atWork } from '#core/sets/order';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
 import { numberSpec, type FilledPosition } from '#core/sets/setType';
+import { aimTexts } from '#core/sets/describe';
 import { layOut, placeOf, statesOf, usualDevices } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
 import { offGauge } from '#core/units/frame';
@@ -139,7 +140,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     },
     /** what fails and wants a reason before it goes live */
     get doubtful() {
-      return againstLive(design.findings).doubtful.map((f) => tell(f, system).about.toLowerCase());
+      return againstLive(design, then, system).doubtful;
     },
     get atWork() {
       return work;
@@ -156,6 +157,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     get states() {
       return states;
     },
+    aims: (device: string): string[] => aimTexts(design, device, known, system),
     get measured() {
       return levelNow !== null;
     },

@@ -28,6 +28,7 @@ const numbers = {
   widthSurface: practised('Run at the surface', 'from edge to edge', 30, [8, 158]),
   widthBed: practised('Run at the bed', 'the hard groove', 16, [6, 158]),
   spacing: practised('Between the traps', 'two in line', 48, [24, 158]),
+  fromMouth: measured('Before the lodge', 'trap to the hole it leads to', [2, 400]),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 79]),
   tie: tieNumber(48),
 } satisfies Numbers;
@@ -109,11 +110,15 @@ export const lodgeRun: SetType = {
     ),
 };
 
-/** On the bed of the run: in open water they swim over it from a foot down, which nobody can tell of a run whose lodge is not measured off. */
-const IN_RUN: WorkRange = { aim: [-12, -1], works: [-12, 4], perhaps: [null, 4], ends: ['swumOver', 'narrow'] };
+/** On the bed of the run: within six feet of the hole the lodge closes the water over it; in open water they swim over it from a foot down. */
+function runRange({ numbers: { fromMouth } }: Laying): WorkRange {
+  const range = { aim: [-12, -1], works: [-12, 4], ends: ['swumOver', 'narrow'] } as const;
+  if (fromMouth === undefined) return { ...range, perhaps: [null, 4], decides: 'Measure how far it stands before the lodge' };
+  return fromMouth <= inches(72) ? { ...range, works: [null, 4] } : { ...range, perhaps: [-24, 4] };
+}
 
 const needsOf = (device: string, laying: Laying): Need[] => [
-  coverNeed(laying, { ...IN_RUN, device }),
+  coverNeed(laying, { ...runRange(laying), device }),
   reachNeed(laying, `${device}-jaws`, of(laying, 'reach'), device),
 ];
 

@@ -9,18 +9,9 @@
 
 <svg width="96" {height} viewBox="0 0 96 {height}" aria-hidden="true">
   <rect x="0" y={gauge.now} width="96" height={height - gauge.now} fill="var(--water)" />
-  {#if gauge.perhaps}
-    <rect
-      x="36"
-      y={gauge.perhaps.top}
-      width="24"
-      height={Math.max(gauge.perhaps.bottom - gauge.perhaps.top, 2)}
-      fill="none"
-      stroke="var(--ink)"
-      stroke-width="1.2"
-      stroke-dasharray="2 3"
-    />
-  {/if}
+  {#each gauge.doubt as [top, bottom] (top)}
+    <path d="M37 {top}V{bottom}M59 {top}V{bottom}" stroke="var(--ink)" stroke-width="1.6" stroke-dasharray="3 3" />
+  {/each}
   {#if gauge.aim}
     <rect x="36" y={gauge.aim.top} width="24" height={Math.max(gauge.aim.bottom - gauge.aim.top, 2)} fill="var(--fine)" opacity="0.35" />
   {/if}
