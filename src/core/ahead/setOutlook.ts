@@ -74,6 +74,8 @@ export function outlookOf(
 ): SetOutlook | null {
   const water = view.station.water;
   const check = checkOf(view, now);
+  // what lies sprung catches nothing at any level
+  if (state?.verdict === 'spent') return null;
   const span: Span = {
     now,
     check,

@@ -45,14 +45,16 @@ function merged(spans: { from: Date; to: Date }[]): { from: Date; to: Date }[] {
  * A sprung or catching device counts half of the interval in which it sprang.
  *
  * @param readings of the gauge that judges it
+ * @param spent times in which it lay as it was found, sprung or knocked down: they count nothing
  */
-export function exposureOf(standings: Standing[], sprung: Sprung[], readings: Reading[]): Exposure {
+export function exposureOf(standings: Standing[], sprung: Sprung[], readings: Reading[], spent: { from: Date; to: Date }[] = []): Exposure {
   const inside = ({ band, may }: Standing, from: Date, to: Date): HoursInBand => {
     const hours = Math.max(0, to.getTime() - from.getTime()) / HOUR;
     if (!band) return { low: hours, high: hours };
     const sure = hoursInBand(readings, from, to, band);
     return may ? { low: sure.low, high: hoursInBand(readings, from, to, may).high } : sure;
   };
+  const lost = merged([...sprung.map(idle), ...spent]);
   let hoursSet = 0;
   let low = 0;
   let high = 0;
@@ -61,9 +63,9 @@ export function exposureOf(standings: Standing[], sprung: Sprung[], readings: Re
     const whole = inside(standing, standing.from, standing.to);
     low += whole.low;
     high += whole.high;
-    for (const lost of merged(sprung.map(idle))) {
-      const from = lost.from > standing.from ? lost.from : standing.from;
-      const to = lost.to < standing.to ? lost.to : standing.to;
+    for (const span of lost) {
+      const from = span.from > standing.from ? span.from : standing.from;
+      const to = span.to < standing.to ? span.to : standing.to;
       if (to <= from) continue;
       const part = inside(standing, from, to);
       low -= part.low;

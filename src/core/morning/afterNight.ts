@@ -19,7 +19,7 @@ export interface Group {
   sets: { id: string; name: string }[];
 }
 
-const IDLE: readonly Verdict[] = ['outOfWater', 'heldUnder', 'aground', 'tooDeep', 'noLongerSubmerging'];
+const IDLE: readonly Verdict[] = ['spent', 'outOfWater', 'heldUnder', 'aground', 'tooDeep', 'noLongerSubmerging'];
 
 /** The gear that goes out when the season turns. [practice] */
 export const TURNED =

@@ -1,3 +1,4 @@
+import { spentWords, type Spent } from '../check/spent';
 import type { Device, Setting, TrapSet } from '../record/kinds';
 import type { Station } from '../stations/placed';
 import type { System } from '../units/factors';
@@ -120,6 +121,8 @@ export interface DeviceView {
   size: string;
   since: string;
   lastLook: string;
+  /** it was found so at its last look and left so */
+  spent: Spent | null;
 }
 
 /** A set as every room shows it: plain values, so that the browser can ask it about any level. */
@@ -159,7 +162,13 @@ export type Standing = Pick<SetView, 'layout' | 'devices'> & Partial<Pick<SetVie
 /** How every device of a set stands; of a set that is not live, how it would. */
 export function statesOf(view: Standing, water: Water, frame: Frame): DeviceState[] {
   const here = atPlace(view, water);
-  return [...new Set(view.layout.needs.map((need) => need.device))].map((device) => deviceState(view.layout, device, here, frame));
+  return [...new Set(view.layout.needs.map((need) => need.device))].map((device) => {
+    const state = deviceState(view.layout, device, here, frame);
+    const spent = view.devices.find((d) => d.position === device)?.spent;
+    if (!spent) return state;
+    const { remedy, ...words } = spentWords(spent, frame.zone);
+    return { ...state, ...words, remedy: `${remedy}. ${state.remedy}`.trim() };
+  });
 }
 
 /** The state that speaks for a set. */

@@ -1,3 +1,4 @@
+import type { Spent } from '../check/spent';
 import type { Device, Line, TrapSet } from '../record/kinds';
 import type { Station } from '../stations/placed';
 import { setDeadline } from '../time/deadline';
@@ -10,6 +11,12 @@ import type { System } from '../units/factors';
 import { plainFrame, type Frame } from '../units/frame';
 import type { Surfaces } from '../water/levelAt';
 
+/** The last look at a stay, and the last one that left it spent where nothing set it again since. */
+export interface Look {
+  at: Date;
+  spent: Spent | null;
+}
+
 export interface ViewContext {
   line: Line;
   stations: Record<string, Station>;
@@ -18,8 +25,8 @@ export interface ViewContext {
   /** ice over each station against the open sheet; 1 where it is left out */
   iceFactors: Record<string, number>;
   shed: Record<string, Device>;
-  /** last real look at each stay */
-  looks: Record<string, Date>;
+  /** last real look at each stay, and what it left spent */
+  looks: Record<string, Look>;
   surfaces: Surfaces;
   now: Date;
   /** in what the reader reads the levels of each water */
@@ -63,7 +70,10 @@ export function setView(set: TrapSet, { line, stations, follows, iceFactors, she
   };
 }
 
-function liveDevices(set: TrapSet, shed: Record<string, Device>, looks: Record<string, Date>): DeviceView[] {
+const armedSince = (set: TrapSet, at: string): boolean =>
+  [set.armed?.at ?? '', ...set.settings.map((s) => s.at)].some((armed) => armed > at);
+
+function liveDevices(set: TrapSet, shed: Record<string, Device>, looks: Record<string, Look>): DeviceView[] {
   const { positions } = setTypeOf(set.type);
   const labels = Object.fromEntries(positions.map((p) => [p.id, p.label]));
   const place = (stay: { position: string }): number => positions.findIndex((p) => p.id === stay.position);
@@ -72,7 +82,9 @@ function liveDevices(set: TrapSet, shed: Record<string, Device>, looks: Record<s
     .flatMap((stay) => {
       const device = shed[stay.device];
       if (!device || stay.to !== null) return [];
-      const lastLook = looks[stay.id]?.toISOString() ?? stay.from;
+      const look = looks[stay.id];
+      const lastLook = look?.at.toISOString() ?? stay.from;
+      const { spent = null } = look ?? {};
       return [
         {
           stay: stay.id,
@@ -84,6 +96,8 @@ function liveDevices(set: TrapSet, shed: Record<string, Device>, looks: Record<s
           size: device.size,
           since: stay.from,
           lastLook,
+          // what was armed or changed since is set again
+          spent: spent && armedSince(set, spent.at) ? null : spent,
         },
       ];
     });

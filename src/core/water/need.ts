@@ -7,6 +7,7 @@ import { bottomAt, type Part } from './part';
 
 /** How a device stands to the water. `unknown` is a verdict of its own. */
 export const VERDICTS = [
+  'spent',
   'outOfWater',
   'heldUnder',
   'aground',
@@ -19,7 +20,7 @@ export const VERDICTS = [
   'fine',
 ] as const;
 export type Verdict = (typeof VERDICTS)[number];
-export type Broken = Exclude<Verdict, 'perhaps' | 'nearEdge' | 'unknown' | 'fine'>;
+export type Broken = Exclude<Verdict, 'spent' | 'perhaps' | 'nearEdge' | 'unknown' | 'fine'>;
 
 /** What ends a range, and the verdict it comes to; said by `words/ends.ts`. */
 export const ENDS = {

@@ -237,6 +237,7 @@ const movable = (part: Part, device: string): boolean =>
 /** The worst of a set's devices speaks for the set. */
 export function worst(states: DeviceState[]): DeviceState | null {
   const order: Verdict[] = [
+    'spent',
     'outOfWater',
     'heldUnder',
     'aground',

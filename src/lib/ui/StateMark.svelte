@@ -21,6 +21,8 @@
     <circle cx="9" cy="9" r="6" fill="none" stroke="var(--fine)" stroke-width="2.4" />
   {:else if verdict === 'nearEdge'}
     <path d="M9 2v14M2 9h14" stroke="var(--edge)" stroke-width="2.6" />
+  {:else if verdict === 'spent'}
+    <path d="M3.5 3.5l11 11M14.5 3.5l-11 11" stroke="var(--out)" stroke-width="2.6" />
   {:else if verdict === 'perhaps'}
     <path d="M9 2v14M2 9h14" stroke="var(--edge)" stroke-width="2" stroke-dasharray="3 2" />
   {:else if verdict === 'outOfWater' || verdict === 'noLongerSubmerging'}

@@ -1,5 +1,8 @@
 import type { Knex } from 'knex';
+import { SPENDING } from '#core/check/spent';
+import type { Outcome } from '#core/record/checks';
 import type { Catch, Check, CheckedDevice } from '#core/record/kinds';
+import type { Look } from '#core/sets/view';
 import { Refusal } from '../record/refusal';
 import { upsert, type Owner } from '../record/upsert';
 import type { Asked } from './asked';
@@ -41,23 +44,34 @@ export async function putCheck(trx: Knex, body: Check, { crew, entry }: Owner): 
 
 export const removeCheck = (trx: Knex, id: string, { crew }: Owner) => trx('check_visit').where({ id, crew_id: crew }).delete();
 
-/** The last time each stay was really looked at, up to a moment. */
-export const askLastLooks = (
-  db: Knex,
-  crew: string,
-  line: string,
-  until: Date,
-): Asked<{ stay_id: string; at: Date }, Record<string, Date>> => ({
+interface LookRow {
+  stay_id: string;
+  at: Date;
+  left_at: Date | null;
+  outcome: Outcome | null;
+  change: Check['change'] | null;
+}
+
+/** The last time each stay was really looked at, up to a moment, and what it was left as when its set was last left spent or set again. */
+export const askLastLooks = (db: Knex, crew: string, line: string, until: Date): Asked<LookRow, Record<string, Look>> => ({
   query: db.raw(
-    `select y.id as stay_id, c.at
+    `select y.id as stay_id, c.at, l.at as left_at, l.outcome, l.change
      from trap_set s
      join stay y on y.set_id = s.id and y.live_to = 'infinity'
      cross join lateral (select at from check_device where stay_id = y.id and outcome <> 'not reached' and at <= :until order by at desc limit 1) c
+     left join lateral (select d.at, d.outcome, v.change from check_device d join check_visit v on v.id = d.visit_id
+       where d.stay_id = y.id and d.at <= :until and (v.change <> 'as it was' or d.outcome = any(:spending)) order by d.at desc limit 1) l on true
      where s.crew_id = :crew and s.line_id = :line`,
-    { crew, line, until },
+    { crew, line, until, spending: SPENDING },
   ),
-  times: ['at'],
-  read: (rows) => Object.fromEntries(rows.map(({ stay_id, at }) => [stay_id, at])),
+  times: ['at', 'left_at'],
+  read: (rows) =>
+    Object.fromEntries(
+      rows.map(({ stay_id, at, left_at, outcome, change }): [string, Look] => [
+        stay_id,
+        { at, spent: left_at && outcome && change === 'as it was' ? { outcome, at: left_at.toISOString() } : null },
+      ]),
+    ),
 });
 
 interface Row {

@@ -1,0 +1,78 @@
+import type { Outcome } from '../record/checks';
+import type { Check } from '../record/kinds';
+import { clockText, dayText } from '../time/localTime';
+import type { Verdict } from '../water/need';
+
+/** A device that was found so, and left so: it catches nothing until somebody sets it again. */
+export interface Spent {
+  outcome: Outcome;
+  /** ISO: when it was found */
+  at: string;
+}
+
+interface Words {
+  label: string;
+  found: string;
+  remedy: string;
+  verdict: Extract<Verdict, 'spent' | 'frozen'>;
+}
+
+const sprung: Words = { label: 'sprung', found: 'sprung', remedy: 'Set it again', verdict: 'spent' };
+
+/** The outcomes after which a device that is left as it was does not fish, and what is said of it. */
+const SPENDS: Partial<Record<Outcome, Words>> = {
+  catch: sprung,
+  'sprung empty': sprung,
+  miss: sprung,
+  knocked: { label: 'knocked down', found: 'knocked', remedy: 'Set it up again', verdict: 'spent' },
+  plugged: { label: 'plugged', found: 'plugged', remedy: 'Clear it and set it again', verdict: 'spent' },
+  missing: { label: 'missing', found: 'missing', remedy: 'Look for it', verdict: 'spent' },
+  'frozen in': { label: 'frozen in', found: 'frozen in', remedy: 'Chop it free', verdict: 'frozen' },
+};
+
+/** The outcomes that leave a device spent. */
+export const SPENDING = Object.keys(SPENDS) as Outcome[];
+
+/** What a look at a device changed of it: a time and an outcome that left it spent, null where it was set again, undefined where all stayed as it was. */
+const changedBy = (visit: Check, stay: string): Spent | null | undefined => {
+  const own = visit.devices.find((d) => d.stay === stay);
+  if (visit.change !== 'as it was') return null;
+  return own && SPENDING.includes(own.outcome) ? { outcome: own.outcome, at: visit.at } : undefined;
+};
+
+/**
+ * The times during which a device lay spent, from the look that found it to the visit or arming that set it again.
+ *
+ * @param visits of its set, in any order
+ * @param armings when the set was armed or changed at the bench, ISO
+ * @param until the end of its stay, or now
+ */
+export function spentTimes(stay: string, visits: readonly Check[], armings: readonly string[], until: Date): { from: Date; to: Date }[] {
+  const steps = [
+    ...visits.flatMap((visit) => {
+      const left = changedBy(visit, stay);
+      return left === undefined ? [] : [{ at: new Date(visit.at), spent: left !== null }];
+    }),
+    ...armings.map((at) => ({ at: new Date(at), spent: false })),
+  ].sort((a, b) => Number(a.at) - Number(b.at) || Number(b.spent) - Number(a.spent));
+  const found: { from: Date; to: Date }[] = [];
+  let since: Date | null = null;
+  for (const { at, spent } of steps) {
+    if (spent) since ??= at;
+    else if (since) {
+      found.push({ from: since, to: at });
+      since = null;
+    }
+  }
+  return since && since < until ? [...found, { from: since, to: until }] : found;
+}
+
+/** What is said of a spent device: two words, what was found when, and the order. */
+export function spentWords({ outcome, at }: Spent, zone: string): Omit<Words, 'found'> & { sentence: string } {
+  const { found, ...words } = SPENDS[outcome] ?? sprung;
+  const when = new Date(at);
+  return {
+    ...words,
+    sentence: `Found ${found} ${dayText(when, zone)} ${clockText(when, zone)} and left so. It catches nothing until it is set again.`,
+  };
+}
