@@ -119,10 +119,10 @@ test('the level is dragged with the mouse and every set answers', async ({ page,
   await page.mouse.down();
   await page.mouse.move(box.x + 20, box.y - 60, { steps: 5 });
   await page.mouse.up();
-  await expect(page.getByRole('heading', { name: /patrol channel: dry/ })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: /patrol channel: too shallow/ })).toHaveCount(0);
   await expect(page.getByRole('link', { name: 'Back to now' })).toBeVisible();
   await page.getByRole('link', { name: 'Back to now' }).click();
-  await expect(page.getByRole('heading', { name: /patrol channel: dry/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /patrol channel: too shallow/ })).toBeVisible();
 });
 
 test('without script a level is asked as a what-if, a reading saved, and a set checked', async ({ browser, program }) => {
@@ -132,7 +132,7 @@ test('without script a level is asked as a what-if, a reading saved, and a set c
   await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
   await page.getByLabel('Level', { exact: true }).fill('45 in');
   await page.getByRole('button', { name: 'Try level' }).click();
-  await expect(page.getByRole('heading', { name: /patrol channel: dry/ })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: /patrol channel: too shallow/ })).toHaveCount(0);
   await page.getByLabel('Level', { exact: true }).fill('nonsense');
   await page.getByRole('button', { name: 'Try level' }).click();
   await expect(page.getByText(/“nonsense” is not a length/)).toBeVisible();

@@ -9,7 +9,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Header Pond fell 9¼ in since yesterday 16:45, 41¾ in to 32½ in');
     const times = await page.getByRole('cell', { name: /^\d\d:\d\d$/ }).allTextContents();
     expect(times.length).toBeGreaterThan(10);
-    await expect(page.getByRole('row', { name: /27 patrol channel/ })).toContainText('No adjustment lasts until');
+    await expect(page.getByRole('row', { name: /27 patrol channel/ })).toContainText('Lower it 7¼ in: should work until');
   });
 
   await test.step('a new station on a water', async () => {

@@ -102,7 +102,7 @@ export function outlookText(
     ? ''
     : middle === null
       ? `Likely keeps working; could go ${then[edge]} as early as ${clock(earliest)}.`
-      : `Works until about ${clock(middle)}${latest === null ? `, or from ${clock(earliest)} on` : ` (${clock(earliest)} to ${clock(latest)})`}, then ${then[edge]}.`;
+      : `Works until about ${clock(middle)}${latest === null ? ` (${clock(earliest)} at the earliest)` : ` (${clock(earliest)} to ${clock(latest)})`}, then ${then[edge]}.`;
   return { sentence, remedy, certain: false };
 }
 

@@ -37,9 +37,9 @@ function bandsOf({ season, water, levels, frame }: Place) {
         .filter((s) => s.axis === 'pond' && s.band)
         .map((s) => ({ id: `${v.id} ${s.device}`, set: v.id, name: `${v.number} ${v.name}`, band: s.band ?? { min: 0, max: 0 } })),
     );
-  return all.filter(
-    (s, i) => all.findIndex((o) => o.set === s.set && Math.abs(o.band.min - s.band.min) + Math.abs(o.band.max - s.band.max) < 1e-6) === i,
-  );
+  // an open end is no number that could be taken from another
+  const same = (a: number, b: number): boolean => a === b || Math.abs(a - b) < 1e-6;
+  return all.filter((s, i) => all.findIndex((o) => o.set === s.set && same(o.band.min, s.band.min) && same(o.band.max, s.band.max)) === i);
 }
 
 /** Everything the designer answers, both ways. */
