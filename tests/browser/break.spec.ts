@@ -8,7 +8,9 @@ test('a break that is open moves every set: until when it is fine, what to chang
 }) => {
   await open(page, `${program.base}/morning`);
   const flume = page.getByRole('row', { name: /22 flume gap/ });
-  await expect(flume).toContainText(/Works until about 0\d:\d\d \(0\d:\d\d at the earliest\), then perhaps too shallow, too little loop under water/);
+  await expect(flume).toContainText(
+    /Works until about 0\d:\d\d \(0\d:\d\d at the earliest\), then perhaps too shallow, too little loop under water/,
+  );
   await expect(flume).toContainText(/Lower the loop .* in: should work until 26 Nov/);
   await expect(page.getByRole('row', { name: /42 willow bend/ })).toContainText('Should work until the check');
   await open(page, `${program.base}/waters`);

@@ -84,7 +84,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
     await page.getByLabel('Level', { exact: true }).fill('24 in');
     await page.getByRole('button', { name: 'Save reading' }).click();
-    await expect(page.getByRole('heading', { name: /alder run: dry/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /alder run: too shallow/ })).toBeVisible();
     await expect(page.getByRole('heading', { name: /inlet point: dry/ }).first()).toBeVisible();
     await expect(page.getByRole('heading', { name: /flume gap: (dry|too shallow)/ }).first()).toBeVisible();
     await expect(page.getByRole('heading', { name: /crossover/ })).toHaveCount(0);
