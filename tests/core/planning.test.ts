@@ -4,10 +4,15 @@ import fc from 'fast-check';
 import { minutesOf, WORK_MINUTES } from '#core/planning/minutes';
 import { drawnRate, fitting, planOf, planSentence, withinSentence, type Candidate, type PlanInput } from '#core/planning/plan';
 import { suggestionsFor } from '#core/planning/suggest';
+import type { Offered } from '#core/sets/offer';
+
+import { inches } from '#core/units/factors';
+import { offeredAt } from '#core/stations/offered';
+import type { Station } from '#core/stations/placed';
 import { yieldSentence } from '#core/ledger/yield';
-import { SPECIES } from '#core/animals/species';
+import { SPECIES, type Species } from '#core/animals/species';
 import { CATALOGUE, findType } from '#core/sets/catalogue';
-import { STATION_KINDS } from '#core/sets/setType';
+import { STATION_KINDS, type StationKind } from '#core/sets/setType';
 
 const place = (name: string, over: Partial<Candidate> = {}): Candidate => ({
   id: name,
@@ -16,7 +21,7 @@ const place = (name: string, over: Partial<Candidate> = {}): Candidate => ({
   activity: 0.8,
   caught: 4,
   nights: 20,
-  suggestion: { type: 'Lodge run', built: 'lodge-run', why: 'hard underfoot' },
+  suggestion: { type: 'Lodge run', built: 'lodge-run', first: true, why: 'hard underfoot' },
   barred: null,
   taken: null,
   ...over,
@@ -114,14 +119,14 @@ describe('“I have 40 minutes and 8 traps here”', () => {
 
 describe('set types for a species, a place and a month', () => {
   it('scent in spring, peeled sticks in autumn (common practice)', () => {
-    assert.equal(suggestionsFor('beaver', 'castor mound', 3)[0]?.built, 'castor-foothold');
-    assert.match(suggestionsFor('beaver', 'castor mound', 11)[0]?.type ?? '', /Baited bank/);
+    assert.equal(suggestionsFor('beaver', { kind: 'castor mound' }, 3)[0]?.built, 'castor-foothold');
+    assert.match(suggestionsFor('beaver', { kind: 'castor mound' }, 11)[0]?.type ?? '', /Baited bank/);
   });
   it('a built type is one that the bench has; every one says why', () => {
     for (const kind of STATION_KINDS)
       for (const species of ['beaver', 'muskrat', 'mink', 'otter'] as const)
         for (let month = 1; month <= 12; month += 1)
-          for (const { built, why, type } of suggestionsFor(species, kind, month)) {
+          for (const { built, why, type } of suggestionsFor(species, { kind }, month)) {
             assert.ok(findType(built), type);
             assert.ok(why.length > 10 && type.length > 3);
           }
@@ -131,7 +136,7 @@ describe('set types for a species, a place and a month', () => {
     for (const place of STATION_KINDS)
       for (const species of SPECIES)
         for (let month = 1; month <= 12; month += 1)
-          for (const { built } of suggestionsFor(species, place, month)) {
+          for (const { built } of suggestionsFor(species, { kind: place }, month)) {
             proposed.add(built);
             const type = findType(built);
             assert.ok(type?.stations.includes(place) && type.species.includes(species) && (type.months ?? [month]).includes(month), built);
@@ -141,8 +146,118 @@ describe('set types for a species, a place and a month', () => {
       [],
     );
   });
+  /** Which type is tried first where, for whom; all of it common practice. Depths, widths and roofs in inches. */
+  const FIRST: [species: Species, kind: StationKind, type: string, place?: Partial<Offered>, month?: number][] = [
+    ['beaver', 'dam', 'dam-break-channel'],
+    ['beaver', 'dam', 'dam-break-shoulder', { soft: true }],
+    ['otter', 'dam', 'dam-crossover-face'],
+    ['beaver', 'crossover', 'dam-crossover-face'],
+    ['otter', 'crossover', 'otter-crossover'],
+    ['beaver', 'lodge', 'lodge-run'],
+    ['beaver', 'lodge', 'ice-hanging', { ice: true }, 1],
+    ['beaver', 'lodge', 'lodge-run', { ice: true }, 11],
+    ['beaver', 'bank den', 'bank-den-run'],
+    ['muskrat', 'bank den', 'den-run'],
+    ['mink', 'bank den', 'den-run'],
+    ['otter', 'bank den', 'bank-den-run'],
+    ['beaver', 'run', 'lodge-run'],
+    ['muskrat', 'run', 'den-run'],
+    ['beaver', 'channel', 'channel-snare', { width: 20 }],
+    ['beaver', 'channel', 'dive-pole', { depth: 13, width: 60 }],
+    ['beaver', 'channel', 'crossed-limbs', { depth: 12, width: 60 }],
+    ['muskrat', 'channel', 'pocket'],
+    ['mink', 'channel', 'bottom-edge', { depth: 8 }],
+    ['mink', 'channel', 'pocket', { depth: 7 }],
+    ['otter', 'channel', 'bottom-edge', { depth: 12 }],
+    ['beaver', 'slide', 'slide-grip', { depth: 10 }],
+    ['beaver', 'slide', 'trail-waterline', { depth: 9 }],
+    ['beaver', 'castor mound', 'castor-foothold', {}, 3],
+    ['beaver', 'castor mound', 'baited-bank', {}, 11],
+    ['beaver', 'feed bed', 'dive-pole', { depth: 20 }],
+    ['beaver', 'feed bed', 'crossed-limbs', { depth: 10 }],
+    ['beaver', 'feed bed', 'ice-hanging', { depth: 40, ice: true }, 1],
+    ['muskrat', 'feed bed', 'float'],
+    ['beaver', 'point', 'castor-foothold', {}, 4],
+    ['beaver', 'point', 'baited-bank', {}, 10],
+    ['muskrat', 'point', 'pocket'],
+    ['mink', 'point', 'pocket'],
+    ['otter', 'point', 'bottom-edge'],
+    ['beaver', 'culvert', 'channel-snare'],
+    ['muskrat', 'culvert', 'wall-hanging'],
+    ['mink', 'culvert', 'wall-blind'],
+    ['mink', 'bridge', 'wall-hanging', { depth: 9 }],
+    ['otter', 'bridge', 'bottom-edge'],
+    ['raccoon', 'bridge', 'enclosed-foot'],
+    ['mink', 'undercut', 'undercut-bank', { depth: 5, roof: 10 }],
+    ['mink', 'undercut', 'wall-blind', { depth: 5, roof: 7 }],
+    ['otter', 'undercut', 'bottom-edge'],
+    ['muskrat', 'log crossing', 'log-notch'],
+    ['mink', 'log crossing', 'log-crossing'],
+    ['otter', 'latrine', 'latrine-approach'],
+    ['raccoon', 'latrine', 'enclosed-foot'],
+    ['muskrat', 'muskrat place', 'den-run'],
+    ['muskrat', 'muskrat place', 'float', { moving: true }],
+    ['mink', 'muskrat place', 'pocket'],
+  ];
+  for (const [species, kind, type, place = {}, month = 11] of FIRST)
+    it(`${species} at a ${kind}${Object.keys(place).length > 0 ? ` (${JSON.stringify(place)})` : ''} in month ${month}: ${type} first`, () => {
+      const inMetres = Object.fromEntries(Object.entries(place).map(([key, v]) => [key, typeof v === 'number' ? inches(v) : v]));
+      const [first] = suggestionsFor(species, { kind, ...inMetres }, month);
+      assert.deepEqual([first?.built, first?.first], [type, true]);
+    });
+  it('a place that nobody measured gets no type that wants a measure', () =>
+    assert.doesNotMatch(suggestionsFor('beaver', { kind: 'slide' }, 11)[0]?.why ?? '', /shallow at the toe/));
   it('otter are proposed nowhere without the word of the rulebook', () =>
-    assert.ok(STATION_KINDS.flatMap((k) => suggestionsFor('otter', k, 11)).every((s) => /rulebook/.test(s.why))));
+    assert.ok(STATION_KINDS.flatMap((k) => suggestionsFor('otter', { kind: k }, 11)).every((s) => /rulebook/.test(s.why))));
+});
+
+describe('what a place knows of itself when a type is looked for', () => {
+  const taken = (what: Station['measures'][number]['what'], value: number, level: number | null, at = '2026-11-01T00:00:00Z') => ({
+    what,
+    value,
+    level,
+    at,
+  });
+  const station = (over: Partial<Station>): Station => ({
+    id: 's',
+    water: 'w',
+    number: 1,
+    name: 's',
+    kind: 'channel',
+    surface: 'pond',
+    along: 0,
+    bed: null,
+    sounded: null,
+    crest: null,
+    measures: [],
+    across: null,
+    note: '',
+    ...over,
+  });
+  it('its depth is the water over its bed now', () =>
+    assert.equal(offeredAt(station({ bed: { depth: 0.5, level: 1, at: '' } }), { pond: 1.2 }, false).depth?.toFixed(3), '0.700'));
+  it('or what was measured there, moved with the level since', () => {
+    const measured = station({ measures: [taken('channelDepth', 0.4, 1)] });
+    assert.equal(offeredAt(measured, { pond: 0.9 }, false).depth?.toFixed(3), '0.300');
+    assert.equal(offeredAt(measured, {}, false).depth, 0.4);
+    assert.equal(offeredAt(station({}), { pond: 1 }, false).depth, undefined);
+  });
+  it('a boot that sinks past the knee is soft, a level that is not steady moves, and what nobody measured is neither', () => {
+    const all = station({
+      measures: [taken('sink', inches(19), 1), taken('steady', 0, 1), taken('roof', 0.3, 1), taken('widthSurface', 0.6, 1)],
+    });
+    assert.deepEqual(offeredAt(all, {}, true), {
+      kind: 'channel',
+      depth: undefined,
+      width: 0.6,
+      roof: 0.3,
+      ice: true,
+      soft: true,
+      moving: true,
+    });
+    const { soft, moving } = offeredAt(station({}), {}, false);
+    assert.deepEqual([soft, moving], [undefined, undefined]);
+  });
 });
 
 describe('minutes and yields', () => {

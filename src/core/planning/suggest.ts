@@ -1,11 +1,14 @@
 import type { Species } from '../animals/species';
 import { typesFor } from '../sets/search';
-import type { SetType, StationKind, Suit } from '../sets/setType';
+import type { Offered } from '../sets/offer';
+import type { SetType, Suit } from '../sets/setType';
 
 /** A type of set for a kind of place, with the reason. */
 export interface Suggestion {
   type: string;
   built: string;
+  /** it is one of those that are tried first there, not only one that fits */
+  first: boolean;
   why: string;
 }
 
@@ -15,8 +18,8 @@ const UNRANKED = 100;
 const inMonths = (months: Suit['months'], month: number): boolean =>
   !months || (months[0] <= months[1] ? month >= months[0] && month <= months[1] : month >= months[0] || month <= months[1]);
 
-const suitOf = (type: SetType, species: Species, kind: StationKind, month: number): Suit | undefined =>
-  type.suits?.find((s) => s.species === species && s.places.includes(kind) && inMonths(s.months, month));
+const suitOf = (type: SetType, species: Species, place: Offered, month: number): Suit | undefined =>
+  type.suits?.find((s) => s.species === species && s.places.includes(place.kind) && inMonths(s.months, month) && (s.when?.(place) ?? true));
 
 /** Otters are open in few places: that is said before anything else. */
 const reason = (type: SetType, suit: Suit | undefined, species: Species): string => {
@@ -24,10 +27,10 @@ const reason = (type: SetType, suit: Suit | undefined, species: Species): string
   return species === 'otter' ? `${why}; only where and when otter are open: look into the rulebook first` : why;
 };
 
-/** Set types for a species at a kind of place in a month, the ones to try first before the others that fit; empty where no type fits. */
-export function suggestionsFor(species: Species, kind: StationKind, month: number): Suggestion[] {
-  return typesFor({ species, place: kind, month })
-    .map((type) => ({ type, suit: suitOf(type, species, kind, month) }))
+/** Set types for a species at a place in a month, the ones to try first before the others that fit; empty where no type fits. */
+export function suggestionsFor(species: Species, place: Offered, month: number): Suggestion[] {
+  return typesFor({ species, place: place.kind, month })
+    .map((type) => ({ type, suit: suitOf(type, species, place, month) }))
     .sort((a, b) => (a.suit?.rank ?? UNRANKED) - (b.suit?.rank ?? UNRANKED))
-    .map(({ type, suit }) => ({ type: type.name, built: type.id, why: reason(type, suit, species) }));
+    .map(({ type, suit }) => ({ type: type.name, built: type.id, first: suit !== undefined, why: reason(type, suit, species) }));
 }

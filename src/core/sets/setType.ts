@@ -1,3 +1,4 @@
+import type { When } from './offer';
 import type { Verdict } from '../water/need';
 import type { Species } from '../animals/species';
 import type { DeviceClass } from '../devices/sizes';
@@ -181,6 +182,8 @@ export interface Suit {
   rank: number;
   why: string;
   months?: readonly [number, number];
+  /** only at a place that was measured to be so */
+  when?: When;
 }
 
 /** The level that stood at the place when the set was made; a set made without any reading counts from 0 and says so. */

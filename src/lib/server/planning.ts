@@ -1,6 +1,8 @@
 import type { Station } from '#core/stations/placed';
 import { SPECIES, type Species } from '#core/animals/species';
 import { latest } from '#core/stations/measures';
+import { offeredAt } from '#core/stations/offered';
+import type { Offered } from '#core/sets/offer';
 import { standerOf, standingAt } from '#core/stations/standing';
 import { iceHere } from '#core/ice/sheets';
 import { minutesOf } from '#core/planning/minutes';
@@ -67,6 +69,10 @@ export interface PlanRow extends Ranked {
   types: { type: string; built: string | null; why: string }[];
 }
 
+/** What a place is, for the types that are tried there. */
+export const offered = (season: Season, station: Station, now: Date): Offered =>
+  offeredAt(station, season.levels[station.water]?.known ?? {}, iceHere(station, season.sheets[station.water], season.ice, now) !== null);
+
 /** The plan: every place of the crew, or of one water, in the order of what it brings, taken or left with its reason. */
 export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   const season = await loadSeason(locals);
@@ -118,7 +124,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
       activity: scouted.activity(s.id, asked.species) ?? (scouted.activity(s.id) === null ? null : 0),
       caught: sum(alike, 'caught'),
       nights: sum(alike, 'nights'),
-      suggestion: suggestionsFor(asked.species, s.kind, month)[0] ?? null,
+      suggestion: suggestionsFor(asked.species, offered(season, s, locals.now), month)[0] ?? null,
       barred: barredOf(locals, season, s, leave),
       taken: takenOf(season, intended, s),
     };
@@ -135,7 +141,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
       waterId: s.water,
       kind: s.kind,
       use: scouted.use(s.id).sentence,
-      types: suggestionsFor(asked.species, s.kind, month),
+      types: suggestionsFor(asked.species, offered(season, s, locals.now), month),
     };
   });
   const take = rows.filter((r) => r.take);

@@ -1,8 +1,10 @@
 <script lang="ts">
+  import { SPECIES } from '#core/animals/species';
   import SelectField from '$lib/ui/SelectField.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
 
   let { data } = $props();
+  const ANIMALS = SPECIES.filter((s) => s !== 'other');
   const ORDER = ['live', 'prepared', 'planned', 'pulled'];
   const sets = $derived([...data.sets].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state) || a.number - b.number));
 </script>
@@ -17,6 +19,11 @@
     {:else}
       <form method="GET" action="/bench/new" class="mt-3">
         <SelectField label="Station" name="station" options={data.stations.map((s) => ({ value: s.id, text: s.text }))} />
+        <SelectField
+          label="Animal"
+          name="species"
+          options={[{ value: '', text: 'whichever the place is for' }, ...ANIMALS.map((a) => ({ value: a, text: a }))]}
+        />
         <SelectField
           label="Type of set"
           name="type"

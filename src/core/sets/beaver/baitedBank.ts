@@ -28,7 +28,14 @@ export const baitedBank: SetType = {
   suits: [
     {
       species: 'beaver',
-      places: ['castor mound', 'slide', 'point', 'feed bed'],
+      places: ['castor mound', 'point'],
+      rank: 1,
+      why: 'outside the mating months peeled sticks draw more than scent',
+      months: [6, 12],
+    },
+    {
+      species: 'beaver',
+      places: ['slide', 'feed bed'],
       rank: 5,
       why: 'outside the mating months peeled sticks draw more than scent',
       months: [6, 12],

@@ -38,6 +38,10 @@ export const bankDenRun: SetType = {
   idea: 'A body-grip in the groove just before a den’s mouth in the bank; in a narrow run the stake is the second fence.',
   species: ['beaver', 'otter'],
   stations: ['bank den', 'run', 'undercut'],
+  suits: [
+    { species: 'beaver', places: ['bank den'], rank: 1, why: 'in the groove just before the hole' },
+    { species: 'otter', places: ['bank den'], rank: 1, why: 'in the groove just before the hole' },
+  ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },

@@ -59,9 +59,9 @@ export const castorFoothold: SetType = {
   suits: [
     {
       species: 'beaver',
-      places: ['castor mound', 'slide', 'point'],
+      places: ['castor mound', 'point', 'slide'],
       rank: 1,
-      why: 'scent works while they mark, late winter and spring',
+      why: 'they answer a strange scent from late winter to spring',
       months: [1, 5],
     },
   ],

@@ -15,6 +15,7 @@ import { cableFinding, loopFits, shareNeed, IN_OPEN_WATER } from '../pieces/loop
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 import { ranged } from '../pieces/range';
+import { narrow } from '../offer';
 
 const numbers = {
   loop: practised('Loop', 'inside diameter', 10, [4, 16]),
@@ -42,7 +43,11 @@ export const channelSnare: SetType = {
   idea: 'A loop in a pinch of the channel, four to nine tenths of its height under water, on a stiff support.',
   species: ['beaver', 'otter'],
   stations: ['channel', 'run', 'culvert', 'crossover', 'slide'],
-  suits: [{ species: 'beaver', places: ['channel', 'culvert'], rank: 2, why: 'the walls narrow the way' }],
+  suits: [
+    { species: 'beaver', places: ['channel'], rank: 1, why: 'the walls narrow the way', when: narrow(24) },
+    { species: 'beaver', places: ['channel'], rank: 4, why: 'at a pinch, where the walls narrow the way' },
+    { species: 'beaver', places: ['culvert'], rank: 1, why: 'first the nearest lodge runs; then a loop where the walls narrow the way' },
+  ],
   devices: ['snare'],
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
   numbers,

@@ -10,6 +10,7 @@ import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { WADING, onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
+import { shallower } from '../offer';
 
 const numbers = {
   topUnder: topUnder(2, [-7, 8]),
@@ -29,6 +30,15 @@ export const crossedLimbs: SetType = {
   idea: 'Two limbs crossed over the trap, their ends showing: they look fallen, and the only way is under the cross. Works partly out of water as well, where the rules let it.',
   species: ['beaver'],
   stations: ['run', 'channel', 'slide', 'feed bed', 'point'],
+  suits: [
+    {
+      species: 'beaver',
+      places: ['channel', 'feed bed'],
+      rank: 2,
+      why: 'too shallow for a dive pole: two limbs look fallen, and the way is under the cross',
+      when: shallower(13),
+    },
+  ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },

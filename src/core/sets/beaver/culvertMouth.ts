@@ -29,6 +29,7 @@ export const culvertMouth: SetType = {
   idea: 'A body-grip before the mouth of a culvert, fenced to both walls. Often plugged: then the lodge runs are better. Whether it is allowed there is asked first.',
   species: ['beaver', 'otter'],
   stations: ['culvert', 'bridge'],
+  suits: [{ species: 'beaver', places: ['culvert'], rank: 2, why: 'where it is lawful and they do not plug it' }],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },

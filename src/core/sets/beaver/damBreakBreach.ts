@@ -28,6 +28,7 @@ export const damBreakBreach: SetType = {
   idea: 'A body-grip in the break itself, a low stick over the top and two thin guides. Quick; current and pushed debris fire it.',
   species: ['beaver'],
   stations: ['dam', 'crossover'],
+  suits: [{ species: 'beaver', places: ['dam'], rank: 3, why: 'in the leak itself; no rain due, a firm notch' }],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },

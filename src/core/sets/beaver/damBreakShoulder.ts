@@ -9,6 +9,7 @@ import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, typ
 import { once, FLOODS, LEVERS } from '../pieces/steps';
 import { always } from '../order';
 import { type WorkRange } from '../pieces/range';
+import { soft } from '../offer';
 
 const pan = (label: string, default_: number): NumberSpec => ({
   ...PAN_UNDER,
@@ -37,6 +38,13 @@ export const damBreakShoulder: SetType = {
   species: ['beaver'],
   stations: ['dam', 'crossover', 'slide'],
   suits: [
+    {
+      species: 'beaver',
+      places: ['dam'],
+      rank: 0,
+      why: 'the pond side is too soft for a stand: a narrow deep break and beds on the firm shoulders',
+      when: soft,
+    },
     {
       species: 'beaver',
       places: ['dam'],

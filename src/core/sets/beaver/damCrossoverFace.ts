@@ -38,8 +38,11 @@ export const damCrossoverFace: SetType = {
   idea: 'A body-grip on the lower face of the dam below the worn gap, under a stick or two, where the way down is tight.',
   species: ['beaver', 'otter'],
   stations: ['crossover', 'dam'],
+  suits: [
+    { species: 'beaver', places: ['crossover'], rank: 1, why: 'they come over the worn gap and down the face' },
+    { species: 'otter', places: ['dam'], rank: 1, why: 'they cross at the gap' },
+  ],
   looks: { else: 'Check from below the dam.' },
-  suits: [{ species: 'beaver', places: ['crossover'], rank: 1, why: 'they come over the worn gap and down the face' }],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   numbers,

@@ -22,6 +22,7 @@ export const damCrossoverFoothold: SetType = {
   idea: 'A foothold under the pond side of the worn gap, in the middle of it; off centre only where the gap is wide enough for that.',
   species: ['beaver', 'otter'],
   stations: ['crossover', 'dam'],
+  suits: [{ species: 'beaver', places: ['crossover'], rank: 2, why: 'in a wet gap, where they climb' }],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '5' },

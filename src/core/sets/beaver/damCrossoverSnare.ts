@@ -26,6 +26,7 @@ export const damCrossoverSnare: SetType = {
   idea: 'A loop of 8 to 8½ in over the worn gap, its bottom about 3 in over the deck, one thin guide at most.',
   species: ['beaver', 'otter'],
   stations: ['crossover', 'dam', 'slide'],
+  suits: [{ species: 'beaver', places: ['crossover'], rank: 3, why: 'a thin loop in the gap, where body-grips are known' }],
   devices: ['snare'],
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
   usual: { class: 'snare', size: '7×7 3/32' },

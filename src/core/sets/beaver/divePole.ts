@@ -11,6 +11,7 @@ import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
+import { deeper } from '../offer';
 
 const numbers = {
   topUnder: topUnder(2.5, [0, 8]),
@@ -29,7 +30,16 @@ export const divePole: SetType = {
   idea: 'A body-grip with its top 2 to 3 in under, a tied pole across in front and above it, cut grass laid over the pole.',
   species: ['beaver', 'otter'],
   stations: ['run', 'channel', 'slide', 'feed bed', 'point'],
-  suits: [{ species: 'beaver', places: ['feed bed'], rank: 10, why: 'they pass along the pile and dive under a pole' }],
+  suits: [
+    {
+      species: 'beaver',
+      places: ['channel', 'feed bed', 'run'],
+      rank: 2,
+      why: 'deep enough for a trap under a tied pole',
+      when: deeper(13),
+    },
+    { species: 'beaver', places: ['channel', 'feed bed'], rank: 3, why: 'from 13 in of water, a trap under a tied pole' },
+  ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },

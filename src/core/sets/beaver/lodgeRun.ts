@@ -42,13 +42,9 @@ export const lodgeRun: SetType = {
   species: ['beaver'],
   stations: ['lodge', 'bank den', 'run', 'channel'],
   suits: [
-    {
-      species: 'beaver',
-      places: ['lodge', 'run', 'bank den'],
-      rank: 1,
-      why: 'the run is hard underfoot and everyone in the house uses it',
-    },
-    { species: 'beaver', places: ['channel'], rank: 3, why: 'a 330 on a stand in the middle of the channel' },
+    { species: 'beaver', places: ['lodge'], rank: 1, why: 'the run is hard underfoot and everyone in the house uses it' },
+    { species: 'beaver', places: ['run'], rank: 1, why: 'they travel along its hard bottom' },
+    { species: 'beaver', places: ['channel'], rank: 5, why: 'a 330 on a stand in the middle of the channel' },
   ],
   devices: ['bodyGrip'],
   positions: [

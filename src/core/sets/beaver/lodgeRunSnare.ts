@@ -30,6 +30,7 @@ export const lodgeRunSnare: SetType = {
   idea: 'A bare loop on a 40 in T bar in an entrance run, swivels, no fence: for places where the colony has met body-grips.',
   species: ['beaver'],
   stations: ['lodge', 'bank den', 'run', 'channel'],
+  suits: [{ species: 'beaver', places: ['lodge'], rank: 2, why: 'a bare loop for those that know body-grips' }],
   devices: ['snare'],
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
   usual: { class: 'snare', size: '7×7 3/32' },

@@ -39,7 +39,14 @@ export const slideFoothold: SetType = {
   idea: 'A foothold packed in at the toe of a worn slide, off the middle, on a wire to a pole in deep water.',
   species: ['beaver', 'otter'],
   stations: ['slide', 'point', 'bank den', 'latrine'],
-  suits: [{ species: 'beaver', places: ['slide'], rank: 7, why: 'off the middle of the worn way, drawn down a wire to deep water' }],
+  suits: [
+    {
+      species: 'beaver',
+      places: ['slide'],
+      rank: 3,
+      why: 'where a body-grip was gone round: off the middle of the worn way, drawn down a wire to deep water',
+    },
+  ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '5' },

@@ -11,6 +11,7 @@ import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
+import { deeper } from '../offer';
 
 const numbers = {
   topUnder: topUnder(2, [-6, 20]),
@@ -31,6 +32,10 @@ export const slideGrip: SetType = {
   idea: 'A body-grip in the water just in front of the toe of a slide, under a tied pole, its sides closed.',
   species: ['beaver', 'otter'],
   stations: ['slide', 'point', 'bank den'],
+  suits: [
+    { species: 'beaver', places: ['slide'], rank: 1, why: 'at the toe, under a tied pole', when: deeper(10) },
+    { species: 'beaver', places: ['slide'], rank: 2, why: 'from 10 in of water at the toe, under a tied pole' },
+  ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },

@@ -11,6 +11,7 @@ import { tie, tieNumber } from '../pieces/hold';
 import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
 import { onItsGround, once } from '../pieces/steps';
 import { opening, type WorkRange, ranged } from '../pieces/range';
+import { shallower } from '../offer';
 
 const numbers = {
   barUnder: practised('Cross bar under', 'of the T trigger, as seen: just under the surface', 0.25, [-2, 4], 1),
@@ -32,6 +33,15 @@ export const trailWaterline: SetType = {
   idea: 'A body-grip across a worn trail through shallows or a notch in an old dam: a T trigger, its cross bar just under the surface, the opening partly out.',
   species: ['beaver', 'otter'],
   stations: ['slide', 'channel', 'crossover', 'run'],
+  suits: [
+    {
+      species: 'beaver',
+      places: ['slide'],
+      rank: 1,
+      why: 'shallow at the toe: across the trail, the bar at the waterline',
+      when: shallower(10),
+    },
+  ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },

@@ -15,6 +15,7 @@ import { evaluate } from '../../water/linear';
 import { found, type Finding } from '../../words/finding';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
 import { ranged } from '../pieces/range';
+import { iced } from '../offer';
 
 const numbers = {
   drop: {
@@ -47,10 +48,19 @@ export const iceHanging: SetType = {
   suits: [
     {
       species: 'beaver',
-      places: ['lodge', 'feed bed', 'run'],
-      rank: 9,
-      why: 'a body-grip hung below where the ice will be',
+      places: ['lodge', 'feed bed'],
+      rank: 0,
+      why: 'under ice they come to green wood between house and feed pile',
       months: [12, 3],
+      when: iced,
+    },
+    {
+      species: 'beaver',
+      places: ['run', 'bank den'],
+      rank: 2,
+      why: 'under ice, green wood in the way to the feed pile',
+      months: [12, 3],
+      when: iced,
     },
   ],
   devices: ['bodyGrip'],

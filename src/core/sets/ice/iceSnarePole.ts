@@ -13,6 +13,7 @@ import { loopCable } from '../../devices/cable';
 import { found, type Finding } from '../../words/finding';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
 import { ranged } from '../pieces/range';
+import { iced } from '../offer';
 
 const numbers = {
   depth: measured('Bed to the water line', 'with the pole itself, through the hole', [8, 237], 1),
@@ -37,16 +38,17 @@ export const iceSnarePole: SetType = {
   idea: 'A pole through the ice into the mud, green wood on both faces, loops hung below where the underside of the ice will be at the next check.',
   species: ['beaver'],
   stations: ['lodge', 'feed bed', 'run', 'bank den', 'channel'],
-  needsHold: true,
   suits: [
     {
       species: 'beaver',
-      places: ['lodge', 'feed bed', 'run'],
-      rank: 8,
-      why: 'under ice they come to green wood; the pole stands in the mud',
+      places: ['lodge', 'feed bed'],
+      rank: 3,
+      why: 'under ice, where the probe finds no sticks below the hole',
       months: [12, 3],
+      when: iced,
     },
   ],
+  needsHold: true,
   devices: ['snare'],
   positions: POSITIONS.map((id, n) => ({ id, label: `Loop ${Math.floor(n / 2) + 1}${id[0] ?? ''}`, optional: n > 1 })),
   numbers,

@@ -10,6 +10,7 @@ import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed } from '../pieces/range';
+import { deeper } from '../offer';
 
 const numbers = {
   topUnder: topUnder(8, [0, 60]),
@@ -27,6 +28,19 @@ export const bottomEdge: SetType = {
   idea: 'A 160 (a 330 for otter) standing on the bed where wall or bank meets it, all under. A rise does not end it, only reaching it does: pair it with a shallow one.',
   species: ['mink', 'otter', 'muskrat'],
   stations: ['bridge', 'culvert', 'undercut', 'channel', 'point'],
+  suits: [
+    {
+      species: 'mink',
+      places: ['channel', 'undercut'],
+      rank: 1,
+      why: 'on the bed along the edge, where it is deep enough',
+      when: deeper(8),
+    },
+    { species: 'mink', places: ['channel'], rank: 2, why: 'from 8 in of water, on the bed along the edge' },
+    { species: 'otter', places: ['channel', 'point'], rank: 1, why: 'on the bed, where the way is deep and narrow' },
+    { species: 'otter', places: ['culvert', 'bridge', 'undercut'], rank: 1, why: 'on the bed along the wall' },
+    { species: 'mink', places: ['culvert', 'bridge'], rank: 2, why: 'deep, and no ledge to hang from' },
+  ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '160' },

@@ -24,6 +24,7 @@ export const rootPlatform: SetType = {
   idea: 'A No. 11 on the ledge under a root wad, just under water, on a slide to the pool beside it; no lure.',
   species: ['mink'],
   stations: ['undercut', 'bank den', 'log crossing'],
+  suits: [{ species: 'mink', places: ['undercut'], rank: 4, why: 'on a ledge of roots' }],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '11' },

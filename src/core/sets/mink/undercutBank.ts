@@ -9,6 +9,7 @@ import { tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
+import { roofed } from '../offer';
 
 const numbers = {
   topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top under', help: 'negative: it stands proud, 1½ to 2 in are wanted' },
@@ -26,7 +27,10 @@ export const undercutBank: SetType = {
   idea: 'A 160 tight under the roof at the outside of a bend, dog up, near spring upright, far spring flat, its top 1½ to 2 in proud. One at each bend that deserves it.',
   species: ['mink'],
   stations: ['undercut', 'bank den', 'channel'],
-  suits: [{ species: 'mink', places: ['undercut'], rank: 1, why: 'tight under the roof, its top a little proud' }],
+  suits: [
+    { species: 'mink', places: ['undercut'], rank: 1, why: 'tight under the roof, its top a little proud', when: roofed(9) },
+    { species: 'mink', places: ['undercut'], rank: 3, why: 'tight under a roof that stands 9 in or more over the bed' },
+  ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '160' },

@@ -8,6 +8,7 @@ import { besideWall, mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
 import { CULVERTS, footholdOrder, once } from '../pieces/steps';
+import { lowRoof } from '../offer';
 
 const numbers = {
   panUnder: { ...PAN_UNDER, label: 'Cover', help: 'water, over what is chosen below', default: inches(1), max: inches(6) },
@@ -31,11 +32,13 @@ export const wallBlind: SetType = {
   species: ['mink', 'muskrat'],
   stations: ['bridge', 'culvert', 'undercut', 'point', 'channel'],
   suits: [
+    { species: 'mink', places: ['culvert', 'bridge'], rank: 1, why: 'they keep along the wall; the pan under a thin sheet of water' },
     {
       species: 'mink',
-      places: ['culvert', 'bridge'],
-      rank: 1,
-      why: 'a foothold at the wall with an inch of water over it; lure would draw raccoons',
+      places: ['undercut'],
+      rank: 2,
+      why: 'the roof is too low for a body-grip: a pan on the bed under it',
+      when: lowRoof(9),
     },
   ],
   devices: ['foothold'],

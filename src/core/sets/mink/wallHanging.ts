@@ -11,6 +11,7 @@ import { tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { CULVERTS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
+import { deeper } from '../offer';
 
 const numbers = {
   acrossUnder: practised('Middle over the water', 'of the opening; 0: half of it is under', 0, [-5, 5], -1),
@@ -28,6 +29,16 @@ export const wallHanging: SetType = {
   idea: 'A 110 to 160 hung over a ledge by a bar, lower spring under water; travellers along the wall duck below the upper one. One on each wall; one crouches at the bridge to see it.',
   species: ['mink', 'muskrat'],
   stations: ['bridge', 'culvert', 'channel'],
+  suits: [
+    { species: 'muskrat', places: ['culvert', 'bridge'], rank: 1, why: 'they keep along the wall' },
+    {
+      species: 'mink',
+      places: ['culvert', 'bridge'],
+      rank: 0,
+      why: 'too deep for a bed: hung from the ledge, half under',
+      when: deeper(8),
+    },
+  ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '160' },

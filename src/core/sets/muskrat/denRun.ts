@@ -35,7 +35,11 @@ export const denRun: SetType = {
   idea: 'A 110 on the bottom of the groove before a bank hole or hut, one stake through its spring.',
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'bank den', 'run', 'undercut'],
-  suits: [{ species: 'muskrat', places: ['bank den', 'run'], rank: 1, why: 'a 110 fills a muskrat’s run' }],
+  suits: [
+    { species: 'muskrat', places: ['bank den', 'run', 'muskrat place'], rank: 1, why: 'a 110 fills a muskrat’s run' },
+    { species: 'mink', places: ['bank den'], rank: 1, why: 'mink look into every hole' },
+    { species: 'muskrat', places: ['undercut'], rank: 2, why: 'where the probe finds a hole' },
+  ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '110' },

@@ -9,6 +9,7 @@ import { weightFinding } from '../pieces/bed';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
 import { ranged } from '../pieces/range';
+import { moving } from '../offer';
 
 const numbers = {
   panOver: practised('Pan over the water', 'as the raft floats', 0.5, [-1, 4]),
@@ -25,12 +26,16 @@ export const float: SetType = {
   idea: 'Footholds on a raft that follows the level, roofed against birds, its line long enough for the highest water.',
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'feed bed', 'channel', 'point', 'bank den'],
+  suits: [
+    { species: 'muskrat', places: ['muskrat place'], rank: 0, why: 'the level moves, and it follows', when: moving },
+    { species: 'muskrat', places: ['feed bed'], rank: 1, why: 'it follows the level' },
+    { species: 'muskrat', places: ['muskrat place'], rank: 2, why: 'it follows the level' },
+  ],
   looks: {
     aground: 'Move the raft to deeper water.',
     heldUnder: 'Give the line more slack.',
     else: 'Look from the bank: does it float level?',
   },
-  suits: [{ species: 'muskrat', places: ['muskrat place', 'feed bed'], rank: 1, why: 'it follows the level' }],
   devices: ['foothold'],
   positions: [
     { id: 'left', label: 'First trap', optional: false },

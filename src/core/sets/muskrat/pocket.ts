@@ -9,6 +9,7 @@ import { bait } from '../pieces/scent';
 import { tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
+import { shallower } from '../offer';
 
 const numbers = {
   panUnder: panUnder(0.5, [-1, 4]),
@@ -29,13 +30,9 @@ export const pocket: SetType = {
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'undercut', 'channel', 'point', 'bank den', 'bridge'],
   suits: [
-    { species: 'muskrat', places: ['point', 'undercut'], rank: 1, why: 'root bait in a flooded pocket' },
-    {
-      species: 'mink',
-      places: ['bank den', 'point', 'muskrat place', 'channel'],
-      rank: 2,
-      why: 'fish or flesh at the back of a flooded pocket',
-    },
+    { species: 'muskrat', places: ['channel', 'point'], rank: 1, why: 'root bait in a flooded pocket' },
+    { species: 'mink', places: ['point', 'muskrat place'], rank: 1, why: 'fish in a flooded pocket at the water’s edge' },
+    { species: 'mink', places: ['channel'], rank: 1, why: 'too shallow to set on the bed: fish in a flooded pocket', when: shallower(8) },
   ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],

@@ -29,14 +29,7 @@ export const latrineApproach: SetType = {
   idea: 'A 330 where otter must leave the water for a latrine, its top just proud, the sides closed with what grows there. Only in an open season.',
   species: ['otter'],
   stations: ['latrine', 'point', 'crossover'],
-  suits: [
-    {
-      species: 'otter',
-      places: ['latrine', 'crossover'],
-      rank: 1,
-      why: 'where they land to come to their toilet, not on it',
-    },
-  ],
+  suits: [{ species: 'otter', places: ['latrine'], rank: 1, why: 'on the way from the water to the latrine' }],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },

@@ -25,6 +25,7 @@ export const otterCrossover: SetType = {
   idea: 'A foothold on a slide wire at the foot of a worn crossing over a neck of land, two thin sticks beside it. Only in an open season.',
   species: ['otter'],
   stations: ['crossover', 'slide', 'point', 'channel'],
+  suits: [{ species: 'otter', places: ['crossover'], rank: 1, why: 'they cross at the worn gap' }],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '4' },

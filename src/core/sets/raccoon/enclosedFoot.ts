@@ -26,6 +26,14 @@ export const enclosedFoot: SetType = {
   idea: 'A tube with the bait inside it, staked beside the dry trail along the water: only a hand that reaches in is held. About half a minute a set; rebait when soaked.',
   species: ['raccoon'],
   stations: ['bridge', 'culvert', 'point', 'channel', 'log crossing', 'undercut', 'latrine'],
+  suits: [
+    {
+      species: 'raccoon',
+      places: ['bridge', 'culvert', 'point', 'channel', 'log crossing', 'undercut', 'latrine'],
+      rank: 1,
+      why: 'a baited tube that only a hand enters',
+    },
+  ],
   devices: ['enclosed'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'enclosed', size: 'pull' },

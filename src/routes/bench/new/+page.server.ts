@@ -2,7 +2,10 @@ import { error, redirect } from '@sveltejs/kit';
 import { suggestionsFor } from '#core/planning/suggest';
 import { CATALOGUE, findType } from '#core/sets/catalogue';
 import { typesFor } from '#core/sets/search';
-import type { SetType, StationKind } from '#core/sets/setType';
+import { SPECIES } from '#core/animals/species';
+import type { Offered } from '#core/sets/offer';
+import type { SetType } from '#core/sets/setType';
+import { offered } from '$lib/server/planning';
 import { readBench } from '$lib/server/bench';
 import { benchData } from '$lib/server/benchData';
 import { saveBench } from '$lib/server/benchSave';
@@ -13,18 +16,22 @@ import { loadSeason, type Season } from '$lib/server/season';
 import type { TrapSet } from '#core/record/kinds';
 import type { Actions, PageServerLoad } from './$types';
 
-/** The type that is proposed first for a kind of place in this month; of the catalogue where the plan has none. */
-function suits(kind: StationKind, now: Date): SetType | undefined {
+/** The type that is tried first at a place in this month for an animal, or for the first one that a type is tried for; of the catalogue where there is none. */
+function suits(place: Offered, now: Date, animal: string | null): SetType | undefined {
   const month = now.getUTCMonth() + 1;
-  const proposed = (['beaver', 'muskrat', 'mink', 'otter'] as const).flatMap((species) => suggestionsFor(species, kind, month)).at(0);
-  return findType(proposed?.built ?? '') ?? typesFor({ place: kind, month })[0] ?? CATALOGUE[0];
+  const wanted = SPECIES.find((s) => s === animal);
+  const proposed = (wanted ? [wanted] : SPECIES).flatMap((species) => suggestionsFor(species, place, month));
+  const first = proposed.find((p) => p.first) ?? proposed[0];
+  return findType(first?.built ?? '') ?? typesFor({ place: place.kind, month })[0] ?? CATALOGUE[0];
 }
 
 async function placeOf(locals: App.Locals, url: URL) {
   const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
   const station = season?.stations.find((s) => s.id === url.searchParams.get('station'));
   if (!season || !station) error(404, 'There is no such station in this record.');
-  const fitting = findType(url.searchParams.get('type') ?? '') ?? suits(station.kind, locals.now);
+  const fitting =
+    findType(url.searchParams.get('type') ?? '') ??
+    suits(offered(season, station, locals.now), locals.now, url.searchParams.get('species'));
   if (!fitting) error(404, 'There is no such type of set.');
   return { season, station, type: fitting };
 }
