@@ -218,22 +218,8 @@ describe('what a place knows of itself when a type is looked for', () => {
     level,
     at,
   });
-  const station = (over: Partial<Station>): Station => ({
-    id: 's',
-    water: 'w',
-    number: 1,
-    name: 's',
-    kind: 'channel',
-    surface: 'pond',
-    along: 0,
-    bed: null,
-    sounded: null,
-    crest: null,
-    measures: [],
-    across: null,
-    note: '',
-    ...over,
-  });
+  const BARE = { id: 's', kind: 'channel', surface: 'pond', bed: null, sounded: null, measures: [] };
+  const station = (over: Partial<Station>) => ({ ...BARE, ...over }) as Station;
   it('its depth is the water over its bed now', () =>
     assert.equal(offeredAt(station({ bed: { depth: 0.5, level: 1, at: '' } }), { pond: 1.2 }, false).depth?.toFixed(3), '0.700'));
   it('or what was measured there, moved with the level since', () => {

@@ -1,3 +1,4 @@
+import type { MeasureId, Taken } from '../stations/measures';
 import type { When } from './offer';
 import type { Verdict } from '../water/need';
 import type { Species } from '../animals/species';
@@ -43,7 +44,12 @@ export interface NumberSpec {
   origin: Origin;
   /** it is measured from the surface: it grows (1) or shrinks (−1) as much as the level rises */
   withLevel?: 1 | -1;
+  /** the measures of a station that are this number, wherever the set stands at it */
+  from?: readonly MeasureId[];
 }
+
+/** A number that belongs to the place: the station's measures fill it. */
+export const here = (spec: NumberSpec, ...from: MeasureId[]): NumberSpec => ({ ...spec, from });
 
 /** The numbers and the choices of a type, by their words; a record or a form may ask for any text. */
 export type Numbers = Partial<Record<NumberKey, NumberSpec>>;
@@ -74,6 +80,10 @@ export const measured = (label: string, help: string, [min, max]: [number, numbe
 
 export interface ChoiceSpec {
   label: string;
+  /** it says what the place is like, and is never taken from another */
+  ofPlace?: true;
+  /** the measure of a station that answers it */
+  from?: { what: MeasureId; is: (value: number) => string };
   options: Record<string, string>;
   default: string;
 }
@@ -94,6 +104,8 @@ export interface Place {
   bed: number | null;
   /** how its surface follows the gauge, on a stream where two readings told; otherwise it stands at the gauge's level */
   follows?: Follows | null;
+  /** what was measured at it, with the level of its surface then where that is known */
+  measures?: readonly Taken[];
 }
 
 export interface FilledPosition {

@@ -1,3 +1,4 @@
+import { filled } from './fills';
 import { spentWords, type Spent } from '../check/spent';
 import type { Device, Setting, TrapSet } from '../record/kinds';
 import type { Station } from '../stations/placed';
@@ -24,6 +25,7 @@ export const placeOf = (station: Station, follows: Follows | null = null): Place
   surface: station.surface,
   bed: bedOf(station),
   follows,
+  measures: station.measures,
 });
 
 /** The setting that held at a time; the first one before that. */
@@ -107,7 +109,16 @@ export function layOut(
   const gauge = then[surface];
   const own = follows && gauge !== undefined ? { ...then, [surface]: surfaceAt(follows, gauge) } : then;
   const defaults = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
-  const layout = type.layOut({ numbers, choices: { ...defaults, ...choices }, place, devices, then: own, system, ...ahead });
+  const known = Object.fromEntries(Object.entries(filled(type, place, then)).map(([key, { value }]) => [key, value]));
+  const layout = type.layOut({
+    numbers: { ...known, ...numbers },
+    choices: { ...defaults, ...choices },
+    place,
+    devices,
+    then: own,
+    system,
+    ...ahead,
+  });
   return follows ? onGauge(layout, surface, follows) : layout;
 }
 

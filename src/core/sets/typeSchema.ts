@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { SPECIES } from '../animals/species';
 import { DEVICE_CLASSES, SIZES } from '../devices/sizes';
 import { numberFaults } from './ranges';
-import { STATION_KINDS, type SetType } from './setType';
+import { MEASURE_IDS } from '../stations/measures';
+import { STATION_KINDS, type ChoiceSpec, type SetType } from './setType';
 import { atWorkUsually } from './order';
 
 const words = z.string().min(3);
@@ -17,6 +18,7 @@ const numberSpec = z
     max: z.number(),
     origin: z.enum(['measured', 'yours', 'practice', 'published', 'computed']),
     withLevel: z.union([z.literal(1), z.literal(-1)]).optional(),
+    from: z.array(z.enum(MEASURE_IDS)).min(1).optional(),
   })
   .refine((spec) => spec.min < spec.max, { error: 'A range begins under its end.' })
   .refine((spec) => spec.default === undefined || (spec.default >= spec.min && spec.default <= spec.max), {
@@ -57,7 +59,13 @@ export const setTypeSchema = z
     choices: z.record(
       z.string(),
       z
-        .strictObject({ label: words, options: z.record(z.string(), z.string()), default: z.string() })
+        .strictObject({
+          label: words,
+          options: z.record(z.string(), z.string()),
+          default: z.string(),
+          ofPlace: z.literal(true).optional(),
+          from: z.custom<NonNullable<ChoiceSpec['from']>>((v) => typeof v === 'object' && v !== null && 'is' in v).optional(),
+        })
         .refine((c) => c.default in c.options, { error: 'The default is no option.' }),
     ),
     orders: z.custom<SetType['orders']>((orders) => typeof orders === 'function', { error: 'The order of hands is missing.' }),

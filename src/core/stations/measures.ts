@@ -67,16 +67,16 @@ const BY_KIND: Record<StationKind, MeasureId[]> = {
   'bank den': ['widthSurface', 'widthBed', 'depth', 'pushIn', 'bearing', 'dryMouth'],
   run: ['widthSurface', 'widthBed', 'depth', 'pushIn', 'bearing'],
   channel: ['widthSurface', 'widthBed', 'depth', 'pushIn', 'ceiling'],
-  slide: ['slope', 'toeDepth', 'pushIn'],
+  slide: ['slope', 'toeDepth', 'widthSurface', 'pushIn'],
   'castor mound': ['fromWater', 'edgeDepth'],
-  'feed bed': ['extent', 'shows', 'edgeDepth'],
+  'feed bed': ['extent', 'shows', 'edgeDepth', 'widthSurface'],
   point: ['edgeDepth', 'pushIn'],
   culvert: ['widthSurface', 'wallDepth', 'ledge', 'ceiling', 'flow'],
   bridge: ['passages', 'widthSurface', 'wallDepth', 'ledge', 'ceiling', 'flow'],
   undercut: ['trapDepth', 'besideDepth', 'roof', 'poolDepth'],
   'log crossing': ['overWater', 'slope', 'fixed'],
-  latrine: ['approaches', 'edgeDepth'],
-  'muskrat place': ['depth', 'steady'],
+  latrine: ['approaches', 'edgeDepth', 'widthSurface'],
+  'muskrat place': ['depth', 'widthBed', 'steady'],
 };
 
 /** What is to be measured at a kind of place, in the order of its drawing; how far a boot sinks and whether warmer water comes in are asked everywhere. */

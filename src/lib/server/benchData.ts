@@ -1,6 +1,8 @@
 import { sizeText } from '#core/devices/sizes';
 import { devicesAt, settingAt, thenOf } from '#core/sets/standing';
-import { numberSpec, type SetType } from '#core/sets/setType';
+import { choiceSpec, numberSpec, type SetType } from '#core/sets/setType';
+import { answered } from '#core/sets/fills';
+import type { ChoiceKey } from '#core/sets/keys';
 import type { Device, Setting, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { toField } from '#core/time/localTime';
@@ -30,7 +32,7 @@ export async function benchData(
 ) {
   const { now, who } = locals;
   const held = set && settingAt(set, now);
-  const model = held ?? (like && copyOf(settingAt(like, now), station));
+  const model = held ?? (like && copyOf(type, settingAt(like, now)));
   const standing = {
     ...set?.reserved,
     ...Object.fromEntries((set?.stays ?? []).filter((s) => s.to === null).map((s) => [s.position, s.device])),
@@ -38,6 +40,7 @@ export async function benchData(
   const freshTags = like ? freeAs(like, season, now) : {};
   const print = (key: string, value: number): string =>
     numberSpec(type, key)?.unit === 'share' ? `${Math.round(value * 100)} %` : printLength(value, who.person.system);
+  const known = answered(type, station);
   const water = season.waters.find((w) => w.id === station.water);
   return {
     type: type.id,
@@ -62,14 +65,16 @@ export async function benchData(
       name: set?.name ?? station.name,
       state: set?.state ?? 'live',
       opens: set?.opens ?? '',
-      anchor: set?.anchor ?? like?.anchor ?? '',
+      anchor: set?.anchor ?? '',
       hole: set?.hole ?? '',
       leftBecause: set?.leftBecause ?? '',
       note: set?.note ?? '',
       species: set?.species ?? like?.species ?? type.species[0] ?? 'beaver',
       at: toField(now, season.line.zone),
       ...Object.fromEntries(Object.entries(model?.numbers ?? {}).map(([key, value]) => [`n.${key}`, print(key, value)])),
-      ...Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [`c.${key}`, model?.choices[key] ?? choice.default])),
+      ...Object.fromEntries(
+        Object.entries(type.choices).map(([key, choice]) => [`c.${key}`, model?.choices[key] ?? known[key as ChoiceKey] ?? choice.default]),
+      ),
       ...Object.fromEntries(type.positions.map(({ id }) => [`d.${id}`, standing[id] ?? freshTags[id] ?? ''])),
     } as Record<string, string>,
     shed: season.shed
@@ -105,10 +110,14 @@ async function opensOf(
   return { words: acts.words, width: printLength(model?.numbers.breakWidth ?? acts.width, who.person.system), bottom };
 }
 
-/** The setting of another set for a new place: a depth that was measured there is not taken along where the new place knows its own. */
-function copyOf(setting: Setting, station: Station): Setting {
-  const { depth: _, ...others } = setting.numbers;
-  return station.bed ? { ...setting, numbers: others } : setting;
+/** The setting of another set for a new place: what belongs to the way of building comes along, what belongs to a place (measures, ground) does not. */
+function copyOf(type: SetType, setting: Setting): Setting {
+  const habits = Object.entries(setting.numbers).filter(([key]) => {
+    const spec = numberSpec(type, key);
+    return spec && !spec.from && spec.origin !== 'measured';
+  });
+  const choices = Object.fromEntries(Object.entries(setting.choices).filter(([key]) => !choiceSpec(type, key)?.ofPlace));
+  return { ...setting, choices, numbers: Object.fromEntries(habits) };
 }
 
 /** For each place of a set a free device of the same size as stands in it. */

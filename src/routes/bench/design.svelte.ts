@@ -9,6 +9,8 @@ import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
 import { numberSpec, type FilledPosition } from '#core/sets/setType';
 import { aimTexts } from '#core/sets/describe';
+import { filled, filledText } from '#core/sets/fills';
+import type { NumberKey } from '#core/sets/keys';
 import { layOut, placeOf, statesOf, usualDevices } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
 import { offGauge } from '#core/units/frame';
@@ -75,6 +77,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     bench.held !== null && Object.keys(bench.fields).every((name) => !/^[nc]\./.test(name) || fields[name] === bench.fields[name]),
   );
   const from: Known = $derived(unchanged && bench.heldThen ? bench.heldThen : then);
+  const measuredHere = $derived(filled(type, placeOf(bench.station, bench.follows), from));
   const design = $derived(
     layOut(type, { numbers, choices, then: from, place: placeOf(bench.station, bench.follows), devices }, system, bench.ice ?? {}),
   );
@@ -120,6 +123,8 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     if (!spec) return '';
     const text = (fields[`n.${key}`] ?? '').trim();
     if (text !== '') return bench.copied && text === bench.fields[`n.${key}`] ? `as in ${bench.copied}` : 'yours';
+    const known = measuredHere[key as NumberKey];
+    if (known) return filledText(known, system, bench.frame.zone);
     if (spec.default === undefined) return 'not measured';
     return `${spec.unit === 'share' ? `${Math.round(spec.default * 100)} %` : printLength(spec.default, system)}, ${originWord(spec.origin)}`;
   };

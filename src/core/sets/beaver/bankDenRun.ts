@@ -8,14 +8,14 @@ import { trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed, type WorkRange } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(3, [-8, 60]),
-  depth: depthHere('Depth at the mouth', 'water over the hard bottom of the run'),
-  width: practised('Run at the bed', 'the hard groove before the hole', 14, [6, 60]),
+  depth: here(depthHere('Depth at the mouth', 'water over the hard bottom of the run'), 'depth'),
+  width: here(practised('Run at the bed', 'the hard groove before the hole', 14, [6, 60]), 'widthBed'),
   frameOverBed: frameOverBed(1),
   fromMouth: practised('Before the mouth', 'trap to the hole', 10, [2, 48]),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 78]),

@@ -88,6 +88,7 @@ export const castorFoothold: SetType = {
     hold: HOLD,
     side: {
       label: 'Bed on the side',
+      ofPlace: true,
       options: { still: 'still water, either', left: 'the current pushes to the left', right: 'the current pushes to the right' },
       default: 'still',
     },

@@ -12,7 +12,7 @@ import { trench } from '../pieces/ground';
 import { depthMarks } from '../pieces/grip';
 import { tie } from '../pieces/hold';
 import { cableFinding, loopFits, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 import { ranged } from '../pieces/range';
 import { narrow } from '../offer';
@@ -29,9 +29,12 @@ const numbers = {
     origin: 'practice',
   },
   lowestUnder: measured('Lowest point under', 'instead of the share, as seen: 0 is at the surface', [-20, 40], 1),
-  depth: { label: 'Depth of the channel', help: 'water over the bed', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
+  depth: here(
+    { label: 'Depth of the channel', help: 'water over the bed', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
+    'depth',
+  ),
   pushIn: { label: 'Support pushed in', help: 'into the bed', unit: 'length', default: inches(10), min: 0, max: 1, origin: 'practice' },
-  ceiling: measured('Ceiling over the water', 'only for a roofed passage', [0, 119], -1),
+  ceiling: here(measured('Ceiling over the water', 'only for a roofed passage', [0, 119], -1), 'ceiling'),
   tail: practised('Tail and extension', 'lock to anchor', 84, [12, 237]),
 } satisfies Numbers;
 const of = asks(numbers);
@@ -59,7 +62,13 @@ export const channelSnare: SetType = {
   faults: ['Knocked aside: low, large, unloaded, or a loose support.', 'Gone round: a guide too many.'],
   school: 'A thin guide each side, or the passage as it was.',
   choices: {
-    passage: { label: 'Passage', options: { open: 'open above', roofed: 'roofed' }, default: 'open' },
+    passage: {
+      label: 'Passage',
+      ofPlace: true,
+      from: { what: 'ceiling', is: () => 'roofed' },
+      options: { open: 'open above', roofed: 'roofed' },
+      default: 'open',
+    },
     lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' },
   },
   layOut: (laying) => {

@@ -7,15 +7,15 @@ import { trench } from '../pieces/ground';
 import { swingFinding, upright } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { shallower } from '../offer';
 
 const numbers = {
   topUnder: topUnder(2, [-7, 8]),
-  depth: depthHere(),
-  width: practised('Width of the way', 'at the surface', 24, [10, 120]),
+  depth: here(depthHere(), 'depth', 'toeDepth'),
+  width: here(practised('Width of the way', 'at the surface', 24, [10, 120]), 'widthSurface'),
   limbs: practised('Limbs show', 'their ends over the water', 10, [2, 40], -1),
   tie: tieNumber(72),
 } satisfies Numbers;

@@ -7,14 +7,14 @@ import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '
 import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { CULVERTS, onTheBed, once } from '../pieces/steps';
 import { reachNeed, opening } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(2, [-8, 40]),
   depth: depthHere('Depth at the mouth', 'water over its floor'),
-  pipe: practised('Culvert', 'inside width', 30, [12, 160]),
+  pipe: here(practised('Culvert', 'inside width', 30, [12, 160]), 'widthSurface'),
   before: practised('Before the mouth', 'trap to the culvert', 12, [2, 48]),
   frameOverBed: frameOverBed(1),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 78]),

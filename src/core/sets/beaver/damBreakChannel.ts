@@ -9,7 +9,7 @@ import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { depthMarks, gripMarks, coverNeed } from '../pieces/grip';
 import { tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
 import { FLOODS, STANDING, feelSwing, hooksOff, loopOrder, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
 import type { Step } from '../work';
@@ -28,7 +28,10 @@ const BREAKS: Step = {
 
 const numbers = {
   topUnder: measured('Top under', 'of the jaws or the loop, as seen; negative when it stands proud', [-24, 79], 1),
-  depth: { label: 'Depth of the patrol channel', help: 'in its middle', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
+  depth: here(
+    { label: 'Depth of the patrol channel', help: 'in its middle', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
+    'channelDepth',
+  ),
   frameOverBed: practised('Frame over the bed', 'height of the stand', 1, [0, 8]),
   poleAhead: practised('Pole ahead', 'its middle before the jaws: half the frame and half its thickness', 6.5, [1, 16]),
   width: practised('Width of the channel', 'crest side to the fenced edge', 36, [10, 158]),

@@ -55,7 +55,13 @@ export const damCrossoverFace: SetType = {
   hides: ['in the water below the dam, under the outfall', 'over the crest, in the pond'],
   choices: {
     notch: notchChoice('middle'),
-    channel: { label: 'Channel at the foot', options: { firm: 'firm and clear', none: 'none: below the crest instead' }, default: 'firm' },
+    channel: {
+      label: 'Channel at the foot',
+      ofPlace: true,
+      from: { what: 'footClear', is: (yes) => (yes === 1 ? 'firm' : 'none') },
+      options: { firm: 'firm and clear', none: 'none: below the crest instead' },
+      default: 'firm',
+    },
   },
   layOut: (laying) => {
     const device = laying.devices.trap;

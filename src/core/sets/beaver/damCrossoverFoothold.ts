@@ -4,12 +4,12 @@ import { assemble, level as across, NOTHING } from '../design';
 import { bed, offset, panUnder } from '../pieces/bed';
 import { mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(2),
-  gap: practised('Width of the gap', 'worn way over the crest', 16, [8, 60]),
+  gap: here(practised('Width of the gap', 'worn way over the crest', 16, [8, 60]), 'width'),
   offset: offset(0),
   ...SLIDE_NUMBERS,
 } satisfies Numbers;

@@ -4,14 +4,14 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { upright } from '../pieces/guides';
 import { tie } from '../pieces/hold';
 import { hangable, loopNumbers, loopPiece, proudNeed } from '../pieces/loop';
-import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 
 const { loop, pushIn, tail, loopCable } = loopNumbers(8.5, 0);
 const numbers = {
   overDeck: practised('Bottom over the deck', 'lowest point of the loop over the worn gap', 3, [0, 10]),
-  deckOver: practised('Deck over the pond', 'the worn gap over the water', 4, [0, 40], -1),
-  gap: practised('Width of the gap', 'between its edges', 14, [8, 60]),
+  deckOver: here(practised('Deck over the pond', 'the worn gap over the water', 4, [0, 40], -1), 'overPond'),
+  gap: here(practised('Width of the gap', 'between its edges', 14, [8, 60]), 'width'),
   loop,
   pushIn,
   tail,

@@ -8,15 +8,15 @@ import { trench } from '../pieces/ground';
 import { divePole as pole, fenced, DIVE_POLE } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { deeper } from '../offer';
 
 const numbers = {
   topUnder: topUnder(2.5, [0, 8]),
-  depth: depthHere(),
-  width: practised('Width of the way', 'at the surface', 26, [10, 120]),
+  depth: here(depthHere(), 'depth', 'toeDepth'),
+  width: here(practised('Width of the way', 'at the surface', 26, [10, 120]), 'widthSurface'),
   poleAhead: practised('Pole ahead', 'its middle before the jaws: half the frame and half its thickness', 6.5, [1, 16]),
   frameOverBed: frameOverBed(1, 60),
   tie: tieNumber(72),

@@ -14,19 +14,19 @@ import { STAND, standFinding } from '../pieces/stand';
 import { openingFindings, swingFinding, userOf } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
 import { spacingWanted, takes } from '../series';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed, type WorkRange } from '../pieces/range';
 
 const STICK = inches(1.25);
 
 const numbers = {
-  depth: measured('Depth of the run', 'water over the hard bottom, where the trap stands', [0, 119], 1),
+  depth: here(measured('Depth of the run', 'water over the hard bottom, where the trap stands', [0, 119], 1), 'depth'),
   topUnder: measured('Top of the jaws under', 'as seen at the surface; negative when it stands proud', [-24, 99], 1),
   innerTopUnder: measured('Inner trap: top under', 'only for a second trap, as seen', [-24, 99], 1),
   frameOverBed: practised('Frame over the bed', 'height of the stand', 1, [0, 8]),
-  widthSurface: practised('Run at the surface', 'from edge to edge', 30, [8, 158]),
-  widthBed: practised('Run at the bed', 'the hard groove', 16, [6, 158]),
+  widthSurface: here(practised('Run at the surface', 'from edge to edge', 30, [8, 158]), 'widthSurface'),
+  widthBed: here(practised('Run at the bed', 'the hard groove', 16, [6, 158]), 'widthBed'),
   spacing: practised('Between the traps', 'two in line', 48, [24, 158]),
   fromMouth: measured('Before the lodge', 'trap to the hole it leads to', [2, 400]),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 79]),

@@ -5,15 +5,15 @@ import { depthHere } from '../pieces/grip';
 import { bedLine, trench } from '../pieces/ground';
 import { loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
-import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, loopOrder, once } from '../pieces/steps';
 import { ranged } from '../pieces/range';
 
 const { loop, pushIn, tail, loopCable } = loopNumbers(10, 1);
 const numbers = {
   lowestUnder: measured('Lowest point under', 'as seen; left empty it hangs 2 in over the bed', [0, 100], 1),
-  depth: depthHere('Depth of the run', 'water over its hard bottom'),
-  width: practised('Run at the bed', 'the hard groove', 18, [8, 80]),
+  depth: here(depthHere('Depth of the run', 'water over its hard bottom'), 'depth'),
+  width: here(practised('Run at the bed', 'the hard groove', 18, [8, 80]), 'widthBed'),
   overBed: practised('Loop over the bed', 'its lowest point', 2, [0, 12]),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 78]),
   loop,

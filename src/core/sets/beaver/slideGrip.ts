@@ -8,16 +8,16 @@ import { divePole, fenced, DIVE_POLE } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { STAND, standFinding } from '../pieces/stand';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { deeper } from '../offer';
 
 const numbers = {
   topUnder: topUnder(2, [-6, 20]),
-  depth: depthHere('Depth at the toe', 'where the slide meets the water'),
+  depth: here(depthHere('Depth at the toe', 'where the slide meets the water'), 'toeDepth'),
   fromToe: practised('Out from the toe', 'trap to the bank', 14, [4, 60]),
-  width: practised('Width of the toe', 'between what stands beside it', 22, [8, 100]),
+  width: here(practised('Width of the toe', 'between what stands beside it', 22, [8, 100]), 'widthSurface'),
   frameOverBed: frameOverBed(1),
   tie: tieNumber(84),
 } satisfies Numbers;

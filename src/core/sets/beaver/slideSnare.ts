@@ -6,13 +6,13 @@ import { landing, trench } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { loopBottom, loopFits, loopNumbers, loopPiece, shareFinding, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
-import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
+import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers, here } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 
 const numbers = {
   ...loopNumbers(10, 0.6),
-  depth: depthHere('Depth at the toe', 'where the slide meets the water'),
-  width: practised('Width of the toe', 'between what stands beside it', 18, [8, 80]),
+  depth: here(depthHere('Depth at the toe', 'where the slide meets the water'), 'toeDepth'),
+  width: here(practised('Width of the toe', 'between what stands beside it', 18, [8, 80]), 'widthSurface'),
 } satisfies Numbers;
 const SHARE = IN_OPEN_WATER;
 

@@ -8,14 +8,14 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { grip, jawsId, movable } from '../pieces/grip';
 import { swingFinding, upright } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
-import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers, here } from '../setType';
 import { onItsGround, once } from '../pieces/steps';
 import { opening, type WorkRange, ranged } from '../pieces/range';
 import { shallower } from '../offer';
 
 const numbers = {
   barUnder: practised('Cross bar under', 'of the T trigger, as seen: just under the surface', 0.25, [-2, 4], 1),
-  trail: practised('Width of the trail', 'the worn way', 14, [6, 60]),
+  trail: here(practised('Width of the trail', 'the worn way', 14, [6, 60]), 'widthSurface', 'width'),
   toAnchor: practised('Anchor off the trail', 'from its middle', 30, [8, 120]),
   deep4: measured('Depth 4 ft from the anchor', 'away from the trail', [0, 120], 1),
   deep8: measured('Depth 8 ft from the anchor', 'away from the trail', [0, 120], 1),

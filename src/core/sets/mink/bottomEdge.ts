@@ -7,14 +7,14 @@ import { besideWall } from '../pieces/ground';
 import { openingFindings } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed } from '../pieces/range';
 import { deeper } from '../offer';
 
 const numbers = {
   topUnder: topUnder(8, [0, 60]),
-  depth: depthHere('Depth at the edge', 'where wall or bank meets the bed'),
+  depth: here(depthHere('Depth at the edge', 'where wall or bank meets the bed'), 'wallDepth', 'depth'),
   offWall: practised('Frame off the wall', 'its near side', 0.5, [0, 8]),
   reach: practised('Arm can reach', 'under the surface', 30, [8, 72]),
   tie: tieNumber(48),

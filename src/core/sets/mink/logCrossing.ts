@@ -42,7 +42,13 @@ export const logCrossing: SetType = {
   seen: null,
   choices: {
     notch: notchChoice('middle'),
-    log: { label: 'The log is', options: { fixed: 'fixed to both banks', afloat: 'afloat' }, default: 'fixed' },
+    log: {
+      label: 'The log is',
+      ofPlace: true,
+      from: { what: 'fixed', is: (yes) => (yes === 1 ? 'fixed' : 'afloat') },
+      options: { fixed: 'fixed to both banks', afloat: 'afloat' },
+      default: 'fixed',
+    },
     trigger: { label: 'Trigger', options: { v: 'from the top', low: 'from the bottom' }, default: 'v' },
   },
   layOut: (laying) => {

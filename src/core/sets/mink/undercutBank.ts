@@ -6,15 +6,15 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
 import { upright } from '../pieces/guides';
 import { tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { roofed } from '../offer';
 
 const numbers = {
   topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top under', help: 'negative: it stands proud, 1½ to 2 in are wanted' },
-  depth: depthHere('Depth at the trap', 'not beside it'),
-  roof: practised('Roof over the bed', 'height of the undercut at the trap', 14, [5, 60]),
+  depth: here(depthHere('Depth at the trap', 'not beside it'), 'trapDepth'),
+  roof: here(practised('Roof over the bed', 'height of the undercut at the trap', 14, [5, 60]), 'roof'),
   under: practised('Under the roof', 'how far it reaches back', 10, [3, 60]),
   tie: tieNumber(40),
 } satisfies Numbers;

@@ -6,13 +6,13 @@ import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '..
 import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
 import { besideWall, mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, here } from '../setType';
 import { CULVERTS, footholdOrder, once } from '../pieces/steps';
 import { lowRoof } from '../offer';
 
 const numbers = {
   panUnder: { ...PAN_UNDER, label: 'Cover', help: 'water, over what is chosen below', default: inches(1), max: inches(6) },
-  depth: { ...BED_DEPTH, label: 'Depth along the wall', help: 'over the firm bottom, a hand’s breadth off it' },
+  depth: here({ ...BED_DEPTH, label: 'Depth along the wall', help: 'over the firm bottom, a hand’s breadth off it' }, 'wallDepth'),
   offWall: practised('Pan off the wall', 'middle of the pan', 3, [2, 12]),
   ...SLIDE_NUMBERS,
   chain: practised('Chain', 'trap to the lock', 8, [4, 118]),

@@ -8,15 +8,15 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, depthMarks, grip, movable } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
 import { tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { CULVERTS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { deeper } from '../offer';
 
 const numbers = {
   acrossUnder: practised('Middle over the water', 'of the opening; 0: half of it is under', 0, [-5, 5], -1),
-  depth: depthHere('Depth at the wall', 'over the bed'),
-  ledge: practised('Ledge over the water', 'on which the bar lies', 8, [1, 60], -1),
+  depth: here(depthHere('Depth at the wall', 'over the bed'), 'wallDepth'),
+  ledge: here(practised('Ledge over the water', 'on which the bar lies', 8, [1, 60], -1), 'ledge'),
   offWall: practised('Opening off the wall', 'its near side', 0.5, [0, 4]),
   tie: tieNumber(30, 'second spring to the stake or chain'),
 } satisfies Numbers;

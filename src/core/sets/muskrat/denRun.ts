@@ -8,14 +8,14 @@ import { trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here } from '../setType';
 import { onTheBed, once } from '../pieces/steps';
 import { reachNeed, type WorkRange } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(2, [-3, 30]),
-  depth: depthHere('Depth of the run', 'water over its bottom'),
-  width: practised('Run at the bed', 'the groove', 6, [3, 24]),
+  depth: here(depthHere('Depth of the run', 'water over its bottom'), 'depth'),
+  width: here(practised('Run at the bed', 'the groove', 6, [3, 24]), 'widthBed'),
   mouth: practised('Before the hole', 'trap to the mouth', 5, [1, 24]),
   reach: practised('Arm can reach', 'under the surface', 30, [8, 60]),
   tie: tieNumber(30),

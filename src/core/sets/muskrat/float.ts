@@ -6,7 +6,7 @@ import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { assemble, NOTHING, upright } from '../design';
 import { weightFinding } from '../pieces/bed';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, here } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
 import { ranged } from '../pieces/range';
 import { moving } from '../offer';
@@ -14,7 +14,10 @@ import { moving } from '../offer';
 const numbers = {
   panOver: practised('Pan over the water', 'as the raft floats', 0.5, [-1, 4]),
   draft: { label: 'Raft under water', help: 'its draft', unit: 'length', default: inches(2), min: 0, max: inches(12), origin: 'practice' },
-  depth: { label: 'Depth under the raft', help: 'water over the bed', unit: 'length', min: 0, max: 6, origin: 'measured', withLevel: 1 },
+  depth: here(
+    { label: 'Depth under the raft', help: 'water over the bed', unit: 'length', min: 0, max: 6, origin: 'measured', withLevel: 1 },
+    'depth',
+  ),
   lineRise: practised('Slack of the line', 'how far the water may rise before the line is taut', 24, [0, 237]),
 } satisfies Numbers;
 const of = asks(numbers);

@@ -35,7 +35,15 @@ export const logNotch: SetType = {
   faults: ['Dry or drowned on a fixed log: the level moved.'],
   numbers,
   seen: 'panUnder',
-  choices: { log: { label: 'The log is', options: { fixed: 'fixed at its ends', afloat: 'afloat' }, default: 'fixed' } },
+  choices: {
+    log: {
+      label: 'The log is',
+      ofPlace: true,
+      from: { what: 'fixed', is: (yes) => (yes === 1 ? 'fixed' : 'afloat') },
+      options: { fixed: 'fixed at its ends', afloat: 'afloat' },
+      default: 'fixed',
+    },
+  },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -46,7 +46,7 @@ export const pocket: SetType = {
   seen: 'panUnder',
   choices: {
     bait: { label: 'Bait', options: { root: 'root or apple', fish: 'fish', flesh: 'flesh' }, default: 'root' },
-    bottom: { label: 'Ground for the stake', options: { soft: 'soft', firm: 'firm', hard: 'hard' }, default: 'firm' },
+    bottom: { label: 'Ground for the stake', ofPlace: true, options: { soft: 'soft', firm: 'firm', hard: 'hard' }, default: 'firm' },
   },
   layOut: (laying) => {
     const device = laying.devices.trap;

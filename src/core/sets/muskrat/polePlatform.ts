@@ -9,12 +9,12 @@ import { depthHere, depthMarks } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { bait } from '../pieces/scent';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, chainedOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(1, [-2, 6]),
-  depth: depthHere(),
+  depth: here(depthHere(), 'depth'),
   long: practised('Platform', 'its length', 20, [10, 60]),
   pushIn: practised('Posts pushed in', 'into the bed', 14, [4, 40]),
   roofOver: practised('Roof over the board', 'against birds', 8, [4, 24]),

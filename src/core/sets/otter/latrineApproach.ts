@@ -8,14 +8,14 @@ import { landing, trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
 import { tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(-1, [-8, 12]),
   depth: depthHere('Depth where they land', 'water over the bed'),
-  width: practised('Width of the landing', 'between what stands beside it', 18, [8, 80]),
+  width: here(practised('Width of the landing', 'between what stands beside it', 18, [8, 80]), 'widthSurface', 'width'),
   toLatrine: practised('Trap to the latrine', 'along the approach', 36, [10, 200]),
   frameOverBed: frameOverBed(1),
   tie: tieNumber(72),

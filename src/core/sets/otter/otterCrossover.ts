@@ -6,14 +6,14 @@ import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(1.5, [-2, 8]),
   depth: depthHere('Depth at the bed', 'at the foot of the crossing'),
   neck: practised('Neck of land', 'water to water', 72, [24, 240]),
-  trail: practised('Width of the trail', 'the worn way', 8, [4, 40]),
+  trail: here(practised('Width of the trail', 'the worn way', 8, [4, 40]), 'width'),
   ...SLIDE_NUMBERS,
 } satisfies Numbers;
 const of = asks(numbers);

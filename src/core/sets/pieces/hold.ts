@@ -14,7 +14,12 @@ import { numberOf, practised, type ChoiceSpec, type FilledPosition, type Laying,
 
 export const tieNumber = (usual: number, help = 'anchor to the trap'): NumberSpec => practised('Tie', help, usual, [6, 240]);
 
-export const BOTTOM: ChoiceSpec = { label: 'Ground for the stake', options: { soft: 'soft', firm: 'firm', hard: 'hard' }, default: 'firm' };
+export const BOTTOM: ChoiceSpec = {
+  label: 'Ground for the stake',
+  ofPlace: true,
+  options: { soft: 'soft', firm: 'firm', hard: 'hard' },
+  default: 'firm',
+};
 
 export interface TieTo {
   numbers: { tie: NumberSpec } | { tail: NumberSpec };

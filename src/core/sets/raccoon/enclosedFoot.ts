@@ -43,7 +43,9 @@ export const enclosedFoot: SetType = {
   remake: ['Fresh dry bait; swivel free of mud.'],
   numbers,
   seen: null,
-  choices: { bottom: { label: 'Ground for the stake', options: { soft: 'soft', firm: 'firm', hard: 'hard' }, default: 'firm' } },
+  choices: {
+    bottom: { label: 'Ground for the stake', ofPlace: true, options: { soft: 'soft', firm: 'firm', hard: 'hard' }, default: 'firm' },
+  },
   layOut: (laying) => {
     if (!laying.devices.trap) return NOTHING;
     const surface = levelThen(laying);

@@ -1,0 +1,51 @@
+import { dayText } from '../time/localTime';
+import type { System } from '../units/factors';
+import { printLength } from '../units/length';
+import { surfaceAt } from '../water/ownLevel';
+import type { Known } from '../water/levels';
+import { latest } from '../stations/measures';
+import type { ChoiceKey, NumberKey } from './keys';
+import type { Place, SetType } from './setType';
+
+/** A number of a set that its place knows: measured there, and when. Metres. */
+export interface Filled {
+  value: number;
+  at: string;
+}
+
+/**
+ * What the station of a set measured of the numbers of its type, as they stand at a level: the newest measure of each, moved with the level since where it
+ * is measured from the surface. A number that would lie out of its range is left out.
+ */
+export function filled(type: Pick<SetType, 'numbers'>, place: Place, then: Known): Partial<Record<NumberKey, Filled>> {
+  const { measures = [], follows, surface } = place;
+  const own = (level: number): number => (follows ? surfaceAt(follows, level) : level);
+  const found: Partial<Record<NumberKey, Filled>> = {};
+  if (measures.length === 0) return found;
+  for (const [key, spec] of Object.entries(type.numbers)) {
+    const newest = measures
+      .filter((m) => spec.from?.includes(m.what))
+      .sort((a, b) => a.at.localeCompare(b.at))
+      .at(-1);
+    if (!newest) continue;
+    const now = then[surface];
+    const rise = newest.level === null || now === undefined ? 0 : own(now) - own(newest.level);
+    const value = newest.value + (spec.withLevel ?? 0) * rise;
+    if (value >= spec.min && value <= spec.max) found[key as NumberKey] = { value, at: newest.at };
+  }
+  return found;
+}
+
+/** A filled number with its source: `16 in, measured here 3 Nov`. */
+export const filledText = ({ value, at }: Filled, system: System, zone: string): string =>
+  `${printLength(value, system)}, measured here ${dayText(new Date(at), zone)}`;
+
+/** What the measures of a place answer of the choices of a type; a choice that nothing was measured for is left out. */
+export function answered(type: Pick<SetType, 'choices'>, { measures = [] }: Pick<Place, 'measures'>): Partial<Record<ChoiceKey, string>> {
+  const found: Partial<Record<ChoiceKey, string>> = {};
+  for (const [key, { from }] of Object.entries(type.choices)) {
+    const taken = from && latest(measures, from.what);
+    if (from && taken) found[key as ChoiceKey] = from.is(taken.value);
+  }
+  return found;
+}

@@ -1,0 +1,117 @@
+import assert from 'node:assert/strict';
+import { describe, it } from 'node:test';
+import fc from 'fast-check';
+import { drawnLength } from '#core/sets/design';
+import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
+import { answered, filled, filledText } from '#core/sets/fills';
+import type { NumberKey } from '#core/sets/keys';
+import type { Place } from '#core/sets/setType';
+import { layOut, usualDevices } from '#core/sets/standing';
+import { MEASURE_IDS, measuresFor, type MeasureId, type Taken } from '#core/stations/measures';
+import { inches } from '#core/units/factors';
+
+const POND = inches(41);
+const taken = (
+  what: MeasureId,
+  value: number,
+  { level = POND, at = '2026-11-03T12:00:00Z' }: { level?: number | null; at?: string } = {},
+): Taken => ({
+  what,
+  value: inches(value),
+  level,
+  at,
+});
+const at = (...measures: Taken[]): Place => ({ kind: 'run', surface: 'pond', bed: null, measures });
+/** What is filled, in inches. */
+const inInches = (type: string, place: Place, pond: number | null = POND): Record<string, number> =>
+  Object.fromEntries(
+    Object.entries(filled(setTypeOf(type), place, pond === null ? {} : { pond })).map(([key, { value }]) => [
+      key,
+      Math.round((value / 0.0254) * 100) / 100,
+    ]),
+  );
+
+describe('what a place measured fills the numbers of a set', () => {
+  it('a width, a roof, a depth, with the day (common practice: which measure is which number)', () => {
+    assert.deepEqual(inInches('lodge-run', at(taken('widthSurface', 34), taken('widthBed', 20), taken('depth', 30))), {
+      depth: 30,
+      widthSurface: 34,
+      widthBed: 20,
+    });
+    assert.deepEqual(inInches('undercut-bank', at(taken('roof', 13), taken('trapDepth', 5))), { depth: 5, roof: 13 });
+    assert.deepEqual(inInches('dam-crossover-snare', at(taken('width', 15), taken('overPond', 6))), { deckOver: 6, gap: 15 });
+    assert.equal(filled(setTypeOf('lodge-run'), at(taken('widthBed', 20)), {}).widthBed?.at, '2026-11-03T12:00:00Z');
+  });
+  it('is told with its day, in the reader’s units', () => {
+    const roof = { value: inches(13), at: '2026-11-03T12:00:00Z' };
+    assert.equal(filledText(roof, 'us', 'UTC'), '13 in, measured here 3 Nov');
+    assert.equal(filledText(roof, 'metric', 'UTC'), '33 cm, measured here 3 Nov');
+  });
+  it('the newest counts, in whatever order it was taken down', () => {
+    const old = taken('widthBed', 14, { at: '2026-10-01T12:00:00Z' });
+    for (const order of [
+      [old, taken('widthBed', 20)],
+      [taken('widthBed', 20), old],
+    ])
+      assert.equal(inInches('lodge-run', at(...order)).widthBed, 20);
+  });
+  it('what is measured from the surface moves with it, a width does not', () => {
+    const place = at(taken('depth', 30), taken('widthBed', 20), taken('overPond', 6));
+    assert.deepEqual(inInches('lodge-run', place, POND - inches(4)), { depth: 26, widthBed: 20 });
+    assert.equal(inInches('dam-crossover-snare', place, POND - inches(4)).deckOver, 10);
+    assert.equal(inInches('lodge-run', place, null).depth, 30);
+    assert.equal(inInches('lodge-run', at(taken('depth', 30, { level: null })), POND - inches(4)).depth, 30);
+  });
+  it('a measure out of the range of the number is left out', () => {
+    assert.deepEqual(inInches('undercut-bank', at(taken('roof', 70))), {});
+    assert.deepEqual(inInches('lodge-run', at(taken('depth', 2)), POND - inches(9)), {});
+  });
+  it('what is typed stands before it, and the drawing follows both', () => {
+    const type = setTypeOf('undercut-bank');
+    const roofOf = (numbers: Partial<Record<NumberKey, number>>): number => {
+      const design = layOut(
+        type,
+        { numbers, choices: {}, then: { pond: POND }, place: at(taken('roof', 13)), devices: usualDevices(type) },
+        'us',
+      );
+      const mark = design.marks.find((m) => m.key === 'roof');
+      assert.ok(mark);
+      return Math.round(drawnLength(mark) / 0.0254);
+    };
+    assert.deepEqual([roofOf({}), roofOf({ roof: inches(20) })], [13, 20]);
+  });
+  it('a choice that a measure answers is answered by it', () => {
+    const yes = (what: MeasureId, value: number): Place => ({ ...at(), measures: [{ what, value, level: null, at: '' }] });
+    assert.deepEqual(answered(setTypeOf('log-notch'), yes('fixed', 1)), { log: 'fixed' });
+    assert.deepEqual(answered(setTypeOf('log-notch'), yes('fixed', 0)), { log: 'afloat' });
+    assert.deepEqual(answered(setTypeOf('channel-snare'), yes('ceiling', 0.4)), { passage: 'roofed' });
+    assert.deepEqual(answered(setTypeOf('dam-crossover-face'), yes('footClear', 0)), { channel: 'none' });
+    assert.deepEqual(answered(setTypeOf('log-notch'), at()), {});
+  });
+  it('every measure that fills a number is asked at a place where the type stands', () => {
+    for (const type of CATALOGUE)
+      for (const [key, spec] of Object.entries(type.numbers))
+        for (const what of spec.from ?? [])
+          assert.ok(
+            type.stations.some((kind) => measuresFor(kind).includes(what)),
+            `${type.id}.${key} ← ${what}`,
+          );
+  });
+  it('nothing is filled that was not measured, and nothing out of its range', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...CATALOGUE),
+        fc.array(fc.record({ what: fc.constantFrom(...MEASURE_IDS), value: fc.double({ min: -50, max: 200, noNaN: true }) }), {
+          maxLength: 8,
+        }),
+        fc.double({ min: 0, max: 80, noNaN: true }),
+        (type, list, pond) => {
+          const all = filled(type, at(...list.map((m) => taken(m.what, m.value))), { pond: inches(pond) });
+          return Object.entries(all).every(([key, { value }]) => {
+            const spec = type.numbers[key as NumberKey];
+            return spec && value >= spec.min && value <= spec.max && list.some((m) => spec.from?.includes(m.what));
+          });
+        },
+      ),
+    ));
+});
