@@ -133,6 +133,9 @@ test('the fast way: the last set of its type copied, three numbers changed, save
   };
   await press('4', 'Tab', '9', 'Tab', '1', '2', 'Enter');
   await expect(page.getByText(/Not live yet/)).toBeVisible();
+  // an anchor belongs to its place: that of the other set is not taken along
+  await expect(page.getByLabel('Anchored to what, where')).toBeFocused();
+  await press('r', 'o', 'o', 't', 'Enter');
   await expect(page.getByRole('checkbox').first()).toBeFocused();
   const questions = await page.getByRole('checkbox').count();
   for (let i = 0; i < questions; i += 1) await press('y');
