@@ -9,7 +9,7 @@ import { fence } from '#core/geometry/fence';
 import { cornersBuried, gapBeside, gapsAt, groundAt, shareThrough, wettedArea, type Section } from '#core/geometry/opening';
 import { bagMass, pullOf, stakeHolds, sunkShare, worstAngle } from '#core/hold/bag';
 import { landAndWater } from '#core/hold/liveHold';
-import { animalReach, circlesMeetBy, turnsUntilTaut, wrapsTake } from '#core/hold/reach';
+import { animalReach, circlesMeetBy, sweepOf, turnsUntilTaut, wrapsTake } from '#core/hold/reach';
 import { bedAt, restAt, shortestSlide, tautWire, type Profile } from '#core/hold/slide';
 import { tieLength } from '#core/hold/tie';
 import { keepsDown, STEEL_IN_WATER } from '#core/hold/weight';
@@ -176,6 +176,9 @@ describe('a slide', () => {
 describe('reach', () => {
   it('by the front foot to the nose, by the hind foot its body and a hand (practice), in a loop what is left of it', () => {
     near(animalReach(BUILDS.beaverAdult, 'front foot'), 0.4);
+    // round its stake it sweeps with its body, not with its nose alone
+    near(sweepOf(BUILDS.beaverAdult, 'front foot'), 0.83);
+    near(sweepOf(BUILDS.beaverAdult, 'hind foot'), 0.93);
     near(animalReach(BUILDS.beaverAdult, 'hind foot'), 0.93);
     near(animalReach(BUILDS.beaverAdult, 'body', 0.3), 1.13);
   });

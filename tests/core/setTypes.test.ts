@@ -415,12 +415,19 @@ describe('what is wrong is said, with the way out', () => {
 
 describe('a slide with a measured profile', () => {
   const numbers = { out3: 14, out6: 30, out9: 48, out12: 60, wire: 150 };
+  it('a depth typed at the stop is one of its points: too little there fails, whatever the profile says', () => {
+    assert.equal(findings('castor-foothold', { numbers }).slide?.verdict, 'holds');
+    const { slide } = findings('castor-foothold', { numbers: { ...numbers, stopDepth: 15 } });
+    assert.equal(slide?.verdict, 'fails');
+    assert.match(slide?.sentence ?? '', /The wire ends 11 ft .* out from the water’s edge in 15 in of water/);
+    assert.equal(findings('castor-foothold', { numbers: { ...numbers, stopDepth: 60 } }).slide?.verdict, 'holds');
+  });
   it('rests where the wire ends, and says at which level its margin is gone', () => {
     const { slide } = findings('castor-foothold', { numbers });
     assert.equal(slide?.verdict, 'holds');
     assert.match(
       slide?.sentence ?? '',
-      /The lock rests 11 ft .* out in .* The margin of .* is gone when the level falls to .*\. The shortest wire that does it is/,
+      /The lock rests 10 ft .* out from the water’s edge in .* The margin of .* is gone when the level falls to .*\. The shortest wire that does it is/,
     );
   });
   it('a shorter wire ends in shallow water and the shortest that works is named', () =>

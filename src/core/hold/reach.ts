@@ -22,6 +22,9 @@ export function animalReach(build: Pick<Build, 'body' | 'forearmToNose'>, held: 
   return held === 'hind foot' ? build.body + STRETCH : build.body + loop;
 }
 
+/** How far a held animal sweeps round what holds it, m: to its nose, or with its body the other way; the larger. [practice] */
+export const sweepOf = (build: Pick<Build, 'body' | 'forearmToNose'>, held: Held): number => Math.max(animalReach(build, held), build.body);
+
 /**
  * What wraps round a pole take off a tether, m: 2πρ each.
  *

@@ -1,11 +1,11 @@
 import { BUILDS } from '../animals/species';
-import { animalReach, circlesMeetBy } from '../hold/reach';
+import { circlesMeetBy, sweepOf } from '../hold/reach';
 import { found, type Finding } from '../words/finding';
 import type { Hold } from './design';
 
 /** How far the catch of a hold reaches from its anchor, m; on a slide from its deep end. */
 export const reachOf = ({ kind, tether, held, build }: Pick<Hold, 'kind' | 'tether' | 'held' | 'build'>): number =>
-  (kind === 'slide' ? 0 : tether) + animalReach(BUILDS[build], held);
+  (kind === 'slide' ? 0 : tether) + sweepOf(BUILDS[build], held);
 
 /** A catch that is within reach of another: a name, how far apart the anchors are, and how far it reaches, m. */
 export interface Neighbour {

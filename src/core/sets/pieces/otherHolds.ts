@@ -1,7 +1,7 @@
 import { BUILDS, type BuildKey } from '../../animals/species';
 import { bagMass, pullOf, sunkShare, worstAngle, FILLS } from '../../hold/bag';
 import { landAndWater } from '../../hold/liveHold';
-import { animalReach, SAFE_WRAP, turnsUntilTaut, wrapsTake } from '../../hold/reach';
+import { animalReach, SAFE_WRAP, sweepOf, turnsUntilTaut, wrapsTake } from '../../hold/reach';
 import type { Profile } from '../../hold/slide';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
@@ -36,7 +36,7 @@ export function tanglePole(laying: Laying, { numbers }: SlideOf, [x, z]: [number
 /** A live hold needs land at the highest level and water at the lowest within its circle; without a profile it is uncertain. */
 export function liveFinding(laying: Laying, { numbers, build, held, bank = inches(20) }: SlideOf): Finding {
   const wire = numberOf(laying, { numbers }, 'wire');
-  const reach = wire + animalReach(BUILDS[build], held);
+  const reach = wire + sweepOf(BUILDS[build], held);
   const base = { reach, safe: SAFE_WRAP, wraps: wire < SAFE_WRAP };
   const profile = profileOf(laying, bank);
   if (!profile) return found('live', 'unknown', 'practice', base);

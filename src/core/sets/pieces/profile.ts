@@ -20,12 +20,30 @@ export interface SlideOf {
   device?: string;
 }
 
-/** The bed from the bank stake outward, where two depths of it were measured; null otherwise. @param bank x of the stake, m */
+/** The water's edge from the bank stake, m. @param bank x of the stake, m */
+export const edgeOf = (bank: number): number => bank - inches(10);
+
+/**
+ * The bed from the bank stake outward, where two depths of it were measured; null otherwise. A depth that was typed at the stop is a point of it, where the
+ * wire ends.
+ *
+ * @param bank x of the stake, m
+ */
 export function profileOf(laying: Laying, bank: number): Profile | null {
   const surface = levelThen(laying);
-  const edge = bank - inches(10);
-  const read = [laying.numbers.out3, laying.numbers.out6, laying.numbers.out9, laying.numbers.out12].flatMap((depth, i): Profile =>
+  const edge = edgeOf(bank);
+  const { out3, out6, out9, out12, stopDepth, wire } = laying.numbers;
+  const read = [out3, out6, out9, out12].flatMap((depth, i): [number, number][] =>
     depth === undefined ? [] : [[edge + (OUT[i] ?? 0), surface - depth]],
   );
-  return read.length < 2 ? null : [[0, surface + inches(6)], [edge, surface], ...read];
+  if (read.length < 2) return null;
+  const stop = stopDepth === undefined || wire === undefined ? null : stopAt(wire, surface, stopDepth);
+  const around = stop ? [...read.filter(([x]) => Math.abs(x - stop[0]) > inches(6)), stop].sort((a, b) => a[0] - b[0]) : read;
+  return [[0, surface + inches(6)], [edge, surface], ...around.filter(([x]) => x > edge)];
 }
+
+/** Where a straight wire from a stake six inches over the water ends in a depth. */
+const stopAt = (wire: number, surface: number, depth: number): [number, number] => [
+  Math.sqrt(Math.max(wire ** 2 - (depth + inches(6)) ** 2, 0.01)),
+  surface - depth,
+];

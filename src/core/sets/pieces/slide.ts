@@ -11,7 +11,7 @@ import { upright as mark, type Piece } from '../design';
 import { levelThen, measured, numberOf, practised, type ChoiceSpec, type Laying, type Numbers } from '../setType';
 import { linePart } from './hold';
 import { bagFinding, bagOf, liveFinding, tangleFinding, tanglePole } from './otherHolds';
-import { MARGIN, profileOf, type SlideOf } from './profile';
+import { MARGIN, profileOf, edgeOf, type SlideOf } from './profile';
 
 /** How a foothold lets go of its catch: slide to deep water, live hold, tangle pole, bag of fill. */
 
@@ -236,8 +236,14 @@ export function slideFinding(
     const best = shortestSlide(profile, surface, reach, MARGIN);
     const { out = 0, depth = 0, margin = 0 } = rest ?? {};
     if (rest && margin >= MARGIN - 1e-6)
-      return found('slideRests', 'holds', 'practice', { out, depth, called, held, reach, margin, gone: surface - margin, best }, more);
-    return found('slideEnds', 'fails', 'practice', { out, depth, wanted, called, short: MARGIN - margin, best }, more);
+      return found(
+        'slideRests',
+        'holds',
+        'practice',
+        { out: out - edgeOf(bank), depth, called, held, reach, margin, gone: surface - margin, best },
+        more,
+      );
+    return found('slideEnds', 'fails', 'practice', { out: out - edgeOf(bank), depth, wanted, called, short: MARGIN - margin, best }, more);
   }
   if (stopDepth === undefined) return found('slideUnknown', 'unknown', 'practice', { wanted, called }, more);
   return found('slideDepth', stopDepth < wanted ? 'fails' : 'holds', 'practice', { depth: stopDepth, wanted, called }, more);

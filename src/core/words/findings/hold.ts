@@ -36,13 +36,13 @@ export const HOLD = {
     about: 'Drowning depth',
     figure: ({ depth }, { length }) => length(depth),
     sentence: ({ out, depth, called, held, reach, margin, gone, ...best }, { length, level }) =>
-      `The lock rests ${length(out)} out in ${length(depth)} of water; ${called} by the ${held} reaches ${length(reach)}. The margin of ${length(margin)} is gone when the level falls to ${level(gone)}. ${shortest(best, length)}`,
+      `The lock rests ${length(out)} out from the water’s edge in ${length(depth)} of water; ${called} by the ${held} reaches ${length(reach)}. The margin of ${length(margin)} is gone when the level falls to ${level(gone)}. ${shortest(best, length)}`,
   }),
   slideEnds: words<{ out: number; depth: number; wanted: number; called: string; short: number } & Shortest>({
     about: 'Drowning depth',
     figure: ({ short }, { length }) => `short ${length(short)}`,
     sentence: ({ out, depth, wanted, called, short: _, ...best }, { length }) =>
-      `The wire ends ${length(out)} out in ${length(depth)} of water, ${length(wanted)} wanted (chain, reach of ${called}, 6 in). ${shortest(best, length)}`,
+      `The wire ends ${length(out)} out from the water’s edge in ${length(depth)} of water, ${length(wanted)} wanted (chain, reach of ${called}, 6 in). ${shortest(best, length)}`,
   }),
   slideUnknown: words<{ wanted: number; called: string }>({
     about: 'Drowning depth',
