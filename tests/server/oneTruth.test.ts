@@ -366,3 +366,52 @@ describe('a reading sent again', () => {
     saved(await post(path, first), /read=1/);
   });
 });
+
+describe('what was left as it was found', () => {
+  it('a trap left sprung is shown so on Morning, at its bench and on its water, until it is set again', async () => {
+    const set = named.sets['42'] ?? '';
+    saved((await checked(set, 'sprung empty')).answer, /morning/);
+    assert.match(await rowOf('/morning', /42 willow bend/), /sprung.*Set it again\..*Found sprung 25 Nov 05:21 and left so\./);
+    assert.match(await words('/morning'), /Not working: \d+ sets : [^.]*42 willow bend/);
+    const water = await words(`/waters/${named.waters['Hatchery Race']}`);
+    assert.match(water, /willow bend: sprung/);
+    const armed = { arm: BODY_GRIP, change: 'remade', at: '2026-11-25T05:22' };
+    saved((await checked(set, 'untouched', armed)).answer, /morning/);
+    assert.doesNotMatch(await rowOf('/morning', /42 willow bend/), /sprung/);
+  });
+  it('what was armed again at the bench since is not', async () => {
+    const set = named.sets['33'] ?? '';
+    saved((await checked(set, 'knocked')).answer, /morning/);
+    assert.match(await rowOf('/morning', /33 crossover/), /knocked down/);
+    const trap = ['hooksOff', 'wiresInside', 'dogFree', 'rightWayUp', 'swingClear'].map((q) => `trap:${q}`);
+    saved((await checked(set, 'untouched', { change: 'remade', at: '2026-11-25T05:22', arm: trap })).answer, /morning/);
+    assert.doesNotMatch(await rowOf('/morning', /33 crossover/), /knocked/);
+  });
+});
+
+describe('what a place measured', () => {
+  it('fills the numbers of every set there, and is not written into them', async () => {
+    const [station, water] = [named.stations['42'], named.waters['Hatchery Race']];
+    saved(await post(`/waters/${water}/${station}/measure`, { entry: uuid(), 'm.widthBed': '17 in', 'm.depth': '21 in' }), /./);
+    const id = uuid();
+    const planned = { id, number: '190', state: 'planned', 'd.outer': '', anchor: '', 'n.topUnder': '' };
+    saved(await placeAt('42', 'lodge-run', planned), /bench/);
+    assert.deepEqual((await settingsOf(id))[0]?.numbers, {});
+    assert.match(await words(`/bench/${id}`), /17 in, measured here 25 Nov/);
+    assert.match(await words(`/bench/new?station=${station}&type=bank-den-run`), /17 in, measured here 25 Nov/);
+  });
+  it('a new set takes from the last of its type how it is built, and nothing of its place', async () => {
+    const id = uuid();
+    const numbers = { 'n.topUnder': '3 in', 'n.widthBed': '19 in', 'n.depth': '22 in', 'n.frameOverBed': '3 in' };
+    saved(
+      await placeAt('20', 'lodge-run', { id, number: '191', state: 'planned', 'd.outer': '', anchor: 'old root', ...numbers }),
+      /bench/,
+    );
+    const page = await get(`/bench/new?station=${named.stations['22']}&type=lodge-run&like=${id}`);
+    const valueOf = (name: string): string => new RegExp(`name="${name.replace('.', '\\.')}"[^>]*value="([^"]*)"`).exec(page)?.[1] ?? '';
+    assert.deepEqual(
+      ['n.frameOverBed', 'n.widthBed', 'n.depth', 'anchor'].map((name) => valueOf(name)),
+      ['3 in', '', '', ''],
+    );
+  });
+});

@@ -15,6 +15,7 @@ import { printLength } from '../units/length';
 import { levelOn } from '../water/balance';
 import { breakFlow } from '../water/outflow';
 import { outlookText } from '../water/outlook';
+import { endLabel } from '../words/ends';
 import { widthAt } from '../water/pondForecast';
 import { halfGone } from '../water/streamForecast';
 import { surfaceAt } from '../water/ownLevel';
@@ -85,8 +86,8 @@ export function outlookOf(
     clock: clockFrom(now, season.line.zone),
   };
   const course = moving.waters[water]?.[state?.axis === 'tail' ? 'tail' : 'pond'] ?? null;
-  const wet = state && course ? levelOutlook(view, state, course, span) : null;
   const frost = frostOutlook(view, season.sheets[water], course, span);
+  const wet = state && course ? levelOutlook(view, state, course, span, frost !== null) : null;
   const current = currentOf(view, season, moving.open, span.levels, now);
   const sentence = [wet?.sentence, frost?.sentence, current].filter(Boolean).join(' ');
   const remedy = frost?.remedy || (wet?.remedy ?? '');
@@ -95,7 +96,8 @@ export function outlookOf(
   return { sentence, remedy, tells: either('tells') || current !== '', idle: either('idle') };
 }
 
-function levelOutlook(view: SetView, state: DeviceState, outlook: Outlook, span: Span): SetOutlook | null {
+/** @param iced the ice's course is told beside it: it knows of the level too, and what it ends is told once */
+function levelOutlook(view: SetView, state: DeviceState, outlook: Outlook, span: Span, iced: boolean): SetOutlook | null {
   const { band, axis, device } = state;
   if (!band) return null;
   const { now, check, after, levels, frame, clock } = span;
@@ -106,6 +108,7 @@ function levelOutlook(view: SetView, state: DeviceState, outlook: Outlook, span:
     const then = { ...levels, known: { ...levels.known, [axis]: level }, age: { ...levels.age, [axis]: 0 } };
     return deviceState(view.layout, device, atPlace(view, then), frame).label;
   };
+  if (iced && label(band.min - 0.01) === endLabel('frozen', 0)) return null;
   const said = outlookText(
     {
       courses: outlook.courses,
