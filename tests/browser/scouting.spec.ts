@@ -113,7 +113,7 @@ test('the plan: worked out, answered for 40 minutes and 8 traps, a place taken, 
   await page.getByLabel('Traps').fill('8');
   await page.getByRole('button', { name: 'Calculate' }).click();
   await expect(
-    page.getByText(/^In 40 minutes with 8 traps: set \d, in this order: 97 bank hole, 92 sluice corner, 73 lane bridge/),
+    page.getByText(/^In 40 minutes with 8 traps: set \d, in this order: 97 bank hole, 92 sluice corner, 54 lane culvert/),
   ).toBeVisible();
   // a frozen place is no place to be sent to while its ice is short of the table
   await expect(page.getByText(/^Ice: maybe only .* short of the 4 in of ice .* Stay off\.$/).first()).toBeVisible();
@@ -125,10 +125,10 @@ test('the plan: worked out, answered for 40 minutes and 8 traps, a place taken, 
   await expect(page.getByText('sluice corner: saved to the plan and the book.')).toBeVisible();
   await expect(page.getByText(/^In 40 minutes with 8 traps/)).toBeVisible();
   await expect(page.getByRole('link', { name: /sluice corner: .*, prepared for 2026-12-05/ })).toBeVisible();
-  const second = page.getByRole('listitem').filter({ hasText: '73 lane bridge' }).first();
+  const second = page.getByRole('listitem').filter({ hasText: '54 lane culvert' }).first();
   await second.getByText('Take it into the plan').click();
   await second.getByLabel('To do').selectOption('left unset');
-  await second.getByRole('button', { name: 'Save 73 lane bridge' }).click();
+  await second.getByRole('button', { name: 'Save 54 lane culvert' }).click();
   await expect(page.getByText(/Say why it is left unset/)).toBeVisible();
   await page.getByRole('link', { name: 'Printed sheet' }).click();
   await page.emulateMedia({ media: 'print' });

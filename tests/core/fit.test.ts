@@ -60,6 +60,10 @@ describe('the aim as a note', () => {
     ]);
     assert.deepEqual(aimTexts(lay('slide-snare'), 'snare', { pond: POND }, 'metric'), ['Aim: loop 50% to 65% under the water.']);
   });
+  it('says both ends on the side of the water on which they lie', () => {
+    assert.deepEqual(aimTexts(lay('undercut-bank'), 'trap', { pond: POND }, 'us'), ['Aim: top of the jaws 1½ in to 2 in over the water.']);
+    assert.deepEqual(aimTexts(lay('dam-break-breach'), 'trap', { pond: POND }, 'us').length, 1);
+  });
   it('says nothing where no level is known, and of no other device', () => {
     assert.deepEqual(aimTexts(lay('dive-pole'), 'trap', {}, 'us'), []);
     assert.deepEqual(aimTexts(lay('dive-pole'), 'snare', { pond: POND }, 'us'), []);

@@ -46,7 +46,7 @@ describe('the plan (weights of common practice)', () => {
   for (const [why, places, over, say] of [
     ['it stands already', [place('a', { taken: 'A live set stands there: 12 a.' })], {}, /live set/],
     ['it cannot be stood at', [place('a', { barred: 'Sinks past the knee.' })], {}, /Sinks/],
-    ['no set fits', [place('a', { suggestion: null })], {}, /^No set for this animal/],
+    ['no set fits', [place('a', { suggestion: null })], {}, /^No set is tried for this animal/],
     ['it is not in use', [place('a', { activity: 0.05 })], {}, /Likely not in use/],
     ['no trap is left', [place('a'), place('b')], { traps: 1 }, /No free trap left/],
     ['no light is left', [place('a'), place('b')], { minutes: 5 }, /1 set fit before dark with 1 person/],

@@ -90,7 +90,7 @@ const two = (n: number): string => (n < 0.095 ? n.toFixed(2) : n.toFixed(1));
 function reasonLeft(place: Candidate, { taken, daily, perNight, fit, input }: SoFar): string | null {
   if (place.taken) return place.taken;
   if (place.barred) return place.barred;
-  if (!place.suggestion) return 'No set for this animal at this kind of location.';
+  if (!place.suggestion) return 'No set is tried for this animal at such a place.';
   if (place.activity !== null && place.activity < IDLE)
     return `Likely not in use (use score ${Math.round(place.activity * 10)}/10). Look again first.`;
   if (taken >= input.traps) return input.traps === 0 ? 'No free trap in the shed.' : 'No free trap left for this location.';

@@ -46,8 +46,10 @@ function rangeText(need: Need, limits: Limits, parts: Design['parts'], system: S
   const { min, max } = heightLimits(need, parts, limits);
   const print = (m: number): string => printLength(Math.abs(m), system);
   const side = (m: number): string => (Math.abs(m) < 1e-9 ? `level with ${from}` : `${print(m)} ${m < 0 ? 'under' : 'over'} ${from}`);
-  if (Number.isFinite(min) && Number.isFinite(max))
-    return max <= 0 ? `${print(max)} to ${print(min)} under ${from}` : `${print(max)} over to ${side(min)}`;
+  if (Number.isFinite(min) && Number.isFinite(max)) {
+    if (max <= 0) return `${print(max)} to ${print(min)} under ${from}`;
+    return min >= 0 ? `${print(min)} to ${print(max)} over ${from}` : `${print(max)} over to ${side(min)}`;
+  }
   if (Number.isFinite(max)) return `at ${side(max)} or lower`;
   return Number.isFinite(min) ? `at ${side(min)} or higher` : 'at any depth';
 }

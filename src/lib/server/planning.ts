@@ -124,7 +124,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
       activity: scouted.activity(s.id, asked.species) ?? (scouted.activity(s.id) === null ? null : 0),
       caught: sum(alike, 'caught'),
       nights: sum(alike, 'nights'),
-      suggestion: suggestionsFor(asked.species, offered(season, s, locals.now), month)[0] ?? null,
+      suggestion: suggestionsFor(asked.species, offered(season, s, locals.now), month).find((t) => t.first) ?? null,
       barred: barredOf(locals, season, s, leave),
       taken: takenOf(season, intended, s),
     };
