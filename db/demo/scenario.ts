@@ -1,7 +1,7 @@
 // Tables read by their rows: the formatter leaves them alone.
 import type { WaterBody } from '#core/water/placed';
 import type { SET_TYPE_IDS } from '#core/sets/catalogue';
-import type { StationKind } from '#core/sets/setType';
+import type { StationKind } from '#core/stations/kinds';
 import { feet, inches } from '#core/units/factors';
 
 /** The invented season: a cranberry growers' reservoir and a trout hatchery's race. Lengths in inches, ways in feet, days counted back from today. */

@@ -12,7 +12,7 @@ import type { Station } from '#core/stations/placed';
 import { yieldSentence } from '#core/ledger/yield';
 import { SPECIES, type Species } from '#core/animals/species';
 import { CATALOGUE, findType } from '#core/sets/catalogue';
-import { STATION_KINDS, type StationKind } from '#core/sets/setType';
+import { STATION_KINDS, type StationKind } from '#core/stations/kinds';
 
 const place = (name: string, over: Partial<Candidate> = {}): Candidate => ({
   id: name,

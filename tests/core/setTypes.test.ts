@@ -45,7 +45,7 @@ function bandOf(id: string, design: Design = {}): [number, number] {
   const axis = axisOf(layout, device);
   const known = { pond: POND, tail: TAIL, sheet: inches(6) };
   const band = levelBands(
-    layout.needs.filter((n) => n.device === device),
+    layout.needs.filter((n) => n.device === device && !n.serves),
     layout.parts,
     axis,
     known,
@@ -110,6 +110,53 @@ const LIMITS: Record<string, Limits> = {
   'otter-crossover': { aim: [-2, -1], works: [-6, 2] },
   'latrine-approach': { aim: [0, 1], works: [-4, 5] },
   'enclosed-foot': { aim: [3, 12], works: [0, null] },
+};
+
+/** What a type is called an inch under and an inch over its sure range; null where water is no end. Common practice. */
+const BEYOND: Record<string, [dry: string | null, flooded: string | null]> = {
+  'dam-break-channel': ['too shallow', 'perhaps swum over'],
+  'dam-break-breach': ['half dry', 'swum over'],
+  'dam-break-shoulder': ['dry', 'perhaps swum over'],
+  'dam-crossover-face': [null, 'swum over'],
+  'dam-crossover-foothold': ['dry', 'swum over'],
+  'dam-crossover-snare': [null, 'top under'],
+  'lodge-run': ['too shallow', 'perhaps swum over'],
+  'lodge-run-snare': ['too shallow', 'perhaps swum over'],
+  'bank-den-run': ['too shallow', 'perhaps swum over'],
+  'dive-pole': ['too shallow', 'swum over'],
+  'crossed-limbs': ['half dry', 'swum over'],
+  'trail-waterline': ['dry', 'swum over'],
+  'slide-grip': ['too shallow', 'swum over'],
+  'slide-snare': ['perhaps too shallow', 'swum over'],
+  'slide-foothold': ['dry', 'perhaps swum over'],
+  'castor-foothold': ['dry', 'swum over'],
+  'castor-slick-snare': [null, 'perhaps gone round'],
+  'castor-stick-snare': ['perhaps too shallow', 'perhaps top under'],
+  'castor-grip': ['half dry', 'swum over'],
+  'baited-bank': ['dry', 'swum over'],
+  'post-bait': ['dry', 'bait wet'],
+  'lure-pole': ['perhaps too shallow', 'perhaps top under'],
+  'channel-snare': ['perhaps too shallow', 'swum over'],
+  'culvert-mouth': ['too shallow', 'swum over'],
+  'ice-snare-pole': ['frozen in', null],
+  'ice-hanging': [null, null],
+  pocket: ['dry', 'swum over'],
+  float: [null, 'held under'],
+  'pole-platform': ['dry', 'swum over'],
+  'log-notch': ['dry', 'swum over'],
+  'den-run': ['too shallow', 'perhaps swum over'],
+  'wall-blind': ['dry', 'swum over'],
+  'wall-hanging': ['swum under', 'swum over'],
+  'bottom-edge': ['too shallow', 'perhaps swum over'],
+  'undercut-bank': ['dry', 'swum over'],
+  cubby: [null, 'bait wet'],
+  box: [null, 'bait wet'],
+  'log-crossing': [null, 'perhaps flooded'],
+  'root-platform': ['dry', 'swum over'],
+  'otter-latrine': ['dry', 'swum over'],
+  'otter-crossover': ['dry', 'swum over'],
+  'latrine-approach': ['half dry', 'swum over'],
+  'enclosed-foot': [null, 'bait wet'],
 };
 
 /** The limits of the first need of a design, inches or shares. */
@@ -336,6 +383,21 @@ describe('aim and working range', () => {
       [],
     );
   });
+  for (const [id, [dry, flooded]] of Object.entries(BEYOND))
+    it(`${id}: an inch beyond its range it is ${dry ?? 'never too dry'} or ${flooded ?? 'never too deep'}`, () => {
+      const layout = lay(id);
+      const device = layout.needs[0]?.device ?? '';
+      const axis = axisOf(layout, device);
+      const base = axis === 'tail' ? TAIL : POND;
+      const label = (end: number, by: number): string | null => {
+        if (!Number.isFinite(end)) return null;
+        const known = { pond: POND, tail: TAIL, sheet: inches(6), [axis]: base + inches(end + by) };
+        return deviceState(layout, device, { known, age: {}, atMost: {} }, plainFrame('us')).label;
+      };
+      const [low, high] = bandOf(id);
+      assert.deepEqual([label(low, -1), label(high, 1)], [dry, flooded]);
+    });
+  it('every type is in that table too', () => assert.deepEqual(Object.keys(BEYOND).sort(), CATALOGUE.map((t) => t.id).sort()));
   it('a run before a hole has no upper end once its distance is measured, and an open one has', () => {
     assert.deepEqual(limitsOf('den-run', { numbers: { mouth: 12 } }).works, [null, 2]);
     assert.deepEqual(limitsOf('den-run', { numbers: { mouth: 13 } }), { aim: [-6, -1], works: [-2.5, 2], perhaps: [-6, 2] });

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { linearRegression } from 'simple-statistics';
 import { bedProfile } from '#core/scene/bedProfile';
 import { stationDiagram } from '#core/scene/stationDiagram';
-import { STATION_KINDS } from '#core/sets/setType';
+import { STATION_KINDS } from '#core/stations/kinds';
 import { latest, MEASURES, MEASURE_IDS, measuresFor } from '#core/stations/measures';
 import { parseMeasure, parseProfile, printMeasure } from '#core/stations/measureText';
 import { depthAt, relationOf } from '#core/stations/relation';

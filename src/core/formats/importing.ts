@@ -2,7 +2,7 @@ import { groundSchema, GROUND_KINDS, type GroundKind } from '../record/scouting'
 import type { Body, Ground } from '../record/kinds';
 import { upgrade } from '../record/upgrade';
 import { stationSchema } from '../record/places';
-import { STATION_KINDS, type StationKind } from '../sets/setType';
+import { STATION_KINDS, type StationKind } from '../stations/kinds';
 import { exchangeSchema, sameShape, type Exchange } from './exchange';
 
 /** What an import asks of a station that is there. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ICE_WATER_IDS } from '../ice/growth';
-import { STATION_KINDS } from '../sets/setType';
+import { STATION_KINDS } from '../stations/kinds';
 import { choice, count, drawn, id, instant, latitude, length, longitude, name, note, yes } from './fieldKinds';
 import { levelField } from './levelField';
 import { MEASURE_IDS } from '../stations/measures';

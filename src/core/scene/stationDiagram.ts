@@ -1,4 +1,4 @@
-import type { StationKind } from '../sets/setType';
+import type { StationKind } from '../stations/kinds';
 import { measuresFor, type MeasureId } from '../stations/measures';
 
 /** A small drawing of what each measure of a kind of place is; not to scale. Box 240 × 150, y downward. */

@@ -1,5 +1,5 @@
 import { inches } from '../units/factors';
-import type { StationKind } from './setType';
+import type { StationKind } from '../stations/kinds';
 
 /** What is known of a place when a type is looked for; what nobody measured is left out. Lengths m. */
 export interface Offered {

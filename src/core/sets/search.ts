@@ -1,7 +1,8 @@
 import type { Species } from '../animals/species';
 import { CLASS_WORDS, sizeText, type DeviceClass } from '../devices/sizes';
 import { CATALOGUE } from './catalogue';
-import type { SetType, StationKind } from './setType';
+import type { SetType } from './setType';
+import type { StationKind } from '../stations/kinds';
 
 export interface Wanted {
   place?: StationKind;

@@ -1,3 +1,4 @@
+import type { StationKind } from '../stations/kinds';
 import type { MeasureId, Taken } from '../stations/measures';
 import type { When } from './offer';
 import type { Verdict } from '../water/need';
@@ -11,26 +12,6 @@ import type { ChoiceKey, NumberKey } from './keys';
 import type { AtWork, Order } from './work';
 import type { Origin } from '../water/need';
 import type { BreakShape } from '../water/outflow';
-
-export const STATION_KINDS = [
-  'dam',
-  'crossover',
-  'lodge',
-  'bank den',
-  'run',
-  'channel',
-  'slide',
-  'castor mound',
-  'feed bed',
-  'point',
-  'culvert',
-  'bridge',
-  'undercut',
-  'log crossing',
-  'latrine',
-  'muskrat place',
-] as const;
-export type StationKind = (typeof STATION_KINDS)[number];
 
 /** A number of a set: its range in SI, where its default comes from, and what is measured. */
 export interface NumberSpec {

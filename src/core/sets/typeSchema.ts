@@ -3,7 +3,8 @@ import { SPECIES } from '../animals/species';
 import { DEVICE_CLASSES, SIZES } from '../devices/sizes';
 import { numberFaults } from './ranges';
 import { MEASURE_IDS } from '../stations/measures';
-import { STATION_KINDS, type ChoiceSpec, type SetType } from './setType';
+import type { ChoiceSpec, SetType } from './setType';
+import { STATION_KINDS } from '../stations/kinds';
 import { atWorkUsually } from './order';
 
 const words = z.string().min(3);

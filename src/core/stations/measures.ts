@@ -1,4 +1,4 @@
-import type { StationKind } from '../sets/setType';
+import type { StationKind } from './kinds';
 
 /** How a measure is typed and printed; lengths m, angles and bearings degrees, speeds m/s, yes as 1 or 0. */
 export type MeasureUnit = 'length' | 'angle' | 'bearing' | 'count' | 'speed' | 'yes';

@@ -14,7 +14,7 @@ const numbers = {
   mound: practised('Mound behind the loop', 'loop to the scent', 21, [6, 60]),
 } satisfies Numbers;
 /** Dry it hangs over the slick as well; from a third on the sides of the trough are drowned. */
-const SHARE: Share = { aim: [0, 0.2], works: [null, 0.3], perhaps: [null, 0.6] };
+const SHARE: Share = { aim: [0, 0.2], works: [null, 0.3], perhaps: [null, 0.6], over: 'goneRound' };
 
 /** A standing loop whose lowest point meets the surface, before a slick to a mound. */
 export const castorSlickSnare: SetType = {

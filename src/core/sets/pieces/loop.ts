@@ -3,7 +3,7 @@ import { wetAreaShare } from '../../devices/wetAreaShare';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
-import type { Limits, Need } from '../../water/need';
+import type { End, Limits, Need } from '../../water/need';
 import type { Bearer, Look, Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { level as across, upright as mark, type Piece } from '../design';
@@ -17,6 +17,8 @@ export interface Share {
   aim: readonly [number, number];
   works: readonly [number | null, number | null];
   perhaps?: readonly [number | null, number | null];
+  /** what ends it in high water; they swim over it where nothing is said */
+  over?: End;
 }
 
 /** A loop in open water: half to two thirds under; pushed aside under 0.4, swum over from 0.9. */
@@ -158,7 +160,7 @@ const bounds = ([min, max]: readonly [number | null, number | null]): Limits => 
 });
 
 /** What the loop needs of the surface, by the share of its diameter that is under. */
-export const shareNeed = (laying: Laying, { aim, works, perhaps }: Share, device = 'snare'): Need => ({
+export const shareNeed = (laying: Laying, { aim, works, perhaps, over = 'swumOver' }: Share, device = 'snare'): Need => ({
   id: device === 'snare' ? 'share' : `${device}-share`,
   device,
   of: { part: loopId(device), share: true },
@@ -166,7 +168,7 @@ export const shareNeed = (laying: Laying, { aim, works, perhaps }: Share, device
   ...bounds(works),
   aim: bounds(aim),
   ...(perhaps && { perhaps: { min: undefined, max: undefined, ...bounds(perhaps) } }),
-  broken: { min: 'pushedAside', max: 'swumOver' },
+  broken: { min: 'pushedAside', max: over },
   called: 'lowest point of the loop',
   origin: 'practice',
 });

@@ -1,6 +1,6 @@
 import { SPECIES } from '#core/animals/species';
 import { typesFor } from '#core/sets/search';
-import { STATION_KINDS } from '#core/sets/setType';
+import { STATION_KINDS } from '#core/stations/kinds';
 import { db } from '$lib/server/database';
 import { devices } from '$lib/server/repositories/gear';
 import { loadSeason } from '$lib/server/season';

@@ -3,7 +3,7 @@
   import { SPECIES } from '#core/animals/species';
   import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
   import { MONTH_NAMES, monthsText, usualText } from '#core/sets/search';
-  import { STATION_KINDS } from '#core/sets/setType';
+  import { STATION_KINDS } from '#core/stations/kinds';
   import SelectField from '$lib/ui/SelectField.svelte';
   import SampleDrawing from './SampleDrawing.svelte';
 

@@ -1,8 +1,8 @@
 import { error, redirect } from '@sveltejs/kit';
 import type { WaterBody } from '#core/water/placed';
-import type { StationKind } from '#core/sets/setType';
+import type { StationKind } from '#core/stations/kinds';
 import type { Water } from '#core/water/state';
-import { STATION_KINDS } from '#core/sets/setType';
+import { STATION_KINDS } from '#core/stations/kinds';
 import { stateOf } from '#core/sets/standing';
 import { spanText, toField, whenText, wholeMinute } from '#core/time/localTime';
 import { parseLength, smallUnit } from '#core/units/length';
