@@ -4,10 +4,15 @@ import type { Facts, Reader } from '#core/ahead/facts';
 import { frameOf } from '#core/ahead/facts';
 import { movingOf } from '#core/ahead/moving';
 import { AHEAD, areasOf, drawnArea, dusk, MENDED_AFTER, rainFlow, shapeOf, wideningIn } from '#core/ahead/ponds';
-import { clockFrom, reasonsText, standingOf, tomorrowOf } from '#core/ahead/setOutlook';
+import { clockFrom, outlookOf, reasonsText, standingOf, tomorrowOf } from '#core/ahead/setOutlook';
 import { allTotals, firstStay, setTotal, type SetTotal } from '#core/effort/totals';
 import type { Body, TrapSet } from '#core/record/kinds';
+import { setTypeOf } from '#core/sets/catalogue';
+import { stateOf, usualDevices, type SetView } from '#core/sets/standing';
 import type { Station } from '#core/stations/placed';
+import { inches } from '#core/units/factors';
+import type { DeviceState } from '#core/water/state';
+import { layFrom } from '../support/lay';
 import { plainFrame } from '#core/units/frame';
 import type { Reading } from '#core/water/series';
 import type { WeatherHour } from '#core/weather/hours';
@@ -202,6 +207,74 @@ describe('standing at a place', () => {
     const clock = clockFrom(NOW, ZONE);
     assert.equal(clock(NOW), '05:22');
     assert.equal(clock(new Date(NOW.getTime() + 24 * HOUR)), '26 Nov 05:22');
+  });
+});
+
+describe('what lies ahead of a set', () => {
+  const reader: Reader = { now: NOW, who: { person: { system: 'us' }, words: {} } };
+  const place = { kind: 'run' as const, surface: 'pond' as const, bed: null };
+  const known = { pond: 0.6, sheet: 0.05 };
+  const station = { id: 'p', water: 'w', kind: 'run', surface: 'pond', bed: null, sounded: null, measures: [] } as unknown as Station;
+  /** A set as Morning asks it, laid out by its type at the levels of now. */
+  function viewOf(id: string, numbers: Record<string, number>): { view: SetView; state: DeviceState | null } {
+    const type = setTypeOf(id);
+    const layout = layFrom(type, { numbers, choices: {}, ...known }, place, usualDevices(type), 'us');
+    const deadline = new Date(NOW.getTime() + 24 * HOUR).toISOString();
+    const view = { id: 'x', station, layout, devices: [], follows: null, iceFactor: 1, deadline } as unknown as SetView;
+    return { view, state: stateOf(view, { known, age: { pond: HOUR }, atMost: {} }, plainFrame('us', ZONE)) };
+  }
+  /** Ice that grows evenly from an hour ago on, m at its end. */
+  const growing = (end: number) => ({
+    course: Array.from({ length: 50 }, (_, h) => {
+      const middle = 0.05 + ((end - 0.05) * h) / 49;
+      return { at: NOW.getTime() + (h - 1) * HOUR, low: middle - 0.005, middle, high: middle + 0.005 };
+    }),
+    last: { white: false },
+    fell: 0,
+    frozen: '',
+  });
+  const iced = (end: number) => {
+    const season = facts(water('pond'), [read(30, 0.6), read(1, 0.6)], { sheets: { w: growing(end) } });
+    return { ...season, levels: { w: { known, age: { pond: HOUR }, atMost: {} } } } as Facts;
+  };
+  it('when it freezes in is told once, with its earliest hour, and what to do at the check', () => {
+    const { view, state } = viewOf('ice-hanging', { drop: inches(4), ice: 0.05 });
+    const season = iced(0.25);
+    const ahead = outlookOf(view, state, season, movingOf(season, NOW), reader);
+    assert.equal(ahead?.sentence.match(/rozen in/g)?.length, 1);
+    assert.match(ahead?.sentence ?? '', /^Frozen in by about .*, at the earliest /);
+    assert.match(ahead?.remedy ?? '', /^At the check lower it .*: ice may reach /);
+    assert.equal(ahead?.idle, true);
+  });
+  it('ice that stays clear of it is told with its thickness', () => {
+    const { view, state } = viewOf('ice-hanging', { drop: inches(14), ice: 0.05 });
+    const season = iced(0.07);
+    const ahead = outlookOf(view, state, season, movingOf(season, NOW), reader);
+    assert.match(ahead?.sentence ?? '', /The ice there may be .* it stays clear of it\./);
+    assert.equal(ahead?.idle, false);
+  });
+  it('of what lies sprung nothing is foretold', () => {
+    const { view, state } = viewOf('dive-pole', {});
+    const season = facts(water('stream'), [read(30, 0.6), read(1, 0.6)]);
+    const moving = movingOf(season, NOW);
+    assert.match(outlookOf(view, state, season, moving, reader)?.sentence ?? '', /work/);
+    assert.equal(outlookOf(view, state && { ...state, verdict: 'spent' }, season, moving, reader), null);
+  });
+  it('a falling pond takes a set out at an hour, with the change that keeps it in', () => {
+    const { view, state } = viewOf('baited-bank', { panUnder: inches(5) });
+    const own = water('pond', {
+      areas: [
+        { level: 0, area: 2000 },
+        { level: 1, area: 3000 },
+      ],
+      rise: 0,
+    });
+    const season = facts(own, [read(30, 0.7), read(1, 0.6)], {
+      openings: [{ ...opening, states: [{ id: 'a', at: NOW.toISOString(), width: 0.1, sill: 0.2 }] }],
+    });
+    const ahead = outlookOf(view, state, season, movingOf(season, NOW), reader);
+    assert.match(ahead?.sentence ?? '', /^Works until about \d\d:\d\d.*then dry\.$/);
+    assert.equal(ahead?.idle, true);
   });
 });
 

@@ -431,6 +431,15 @@ describe('aim and working range', () => {
     assert.deepEqual([deep.verdict, deep.beyond], ['fine', 'The top of the jaws lies 39 in deep: out of reach, still fishing.']);
     assert.equal(stateOf('bank-den-run', { numbers: { fromMouth: 10 } }).beyond, '');
   });
+  it('a trap hung from the ice is frozen in at every level once the ice reaches it (F27)', () => {
+    const layout = lay('ice-hanging', { numbers: { drop: 4, ice: 2, depth: 60 } });
+    const at = (sheet: number, pond = 41) =>
+      deviceState(layout, 'near', { known: { pond: inches(pond), sheet: inches(sheet) }, age: {}, atMost: {} }, plainFrame('us'));
+    assert.equal(at(3).verdict, 'fine');
+    for (const pond of [30, 41, 50]) assert.deepEqual([at(6, pond).verdict, at(6, pond).label], ['frozen', 'frozen in']);
+    assert.equal(at(6).sentence, 'The top of the jaws is 2 in inside the ice.');
+    assert.match(at(6).remedy, /^Lower it 4 in\. Then works at /);
+  });
   it('is told where it is aimed, and its way back leads there', () => {
     const { aim, remedy } = stateOf('baited-bank', {}, POND + inches(5));
     assert.deepEqual(

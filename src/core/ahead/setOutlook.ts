@@ -130,7 +130,8 @@ function levelOutlook(view: SetView, state: DeviceState, outlook: Outlook, span:
   const then = levelOn(outlook.courses.middle, seconds(check));
   const toe = holdsBadly(view, levelOn(outlook.courses.high, seconds(check)) > band.max);
   return {
-    sentence: said.sentence + toe,
+    // until when it works the ice says too, and says it last
+    sentence: (iced && said.certain ? '' : said.sentence) + toe,
     remedy: said.remedy,
     tells: !said.certain || toe !== '',
     idle: then < band.min || then > band.max,

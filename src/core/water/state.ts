@@ -2,7 +2,7 @@ import { INCH, type System } from '../units/factors';
 import { levelText, type Frame } from '../units/frame';
 import { printLength, printLevel } from '../units/length';
 import { spanText } from '../time/localTime';
-import { bandNear, type Interval } from './band';
+import { bandNear, needBand, type Interval } from './band';
 import { endFact, endLabel } from '../words/ends';
 import { bandsBeside, judged, keptBands, type Judged } from './keptBands';
 import type { Free, Layout } from './layout';
@@ -64,7 +64,15 @@ export function deviceState(layout: Layout, device: string, water: Water, frame:
   const bands = keptBands(own, water.known);
   if (!bands) return unread(own, level, 'The ice here was never measured. Save a measurement.');
   const band = bandNear(bands, level);
-  if (!band) return unread(own, level, noLevelText(needs));
+  if (!band) {
+    // what hangs from the ice stays where it is to it at every level: it is that which ends it
+    const never = worstUnmet(
+      { ...own, needs: needs.filter((n) => needBand(n, layout.parts, axis, water.known)?.length === 0) },
+      water.known,
+    );
+    if (!never) return unread(own, level, noLevelText(needs));
+    return broken(told(own, level, null, 'fine', '', ''), { own, ...never, water, frame });
+  }
   const age = water.age[axis] ?? 0;
   if (age > READING_LASTS)
     return unread(own, level, `The last reading is ${spanText(age)} old. Works at ${bandText(band, frame, axis)}.`, band);
@@ -183,18 +191,17 @@ interface Unmet {
 
 function broken(state: DeviceState, unmet: Unmet): DeviceState {
   const { need, height, end, sure, water, frame } = unmet;
-  const { axis, perhaps } = state;
-  const band = state.band ?? { min: -Infinity, max: Infinity };
+  const { axis, perhaps, band } = state;
   const level = state.level ?? 0;
   const now = `${water.atMost[axis] ? 'at most ' : ''}${levelText(level, frame, axis)}`;
   const doubt = perhaps && !sure ? `; perhaps at ${bandText(perhaps, frame, axis)}` : '';
   state.verdict = sure ? ENDS[end] : 'perhaps';
   state.label = `${sure ? '' : 'perhaps '}${endLabel(end, height)}`;
-  state.sentence = `${sure ? '' : 'In doubt. '}${endFact(end, { called: need.called, height }, frame.system, sure)} Works at ${bandText(band, frame, axis)}${doubt}; now ${now}.${!sure && need.decides ? ` ${need.decides}.` : ''}`;
+  state.sentence = `${sure ? '' : 'In doubt. '}${endFact(end, { called: need.called, height }, frame.system, sure)}${band ? ` Works at ${bandText(band, frame, axis)}${doubt}; now ${now}.` : ''}${!sure && need.decides ? ` ${need.decides}.` : ''}`;
   const { remedy, moveBy } = remedyOf(unmet);
   state.remedy = remedy;
   state.moveBy = moveBy;
-  return spared(state, band, level);
+  return band ? spared(state, band, level) : state;
 }
 
 /** The quarter inch, in which a change is told. */
