@@ -73,7 +73,11 @@ test('a foothold on a slide wire: profile, resting place, pole within reach', as
     choices: { Foot: 'front' },
     anchor: 'stake at the toe',
     despite: 'the pole goes in from the boat',
-    says: [/The lock rests .* out from the water’s edge in .* The margin of .* is gone when the level falls to/, /Deep-end pole/, /Within your reach/],
+    says: [
+      /The lock rests .* out from the water’s edge in .* The margin of .* is gone when the level falls to/,
+      /Deep-end pole/,
+      /Within your reach/,
+    ],
   });
 });
 

@@ -47,11 +47,8 @@ export async function serious(page: Page, rules: string[] = []): Promise<string[
   }, rules);
 }
 
-/** Until the script of a page runs. */
-export const awake = (page: Page): Promise<void> => page.locator('html[data-script]').waitFor({ state: 'attached' });
-
 /** The page once its script runs: only then a click is more than a plain form. */
 export async function open(page: Page, address: string): Promise<void> {
   await page.goto(address);
-  await awake(page);
+  await page.locator('html[data-script]').waitFor({ state: 'attached' });
 }

@@ -257,7 +257,7 @@ describe('what lies ahead of a set', () => {
     const { view, state } = viewOf('dive-pole', {});
     const season = facts(water('stream'), [read(30, 0.6), read(1, 0.6)]);
     const moving = movingOf(season, NOW);
-    assert.match(outlookOf(view, state, season, moving, reader)?.sentence ?? '', /work/);
+    assert.match(outlookOf(view, state, season, moving, reader)?.sentence ?? '', /Should work|keeps working|Works until/);
     assert.equal(outlookOf(view, state && { ...state, verdict: 'spent' }, season, moving, reader), null);
   });
   it('a falling pond takes a set out at an hour, with the change that keeps it in', () => {

@@ -3,7 +3,7 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { drawnLength } from '#core/sets/design';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
-import { answered, filled, filledText } from '#core/sets/fills';
+import { answered, filled, filledText, lyingKnown } from '#core/sets/fills';
 import type { NumberKey } from '#core/sets/keys';
 import type { Place } from '#core/sets/setType';
 import { layOut, usualDevices } from '#core/sets/standing';
@@ -79,6 +79,16 @@ describe('what a place measured fills the numbers of a set', () => {
       return Math.round(drawnLength(mark) / 0.0254);
     };
     assert.deepEqual([roofOf({}), roofOf({ roof: inches(20) })], [13, 20]);
+  });
+  it('how deep a set lies is known as it was seen, or over a depth that was typed or measured: then one order of hands is shown', () => {
+    const type = setTypeOf('lodge-run');
+    const known = (numbers: Partial<Record<NumberKey, number>>, place = at()): boolean =>
+      lyingKnown(type, { numbers, place, then: { pond: POND } });
+    assert.deepEqual(
+      [known({}), known({ topUnder: 0.1 }), known({ depth: 0.8 }), known({}, at(taken('depth', 30)))],
+      [false, true, true, true],
+    );
+    assert.equal(known({}, at(taken('widthBed', 20))), false);
   });
   it('a choice that a measure answers is answered by it', () => {
     const yes = (what: MeasureId, value: number): Place => ({ ...at(), measures: [{ what, value, level: null, at: '' }] });

@@ -440,6 +440,18 @@ describe('aim and working range', () => {
     assert.equal(at(6).sentence, 'The top of the jaws is 2 in inside the ice.');
     assert.match(at(6).remedy, /^Lower it 4 in\. Then works at /);
   });
+  it('a bare loop in a run lies out of reach too, where the arm that was typed ends', () => {
+    const at = (reach: number) => stateOf('lodge-run-snare', { numbers: { lowestUnder: 40, reach } }).beyond;
+    assert.deepEqual([at(29), at(31)], ['The top of the loop lies 30 in deep: out of reach, still fishing.', '']);
+  });
+  it('a loop in a channel of less than 8 in: no share is too little, in its finding as in its range', () => {
+    const shallow = { numbers: { depth: 7, share: 0.1 } };
+    assert.equal(limitsOf('channel-snare', shallow).works[0], null);
+    assert.deepEqual([findings('channel-snare', shallow).share?.verdict], ['holds']);
+    assert.match(findings('channel-snare', shallow).share?.sentence ?? '', /In less than 8 in of water they walk through/);
+    assert.equal(findings('channel-snare', { numbers: { depth: 20, share: 0.1 } }).share?.verdict, 'fails');
+    assert.equal(findings('channel-snare', { numbers: { depth: 20, share: 0.3 } }).share?.verdict, 'warns');
+  });
   it('is told where it is aimed, and its way back leads there', () => {
     const { aim, remedy } = stateOf('baited-bank', {}, POND + inches(5));
     assert.deepEqual(

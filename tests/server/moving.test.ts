@@ -188,6 +188,12 @@ describe('weather', () => {
     refused(await post('/waters/weather?/file', { form: uuid(), rows: 'no', station: 'x' }), 400, /Choose a table of hours first/);
     refused(await post('/waters/weather?/file', { form: uuid(), rows: '[{"time":"1"}]', station: 'x' }), 400, /column “temperature”/);
   });
+  it('of two tables taken in one minute the later one stands last', async () => {
+    const rowsOf = (day: number) => JSON.stringify([{ time: `2026-08-0${day}T01:00`, temperature: '10' }]);
+    for (const [n, station] of ['first.csv', 'second.csv', 'third.csv'].entries())
+      saved(await post('/waters/weather?/file', { form: uuid(), rows: rowsOf(n + 1), station }), /taken=1/);
+    assert.match(await get('/waters/weather'), /third\.csv, told 25 Nov/);
+  });
   it('the simulated station is read, and says what it is', async () => {
     saved(await post('/waters/weather?/simulated', { sim: uuid() }), /taken=\d+/);
     const page = await get('/waters/weather');

@@ -15,7 +15,6 @@ import { printLength } from '../units/length';
 import { levelOn } from '../water/balance';
 import { breakFlow } from '../water/outflow';
 import { outlookText } from '../water/outlook';
-import { endLabel } from '../words/ends';
 import { widthAt } from '../water/pondForecast';
 import { halfGone } from '../water/streamForecast';
 import { surfaceAt } from '../water/ownLevel';
@@ -104,11 +103,11 @@ function levelOutlook(view: SetView, state: DeviceState, outlook: Outlook, span:
   const seconds = (at: Date): number => Math.min((at.getTime() - outlook.from.getTime()) / 1000, AHEAD * 3600);
   const free = view.layout.free.find((f) => f.device === device) ?? null;
   const shared = view.layout.needs.some((n) => n.device === device && 'share' in n.of);
-  const label = (level: number): string => {
+  const stateAt = (level: number): DeviceState => {
     const then = { ...levels, known: { ...levels.known, [axis]: level }, age: { ...levels.age, [axis]: 0 } };
-    return deviceState(view.layout, device, atPlace(view, then), frame).label;
+    return deviceState(view.layout, device, atPlace(view, then), frame);
   };
-  if (iced && label(band.min - 0.01) === endLabel('frozen', 0)) return null;
+  if (iced && stateAt(band.min - 0.01).verdict === 'frozen') return null;
   const said = outlookText(
     {
       courses: outlook.courses,
@@ -117,8 +116,8 @@ function levelOutlook(view: SetView, state: DeviceState, outlook: Outlook, span:
       check: seconds(check),
       after: seconds(after),
       then: {
-        min: `${label(band.min - 0.01)}${shared ? ', too little loop under water' : ''}`,
-        max: `${label(band.max + 0.01)}${shared ? ', too much loop under water' : ''}`,
+        min: `${stateAt(band.min - 0.01).label}${shared ? ', too little loop under water' : ''}`,
+        max: `${stateAt(band.max + 0.01).label}${shared ? ', too much loop under water' : ''}`,
       },
       say: free?.say ?? null,
       stone: free?.stone ?? 0,

@@ -1,5 +1,5 @@
 import type { Outcome } from '../record/checks';
-import type { Check } from '../record/kinds';
+import type { Check, TrapSet } from '../record/kinds';
 import { clockText, dayText } from '../time/localTime';
 import type { Verdict } from '../water/need';
 
@@ -32,6 +32,12 @@ const SPENDS: Partial<Record<Outcome, Words>> = {
 
 /** The outcomes that leave a device spent. */
 export const SPENDING = Object.keys(SPENDS) as Outcome[];
+
+/** When a set was armed or changed at the bench, ISO: what lay spent before is set again. */
+export const armingsOf = ({ armed, settings }: Pick<TrapSet, 'armed' | 'settings'>): string[] => [
+  ...(armed ? [armed.at] : []),
+  ...settings.map((s) => s.at),
+];
 
 /** What a look at a device changed of it: a time and an outcome that left it spent, null where it was set again, undefined where all stayed as it was. */
 const changedBy = (visit: Check, stay: string): Spent | null | undefined => {

@@ -1,5 +1,5 @@
 import { SPECIES } from '../animals/species';
-import { spentTimes } from '../check/spent';
+import { armingsOf, spentTimes } from '../check/spent';
 import { SPRUNG } from '../record/checks';
 import type { Check, TrapSet } from '../record/kinds';
 import { bandIn, stretchesOf } from '../sets/history';
@@ -99,9 +99,13 @@ function exposureOfStay(
     if (axis === 'pond' || axis === 'tail') surface = axis;
     return { from: stretch.from, to: stretch.to, band, may };
   });
-  const armings = [...(set.armed ? [set.armed.at] : []), ...set.settings.map((s) => s.at)];
   const gauge = gauges.find((g) => g.water === ground.station.water && g.surface === surface);
-  return exposureOf(standings, sprungOf(stay, visits), gauge ? (readings[gauge.id] ?? []) : [], spentTimes(stay.id, visits, armings, end));
+  return exposureOf(
+    standings,
+    sprungOf(stay, visits),
+    gauge ? (readings[gauge.id] ?? []) : [],
+    spentTimes(stay.id, visits, armingsOf(set), end),
+  );
 }
 
 function sprungOf(stay: Stay, visits: readonly Check[]): Sprung[] {

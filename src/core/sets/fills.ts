@@ -5,7 +5,7 @@ import { surfaceAt } from '../water/ownLevel';
 import type { Known } from '../water/levels';
 import { latest } from '../stations/measures';
 import type { ChoiceKey, NumberKey } from './keys';
-import type { Place, SetType } from './setType';
+import type { Laying, Place, SetType } from './setType';
 
 /** A number of a set that its place knows: measured there, and when. Metres. */
 export interface Filled {
@@ -23,10 +23,7 @@ export function filled(type: Pick<SetType, 'numbers'>, place: Place, then: Known
   const found: Partial<Record<NumberKey, Filled>> = {};
   if (measures.length === 0) return found;
   for (const [key, spec] of Object.entries(type.numbers)) {
-    const newest = measures
-      .filter((m) => spec.from?.includes(m.what))
-      .sort((a, b) => a.at.localeCompare(b.at))
-      .at(-1);
+    const newest = spec.from && latest(measures, ...spec.from);
     if (!newest) continue;
     const now = then[surface];
     const rise = newest.level === null || now === undefined ? 0 : own(now) - own(newest.level);
@@ -35,6 +32,13 @@ export function filled(type: Pick<SetType, 'numbers'>, place: Place, then: Known
   }
   return found;
 }
+
+/** Whether it is known how deep a set lies: as it was seen, or over a depth that was typed or measured there. */
+export const lyingKnown = (
+  type: Pick<SetType, 'numbers' | 'seen'>,
+  { numbers, place, then }: Pick<Laying, 'numbers' | 'place' | 'then'>,
+): boolean =>
+  (type.seen !== null && numbers[type.seen] !== undefined) || numbers.depth !== undefined || filled(type, place, then).depth !== undefined;
 
 /** A filled number with its source: `16 in, measured here 3 Nov`. */
 export const filledText = ({ value, at }: Filled, system: System, zone: string): string =>

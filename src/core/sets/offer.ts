@@ -20,26 +20,15 @@ export interface Offered {
 /** Whether a place is of the sort that a type is tried first at; false where that was not measured. [practice] */
 export type When = (place: Offered) => boolean;
 
-export const deeper =
-  (least: number): When =>
-  ({ depth }) =>
-    depth !== undefined && depth >= inches(least);
-export const shallower =
-  (most: number): When =>
-  ({ depth }) =>
-    depth !== undefined && depth < inches(most);
-export const narrow =
-  (most: number): When =>
-  ({ width }) =>
-    width !== undefined && width <= inches(most);
-export const roofed =
-  (least: number): When =>
-  ({ roof }) =>
-    roof !== undefined && roof >= inches(least);
-export const lowRoof =
-  (most: number): When =>
-  ({ roof }) =>
-    roof !== undefined && roof < inches(most);
+/** A length of the place that was measured to be so large, or not so large; inches. */
+export const atLeast =
+  (what: 'depth' | 'width' | 'roof', least: number): When =>
+  (place) =>
+    (place[what] ?? -Infinity) >= inches(least);
+export const under =
+  (what: 'depth' | 'width' | 'roof', most: number): When =>
+  (place) =>
+    (place[what] ?? Infinity) < inches(most);
 export const iced: When = ({ ice }) => ice === true;
 export const soft: When = (place) => place.soft === true;
 export const moving: When = (place) => place.moving === true;

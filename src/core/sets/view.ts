@@ -1,4 +1,4 @@
-import type { Spent } from '../check/spent';
+import { armingsOf, type Spent } from '../check/spent';
 import type { Device, Line, TrapSet } from '../record/kinds';
 import type { Station } from '../stations/placed';
 import { setDeadline } from '../time/deadline';
@@ -70,9 +70,6 @@ export function setView(set: TrapSet, { line, stations, follows, iceFactors, she
   };
 }
 
-const armedSince = (set: TrapSet, at: string): boolean =>
-  [set.armed?.at ?? '', ...set.settings.map((s) => s.at)].some((armed) => armed > at);
-
 function liveDevices(set: TrapSet, shed: Record<string, Device>, looks: Record<string, Look>): DeviceView[] {
   const { positions } = setTypeOf(set.type);
   const labels = Object.fromEntries(positions.map((p) => [p.id, p.label]));
@@ -97,7 +94,7 @@ function liveDevices(set: TrapSet, shed: Record<string, Device>, looks: Record<s
           since: stay.from,
           lastLook,
           // what was armed or changed since is set again
-          spent: spent && armedSince(set, spent.at) ? null : spent,
+          spent: spent && armingsOf(set).some((at) => at >= spent.at) ? null : spent,
         },
       ];
     });

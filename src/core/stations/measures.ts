@@ -91,9 +91,9 @@ export interface Taken {
   at: string;
 }
 
-/** The newest value of a measure. */
-export const latest = (taken: readonly Taken[], what: MeasureId): Taken | undefined =>
+/** The newest value of a measure, or of several that speak of the same. */
+export const latest = (taken: readonly Taken[], ...what: MeasureId[]): Taken | undefined =>
   [...taken]
-    .filter((t) => t.what === what)
+    .filter((t) => what.includes(t.what))
     .sort((a, b) => a.at.localeCompare(b.at))
     .at(-1);

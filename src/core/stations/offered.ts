@@ -7,7 +7,7 @@ import { bedOf, type Station } from './placed';
 /** A boot that sinks past the knee stands on no firm pond side, m. [practice] */
 const KNEE = inches(18);
 
-/** Depths that are measured where a set would stand, the first that was taken counts. */
+/** Depths that are measured where a set would stand; a kind of place asks one of them. */
 const DEPTHS: readonly MeasureId[] = ['depth', 'channelDepth', 'toeDepth', 'wallDepth', 'trapDepth'];
 
 /** What a station knows of itself when a type of set is looked for. @param known the levels now @param ice whether ice lies over it */
@@ -30,12 +30,7 @@ export function offeredAt(station: Station, known: Known, ice: boolean): Offered
 function depthNow(station: Station, level: number | undefined): number | undefined {
   const bed = bedOf(station);
   if (bed !== null && level !== undefined) return level - bed;
-  for (const what of DEPTHS) {
-    const taken = station.measures
-      .filter((m) => m.what === what)
-      .sort((a, b) => a.at.localeCompare(b.at))
-      .at(-1);
-    if (taken) return taken.value + (taken.level === null || level === undefined ? 0 : level - taken.level);
-  }
-  return station.sounded?.depth;
+  const taken = latest(station.measures, ...DEPTHS);
+  if (!taken) return station.sounded?.depth;
+  return taken.value + (taken.level === null || level === undefined ? 0 : level - taken.level);
 }

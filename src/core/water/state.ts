@@ -3,7 +3,7 @@ import { levelText, type Frame } from '../units/frame';
 import { printLength, printLevel } from '../units/length';
 import { spanText } from '../time/localTime';
 import { bandNear, needBand, type Interval } from './band';
-import { endFact, endLabel } from '../words/ends';
+import { endFact, endLabel, youngSays } from '../words/ends';
 import { bandsBeside, judged, keptBands, type Judged } from './keptBands';
 import type { Free, Layout } from './layout';
 import type { Axis, Known } from './levels';
@@ -109,13 +109,11 @@ function beyondOf({ services, layout }: Judged, known: Known, system: System): s
   return '';
 }
 
-const WHO = { kits: 'Kits', females: 'Females' } as const;
-
 /** Who passes already where it still works for adults, as a sentence. */
 function youngText({ needs, layout }: Judged, known: Known): string {
   for (const need of needs) {
     const height = need.young && heightAt(need, layout.parts, known);
-    if (need.young && typeof height === 'number' && youngPass(need, height)) return ` ${WHO[need.young.who]} pass over it.`;
+    if (need.young && typeof height === 'number' && youngPass(need, height)) return ` ${youngSays(need.young.who)}`;
   }
   return '';
 }

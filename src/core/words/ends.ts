@@ -1,6 +1,6 @@
 import type { System } from '../units/factors';
 import { printLength } from '../units/length';
-import type { End } from '../water/need';
+import type { End, Young } from '../water/need';
 
 /** A spot and its height over what judges it, m. */
 interface Where {
@@ -58,6 +58,9 @@ const SAID: Record<End, Said> = {
   baitWet: plain('bait wet', ': bait and trigger are wet'),
   flooded: plain('flooded'),
 };
+
+/** Who passes already where it still works for adults. */
+export const youngSays = (who: Young): string => `${{ kits: 'Kits', females: 'Females' }[who]} pass over it.`;
 
 /** What ended a range, in two words: `dry`, `swum over`. */
 export const endLabel = (end: End, height: number): string => SAID[end].label(height);

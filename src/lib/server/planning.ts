@@ -115,6 +115,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   const waterName = Object.fromEntries(season.waters.map((w) => [w.id, w.name]));
   const leave = boundariesOf(ground);
   const here = season.stations.filter((s) => !asked.water || s.water === asked.water);
+  const types = Object.fromEntries(here.map((s) => [s.id, suggestionsFor(asked.species, offered(season, s, locals.now), month)]));
   const candidates = here.map((s): Candidate => {
     const alike = own.filter((y) => kindOf[y.station] === s.kind);
     return {
@@ -124,7 +125,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
       activity: scouted.activity(s.id, asked.species) ?? (scouted.activity(s.id) === null ? null : 0),
       caught: sum(alike, 'caught'),
       nights: sum(alike, 'nights'),
-      suggestion: suggestionsFor(asked.species, offered(season, s, locals.now), month).find((t) => t.first) ?? null,
+      suggestion: types[s.id]?.find((t) => t.first) ?? null,
       barred: barredOf(locals, season, s, leave),
       taken: takenOf(season, intended, s),
     };
@@ -141,7 +142,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
       waterId: s.water,
       kind: s.kind,
       use: scouted.use(s.id).sentence,
-      types: suggestionsFor(asked.species, offered(season, s, locals.now), month),
+      types: types[s.id] ?? [],
     };
   });
   const take = rows.filter((r) => r.take);

@@ -9,7 +9,7 @@ import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
 import { numberSpec, type FilledPosition } from '#core/sets/setType';
 import { aimTexts } from '#core/sets/describe';
-import { filled, filledText } from '#core/sets/fills';
+import { filled, filledText, lyingKnown } from '#core/sets/fills';
 import type { NumberKey } from '#core/sets/keys';
 import { layOut, placeOf, statesOf, usualDevices } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
@@ -92,7 +92,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     atWork(
       { choices, devices, then: from, place: placeOf(bench.station, bench.follows) },
       design,
-      numbers[type.seen ?? ''] !== undefined || numbers.depth !== undefined,
+      lyingKnown(type, { numbers, place: placeOf(bench.station, bench.follows), then: from }),
     ),
   );
   const known = $derived.by(() => {

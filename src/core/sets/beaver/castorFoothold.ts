@@ -4,7 +4,7 @@ import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
-import { bed, offset, offsetPiece, panUnder, FOOT } from '../pieces/bed';
+import { bed, offset, offsetPiece, panUnder, FOOT, footFor } from '../pieces/bed';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { mound } from '../pieces/scent';
@@ -104,7 +104,7 @@ export const castorFoothold: SetType = {
     const base = surface - under - footholdOf(device.size).pan;
     const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
     return assemble(
-      bed(laying, { size: device.size, under, y: off, range: FOOT[under > inches(4.5) ? 'hind' : 'front'].range }),
+      bed(laying, { size: device.size, under, y: off, range: FOOT[footFor(under)].range }),
       offsetPiece(laying, Math.abs(off), under, 'front'),
       berm(laying, floor),
       mound(to + inches(8), surface + inches(1), { stock: 'castor and mud' }),

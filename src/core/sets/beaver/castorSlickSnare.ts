@@ -4,7 +4,7 @@ import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
 import { landing } from '../pieces/ground';
 import { tie } from '../pieces/hold';
-import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed, type Share } from '../pieces/loop';
+import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
 import { mound } from '../pieces/scent';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
@@ -14,7 +14,7 @@ const numbers = {
   mound: practised('Mound behind the loop', 'loop to the scent', 21, [6, 60]),
 } satisfies Numbers;
 /** Dry it hangs over the slick as well; from a third on the sides of the trough are drowned. */
-const SHARE: Share = { aim: [0, 0.2], works: [null, 0.3], perhaps: [null, 0.6], over: 'goneRound' };
+const SHARE = { aim: [0, 0.2], works: [null, 0.3], perhaps: [null, 0.6], ends: ['pushedAside', 'goneRound'] } as const;
 
 /** A standing loop whose lowest point meets the surface, before a slick to a mound. */
 export const castorSlickSnare: SetType = {

@@ -11,11 +11,11 @@ import { found, type Finding } from '../../words/finding';
 import { trench } from '../pieces/ground';
 import { depthMarks } from '../pieces/grip';
 import { tie } from '../pieces/hold';
-import { cableFinding, loopFits, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
+import { cableFinding, loopFits, shareNeed, fitsIn, IN_OPEN_WATER } from '../pieces/loop';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
-import { ranged } from '../pieces/range';
-import { narrow } from '../offer';
+import { ranged, type WorkRange } from '../pieces/range';
+import { under } from '../offer';
 
 const numbers = {
   loop: practised('Loop', 'inside diameter', 10, [4, 16]),
@@ -47,7 +47,7 @@ export const channelSnare: SetType = {
   species: ['beaver', 'otter'],
   stations: ['channel', 'run', 'culvert', 'crossover', 'slide'],
   suits: [
-    { species: 'beaver', places: ['channel'], rank: 1, why: 'the walls narrow the way', when: narrow(24) },
+    { species: 'beaver', places: ['channel'], rank: 1, why: 'the walls narrow the way', when: under('width', 24) },
     { species: 'beaver', places: ['channel'], rank: 4, why: 'at a pinch, where the walls narrow the way' },
     { species: 'beaver', places: ['culvert'], rank: 1, why: 'first the nearest lodge runs; then a loop where the walls narrow the way' },
   ],
@@ -139,23 +139,26 @@ function lowest(laying: Laying): number {
 
 const isRoofed = (laying: Laying): boolean => laying.choices.passage === 'roofed' && laying.numbers.ceiling !== undefined;
 
+/** Its share under water; under a roof a rise does no harm, and in less than eight inches of water they walk through, so that no share is too little. */
+function rangeOf(laying: Laying): WorkRange {
+  const shallow = levelThen(laying) - (bedOf(laying) ?? -Infinity) < inches(8);
+  const [most, least, maybe] = [isRoofed(laying) ? null : 0.9, shallow ? null : 0.4, shallow ? null : 0.2];
+  return { ...IN_OPEN_WATER, works: [least, most], perhaps: [maybe, most] };
+}
+
 function needs(laying: Laying): Need[] {
-  const from = laying.place.surface;
-  const depth = levelThen(laying) - (bedOf(laying) ?? -Infinity);
-  // in less water than eight inches they walk through, and no share is too little
-  const low = depth < inches(8) ? null : 0.4;
-  const share = shareNeed(laying, { ...IN_OPEN_WATER, works: [low, 0.9], perhaps: [low === null ? null : 0.2, 0.9] });
+  const share = shareNeed(laying, rangeOf(laying));
   if (!isRoofed(laying)) return [share];
   const roof: Need = {
     id: 'roof',
     device: 'snare',
     of: { part: 'ceiling', spot: 'bottom' },
-    from,
+    from: laying.place.surface,
     ...ranged({ aim: [4, null], works: [0, null], perhaps: [-6, null], ends: ['goneRound', 'outOfWater'] }),
     called: 'ceiling of the passage',
     origin: 'practice',
   };
-  return [{ ...share, max: undefined, perhaps: { min: low === null ? undefined : 0.2 } }, roof];
+  return [share, roof];
 }
 
 function loopParts(laying: Laying): Part[] {
@@ -226,8 +229,12 @@ function area(laying: Laying): Finding {
   const loop = of(laying, 'loop');
   const under = levelThen(laying) - lowest(laying);
   const share = under / loop;
-  const roofed = isRoofed(laying);
-  const fits = share >= 0.4 - 1e-9 && (roofed || share <= 0.9 + 1e-9);
-  const values = { share: Math.min(Math.max(share, 0), 1), area: wetAreaShare(loop, under), roofed };
-  return found('shareInChannel', fits ? 'holds' : 'fails', 'practice', values, { id: 'share', field: 'share' });
+  const range = rangeOf(laying);
+  const values = {
+    share: Math.min(Math.max(share, 0), 1),
+    area: wetAreaShare(loop, under),
+    roofed: isRoofed(laying),
+    shallow: range.works[0] === null,
+  };
+  return found('shareInChannel', fitsIn(share, range), 'practice', values, { id: 'share', field: 'share' });
 }

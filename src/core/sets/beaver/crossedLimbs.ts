@@ -10,7 +10,7 @@ import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
-import { shallower } from '../offer';
+import { under } from '../offer';
 
 const numbers = {
   topUnder: topUnder(2, [-7, 8]),
@@ -36,7 +36,7 @@ export const crossedLimbs: SetType = {
       places: ['channel', 'feed bed'],
       rank: 2,
       why: 'too shallow for a dive pole: two limbs look fallen, and the way is under the cross',
-      when: shallower(13),
+      when: under('depth', 13),
     },
   ],
   devices: ['bodyGrip'],

@@ -11,7 +11,7 @@ import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
-import { deeper } from '../offer';
+import { atLeast } from '../offer';
 
 const numbers = {
   topUnder: topUnder(2.5, [0, 8]),
@@ -36,7 +36,7 @@ export const divePole: SetType = {
       places: ['channel', 'feed bed', 'run'],
       rank: 2,
       why: 'deep enough for a trap under a tied pole',
-      when: deeper(13),
+      when: atLeast('depth', 13),
     },
     { species: 'beaver', places: ['channel', 'feed bed'], rank: 3, why: 'from 13 in of water, a trap under a tied pole' },
   ],

@@ -7,7 +7,7 @@ import { loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, loopOrder, once } from '../pieces/steps';
-import { ranged } from '../pieces/range';
+import { ranged, reachNeed } from '../pieces/range';
 
 const { loop, pushIn, tail, loopCable } = loopNumbers(10, 1);
 const numbers = {
@@ -70,6 +70,7 @@ export const lodgeRunSnare: SetType = {
             called: 'lowest point of the loop',
             origin: 'practice',
           },
+          reachNeed(laying, loopId('snare'), of(laying, 'reach'), 'snare', 'top of the loop'),
         ],
         findings: [...loopFits(laying, bottom, size, 1), found('bare', 'holds', 'practice', { open: width - size })],
         ground: bedLine(floor, -inches(40)),

@@ -11,7 +11,7 @@ import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
-import { deeper } from '../offer';
+import { atLeast } from '../offer';
 
 const numbers = {
   topUnder: topUnder(2, [-6, 20]),
@@ -33,7 +33,7 @@ export const slideGrip: SetType = {
   species: ['beaver', 'otter'],
   stations: ['slide', 'point', 'bank den'],
   suits: [
-    { species: 'beaver', places: ['slide'], rank: 1, why: 'at the toe, under a tied pole', when: deeper(10) },
+    { species: 'beaver', places: ['slide'], rank: 1, why: 'at the toe, under a tied pole', when: atLeast('depth', 10) },
     { species: 'beaver', places: ['slide'], rank: 2, why: 'from 10 in of water at the toe, under a tied pole' },
   ],
   devices: ['bodyGrip'],

@@ -11,7 +11,7 @@ import { tie, tieNumber } from '../pieces/hold';
 import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers, here } from '../setType';
 import { onItsGround, once } from '../pieces/steps';
 import { opening, type WorkRange, ranged } from '../pieces/range';
-import { shallower } from '../offer';
+import { under } from '../offer';
 
 const numbers = {
   barUnder: practised('Cross bar under', 'of the T trigger, as seen: just under the surface', 0.25, [-2, 4], 1),
@@ -39,7 +39,7 @@ export const trailWaterline: SetType = {
       places: ['slide'],
       rank: 1,
       why: 'shallow at the toe: across the trail, the bar at the waterline',
-      when: shallower(10),
+      when: under('depth', 10),
     },
   ],
   devices: ['bodyGrip'],

@@ -10,7 +10,7 @@ import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed } from '../pieces/range';
-import { deeper } from '../offer';
+import { atLeast } from '../offer';
 
 const numbers = {
   topUnder: topUnder(8, [0, 60]),
@@ -34,7 +34,7 @@ export const bottomEdge: SetType = {
       places: ['channel', 'undercut'],
       rank: 1,
       why: 'on the bed along the edge, where it is deep enough',
-      when: deeper(8),
+      when: atLeast('depth', 8),
     },
     { species: 'mink', places: ['channel'], rank: 2, why: 'from 8 in of water, on the bed along the edge' },
     { species: 'otter', places: ['channel', 'point'], rank: 1, why: 'on the bed, where the way is deep and narrow' },

@@ -9,7 +9,7 @@ import { tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
-import { roofed } from '../offer';
+import { atLeast } from '../offer';
 
 const numbers = {
   topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top under', help: 'negative: it stands proud, 1½ to 2 in are wanted' },
@@ -28,7 +28,7 @@ export const undercutBank: SetType = {
   species: ['mink'],
   stations: ['undercut', 'bank den', 'channel'],
   suits: [
-    { species: 'mink', places: ['undercut'], rank: 1, why: 'tight under the roof, its top a little proud', when: roofed(9) },
+    { species: 'mink', places: ['undercut'], rank: 1, why: 'tight under the roof, its top a little proud', when: atLeast('roof', 9) },
     { species: 'mink', places: ['undercut'], rank: 3, why: 'tight under a roof that stands 9 in or more over the bed' },
   ],
   devices: ['bodyGrip'],

@@ -8,7 +8,7 @@ import { besideWall, mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, here } from '../setType';
 import { CULVERTS, footholdOrder, once } from '../pieces/steps';
-import { lowRoof } from '../offer';
+import { under } from '../offer';
 
 const numbers = {
   panUnder: { ...PAN_UNDER, label: 'Cover', help: 'water, over what is chosen below', default: inches(1), max: inches(6) },
@@ -38,7 +38,7 @@ export const wallBlind: SetType = {
       places: ['undercut'],
       rank: 2,
       why: 'the roof is too low for a body-grip: a pan on the bed under it',
-      when: lowRoof(9),
+      when: under('roof', 9),
     },
   ],
   devices: ['foothold'],

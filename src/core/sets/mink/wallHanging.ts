@@ -11,7 +11,7 @@ import { tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { CULVERTS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
-import { deeper } from '../offer';
+import { atLeast } from '../offer';
 
 const numbers = {
   acrossUnder: practised('Middle over the water', 'of the opening; 0: half of it is under', 0, [-5, 5], -1),
@@ -36,7 +36,7 @@ export const wallHanging: SetType = {
       places: ['culvert', 'bridge'],
       rank: 0,
       why: 'too deep for a bed: hung from the ledge, half under',
-      when: deeper(8),
+      when: atLeast('depth', 8),
     },
   ],
   devices: ['bodyGrip'],

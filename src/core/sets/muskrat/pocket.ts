@@ -9,7 +9,7 @@ import { bait } from '../pieces/scent';
 import { tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
-import { shallower } from '../offer';
+import { under } from '../offer';
 
 const numbers = {
   panUnder: panUnder(0.5, [-1, 4]),
@@ -32,7 +32,13 @@ export const pocket: SetType = {
   suits: [
     { species: 'muskrat', places: ['channel', 'point'], rank: 1, why: 'root bait in a flooded pocket' },
     { species: 'mink', places: ['point', 'muskrat place'], rank: 1, why: 'fish in a flooded pocket at the water’s edge' },
-    { species: 'mink', places: ['channel'], rank: 1, why: 'too shallow to set on the bed: fish in a flooded pocket', when: shallower(8) },
+    {
+      species: 'mink',
+      places: ['channel'],
+      rank: 1,
+      why: 'too shallow to set on the bed: fish in a flooded pocket',
+      when: under('depth', 8),
+    },
   ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],

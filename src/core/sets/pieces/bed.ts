@@ -31,6 +31,9 @@ export const FOOT: Record<Foot, { under: [number, number]; target: number; off: 
   },
 };
 
+/** The foot that a bed of some cover is for: between both aims the nearer one. */
+export const footFor = (under: number): Foot => (under > inches((FOOT.front.under[1] + FOOT.hind.under[0]) / 2) ? 'hind' : 'front');
+
 export const panUnder = (usual: number, [min, max]: [number, number] = [-2, 12]): NumberSpec =>
   practised('Pan under', 'water over the pan, as seen', usual, [min, max], 1);
 

@@ -3,26 +3,22 @@ import { wetAreaShare } from '../../devices/wetAreaShare';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
-import type { End, Limits, Need } from '../../water/need';
+import type { Need } from '../../water/need';
 import type { Bearer, Look, Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { level as across, upright as mark, type Piece } from '../design';
-import { ranged } from './range';
+import { ranged, type Ends, type WorkRange } from './range';
 import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec } from '../setType';
 
 /** Snares: loop, support, cable. */
 
-/** Shares of a loop's height under water: aim, where it surely works, and where it may. */
-export interface Share {
-  aim: readonly [number, number];
-  works: readonly [number | null, number | null];
-  perhaps?: readonly [number | null, number | null];
-  /** what ends it in high water; they swim over it where nothing is said */
-  over?: End;
-}
-
-/** A loop in open water: half to two thirds under; pushed aside under 0.4, swum over from 0.9. */
-export const IN_OPEN_WATER: Share = { aim: [0.5, 0.65], works: [0.4, 0.9], perhaps: [0.2, 0.9] };
+/** A loop in open water, by the share of its height that is under: half to two thirds; pushed aside under 0.4, swum over from 0.9. */
+export const IN_OPEN_WATER = {
+  aim: [0.5, 0.65],
+  works: [0.4, 0.9],
+  perhaps: [0.2, 0.9],
+  ends: ['pushedAside', 'swumOver'],
+} as const satisfies WorkRange;
 
 /** The numbers of a loop in the water. @param usual diameter, inches; share as a part of 1 */
 export const loopNumbers = (
@@ -154,21 +150,13 @@ function supportOf(
   ];
 }
 
-const bounds = ([min, max]: readonly [number | null, number | null]): Limits => ({
-  ...(min !== null && { min }),
-  ...(max !== null && { max }),
-});
-
 /** What the loop needs of the surface, by the share of its diameter that is under. */
-export const shareNeed = (laying: Laying, { aim, works, perhaps, over = 'swumOver' }: Share, device = 'snare'): Need => ({
+export const shareNeed = (laying: Laying, range: WorkRange, device = 'snare'): Need => ({
   id: device === 'snare' ? 'share' : `${device}-share`,
   device,
   of: { part: loopId(device), share: true },
   from: laying.place.surface,
-  ...bounds(works),
-  aim: bounds(aim),
-  ...(perhaps && { perhaps: { min: undefined, max: undefined, ...bounds(perhaps) } }),
-  broken: { min: 'pushedAside', max: over },
+  ...ranged(range, 1),
   called: 'lowest point of the loop',
   origin: 'practice',
 });
@@ -184,26 +172,31 @@ export const proudNeed = (laying: Laying, proud: number, perhaps = proud, device
   origin: 'practice',
 });
 
+/** Whether a share lies where it surely works, or where it may. */
+export function fitsIn(share: number, { works, perhaps }: Pick<WorkRange, 'works' | 'perhaps'>): 'holds' | 'warns' | 'fails' {
+  const within = ([from, to]: Ends): boolean => share >= (from ?? -Infinity) - 1e-9 && share <= (to ?? Infinity) + 1e-9;
+  if (within(works)) return 'holds';
+  return perhaps && within(perhaps) ? 'warns' : 'fails';
+}
+
 /** How much of it is under as set, by height and by area. @param proud how much of its top has to show, m */
 export function shareFinding(
   laying: Laying,
   [bottom, loop, proud = 0]: readonly [bottom: number, loop: number, proud?: number],
-  { aim, works: [least, end], perhaps }: Share,
+  { aim, works: [least, end], perhaps }: WorkRange & { aim: readonly [number, number] },
 ): Finding {
   const under = levelThen(laying) - bottom;
+  const share = under / loop;
   const most = end === null ? null : Math.min(end, 1 - proud / loop);
-  const within = ([from, to]: readonly [number | null, number | null]): boolean =>
-    under / loop >= (from ?? -Infinity) - 1e-9 && under / loop <= (to ?? Infinity) + 1e-9;
   const values = {
-    share: Math.min(Math.max(under / loop, 0), 1),
+    share: Math.min(Math.max(share, 0), 1),
     area: wetAreaShare(loop, under),
     min: aim[0],
     max: aim[1],
-    lower: under / loop < (least ?? -Infinity) - 1e-9 ? aim[0] * loop - under : 0,
-    raise: under / loop > (most ?? Infinity) + 1e-9 ? under - aim[1] * loop : 0,
+    lower: share < (least ?? -Infinity) - 1e-9 ? aim[0] * loop - under : 0,
+    raise: share > (most ?? Infinity) + 1e-9 ? under - aim[1] * loop : 0,
   };
-  const verdict = within([least, most]) ? 'holds' : perhaps && within(perhaps) ? 'warns' : 'fails';
-  return found('share', verdict, 'practice', values, { field: 'share' });
+  return found('share', fitsIn(share, { works: [least, most], ...(perhaps && { perhaps }) }), 'practice', values, { field: 'share' });
 }
 
 /** What is cut for a loop with its tail, m. */

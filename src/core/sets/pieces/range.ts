@@ -1,11 +1,11 @@
 import { BUILDS, type BuildKey } from '../../animals/species';
-import { INCH, inches } from '../../units/factors';
+import { INCH } from '../../units/factors';
 import type { End, Limits, Need, Young } from '../../water/need';
 import type { Laying } from '../setType';
 
 /** Where a part is put, and where it still works: aim and working range are two things. All of it is practice or inferred, for adults unless an age is named. */
 
-/** Heights over what judges the part, inches; `null` where water is no end. */
+/** Heights over what judges the part, inches, or shares of a loop's height under it; `null` where water is no end. */
 export interface WorkRange {
   /** where it is put while the set is made */
   aim?: Ends;
@@ -18,30 +18,25 @@ export interface WorkRange {
   who?: Young;
   /** the measure that would settle what is in doubt */
   decides?: string;
-  /** what ends it in high and in low water */
-  ends: readonly [high: End, low: End];
+  /** what ends it at its lowest and at its highest: heights in high and in low water, shares the other way round */
+  ends: readonly [lowest: End, highest: End];
 }
-type Ends = readonly [lowest: number | null, highest: number | null];
+export type Ends = readonly [lowest: number | null, highest: number | null];
 
-const limitsOf = ([min, max]: Ends): Limits => ({
-  ...(min === null ? {} : { min: inches(min) }),
-  ...(max === null ? {} : { max: inches(max) }),
+const limitsOf = ([min, max]: Ends, unit: number): Limits => ({
+  ...(min === null ? {} : { min: min * unit }),
+  ...(max === null ? {} : { max: max * unit }),
 });
 
-/** A range as the limits of a need. */
-export const ranged = ({
-  aim,
-  works,
-  perhaps,
-  young,
-  who = 'kits',
-  decides,
-  ends: [min, max],
-}: WorkRange): Omit<Need, 'id' | 'device' | 'of' | 'from' | 'called' | 'origin'> => ({
-  ...limitsOf(works),
-  ...(aim && { aim: limitsOf(aim) }),
-  ...(perhaps && { perhaps: { min: undefined, max: undefined, ...limitsOf(perhaps) } }),
-  ...(young !== undefined && { young: { at: inches(young), who } }),
+/** A range as the limits of a need. @param unit of its figures, m; 1 for shares */
+export const ranged = (
+  { aim, works, perhaps, young, who = 'kits', decides, ends: [min, max] }: WorkRange,
+  unit = INCH,
+): Omit<Need, 'id' | 'device' | 'of' | 'from' | 'called' | 'origin'> => ({
+  ...limitsOf(works, unit),
+  ...(aim && { aim: limitsOf(aim, unit) }),
+  ...(perhaps && { perhaps: { min: undefined, max: undefined, ...limitsOf(perhaps, unit) } }),
+  ...(young !== undefined && { young: { at: young * unit, who } }),
   ...(decides !== undefined && { decides }),
   broken: { min, max },
 });

@@ -1,3 +1,4 @@
+import { inches } from '../../units/factors';
 import { words } from '../say';
 
 /** Snares: how much of the loop is wet, the cable it takes, what stands round it. */
@@ -9,11 +10,11 @@ export const LOOP = {
     sentence: ({ share, area, min, max, lower, raise }, { length, percent }) =>
       `As set, ${percent(share)} of its height is under, ${percent(area)} of its area. Wanted are ${Math.round(min * 100)} to ${percent(max)} of the height.${lower > 0 ? ` Lower it ${length(lower)}.` : raise > 0 ? ` Raise it ${length(raise)}.` : ''}`,
   }),
-  shareInChannel: words<{ share: number; area: number; roofed: boolean }>({
+  shareInChannel: words<{ share: number; area: number; roofed: boolean; shallow: boolean }>({
     about: 'Loop under water',
     figure: ({ share }, { percent }) => percent(share),
-    sentence: ({ share, area, roofed }, { percent }) =>
-      `As set, ${percent(share)} of its height is under, that is ${percent(area)} of its area. ${roofed ? 'In a roofed passage 40 % or more is wanted; its ceiling is the upper limit.' : 'Wanted are 40 to 90 % of the height.'}`,
+    sentence: ({ share, area, roofed, shallow }, { percent, length }) =>
+      `As set, ${percent(share)} of its height is under, that is ${percent(area)} of its area. ${shallow ? `In less than ${length(inches(8))} of water they walk through: no share is too little.` : roofed ? 'In a roofed passage 40 % or more is wanted; its ceiling is the upper limit.' : 'Wanted are 40 to 90 % of the height.'}`,
   }),
   cable: words<{ around: number; fittings: number; tail: number; size: string; breaks: number | undefined }>({
     about: 'Cable to cut',

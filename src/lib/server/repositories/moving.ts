@@ -32,11 +32,13 @@ const MOST_TOLD = 4000;
 
 /** Weather told since a time, oldest first. */
 export async function weatherSince(db: Knex, crew: string, since: Date): Promise<Told[]> {
+  // two tellings of one minute stand in the order in which they were written
   const listed: { entry_id: string }[] = await db('weather')
-    .select('entry_id')
-    .where({ crew_id: crew })
-    .where('made', '>=', since)
-    .orderBy('made');
+    .join('entry', 'entry.id', 'weather.entry_id')
+    .select('weather.entry_id')
+    .where({ 'weather.crew_id': crew })
+    .where('weather.made', '>=', since)
+    .orderBy(['weather.made', 'entry.seq']);
   if (TOLD.size > MOST_TOLD) TOLD.clear();
   const missing = listed.map((row) => row.entry_id).filter((entry) => !TOLD.has(entry));
   if (missing.length > 0) {

@@ -1,3 +1,4 @@
+import { lyingKnown } from '#core/sets/fills';
 import { redirect } from '@sveltejs/kit';
 import { cutAndCarry } from '#core/gear/carry';
 import { armingCheck } from '#core/sets/arming';
@@ -19,9 +20,12 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   const { system } = locals.who.person;
   const levels = season.levels[station.water]?.known ?? {};
   const again = url.searchParams.get('as') === 'remake';
-  const seen = type.seen !== null && setting.numbers[type.seen] !== undefined;
   const place = placeOf(station, season.follows[station.id] ?? null);
-  const work = atWork({ choices: setting.choices, devices, then, place }, design, seen || setting.numbers.depth !== undefined);
+  const work = atWork(
+    { choices: setting.choices, devices, then, place },
+    design,
+    lyingKnown(type, { numbers: setting.numbers, place, then }),
+  );
   const numbers = Object.entries(type.numbers).flatMap(([key, spec]) => {
     const value = setting.numbers[key];
     return value === undefined
