@@ -18,5 +18,5 @@
   <h1>{title}</h1>
   <p class="my-3" role="alert">{page.error?.message}</p>
   {#if page.error?.id}<p class="quiet">It stands in the log as <span class="mono">{page.error.id}</span>.</p>{/if}
-  <p class="mt-4"><a class="btn btn-primary" href="/morning">To the morning</a></p>
+  <p class="mt-4"><a class="btn btn-primary" href="/morning">To the rounds</a></p>
 </div>

@@ -8,7 +8,7 @@
   let { data, children } = $props();
 
   const ROOMS = [
-    ['morning', 'Morning'],
+    ['morning', 'Rounds'],
     ['waters', 'Waters'],
     ['bench', 'Bench'],
     ['colonies', 'Colonies'],

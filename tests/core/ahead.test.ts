@@ -1,3 +1,4 @@
+import { NO_REMEDY, remedySays } from '#core/water/remedy';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import type { Facts, Reader } from '#core/ahead/facts';
@@ -5,7 +6,7 @@ import { frameOf } from '#core/ahead/facts';
 import { movingOf } from '#core/ahead/moving';
 import { AHEAD, areasOf, drawnArea, dusk, MENDED_AFTER, rainFlow, shapeOf, wideningIn } from '#core/ahead/ponds';
 import { clockFrom, outlookOf, reasonsText, standingOf, tomorrowOf } from '#core/ahead/setOutlook';
-import { allTotals, firstStay, setTotal, type SetTotal } from '#core/effort/totals';
+import { accidents, bySpecies, firstStay, setTotal, type SetTotal } from '#core/effort/totals';
 import type { Body, TrapSet } from '#core/record/kinds';
 import { setTypeOf } from '#core/sets/catalogue';
 import { stateOf, usualDevices, type SetView } from '#core/sets/standing';
@@ -243,7 +244,7 @@ describe('what lies ahead of a set', () => {
     const ahead = outlookOf(view, state, season, movingOf(season, NOW), reader);
     assert.equal(ahead?.sentence.match(/rozen in/g)?.length, 1);
     assert.match(ahead?.sentence ?? '', /^Frozen in by about .*, at the earliest /);
-    assert.match(ahead?.remedy ?? '', /^At the check lower it .*: ice may reach /);
+    assert.match(remedySays(ahead?.remedy ?? NO_REMEDY), /^Lower it .* at the check\. The ice may reach /);
     assert.equal(ahead?.idle, true);
   });
   it('ice that stays clear of it is told with its thickness', () => {
@@ -280,23 +281,27 @@ describe('what lies ahead of a set', () => {
 
 describe('what a season adds up to', () => {
   const total = (species: SetTotal['species'], caught: Record<string, number>, high: number): SetTotal => ({
-    id: '1',
-    number: 1,
-    name: 'run',
-    station: 's',
-    species,
-    hoursSet: 48,
+    ...{ id: '1', number: 1, name: 'run', station: 's', species, hoursSet: 480, caught },
     inBand: { low: high / 2, high },
-    caught,
-    rate: null,
+    lost: { sprung: 10, spent: 0, outside: 480 - 10 - high },
   });
-  it('all sets together: hours, hours in band and every animal, by species', () => {
-    const all = allTotals([total('beaver', { beaver: 2 }, 240), total('mink', { mink: 1, beaver: 1 }, 120)]);
-    assert.deepEqual([all.hoursSet, all.inBand, all.caught], [96, { low: 180, high: 360 }, { beaver: 3, mink: 1 }]);
-    // 4 in 15 nights: 26.7 per 100
-    near(all.rate?.rate ?? 0, 26.7, 0.05);
+  const all = [
+    total('beaver', { beaver: 2 }, 240),
+    total('mink', { mink: 1, beaver: 1 }, 120),
+    total('beaver', { beaver: 1, muskrat: 2 }, 240),
+  ];
+  it('an animal at a time: its catch over the nights of the sets meant for it', () => {
+    assert.deepEqual(
+      bySpecies(all).map((s) => [s.species, s.count, s.sets, s.hoursSet, s.inBand.high]),
+      [
+        ['beaver', 3, 2, 960, 480],
+        ['mink', 1, 1, 480, 120],
+      ],
+    );
+    assert.deepEqual(bySpecies(all)[0]?.lost, { sprung: 20, spent: 0, outside: 460 });
+    assert.deepEqual(bySpecies([]), []);
   });
-  it('nothing caught and no night gives no rate', () => assert.equal(allTotals([]).rate, null));
+  it('what a set for another animal caught stands apart', () => assert.deepEqual(accidents(all), { beaver: 1, muskrat: 2 }));
   it('readings are asked from three days before the first trap stood', () => {
     const stays = (from: string) => [{ stays: [{ from }] }] as unknown as TrapSet[];
     assert.equal(firstStay(stays('2026-11-10T12:00:00Z')).toISOString(), '2026-11-07T12:00:00.000Z');
@@ -315,6 +320,6 @@ describe('what a season adds up to', () => {
     } as unknown as TrapSet;
     const visit = { at: '2026-11-20T12:00:00Z', devices: [{ outcome: 'catch', catch: { species: 'mink' } }] } as unknown as Body<'check'>;
     const own = setTotal(set, [visit], { ground: null, gauges: [], readings: {}, now: NOW });
-    assert.deepEqual([own.caught, own.hoursSet, own.rate], [{ mink: 1 }, 0, null]);
+    assert.deepEqual([own.caught, own.hoursSet, own.inBand.high], [{ mink: 1 }, 0, 0]);
   });
 });

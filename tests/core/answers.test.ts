@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { currentOnTrigger, currentText, drag, FIRING_FORCE } from '#core/devices/trigger';
-import { afterNight, TURNED } from '#core/morning/afterNight';
+import { afterNight, TURNED, type Counted } from '#core/morning/afterNight';
 import { standingAhead } from '#core/stations/standingAhead';
 import { inches } from '#core/units/factors';
 import { leavesBy, largestBreak, smallestBreak, type BreakPlan } from '#core/water/breakDesign';
@@ -120,31 +120,33 @@ describe('can I stand there', () => {
 });
 
 describe('after the night', () => {
-  const set = (id: string, verdict: Parameters<typeof afterNight>[0][number]['verdict'], idleThen = false, beyond = false) => ({
+  const set = (id: string, verdict: Counted['verdict'], more: Partial<Counted> = {}): Counted => ({
     id,
-    name: id,
     verdict,
-    beyond,
-    idleThen,
+    beyond: false,
+    idleThen: false,
+    cutOff: false,
+    ...more,
   });
-  it('what still fishes out of reach is not idle, and each set stands in one group', () => {
+  it('what still fishes out of reach is not idle, and what cannot be waded to is told beside it', () => {
     const groups = afterNight([
-      set('a', 'outOfWater'),
-      set('b', 'fine', false, true),
-      set('c', 'fine', true),
-      set('d', 'frozen'),
+      set('a', 'outOfWater', { cutOff: true }),
+      set('b', 'fine', { beyond: true }),
+      set('c', 'fine', { idleThen: true }),
+      set('d', 'frozen', { idleThen: true }),
       set('e', 'fine'),
     ]);
     assert.deepEqual(
-      groups.map((g) => [g.id, g.sets.map((s) => s.id).join()]),
+      groups.map((g) => [g.id, g.sets.join()]),
       [
         ['idle', 'a'],
+        ['will', 'c'],
         ['fishing', 'b'],
         ['frozen', 'd'],
-        ['will', 'c'],
+        ['cutOff', 'a'],
       ],
     );
-    assert.match(groups[1]?.sentence ?? '', /Pull with a hook/);
+    assert.match(groups[2]?.sentence ?? '', /Pull with a hook/);
   });
   it('several frozen in: the season turned, with the gear that needs', () => {
     const [frozen] = afterNight([set('a', 'frozen'), set('b', 'frozen')]);

@@ -3,7 +3,10 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { asksNow, likelyOutcome, oneChange, untouchedInARow, WHERE_MISSING } from '#core/check/advice';
 import { seenAsLevel } from '#core/check/seenAsLevel';
-import { countWord, headline, instruction } from '#core/morning/headline';
+import { countWord, movedSays, setsSay } from '#core/morning/headline';
+import { doingAt } from '#core/ahead/doing';
+import { NO_REMEDY } from '#core/water/remedy';
+import type { DeviceState } from '#core/water/state';
 import { setTypeOf } from '#core/sets/catalogue';
 import { usualDevices } from '#core/sets/standing';
 import { seeded } from '#core/sim/random';
@@ -96,46 +99,66 @@ const read = (before: number, last: number) => ({
   to: { at: new Date('2026-11-25T11:10:00Z'), level: inches(last), bound: 'exact' as const },
 });
 
-describe('the headline of a morning', () => {
-  it('says the water that moved most and how the sets stand', () => {
-    const said = headline(
+describe('what stands over the rounds', () => {
+  it('the water that moved most, from which reading to which, and how the sets stand', () => {
+    const moved = movedSays(
       [
         { name: 'Header Pond', change: read(42.5, 33.25), frame: { ...US, zero: { pond: inches(2), tail: 0 } } },
         { name: 'Race', change: read(20, 22), frame: US },
       ],
-      ['outOfWater', 'outOfWater', 'nearEdge', 'fine'],
       MORNING,
     );
-    assert.equal(said, 'Header Pond fell 9¼ in since yesterday 16:45, 40½ in to 31¼ in. Two sets not working, one near the limit.');
+    assert.equal(moved, 'Header Pond fell 9¼ in since yesterday 16:45, 40½ in to 31¼ in.');
+    assert.equal(setsSay(['outOfWater', 'outOfWater', 'nearEdge', 'fine']), 'Two sets not working, one near the limit.');
   });
   it('does not say that water held which nobody read', () => {
-    assert.match(
-      headline([{ name: 'Race', change: null, frame: US }], ['unknown'], MORNING),
-      /^No earlier reading to compare. One without a reading/,
-    );
-    assert.match(
-      headline(
+    const race = { name: 'Race', change: null, frame: US };
+    assert.equal(movedSays([race], MORNING), 'No earlier reading to compare.');
+    assert.equal(setsSay(['unknown']), 'One without a reading.');
+    assert.equal(
+      movedSays(
         [
-          { name: 'Race', change: read(20, 20), frame: US },
-          { name: 'Pond', change: null, frame: US },
+          { ...race, change: read(20, 20) },
+          { ...race, name: 'Pond' },
         ],
-        ['fine'],
         MORNING,
       ),
-      /What was read held within an inch. Every set is working/,
+      'What was read held within an inch.',
     );
-    assert.equal(headline([], [], MORNING), 'No set is live.');
-  });
-  it('gives one instruction a set', () => {
-    assert.equal(instruction('Set it 8 in lower.', 'outOfWater', setTypeOf('lodge-run').looks), 'Set it 8 in lower.');
-    assert.match(instruction('', 'unknown', setTypeOf('lodge-run').looks), /read the gauge/);
-    assert.match(instruction('', 'fine', setTypeOf('lodge-run').looks, 'It lies 40 in deep.'), /^Out of reach/);
-    assert.match(instruction('', 'heldUnder', setTypeOf('float').looks), /slack/);
-    assert.match(instruction('', 'aground', setTypeOf('float').looks), /deeper/);
-    assert.match(instruction('', 'fine', setTypeOf('float').looks), /float level/);
-    assert.match(instruction('', 'fine', setTypeOf('dam-crossover-face').looks), /from below/);
-    assert.equal(instruction('', 'fine', setTypeOf('lodge-run').looks), 'Look.');
+    assert.deepEqual([setsSay(['fine']), setsSay([])], ['Every set is working.', 'No set is live.']);
     assert.equal(countWord(40), '40');
+  });
+});
+
+describe('what is done at a set', () => {
+  const state = (verdict: DeviceState['verdict'], more: Partial<DeviceState> = {}): DeviceState => ({
+    ...{ device: 'trap', verdict, axis: 'pond' as const, level: 1, band: null, aim: null, perhaps: null, label: '', spare: null },
+    ...{ sentence: 'The pan is dry.', beyond: '', remedy: NO_REMEDY, ...more },
+  });
+  const lower = (n: number) => ({ order: `Lower it ${n} in`, then: 'Then works.', by: -inches(n) });
+  const outlook = { sentence: 'Dry by ten.', remedy: lower(10), tells: true, idle: true };
+
+  it('the forecast’s change stands before the one for the level now: one figure in every room', () => {
+    const doing = doingAt(state('outOfWater', { remedy: lower(8) }), outlook);
+    assert.deepEqual(doing, { order: 'Lower it 10 in', why: 'The pan is dry. Dry by ten. Then works.', by: -inches(10) });
+    assert.equal(doingAt(state('outOfWater', { remedy: lower(8) }), { ...outlook, remedy: NO_REMEDY }).order, 'Lower it 8 in');
+    assert.equal(doingAt(state('outOfWater', { remedy: lower(8) }), null).by, -inches(8));
+  });
+  it('what hands do not reach is not changed', () => {
+    const doing = doingAt(state('fine', { beyond: 'It lies 40 in deep.', remedy: lower(8) }), outlook);
+    assert.match(doing.order, /^Out of reach/);
+    assert.equal(doing.by, 0);
+    assert.match(doing.why, /40 in deep/);
+  });
+  it('else its type says what to look at', () => {
+    const order = (verdict: DeviceState['verdict'], type = 'float'): string => doingAt(state(verdict), null, setTypeOf(type).looks).order;
+    assert.match(order('unknown'), /read the gauge/);
+    assert.match(order('heldUnder'), /slack/);
+    assert.match(order('aground'), /deeper/);
+    assert.match(order('fine'), /float level/);
+    assert.match(order('fine', 'dam-crossover-face'), /from below/);
+    assert.equal(order('fine', 'lodge-run'), 'Look');
+    assert.deepEqual(doingAt(null, null), { order: 'Look', why: '', by: 0 });
   });
 });
 

@@ -1,3 +1,4 @@
+import { NO_REMEDY, remedySays } from '#core/water/remedy';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -35,7 +36,8 @@ describe('what the forecast says of a set', () => {
     assert.ok(by <= -inches(6) + 1e-9 && by >= -inches(8) - 1e-9, String(by / INCH));
     assert.ok(Math.abs(by / (INCH / 4) - Math.round(by / (INCH / 4))) < 1e-9);
     const { remedy } = outlookText(asked(), 'us');
-    assert.match(remedy, /^Lower it [678][¼½¾]? in: should work until 10:00\.$/);
+    assert.match(remedySays(remedy), /^Lower it [678][¼½¾]? in\. Then it should work until 10:00\.$/);
+    assert.ok(Math.abs(remedy.by - by) < 1e-9);
   });
   it('of those that do, the one that suits the low and the high course as well', () => {
     const { by } = bestShift(COURSES, band(36, 42), 6 * HOUR, 10 * HOUR, null);
@@ -49,23 +51,28 @@ describe('what the forecast says of a set', () => {
   it('stays within the room there is under it, and says how much of the time it then holds', () => {
     const { by, share } = bestShift(COURSES, band(36, 42), 3 * HOUR, 12 * HOUR, inches(1));
     assert.ok(by >= -inches(1) - 1e-9 && share > 0 && share < 1);
-    assert.match(outlookText(asked({ check: 3 * HOUR, after: 12 * HOUR, room: inches(1) }), 'us').remedy, /% of the time until 12:00/);
+    assert.match(outlookText(asked({ check: 3 * HOUR, after: 12 * HOUR, room: inches(1) }), 'us').remedy.then, /% of the time until 12:00/);
   });
   it('says so when no change helps: the bed is too near', () =>
-    assert.match(outlookText(asked({ band: band(39, 45), room: inches(1) }), 'us').remedy, /^No adjustment lasts until 10:00. Move it/));
+    assert.deepEqual(outlookText(asked({ band: band(39, 45), room: inches(1) }), 'us').remedy, {
+      order: 'Move it to another depth',
+      then: 'No adjustment lasts until 10:00.',
+      by: 0,
+    }));
   it('nothing is to be done when it stays', () => {
     assert.deepEqual(outlookText(asked({ band: band(20, 60) }), 'us'), {
       certain: true,
       sentence: 'Should work until the check at 6:00.',
-      remedy: '',
+      remedy: NO_REMEDY,
     });
   });
   it('of a set that is out already only the way back is told', () => {
     const said = outlookText(asked({ band: band(41, 45) }), 'us');
     assert.equal(said.sentence, '');
-    assert.match(said.remedy, /^Lower it .* in: should work/);
+    assert.match(said.remedy.order, /^Lower it .* in$/);
   });
-  it('where nothing can be moved at the water nothing is ordered', () => assert.equal(outlookText(asked({ say: null }), 'us').remedy, ''));
+  it('where nothing can be moved at the water nothing is ordered', () =>
+    assert.equal(outlookText(asked({ say: null }), 'us').remedy, NO_REMEDY));
   it('perhaps, when only the faster course leaves the band', () =>
     assert.match(
       outlookText(asked({ band: band(33.5, 42), check: 6 * HOUR }), 'us').sentence,

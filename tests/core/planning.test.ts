@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { minutesOf, WORK_MINUTES } from '#core/planning/minutes';
-import { drawnRate, fitting, planOf, planSentence, withinSentence, type Candidate, type PlanInput } from '#core/planning/plan';
+import { crewMean, drawnRate, fitting, planOf, planSentence, withinSentence, type Candidate, type PlanInput } from '#core/planning/plan';
 import { suggestionsFor } from '#core/planning/suggest';
 import type { Offered } from '#core/sets/offer';
 
@@ -41,6 +41,7 @@ describe('the plan (weights of common practice)', () => {
   it('few nights are drawn towards the crew’s mean', () => {
     assert.equal(drawnRate(0, 0, 0.1), 0.1);
     assert.ok(drawnRate(2, 2, 0.1) < 0.2);
+    assert.ok(crewMean(1, 0.5) < 0.16 && crewMean(0, 0) === 0.1);
     assert.ok(Math.abs(drawnRate(200, 1000, 0.1) - 0.2) < 0.01);
   });
   for (const [why, places, over, say] of [
@@ -252,11 +253,12 @@ describe('minutes and yields', () => {
     assert.equal(minutesOf({ place: 8 }).place, 8);
   });
   it('what a place gave is said with its exact limits (Garwood 1936: 10 → 4.795 to 18.390)', () => {
-    assert.equal(
-      yieldSentence({ season: '2', nights: 100, caught: 10 }),
-      'Season 2: 10 in 100 working nights, 10 per 100 nights (likely 5 to 18).',
-    );
-    assert.match(yieldSentence({ season: '2', nights: 100, caught: 0 }), /nothing in 100 working nights.*likely 0 to 4/);
-    assert.match(yieldSentence({ season: '2', nights: 0, caught: 0 }), /no working night/);
+    const gave = (caught: number, high: number, low = high) =>
+      yieldSentence({ season: '2', hours: { low: low * 24, high: high * 24 }, caught });
+    assert.equal(gave(10, 100), 'Season 2: 10 in 100 working nights, 10 per 100 nights (4.8 to 18).');
+    assert.equal(gave(0, 100), 'Season 2: nothing in 100 working nights, at most 3.7 per 100 nights.');
+    assert.equal(gave(1, 5, 0), 'Season 2: 1 in 0 to 5 working nights.');
+    assert.match(gave(0, 0), /no working night/);
+    assert.match(gave(1, 0), /1, in no night that counts/);
   });
 });

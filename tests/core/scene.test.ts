@@ -1,3 +1,4 @@
+import { NO_REMEDY } from '#core/water/remedy';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -246,9 +247,8 @@ describe('the band gauge', () => {
     label: '',
     sentence: '',
     beyond: '',
-    remedy: '',
+    remedy: NO_REMEDY,
     spare: null,
-    moveBy: 0,
   };
   it('shares one scale: seven inches are half of its lower half', () => {
     const gauge = bandGauge(state, 1 + inches(7), 44);

@@ -144,7 +144,7 @@ describe('a castor mound foothold', () => {
     const layout = lay(type, { panUnder: 4, stopDepth: 36.75 });
     const state = deviceState(layout, 'trap', { known: { pond: POND - inches(1.5) }, age: {}, atMost: {} }, US);
     assert.equal(state.verdict, 'noLongerSubmerging');
-    assert.match(state.remedy, /deeper water/);
+    assert.match(state.remedy.order, /deeper water/);
   });
   it('a live hold stays uncertain', () => assert.equal(findings(lay(type, {}, { choices: { hold: 'live' } })).live?.verdict, 'unknown'));
 });

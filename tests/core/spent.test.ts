@@ -1,3 +1,4 @@
+import { NO_REMEDY, remedySays } from '#core/water/remedy';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -95,18 +96,18 @@ describe('what is said of it', () => {
   it('its verdict is its own, whatever the water does, and what the water asks is ordered too', () => {
     assert.equal(state(null)?.verdict, 'fine');
     const sprung = state('sprung empty');
-    assert.deepEqual([sprung?.verdict, sprung?.label, sprung?.remedy], ['spent', 'sprung', 'Set it again.']);
+    assert.deepEqual([sprung?.verdict, sprung?.label, sprung?.remedy.order], ['spent', 'sprung', 'Set it again']);
     assert.equal(sprung?.sentence, 'Found sprung 25 Nov 09:10 and left so. It catches nothing until it is set again.');
-    assert.match(state('sprung empty', 30)?.remedy ?? '', /^Set it again\. \S+ .* 11 in\. Then works at/);
+    assert.match(remedySays(state('sprung empty', 30)?.remedy ?? NO_REMEDY), /^Set it again\. \S+ .* 11 in\. Then works at/);
   });
   it('held by ice is frozen until it is chopped free', () =>
-    assert.deepEqual([state('frozen in')?.verdict, state('frozen in')?.remedy], ['frozen', 'Chop it free.']));
+    assert.deepEqual([state('frozen in')?.verdict, state('frozen in')?.remedy.order], ['frozen', 'Chop it free']));
   it('every outcome that spends has its words', () => {
     for (const outcome of SPENDING) {
-      const { label, sentence, remedy } = spentWords({ outcome, at: '2026-11-25T09:10:00Z' }, 'UTC');
+      const { label, sentence, order } = spentWords({ outcome, at: '2026-11-25T09:10:00Z' }, 'UTC');
       assert.match(label, /^[a-z ]+$/);
       assert.match(sentence, /^Found [a-z ]+ 25 Nov/);
-      assert.match(remedy, /^[A-Z]/);
+      assert.match(order, /^[A-Z].*[a-z]$/);
     }
   });
 });

@@ -1,3 +1,4 @@
+import { remedySays } from '#core/water/remedy';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -210,7 +211,9 @@ describe('a state', () => {
   it('in the band is fine, and says where it works', () => {
     assert.equal(at(45).verdict, 'fine');
     assert.match(at(45).sentence, /38 in to 74 in/);
-    assert.equal(spareText(at(45), 'us'), '7 in to spare');
+    assert.equal(spareText(at(45), 'us'), 'can fall 7 in');
+    assert.equal(spareText(at(70), 'us'), 'can rise 4 in');
+    assert.equal(spareText(at(80), 'us'), '6 in too high');
   });
   it('within an inch of an end is near the edge, with the inches left', () => {
     assert.equal(at(38.5).verdict, 'nearEdge');
@@ -224,14 +227,14 @@ describe('a state', () => {
     assert.equal(dry.verdict, 'outOfWater');
     assert.equal(dry.label, 'dry');
     assert.match(dry.sentence, /is 6¼ in above water/);
-    assert.equal(dry.remedy, 'Lower it 8 in. Then works at 30 in to 66 in.');
-    near(dry.moveBy, inches(-8));
-    assert.equal(spareText(dry, 'us'), '6¼ in out');
+    assert.equal(remedySays(dry.remedy), 'Lower it 8 in. Then works at 30 in to 66 in.');
+    near(dry.remedy.by, inches(-8));
+    assert.equal(spareText(dry, 'us'), '6¼ in too low');
   });
   it('where the bottom is too near it says so instead of an order that does not help', () => {
     const shallow = at(27);
-    assert.equal(shallow.moveBy, 0);
-    assert.match(shallow.remedy, /It can go down only 8 in; needs 13 in/);
+    assert.equal(shallow.remedy.by, 0);
+    assert.equal(remedySays(shallow.remedy), 'Move it to deeper water. It can go down only 8 in; needs 13 in.');
   });
   it('too deep to reach still fishes: that is beside its verdict', () => {
     assert.deepEqual([at(60).verdict, at(60).beyond], ['fine', 'The top of the jaws lies 22 in deep: out of reach, still fishing.']);
@@ -260,8 +263,8 @@ describe('a state', () => {
     fc.assert(
       fc.property(fc.double({ min: 29, max: 37, noNaN: true }), (pond) => {
         const state = at(pond);
-        if (state.moveBy === 0) return true;
-        const moved = { ...set, parts: set.parts.map((p) => raised(p, state.moveBy)) };
+        if (state.remedy.by === 0) return true;
+        const moved = { ...set, parts: set.parts.map((p) => raised(p, state.remedy.by)) };
         return ['fine', 'nearEdge'].includes(deviceState(moved, 'trap', now(inches(pond)), US).verdict);
       }),
     );

@@ -18,6 +18,7 @@ import { outlookText } from '../water/outlook';
 import { widthAt } from '../water/pondForecast';
 import { halfGone } from '../water/streamForecast';
 import { surfaceAt } from '../water/ownLevel';
+import { NO_REMEDY, type Remedy } from '../water/remedy';
 import { deviceState, roomBelow, type DeviceState, type Water } from '../water/state';
 import { iceStanding } from '../ice/bearing';
 import { iceHere, type Sheet } from '../ice/sheets';
@@ -32,7 +33,7 @@ const SMALL = 5.5 * INCH;
 
 export interface SetOutlook {
   sentence: string;
-  remedy: string;
+  remedy: Remedy;
   /** the forecast says more than that it keeps working: it is told */
   tells: boolean;
   /** it stands idle at the next check by the middle of the forecast */
@@ -89,8 +90,8 @@ export function outlookOf(
   const wet = state && course ? levelOutlook(view, state, course, span, frost !== null) : null;
   const current = currentOf(view, season, moving.open, span.levels, now);
   const sentence = [wet?.sentence, frost?.sentence, current].filter(Boolean).join(' ');
-  const remedy = frost?.remedy || (wet?.remedy ?? '');
-  if (sentence === '' && remedy === '') return null;
+  const remedy = frost?.remedy.order ? frost.remedy : (wet?.remedy ?? NO_REMEDY);
+  if (sentence === '' && remedy.order === '') return null;
   const either = (told: 'tells' | 'idle'): boolean => (wet?.[told] ?? false) || (frost?.[told] ?? false);
   return { sentence, remedy, tells: either('tells') || current !== '', idle: either('idle') };
 }
@@ -160,7 +161,7 @@ function frostOutlook(view: SetView, sheet: Sheet | undefined, course: Outlook |
   const likely = times.find((at) => frozenAt(at, 'middle'));
   const early = times.find((at) => frozenAt(at, 'high'));
   const until = Math.min(after.getTime(), now.getTime() + AHEAD * HOUR);
-  const remedy = frozenAt(until, 'high') ? lowerBy(view, first.device, thickest(until), span) : '';
+  const remedy = frozenAt(until, 'high') ? lowerBy(view, first.device, thickest(until), span) : NO_REMEDY;
   const sentence =
     early === undefined
       ? `The ice there may be ${printLength(thickest(check.getTime()), frame.system)} by ${clock(check)}: it stays clear of it.`
@@ -169,12 +170,17 @@ function frostOutlook(view: SetView, sheet: Sheet | undefined, course: Outlook |
 }
 
 /** What is done at the check so that the ice of the one after does not reach it. @param grown ice then, m */
-function lowerBy(view: SetView, device: string, grown: number, { levels, frame, after, clock }: Span): string {
+function lowerBy(view: SetView, device: string, grown: number, { levels, frame, after, clock }: Span): Remedy {
   const free = view.layout.free.find((f) => f.device === device);
-  if (!free) return '';
+  if (!free) return NO_REMEDY;
   const onIce = view.layout.parts.some((p) => p.bearer === 'ice' && p.device);
   const by = (grown - (levels.known.sheet ?? 0) * view.iceFactor) * (onIce ? 1 : ICE_RATIO);
-  return `At the check ${free.say.down.toLowerCase()} ${printLength(Math.max(by, INCH / 4), frame.system)}: ice may reach ${printLength(grown, frame.system)} by ${clock(after)}.`;
+  const down = Math.max(by, INCH / 4);
+  return {
+    order: `${free.say.down} ${printLength(down, frame.system)} at the check`,
+    then: `The ice may reach ${printLength(grown, frame.system)} by ${clock(after)}.`,
+    by: -down,
+  };
 }
 
 /** What the current does to a trigger: where a flow was measured, or a break draws through its channel. Empty when it holds, unless it is always asked. */
@@ -211,7 +217,15 @@ export function standingOf(
 ): Ahead | null {
   const { station, follows } = view;
   const ice = iceHere(station, season.sheets[station.water], season.ice, reader.now);
-  if (ice) return { now: false, atCheck: false, surely: false, again: null, sentence: iceStanding(ice, reader.who.person.system) };
+  if (ice)
+    return {
+      now: false,
+      atCheck: false,
+      surely: false,
+      again: null,
+      short: 'on ice: read its caution',
+      sentence: iceStanding(ice, reader.who.person.system),
+    };
   const course = moving.waters[station.water]?.[station.surface === 'tail' ? 'tail' : 'pond'];
   const bed = bedOf(station);
   if (!course || bed === null) return null;

@@ -13,21 +13,21 @@ export interface Spent {
 interface Words {
   label: string;
   found: string;
-  remedy: string;
+  order: string;
   verdict: Extract<Verdict, 'spent' | 'frozen'>;
 }
 
-const sprung: Words = { label: 'sprung', found: 'sprung', remedy: 'Set it again', verdict: 'spent' };
+const sprung: Words = { label: 'sprung', found: 'sprung', order: 'Set it again', verdict: 'spent' };
 
 /** The outcomes after which a device that is left as it was does not fish, and what is said of it. */
 const SPENDS: Partial<Record<Outcome, Words>> = {
   catch: sprung,
   'sprung empty': sprung,
   miss: sprung,
-  knocked: { label: 'knocked down', found: 'knocked', remedy: 'Set it up again', verdict: 'spent' },
-  plugged: { label: 'plugged', found: 'plugged', remedy: 'Clear it and set it again', verdict: 'spent' },
-  missing: { label: 'missing', found: 'missing', remedy: 'Look for it', verdict: 'spent' },
-  'frozen in': { label: 'frozen in', found: 'frozen in', remedy: 'Chop it free', verdict: 'frozen' },
+  knocked: { label: 'knocked down', found: 'knocked', order: 'Set it up again', verdict: 'spent' },
+  plugged: { label: 'plugged', found: 'plugged', order: 'Clear it and set it again', verdict: 'spent' },
+  missing: { label: 'missing', found: 'missing', order: 'Look for it', verdict: 'spent' },
+  'frozen in': { label: 'frozen in', found: 'frozen in', order: 'Chop it free', verdict: 'frozen' },
 };
 
 /** The outcomes that leave a device spent. */

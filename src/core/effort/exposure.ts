@@ -17,22 +17,42 @@ export interface Standing {
 export interface Sprung {
   at: Date;
   before: Date;
+  /** it held a catch: until it sprang it worked, whatever was read */
+  caught?: boolean;
+}
+
+/** Hours that do not count, by the first reason that holds. */
+export interface LostHours {
+  /** the half of an interval in which it may have lain sprung, its catch in it */
+  sprung: number;
+  /** found sprung, knocked down or frozen in, and left so */
+  spent: number;
+  /** surely outside its range */
+  outside: number;
 }
 
 export interface Exposure {
-  /** hours from going live to being pulled, as the clock ran */
+  /** hours from going live to being pulled, as the clock ran: those of its range at most, and those lost */
   hoursSet: number;
-  /** hours inside its band, a sprung interval counted half */
+  /** hours inside its band, a sprung interval counted half; what nobody read counts to `high` only */
   inBand: HoursInBand;
+  lost: LostHours;
 }
 
-/** One half of the interval in which a device sprang, ending with the look that found it. */
-const idle = ({ at, before }: Sprung) => ({ from: new Date((at.getTime() + before.getTime()) / 2), to: at });
+interface Span {
+  from: Date;
+  to: Date;
+}
 
-/** Times as disjoint spans, so that no hour is taken off twice. */
-function merged(spans: { from: Date; to: Date }[]): { from: Date; to: Date }[] {
-  const found: { from: Date; to: Date }[] = [];
-  for (const span of [...spans].sort((a, b) => Number(a.from) - Number(b.from))) {
+const middle = ({ at, before }: Sprung): Date => new Date((at.getTime() + before.getTime()) / 2);
+const hoursOf = ({ from, to }: Span): number => Math.max(0, to.getTime() - from.getTime()) / HOUR;
+const within = (span: Span, { from, to }: Span): Span => ({ from: span.from > from ? span.from : from, to: span.to < to ? span.to : to });
+const isOpen = ({ from, to }: Span): boolean => to > from;
+
+/** Times as disjoint spans, so that no hour is counted twice. */
+function merged(spans: readonly Span[]): Span[] {
+  const found: Span[] = [];
+  for (const span of spans.filter(isOpen).sort((a, b) => Number(a.from) - Number(b.from))) {
     const last = found.at(-1);
     if (last && span.from <= last.to) last.to = span.to > last.to ? span.to : last.to;
     else found.push({ ...span });
@@ -40,40 +60,53 @@ function merged(spans: { from: Date; to: Date }[]): { from: Date; to: Date }[] {
   return found;
 }
 
+/** What is left of disjoint spans once others are taken out. */
+const without = (spans: readonly Span[], taken: readonly Span[]): Span[] =>
+  taken.reduce<Span[]>(
+    (rest, { from, to }) =>
+      rest.flatMap((span) => [within(span, { from: span.from, to: from }), within(span, { from: to, to: span.to })].filter(isOpen)),
+    [...spans],
+  );
+
 /**
- * Exposure of a device: hours set, and hours inside its band (a range where the level was not read).
- * A sprung or catching device counts half of the interval in which it sprang.
+ * Exposure of a device: hours set, and hours inside its band (a range where the level was not read), with the reason of every hour that is taken off.
+ * A sprung or catching device counts half of the interval in which it sprang. [practice, after Nelson & Clark 1973] Where it held a catch that half counts whole: it worked.
  *
  * @param readings of the gauge that judges it
  * @param spent times in which it lay as it was found, sprung or knocked down: they count nothing
  */
-export function exposureOf(standings: Standing[], sprung: Sprung[], readings: Reading[], spent: { from: Date; to: Date }[] = []): Exposure {
-  const inside = ({ band, may }: Standing, from: Date, to: Date): HoursInBand => {
-    const hours = Math.max(0, to.getTime() - from.getTime()) / HOUR;
+export function exposureOf(standings: Standing[], sprung: Sprung[], readings: Reading[], spent: Span[] = []): Exposure {
+  const inside = ({ band, may }: Standing, span: Span): HoursInBand => {
+    const hours = hoursOf(span);
     if (!band) return { low: hours, high: hours };
-    const sure = hoursInBand(readings, from, to, band);
-    return may ? { low: sure.low, high: hoursInBand(readings, from, to, may).high } : sure;
+    const sure = hoursInBand(readings, span.from, span.to, band);
+    return may ? { low: sure.low, high: hoursInBand(readings, span.from, span.to, may).high } : sure;
   };
-  const lost = merged([...sprung.map(idle), ...spent]);
-  let hoursSet = 0;
-  let low = 0;
-  let high = 0;
+  const left = merged(spent);
+  const halved = without(merged(sprung.map((s) => ({ from: middle(s), to: s.at }))), left);
+  const worked = without(merged(sprung.filter((s) => s.caught).map((s) => ({ from: s.before, to: middle(s) }))), [...left, ...halved]);
+  const sum: Exposure = { hoursSet: 0, inBand: { low: 0, high: 0 }, lost: { sprung: 0, spent: 0, outside: 0 } };
+  const add = ({ low, high }: HoursInBand, sign = 1): void => {
+    sum.inBand.low += sign * low;
+    sum.inBand.high += sign * high;
+  };
   for (const standing of standings) {
-    hoursSet += Math.max(0, standing.to.getTime() - standing.from.getTime()) / HOUR;
-    const whole = inside(standing, standing.from, standing.to);
-    low += whole.low;
-    high += whole.high;
-    for (const span of lost) {
-      const from = span.from > standing.from ? span.from : standing.from;
-      const to = span.to < standing.to ? span.to : standing.to;
-      if (to <= from) continue;
-      const part = inside(standing, from, to);
-      low -= part.low;
-      high -= part.high;
+    const own = (spans: readonly Span[]): Span[] => spans.map((span) => within(span, standing)).filter(isOpen);
+    sum.hoursSet += hoursOf(standing);
+    add(inside(standing, standing));
+    for (const span of own([...left, ...halved])) add(inside(standing, span), -1);
+    for (const span of own(worked)) {
+      const [part, hours] = [inside(standing, span), hoursOf(span)];
+      add({ low: hours - part.low, high: hours - part.high });
     }
+    for (const span of own(left)) sum.lost.spent += hoursOf(span);
+    for (const span of own(halved)) sum.lost.sprung += hoursOf(span);
   }
-  return { hoursSet, inBand: { low: Math.max(0, low), high: Math.max(0, high) } };
+  sum.inBand.low = Math.max(0, sum.inBand.low);
+  sum.inBand.high = Math.max(sum.inBand.low, sum.inBand.high);
+  sum.lost.outside = Math.max(0, sum.hoursSet - sum.lost.sprung - sum.lost.spent - sum.inBand.high);
+  return sum;
 }
 
-/** Hours as trap-nights, one decimal. */
+/** Hours as trap-nights of 24 h, one decimal: for the eye, never to divide by. */
 export const nights = (hours: number): number => Math.round((hours / 24) * 10) / 10;

@@ -5,16 +5,19 @@ import type { Check, TrapSet } from '../record/kinds';
 import { bandIn, stretchesOf } from '../sets/history';
 import type { Ground } from '../sets/standing';
 import type { Reading } from '../water/series';
-import { exposureOf, nights, type Sprung, type Standing } from './exposure';
-import { rateWithLimits } from './rate';
+import { exposureOf, type Exposure, type Sprung, type Standing } from './exposure';
 
-/** Exposure and catch, of a set or of all. */
-export interface Total {
-  hoursSet: number;
-  inBand: { low: number; high: number };
+/** Exposure and catch, of a set or of several. */
+export interface Total extends Exposure {
   caught: Record<string, number>;
-  /** animals the set was meant for, per 100 in-band nights, with exact 95 % limits */
-  rate: { rate: number; low: number; high: number } | null;
+}
+
+/** What the sets meant for one animal add up to: its catch and the nights are of the same sets. */
+export interface SpeciesTotal extends Exposure {
+  species: TrapSet['species'];
+  /** animals of the species, in the sets meant for it */
+  count: number;
+  sets: number;
 }
 
 export interface SetTotal extends Total {
@@ -35,42 +38,40 @@ export interface Totalled {
 }
 
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
-const sumBands = (list: readonly { inBand: Total['inBand'] }[]): Total['inBand'] => ({
-  low: sum(list.map((e) => e.inBand.low)),
-  high: sum(list.map((e) => e.inBand.high)),
-});
+
+function sumExposures(list: readonly Exposure[]): Exposure {
+  const of = (pick: (e: Exposure) => number): number => sum(list.map(pick));
+  return {
+    hoursSet: of((e) => e.hoursSet),
+    inBand: { low: of((e) => e.inBand.low), high: of((e) => e.inBand.high) },
+    lost: { sprung: of((e) => e.lost.sprung), spent: of((e) => e.lost.spent), outside: of((e) => e.lost.outside) },
+  };
+}
 
 /** What a set adds up to. @param visits its checks, in any order */
 export function setTotal(set: TrapSet, visits: readonly Check[], asked: Totalled): SetTotal {
   const own = [...visits].sort((a, b) => a.at.localeCompare(b.at));
   const { ground } = asked;
   const exposures = ground ? set.stays.map((stay) => exposureOfStay(set, stay, own, { ...asked, ground })) : [];
-  const caught = countCatches(own);
-  const inBand = sumBands(exposures);
   const { id, number, name, station, species } = set;
-  return {
-    id,
-    number,
-    name,
-    station,
-    species,
-    hoursSet: sum(exposures.map((e) => e.hoursSet)),
-    inBand,
-    caught,
-    rate: rateWithLimits(caught[species] ?? 0, nights(inBand.high)),
-  };
+  return { id, number, name, station, species, ...sumExposures(exposures), caught: countCatches(own) };
 }
 
-/** All sets together; every animal counts. */
-export function allTotals(sets: readonly SetTotal[]): Total {
-  const inBand = sumBands(sets);
-  const caught = Object.fromEntries(SPECIES.map((s) => [s, sum(sets.map((t) => t.caught[s] ?? 0))]).filter(([, n]) => n !== 0));
-  return {
-    hoursSet: sum(sets.map((s) => s.hoursSet)),
-    inBand,
-    caught,
-    rate: rateWithLimits(sum(Object.values(caught) as number[]), nights(inBand.high)),
-  };
+/** The sets by the animal they are meant for, most caught first. */
+export function bySpecies(sets: readonly SetTotal[]): SpeciesTotal[] {
+  return SPECIES.flatMap((species): SpeciesTotal[] => {
+    const own = sets.filter((s) => s.species === species);
+    if (own.length === 0) return [];
+    return [{ species, count: sum(own.map((s) => s.caught[species] ?? 0)), sets: own.length, ...sumExposures(own) }];
+  }).sort((a, b) => b.count - a.count);
+}
+
+/** Animals caught in sets that were meant for another one, by what was caught. */
+export function accidents(sets: readonly SetTotal[]): Record<string, number> {
+  const found: Record<string, number> = {};
+  for (const { species, caught } of sets)
+    for (const [other, n] of Object.entries(caught)) if (other !== species) found[other] = (found[other] ?? 0) + n;
+  return found;
 }
 
 /** Readings before the first trap stood tell nothing of it; three days more reach over any gap that is still told. */
@@ -114,7 +115,7 @@ function sprungOf(stay: Stay, visits: readonly Check[]): Sprung[] {
     const own = visit.devices.find((d) => d.stay === stay.id);
     if (!own || own.outcome === 'not reached') return [];
     const at = new Date(visit.at);
-    const found = SPRUNG.includes(own.outcome) ? [{ at, before }] : [];
+    const found = SPRUNG.includes(own.outcome) ? [{ at, before, caught: own.outcome === 'catch' }] : [];
     before = at;
     return found;
   });

@@ -1,5 +1,4 @@
 import { agree } from '../units/many';
-import type { SetType } from '../sets/setType';
 import { whenText } from '../time/localTime';
 import { INCH } from '../units/factors';
 import { levelText, type Frame } from '../units/frame';
@@ -21,14 +20,8 @@ export const countWord = (n: number): string => NUMBERS[n] ?? String(n);
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** What the night did, in a sentence or two: the water that moved most, and how the sets stand. */
-export function headline(waters: WaterChange[], verdicts: Verdict[], now: Date): string {
-  if (verdicts.length === 0) return 'No set is live.';
-  return `${moved(waters, now)} ${standing(verdicts)}`.trim();
-}
-
-/** Only what was read is told: from which reading to which. */
-function moved(waters: WaterChange[], now: Date): string {
+/** What the night did to the water that moved most. Only what was read is told: from which reading to which. */
+export function movedSays(waters: WaterChange[], now: Date): string {
   const told = waters.flatMap(({ name, change, frame }) =>
     change ? [{ name, change, frame, by: change.to.level - change.from.level }] : [],
   );
@@ -41,7 +34,9 @@ function moved(waters: WaterChange[], now: Date): string {
   return `${name} ${by < 0 ? 'fell' : 'rose'} ${printLength(Math.abs(by), frame.system)} since ${whenText(from.at, now, frame.zone)}, ${levelText(from.level, frame)} to ${levelText(to.level, frame)}.`;
 }
 
-function standing(verdicts: Verdict[]): string {
+/** How the live sets stand, in one sentence. */
+export function setsSay(verdicts: Verdict[]): string {
+  if (verdicts.length === 0) return 'No set is live.';
   const out = verdicts.filter((v) => !['fine', 'nearEdge', 'perhaps', 'unknown'].includes(v)).length;
   const near = verdicts.filter((v) => v === 'nearEdge').length;
   const doubt = verdicts.filter((v) => v === 'perhaps').length;
@@ -52,12 +47,4 @@ function standing(verdicts: Verdict[]): string {
   if (doubt > 0) said.push(`${countWord(doubt)} in doubt`);
   if (unknown > 0) said.push(`${countWord(unknown)} without a reading`);
   return said.length === 0 ? 'Every set is working.' : `${capital(said.join(', '))}.`;
-}
-
-/** What to do at a set, one line: the remedy first, otherwise a look. @param looks what its type looks at when nothing is to be done @param beyond why hands do not reach it */
-export function instruction(remedy: string, verdict: Verdict, looks: SetType['looks'] = {}, beyond = ''): string {
-  if (beyond) return 'Out of reach, still fishing. Pull with a hook, or wait.';
-  if (remedy) return remedy;
-  if (verdict === 'unknown') return 'Look, and read the gauge.';
-  return looks[verdict] ?? looks.else ?? 'Look.';
 }

@@ -8,7 +8,7 @@ export interface Candidate {
   water: string;
   /** 0 to 1; null when no sign was ever noted */
   activity: number | null;
-  /** animals and in-band nights at places of its kind so far */
+  /** animals and working nights at places of its kind so far */
   caught: number;
   nights: number;
   suggestion: Suggestion | null;
@@ -30,7 +30,7 @@ export interface PlanInput {
   each: number;
   /** nights until the next free days are over */
   nights: number;
-  /** the crew's own catch per in-band night, all places */
+  /** the crew's own catch per working night, all places */
   mean: number;
 }
 
@@ -41,8 +41,23 @@ export interface Ranked {
   /** animals per hour of work */
   value: number;
   take: boolean;
+  /** what leaves it; null when it is taken */
+  left: Left | null;
   why: string;
 }
+
+/** What leaves a place, in the words that its count is read with: `12 set or planned already`. */
+export const LEFT_WORDS = {
+  taken: 'set or planned already',
+  barred: 'closed by depth, ice or permission',
+  noType: 'without a set for this animal',
+  unused: 'likely not in use',
+  noTrap: 'without a free trap',
+  noLight: 'not reached before dark',
+  enough: 'more than you want',
+  handled: 'more than you can handle',
+} as const;
+export type Left = keyof typeof LEFT_WORDS;
 
 /** A place without sign counts for little; figures of a kind are drawn towards the crew's mean by this many nights. [practice] */
 const UNSEEN = 0.2;
@@ -50,11 +65,17 @@ const DRAWN = 20;
 /** Under this activity a place is left: look again first. [practice] */
 const IDLE = 0.15;
 
-/** Catch per in-band night of a kind, drawn towards the crew's mean where nights are few. */
+/** Catch a night over all before a crew has nights of its own. [practice] */
+const USUAL = 0.1;
+
+/** A crew's own catch per working night, drawn towards the usual where its nights are few. */
+export const crewMean = (caught: number, nights: number): number => drawnRate(caught, nights, USUAL);
+
+/** Catch per working night of a kind, drawn towards the crew's mean where nights are few. */
 export const drawnRate = (caught: number, nights: number, mean: number): number => (caught + DRAWN * mean) / (nights + DRAWN);
 
 /**
- * The places in the order of what a minute of work brings tonight (activity times catch per in-band night, per minute), each taken or left with its reason.
+ * The places in the order of what a minute of work brings tonight (activity times catch per working night, per minute), each taken or left with its reason.
  * It stops at the traps, the light, what can be handled in a day, and what is wanted.
  */
 export function planOf(candidates: readonly Candidate[], input: PlanInput): Ranked[] {
@@ -68,12 +89,12 @@ export function planOf(candidates: readonly Candidate[], input: PlanInput): Rank
   let taken = 0;
   let daily = 0;
   return ranked.map(({ place, perNight, value }): Ranked => {
-    const left = reasonLeft(place, { taken, daily, perNight, fit, input });
-    if (!left) {
+    const reason = reasonLeft(place, { taken, daily, perNight, fit, input });
+    if (!reason) {
       taken += 1;
       daily += perNight;
     }
-    return { id: place.id, perNight, value, take: !left, why: left ?? taking(place, perNight) };
+    return { id: place.id, perNight, value, take: !reason, left: reason?.left ?? null, why: reason?.why ?? taking(place, perNight) };
   });
 }
 
@@ -87,17 +108,24 @@ interface SoFar {
 
 const two = (n: number): string => (n < 0.095 ? n.toFixed(2) : n.toFixed(1));
 
-function reasonLeft(place: Candidate, { taken, daily, perNight, fit, input }: SoFar): string | null {
-  if (place.taken) return place.taken;
-  if (place.barred) return place.barred;
-  if (!place.suggestion) return 'No set is tried for this animal at such a place.';
+function reasonLeft(place: Candidate, { taken, daily, perNight, fit, input }: SoFar): { left: Left; why: string } | null {
+  const because = (left: Left, why: string) => ({ left, why });
+  if (place.taken) return because('taken', place.taken);
+  if (place.barred) return because('barred', place.barred);
+  if (!place.suggestion) return because('noType', 'No set is tried for this animal at such a place.');
   if (place.activity !== null && place.activity < IDLE)
-    return `Likely not in use (use score ${Math.round(place.activity * 10)}/10). Look again first.`;
-  if (taken >= input.traps) return input.traps === 0 ? 'No free trap in the shed.' : 'No free trap left for this location.';
-  if (taken >= fit) return `No light left: ${many(fit, 'set')} fit before dark with ${many(input.people, 'person', 'people')}.`;
+    return because('unused', `Likely not in use (use score ${Math.round(place.activity * 10)}/10). Look again first.`);
+  if (taken >= input.traps)
+    return because('noTrap', input.traps === 0 ? 'No free trap in the shed.' : 'No free trap left for this location.');
+  if (taken >= fit)
+    return because('noLight', `No light left: ${many(fit, 'set')} fit before dark with ${many(input.people, 'person', 'people')}.`);
   if (daily * input.nights >= input.wanted)
-    return `Enough sets for the ${input.wanted} wanted: about ${two(daily * input.nights)} in ${many(input.nights, 'night')}. Rest it.`;
-  if (taken > 0 && daily + perNight > input.handled) return `More than ${input.handled} a day could come: that is what you can handle.`;
+    return because(
+      'enough',
+      `Enough sets for the ${input.wanted} wanted: about ${two(daily * input.nights)} in ${many(input.nights, 'night')}. Rest it.`,
+    );
+  if (taken > 0 && daily + perNight > input.handled)
+    return because('handled', `More than ${input.handled} a day could come: that is what you can handle.`);
   return null;
 }
 

@@ -23,8 +23,8 @@ export interface BandGauge {
   then: number | null;
 }
 
-/** Half of what a gauge shows over and under the level, m. */
-const HALF = 14 * INCH;
+/** What a gauge shows over and as much under the level, m. */
+export const GAUGE_HALF = 14 * INCH;
 
 /**
  * The band of a device against the level now, on the scale that all gauges share (14 in over and under the level).
@@ -34,7 +34,7 @@ const HALF = 14 * INCH;
  */
 export function bandGauge(state: DeviceState, then: number | null, height: number): BandGauge {
   const { level, band, aim, perhaps } = state;
-  const yOf = (z: number): number => height / 2 - ((z - (level ?? 0)) / HALF) * (height / 2 - 2);
+  const yOf = (z: number): number => height / 2 - ((z - (level ?? 0)) / GAUGE_HALF) * (height / 2 - 2);
   if (level === null || !band) return { height, now: height / 2, box: null, aim: null, doubt: [], then: null };
   const inside = (y: number): number => Math.min(Math.max(y, 1), height - 1);
   const boxOf = ({ min, max }: Interval): Box => {
@@ -49,6 +49,6 @@ export function bandGauge(state: DeviceState, then: number | null, height: numbe
     box,
     aim: aim && boxOf(aim),
     doubt: [[may.top, box.top] as [number, number], [box.bottom, may.bottom] as [number, number]].filter(([a, b]) => b - a > 1),
-    then: then === null || Math.abs(then - level) > HALF ? null : yOf(then),
+    then: then === null || Math.abs(then - level) > GAUGE_HALF ? null : yOf(then),
   };
 }

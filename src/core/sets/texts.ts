@@ -2,6 +2,7 @@ import { designScene } from '../scene/designScene';
 import type { System } from '../units/factors';
 import type { Frame } from '../units/frame';
 import { inWords } from '../units/inWords';
+import { remedySays } from '../water/remedy';
 import type { Water } from '../water/state';
 import { tell } from '../words/finding';
 import { armingCheck, stepsSaid } from './arming';
@@ -50,7 +51,9 @@ export function textsOf(type: SetType, frame: Frame): { where: string; text: str
       ),
       ...all(
         'state',
-        levels.flatMap((water) => statesOf({ layout: design, devices: [] }, water, frame).flatMap((s) => [s.sentence, s.remedy])),
+        levels.flatMap((water) =>
+          statesOf({ layout: design, devices: [] }, water, frame).flatMap((s) => [s.sentence, remedySays(s.remedy)]),
+        ),
       ),
       ...all('need', needTexts(design, system)),
       ...(['side', 'eye'] as const).flatMap((view) => all('drawing', drawn(type, design, view, system))),

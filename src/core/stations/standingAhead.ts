@@ -12,6 +12,8 @@ export interface Ahead {
   /** seconds of the course from when on it can be stood at again and to the course's end; null when it does not come back, or never was cut off */
   again: number | null;
   sentence: string;
+  /** in a few words what keeps a person from the place; empty where nothing does */
+  short: string;
 }
 
 /**
@@ -48,5 +50,12 @@ export function standingAhead(
     : again === null
       ? `Too deep to wade until after ${clock(courses.middle.at(-1)?.at ?? now)}.`
       : `Too deep to wade now. Wadable again about ${clock(again)}.`;
-  return { now: here, atCheck: then, surely, again, sentence };
+  const short = here
+    ? then
+      ? surely
+        ? ''
+        : 'maybe too deep to wade by the check'
+      : 'too deep to wade by the check'
+    : 'too deep to wade';
+  return { now: here, atCheck: then, surely, again, sentence, short };
 }

@@ -4,6 +4,7 @@ import type { Interval } from './band';
 import { levelOn, type CoursePoint } from './balance';
 import { leavesBy, leaving } from './breakDesign';
 import type { Courses } from './pondForecast';
+import { NO_REMEDY, type Remedy } from './remedy';
 
 const STEP = INCH / 4;
 /** A change of more than this is another set. [practice] */
@@ -87,14 +88,14 @@ export interface Asked {
 export function outlookText(
   { courses, band, now, check, after, then, say, room, stone = 0, clock }: Asked,
   system: System,
-): { sentence: string; remedy: string; certain: boolean } {
+): { sentence: string; remedy: Remedy; certain: boolean } {
   const cut = (course: CoursePoint[]): CoursePoint[] => [
     { at: now, level: levelOn(course, now), out: 0 },
     ...course.filter((p) => p.at > now && p.at <= check),
   ];
   const ahead = { low: cut(courses.low), middle: cut(courses.middle), high: cut(courses.high) };
   const { middle, earliest, latest } = leaving(ahead, band);
-  const remedy = remedyText({ courses, band, check, after, say, room, stone, clock }, system);
+  const remedy = remedyOf({ courses, band, check, after, say, room, stone, clock }, system);
   if (earliest === null) return { sentence: `Should work until the check at ${clock(check)}.`, remedy, certain: true };
   const out = middle !== null && middle <= now;
   const edge = [ahead.middle, ahead.low, ahead.high].map((course) => leavesBy(course, band)?.edge).find((e) => e) ?? 'min';
@@ -106,15 +107,14 @@ export function outlookText(
   return { sentence, remedy, certain: false };
 }
 
-function remedyText({ courses, band, check, after, say, room, stone = 0, clock }: Omit<Asked, 'now' | 'then'>, system: System): string {
-  if (!say) return '';
+function remedyOf({ courses, band, check, after, say, room, stone = 0, clock }: Omit<Asked, 'now' | 'then'>, system: System): Remedy {
+  if (!say) return NO_REMEDY;
   const { by, share: inside } = bestShift(courses, band, check, after, room);
-  if (inside < 0.05) return `No adjustment lasts until ${clock(after)}. Move it to another depth.`;
-  if (by === 0 || inside < shareInBand(courses.middle, band, check, after) + 0.05) return '';
+  if (inside < 0.05) return { order: 'Move it to another depth', then: `No adjustment lasts until ${clock(after)}.`, by: 0 };
+  if (by === 0 || inside < shareInBand(courses.middle, band, check, after) + 0.05) return NO_REMEDY;
   const order = `${by < 0 ? say.down : say.up} ${printLength(Math.abs(by), system)}${stoneText(by, stone, system)}`;
-  const kept =
-    inside > 0.99 ? `should work until ${clock(after)}` : `should work ${Math.round(inside * 100)}% of the time until ${clock(after)}`;
-  return `${order}: ${kept}.`;
+  const part = inside > 0.99 ? '' : ` ${Math.round(inside * 100)}% of the time`;
+  return { order, then: `Then it should work${part} until ${clock(after)}.`, by };
 }
 
 /** A change as it is made where the trap lies on a flat stone: with it, or with it taken out. */

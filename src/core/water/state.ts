@@ -9,6 +9,7 @@ import type { Free, Layout } from './layout';
 import type { Axis, Known } from './levels';
 import { endAt, ENDS, heightAt, targetHeight, youngPass, type End, type Need, type Verdict } from './need';
 import { bottomAt, type Part } from './part';
+import { NO_REMEDY, type Remedy } from './remedy';
 
 /** A level older than this, without a forecast, no longer says how a set stands. [practice] */
 export const READING_LASTS = 24 * 3_600_000;
@@ -38,12 +39,10 @@ export interface DeviceState {
   sentence: string;
   /** why hands do not reach it, while it fishes on; empty when they do, or nobody knows */
   beyond: string;
-  /** the change that brings it back, as an order; empty when none is needed or known */
-  remedy: string;
+  /** the change that brings it back */
+  remedy: Remedy;
   /** to the nearest end of the band, m; negative outside it, null where there is none or the level is not known */
   spare: number | null;
-  /** metres the remedy moves the device up (down when negative) */
-  moveBy: number;
 }
 
 /** How near to a band's end is near: an inch, or a quarter of a narrower band. [practice] */
@@ -125,7 +124,7 @@ function told(
   band: Interval | null,
   ...[verdict, label, sentence]: [verdict: Verdict, label: string, sentence: string]
 ): DeviceState {
-  return { device, verdict, axis, level, band, aim: null, perhaps: null, label, sentence, beyond: '', remedy: '', spare: null, moveBy: 0 };
+  return { device, verdict, axis, level, band, aim: null, perhaps: null, label, sentence, beyond: '', remedy: NO_REMEDY, spare: null };
 }
 
 const unread = (own: Judged, level: number | null, sentence: string, band: Interval | null = null): DeviceState =>
@@ -152,10 +151,12 @@ function good(state: DeviceState, band: Interval, level: number, young: string, 
   return spared(state, band, level);
 }
 
-/** `14 in to spare`, `6¾ in out`: how far the level is from the nearest end of the band. */
-export function spareText({ spare }: Pick<DeviceState, 'spare'>, system: System): string {
-  if (spare === null) return '';
-  return spare < 0 ? `${printLevel(-spare, system)} out` : `${printLevel(spare, system)} to spare`;
+/** `can fall 14 in`, `6¾ in too low`: how far the level is from the nearest end of the band, and on which side. Empty where there is none. */
+export function spareText({ spare, level, band }: Pick<DeviceState, 'spare' | 'level' | 'band'>, system: System): string {
+  if (spare === null || level === null || !band) return '';
+  const lower = level - band.min < band.max - level;
+  const length = printLevel(Math.abs(spare), system);
+  return spare < 0 ? `${length} too ${lower ? 'low' : 'high'}` : `can ${lower ? 'fall' : 'rise'} ${length}`;
 }
 
 /** `27¾ in or higher`, `36 in or lower`, `27¾ in to 36 in`: the levels of a band as the gauge of its surface shows them. */
@@ -196,36 +197,35 @@ function broken(state: DeviceState, unmet: Unmet): DeviceState {
   state.verdict = sure ? ENDS[end] : 'perhaps';
   state.label = `${sure ? '' : 'perhaps '}${endLabel(end, height)}`;
   state.sentence = `${sure ? '' : 'In doubt. '}${endFact(end, { called: need.called, height }, frame.system, sure)}${band ? ` Works at ${bandText(band, frame, axis)}${doubt}; now ${now}.` : ''}${!sure && need.decides ? ` ${need.decides}.` : ''}`;
-  const { remedy, moveBy } = remedyOf(unmet);
-  state.remedy = remedy;
-  state.moveBy = moveBy;
+  state.remedy = remedyOf(unmet);
   return band ? spared(state, band, level) : state;
 }
 
 /** The quarter inch, in which a change is told. */
 const STEP = INCH / 4;
 
-function remedyOf({ own, need, height, water, frame }: Unmet): { remedy: string; moveBy: number } {
+function remedyOf({ own, need, height, water, frame }: Unmet): Remedy {
   const { layout, axis } = own;
   const { system } = frame;
-  const none = (remedy: string) => ({ remedy, moveBy: 0 });
   const part = layout.parts.find((p) => p.id === need.of.part);
-  if (part?.kind === 'slideStop') return none('Move the stop to deeper water, or change to a live hold.');
+  if (part?.kind === 'slideStop') return { ...NO_REMEDY, order: 'Move the stop to deeper water, or change to a live hold' };
   const free = layout.free.find((f) => f.device === need.device);
-  if (!free || part?.device !== need.device) return none('');
+  if (!free || part?.device !== need.device) return NO_REMEDY;
   const wanted = Math.round((targetHeight(need, layout.parts) - height) / STEP) * STEP;
   const room = wanted < 0 ? roomBelow(free, layout, water.known) : null;
-  if (room !== null && room < STEP) return none('Already on the bottom: dig, or move it to deeper water.');
-  const moveBy = room !== null && -wanted > room ? -Math.floor(room / STEP + 1e-6) * STEP : wanted;
+  if (room !== null && room < STEP) return { order: 'Dig, or move it to deeper water', then: 'It is already on the bottom.', by: 0 };
+  const by = room !== null && -wanted > room ? -Math.floor(room / STEP + 1e-6) * STEP : wanted;
   const level = water.known[axis] ?? 0;
-  const bands = keptBands(own, water.known, moveBy);
+  const bands = keptBands(own, water.known, by);
   const band = bands && bandNear(bands, level);
-  if (!band || level < band.min || level > band.max)
-    return none(
-      `It can go down only ${printLength(Math.abs(moveBy), system)}; needs ${printLength(Math.abs(wanted), system)}. Move it to deeper water.`,
-    );
-  const order = `${moveBy < 0 ? free.say.down : free.say.up} ${printLength(Math.abs(moveBy), system)}`;
-  return { remedy: `${order}. Then works at ${bandText(band, frame, axis)}.`, moveBy };
+  if (!band || level < band.min || level > band.max) {
+    const needs = `needs ${printLength(Math.abs(wanted), system)}`;
+    return wanted < 0
+      ? { order: 'Move it to deeper water', then: `It can go down only ${printLength(Math.abs(by), system)}; ${needs}.`, by: 0 }
+      : { order: 'Move it to shallower water', then: `It ${needs} more height, and cannot have it here.`, by: 0 };
+  }
+  const order = `${by < 0 ? free.say.down : free.say.up} ${printLength(Math.abs(by), system)}`;
+  return { order, then: `Then works at ${bandText(band, frame, axis)}.`, by };
 }
 
 /** How far a device can go down to the bed, m; null when the bed is not known. */

@@ -6,7 +6,7 @@ import type { Offered } from '#core/sets/offer';
 import { standerOf, standingAt } from '#core/stations/standing';
 import { iceHere } from '#core/ice/sheets';
 import { minutesOf } from '#core/planning/minutes';
-import { planOf, planSentence, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
+import { crewMean, planOf, planSentence, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
 import { suggestionsFor } from '#core/planning/suggest';
 import { boundariesOf, outsideSentence } from '#core/ground/permission';
 import { addDays, clockText, dayText, instantOf, localDate } from '#core/time/localTime';
@@ -66,6 +66,7 @@ export interface PlanRow extends Ranked {
   waterId: string;
   kind: string;
   use: string;
+  known: boolean;
   types: { type: string; built: string | null; why: string }[];
 }
 
@@ -95,8 +96,9 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   const light = Math.max(0, Math.floor((sunset.getTime() - begin.getTime()) / 60_000));
   const nights = Math.round((Date.parse(back) - Date.parse(setting)) / 86_400_000);
   const own = yields.filter((y) => y.species === asked.species);
-  const sum = (list: typeof own, pick: 'caught' | 'nights'): number => list.reduce((n, y) => n + y[pick], 0);
-  const mean = sum(own, 'nights') > 0 ? sum(own, 'caught') / sum(own, 'nights') : 0.1;
+  const caughtOf = (list: typeof own): number => list.reduce((n, y) => n + y.caught, 0);
+  const nightsOf = (list: typeof own): number => list.reduce((n, y) => n + y.hours.high / 24, 0);
+  const mean = crewMean(caughtOf(own), nightsOf(own));
   const each = minutesOf(locals.who.person.minutes).place;
   const input: PlanInput = {
     wanted: asked.wanted,
@@ -123,8 +125,8 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
       name: stationName(s),
       water: waterName[s.water] ?? '',
       activity: scouted.activity(s.id, asked.species) ?? (scouted.activity(s.id) === null ? null : 0),
-      caught: sum(alike, 'caught'),
-      nights: sum(alike, 'nights'),
+      caught: caughtOf(alike),
+      nights: nightsOf(alike),
       suggestion: types[s.id]?.find((t) => t.first) ?? null,
       barred: barredOf(locals, season, s, leave),
       taken: takenOf(season, intended, s),
@@ -142,6 +144,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
       waterId: s.water,
       kind: s.kind,
       use: scouted.use(s.id).sentence,
+      known: scouted.activity(s.id) !== null,
       types: types[s.id] ?? [],
     };
   });

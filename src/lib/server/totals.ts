@@ -1,4 +1,4 @@
-import { allTotals, firstStay, setTotal, type SetTotal, type Total } from '#core/effort/totals';
+import { firstStay, setTotal, type SetTotal } from '#core/effort/totals';
 import type { Check, Line } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { db } from './database';
@@ -9,8 +9,8 @@ import { sets as setsOf } from './repositories/sets';
 import { index, loadSeason, momentsOfSets } from './season';
 import { surfacesAt } from './surfaces';
 
-/** What a season adds up to, the one under way unless another line is given: exposure and catch of every set, and of all. */
-export async function seasonTotals(locals: App.Locals, of?: Line): Promise<{ sets: SetTotal[]; all: Total } | null> {
+/** What every set of a season adds up to: exposure and catch. The season is the one under way unless another line is given. */
+export async function seasonTotals(locals: App.Locals, of?: Line): Promise<SetTotal[] | null> {
   const season = await loadSeason(locals, ['live', 'pulled']);
   if (!season) return null;
   const line = of?.id ?? season.line.id;
@@ -21,10 +21,9 @@ export async function seasonTotals(locals: App.Locals, of?: Line): Promise<{ set
   const surfaces = other ? await surfacesAt(season.gauges, momentsOfSets(other, season.stations)) : season.surfaces;
   const bySet = new Map<string, Check[]>();
   for (const visit of visits) bySet.set(visit.set, [...(bySet.get(visit.set) ?? []), visit]);
-  const sets = own.map((set): SetTotal => {
+  return own.map((set): SetTotal => {
     const station = stations[set.station];
     const ground = station ? { ...groundOf(season, station), surfaces } : null;
     return setTotal(set, bySet.get(set.id) ?? [], { ground, gauges: season.gauges, readings, now: locals.now });
   });
-  return { sets, all: allTotals(sets) };
 }

@@ -1,5 +1,4 @@
 import type { SeasonYield } from '#core/ledger/yield';
-import { nights } from '#core/effort/exposure';
 import { lines } from './repositories/sets';
 import { db } from './database';
 import { seasonTotals } from './totals';
@@ -14,11 +13,11 @@ export async function yieldsOf(locals: App.Locals): Promise<StationYield[]> {
   const all = await lines(db(), locals.who.crew);
   const totals = await Promise.all(all.map((line) => seasonTotals(locals, line)));
   return totals.flatMap((total, i) =>
-    (total?.sets ?? []).map((set) => ({
+    (total ?? []).map((set) => ({
       station: set.station,
       species: set.species,
       season: all[i]?.season ?? '',
-      nights: nights(set.inBand.high),
+      hours: set.inBand,
       caught: set.caught[set.species] ?? 0,
     })),
   );

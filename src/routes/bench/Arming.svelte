@@ -28,15 +28,21 @@
     <legend class="only-heard">Arming check</legend>
     <h2>Arming check</h2>
     {#if repeat}<p class="quiet">Asked again when a number, a choice or a trap changes: that is a remake.</p>{/if}
-    {#if groups.length === 0}<p>Choose the trap by its tag first.</p>{:else}<p class="quiet only-script">
-        With the keyboard: y is yes, and on to the next.
-      </p>{/if}
+    {#if groups.length === 0}<p>Choose the trap by its tag first.</p>{/if}
     {#each groups as group (group.position)}
       <h3 class="mt-2">{group.label}</h3>
       <p class="caution">{group.caution}</p>
       {#each group.asks as ask (ask.id)}
         <label
-          ><input type="checkbox" class="checkbox" name="arm" value={ask.id} checked={ticked(kept, 'arm', ask.id)} onkeydown={answered} />
+          ><input
+            type="checkbox"
+            class="checkbox"
+            name="arm"
+            value={ask.id}
+            checked={ticked(kept, 'arm', ask.id)}
+            onkeydown={answered}
+            title="y is yes, and on to the next"
+          />
           <span>{ask.text}</span></label
         >
       {/each}

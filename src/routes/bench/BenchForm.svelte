@@ -64,8 +64,10 @@
     <Beside {it} {title} />
     <h2 class="mt-4">Gear list</h2>
     <CarryList items={it.carry} {system} />
-    <h2 class="mt-4">In this order</h2>
-    <Steps device={it.atWork.device} orders={it.type.orders(it.atWork)} {system} />
+    <details class="mt-4" open={isNew}>
+      <summary><h2>In this order</h2></summary>
+      <Steps device={it.atWork.device} orders={it.type.orders(it.atWork)} {system} />
+    </details>
   </div>
   <div class="right">
     <Findings
@@ -89,9 +91,7 @@
       />
     {/if}
     <button class="btn btn-primary btn-lg w-full mt-3">{isNew ? 'Save the set' : 'Save the changes'}</button>
-    <p class="quiet small mt-2">
-      Seasons, devices and places that are allowed are for your rulebook and your agency to say; Zaprud does not.
-    </p>
+    <p class="quiet small mt-2">Zaprud does not judge what is legal. Check your rules.</p>
   </div>
 </form>
 
@@ -113,6 +113,12 @@
   }
   .right {
     grid-area: right;
+  }
+  summary {
+    cursor: pointer;
+  }
+  summary h2 {
+    display: inline;
   }
   .small {
     font-size: 0.9rem;

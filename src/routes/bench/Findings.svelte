@@ -4,6 +4,8 @@
   import type { System } from '#core/units/factors';
   import type { DeviceState } from '#core/water/state';
   import { printLength } from '#core/units/length';
+  import { many } from '#core/units/many';
+  import { remedySays } from '#core/water/remedy';
   import StateMark from '$lib/ui/StateMark.svelte';
 
   /** Every verdict with its sentence, its figure, and what it rests on. */
@@ -26,8 +28,22 @@
   } = $props();
 
   const MARK = { holds: 'fine', warns: 'nearEdge', fails: 'outOfWater', unknown: 'unknown' } as const;
+  const good = $derived(findings.filter((f) => f.verdict === 'holds'));
+  const aimed = $derived(
+    states.flatMap((s) => aims(s.device).map((aim) => (states.length > 1 ? `${names[s.device] ?? s.device}: ${aim}` : aim))),
+  );
   const LABEL = { holds: 'holds', warns: 'look at this', fails: 'does not work', unknown: 'cannot be told' } as const;
 </script>
+
+{#snippet finding(f: Told)}
+  <article>
+    <StateMark verdict={MARK[f.verdict]} label={LABEL[f.verdict]} />
+    <div>
+      <h3><span>{f.about}</span> <span class="figure">{f.figure}</span></h3>
+      <p>{f.sentence} <span class="origin">{originWord(f.origin)}</span></p>
+    </div>
+  </article>
+{/snippet}
 
 <section class="sheet" aria-live="polite">
   <h2>{higher === 0 ? 'At the level now' : `If it stood ${printLength(Math.abs(higher), system)} ${higher > 0 ? 'higher' : 'lower'}`}</h2>
@@ -37,21 +53,19 @@
       <StateMark verdict={state.verdict} label={state.label} />
       <div>
         <h3>{states.length > 1 ? `${names[state.device] ?? state.device}: ` : ''}{state.label}</h3>
-        <p>{state.sentence} <b>{state.remedy}</b></p>
+        <p>{state.sentence} <b>{remedySays(state.remedy)}</b></p>
         {#if state.beyond}<p>{state.beyond}</p>{/if}
-        {#each aims(state.device) as aim (aim)}<p>{aim}</p>{/each}
       </div>
     </article>
   {:else}<p>Choose a trap, and its state is told here.</p>{/each}
-  {#each findings as f (f.id)}
-    <article>
-      <StateMark verdict={MARK[f.verdict]} label={LABEL[f.verdict]} />
-      <div>
-        <h3><span>{f.about}</span> <span class="figure">{f.figure}</span></h3>
-        <p>{f.sentence} <span class="origin">{originWord(f.origin)}</span></p>
-      </div>
-    </article>
-  {/each}
+  {#each findings.filter((f) => f.verdict !== 'holds') as f (f.id)}{@render finding(f)}{/each}
+  {#if good.length + aimed.length > 0}
+    <details>
+      <summary><StateMark verdict="fine" /> {many(good.length, 'check')} OK{aimed.length > 0 ? ', and what it is aimed at' : ''}</summary>
+      {#each aimed as aim (aim)}<p>{aim}</p>{/each}
+      {#each good as f (f.id)}{@render finding(f)}{/each}
+    </details>
+  {/if}
 </section>
 
 <style>
@@ -61,6 +75,16 @@
     gap: 8px;
     border-top: 1px solid var(--rule);
     padding: 8px 0;
+  }
+  summary {
+    cursor: pointer;
+    min-height: 36px;
+    align-content: center;
+    border-top: 1px solid var(--rule);
+  }
+  summary :global(svg) {
+    display: inline;
+    vertical-align: -3px;
   }
   h2 {
     margin-bottom: 6px;

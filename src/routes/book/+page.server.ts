@@ -1,7 +1,7 @@
 import { entrySentence } from '#core/record/sentence';
 import { KINDS, KIND_WORDS, type Body, type Kind } from '#core/record/kinds';
 import { addDays, instantOf, whenText } from '#core/time/localTime';
-import { nights } from '#core/effort/exposure';
+import { accidents, bySpecies, type SetTotal } from '#core/effort/totals';
 import { db } from '$lib/server/database';
 import { namesOf } from '$lib/server/names';
 import { log, PAGE } from '$lib/server/repositories/entries';
@@ -49,14 +49,12 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       reason: e.reason,
       text: e.withdrawn ? `${KIND_WORDS[e.kind]} withdrawn` : entrySentence(e.kind as Kind, e.body as Body<Kind>, names.all, system),
     })),
-    totals: totals && {
-      sets: totals.sets.map((t) => ({ ...t, nightsSet: nights(t.hoursSet), low: nights(t.inBand.low), high: nights(t.inBand.high) })),
-      all: {
-        ...totals.all,
-        nightsSet: nights(totals.all.hoursSet),
-        low: nights(totals.all.inBand.low),
-        high: nights(totals.all.inBand.high),
-      },
-    },
+    totals: totals && totalsOf(totals, filter.set),
   };
 };
+
+/** What is shown over the log: of all sets, or of the one that the log is narrowed to. */
+function totalsOf(all: SetTotal[], set: string | undefined) {
+  const sets = all.filter((t) => set === undefined || t.id === set);
+  return { sets, species: bySpecies(sets), also: accidents(sets), one: set !== undefined };
+}

@@ -1,13 +1,15 @@
 import { BATCH_MINUTES, latestStart, ruleText } from '#core/time/deadline';
-import { addDays, clockText, localDate, spanText, whenText } from '#core/time/localTime';
+import { addDays, localDate, spanText, whenText } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { tonight } from '#core/weather/tonight';
 import { afterNight } from '#core/morning/afterNight';
-import { headline, instruction } from '#core/morning/headline';
+import { movedSays, setsSay } from '#core/morning/headline';
+import { sizeText } from '#core/devices/sizes';
+import { GAUGE_HALF } from '#core/scene/bandGauge';
 import { setTypeOf } from '#core/sets/catalogue';
 import { stateOf, type SetView } from '#core/sets/standing';
 import { levelText } from '#core/units/frame';
-import { many } from '#core/units/many';
+import { printLength } from '#core/units/length';
 import { changeOf, type Change } from '#core/water/change';
 import { spareText } from '#core/water/state';
 import { loadSeason, type Season } from '$lib/server/season';
@@ -16,6 +18,7 @@ import { db } from '$lib/server/database';
 import { entryOf } from '$lib/server/repositories/entries';
 import { intents } from '$lib/server/repositories/scouting';
 import { movingOf, type MovingAll } from '#core/ahead/moving';
+import { doingAt } from '#core/ahead/doing';
 import { outlookOf, standingOf } from '#core/ahead/setOutlook';
 import { isId } from '$lib/server/newId';
 import { undo } from '$lib/server/undo';
@@ -43,22 +46,18 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const start = latestStart(deadlines);
   return {
     season: true as const,
-    headline: headline(
-      changes,
-      rows.map((r) => r.state?.verdict ?? 'unknown'),
-      now,
-    ),
-    owed: owedText(deadlines, start, now, season.line.zone),
+    sets: setsSay(rows.map((r) => r.state?.verdict ?? 'unknown')),
+    moved: live.length === 0 ? '' : movedSays(changes, now),
+    due: { count: rows.length, text: dueText(deadlines, start, now, season.line.zone) },
     groups: afterNight(
       rows.map((r) => ({
         id: r.id,
-        name: `${r.number} ${r.name}`,
         verdict: r.state?.verdict ?? 'unknown',
         beyond: (r.state?.beyond ?? '') !== '',
-        idleThen: r.outlook?.idle ?? false,
+        idleThen: r.idleThen,
+        cutOff: r.cutOff,
       })),
     ),
-    cutOff: cutOffSets(live, season, moving, locals),
     weather: weatherTonight(season, moving, locals).filter((f) => f.verdict === 'warns'),
     waters: season.waters
       .map((w) => ({
@@ -70,6 +69,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       .filter((w) => w.rows.length > 0)
       .sort((a, b) => (a.rows[0]?.deadline ?? '').localeCompare(b.rows[0]?.deadline ?? '')),
     prepared: await preparedPlaces(season, locals),
+    half: printLength(GAUGE_HALF, system),
     rule: ruleText(season.line.rule),
     saved: await savedEntry(url.searchParams.get('saved'), who.crew),
   };
@@ -88,14 +88,6 @@ async function preparedPlaces(season: Season, { now, who }: App.Locals) {
   return [...sets, ...intended].map((p) => ({ ...p, today: p.opens !== null && p.opens <= today }));
 }
 
-/** Sets whose place can be waded now and not at the check: to be pulled or looked at before dark. */
-function cutOffSets(live: SetView[], season: Season, moving: MovingAll, locals: App.Locals) {
-  return live.flatMap((view) => {
-    const ahead = standingOf(view, moving, season, locals);
-    return ahead?.now && !ahead.atCheck ? [{ id: view.id, name: `${view.number} ${view.name}`, sentence: ahead.sentence }] : [];
-  });
-}
-
 function weatherTonight(season: Season, { hours }: MovingAll, { now, who }: App.Locals) {
   if (hours.length === 0) return [];
   const { zone } = season.line;
@@ -111,22 +103,38 @@ function row(season: Season, view: SetView, moving: MovingAll, locals: App.Local
   const water = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
   const state = stateOf(view, water, frameOf(season, view.station.water, who.person.system));
   const deadline = view.deadline ?? now.toISOString();
+  const outlook = outlookOf(view, state, season, moving, locals);
+  const standing = standingOf(view, moving, season, locals);
+  const { order, why } = doingAt(state, outlook, setTypeOf(view.type).looks);
   return {
     id: view.id,
     number: view.number,
     name: view.name,
     water: view.station.water,
-    type: view.typeName,
-    devices: view.devices.map(({ tag, class: kind, size }) => ({ tag, kind, size })),
+    kind: view.devices[0]?.class ?? ('bodyGrip' as const),
+    devices: devicesText(view.devices),
+    tags: view.devices.map((d) => d.tag).join(', '),
     state,
     spare: state ? spareText(state, who.person.system) : '',
     then: view.then[view.station.surface] ?? null,
     deadline,
     by: whenText(new Date(deadline), now, zone),
     overdue: new Date(deadline) < now,
-    outlook: outlookOf(view, state, season, moving, locals),
-    orders: state ? instruction(state.remedy, state.verdict, setTypeOf(view.type).looks, state.beyond) : 'Look.',
+    order,
+    why: [why, standing?.sentence].filter(Boolean).join(' '),
+    wading: standing?.short ?? '',
+    idleThen: outlook?.idle ?? false,
+    cutOff: standing !== null && standing.now && !standing.atCheck,
   };
+}
+
+/** Sizes and how many of each: `2 × 330`. */
+function devicesText(devices: SetView['devices']): string {
+  const sizes = devices.map((d) => sizeText(d.class, d.size));
+  return [...new Set(sizes)]
+    .map((size) => [sizes.filter((s) => s === size).length, size] as const)
+    .map(([n, size]) => (n === 1 ? size : `${n} × ${size}`))
+    .join(', ');
 }
 
 /** What the last two readings of a water say of the night; null when the last one is not of today's night. */
@@ -148,16 +156,15 @@ function waterText(season: Season, water: string, change: Change | null, { who, 
       : Math.abs(change.to.level - change.from.level) < 0.0127
         ? ', steady'
         : `, ${levelText(change.from.level, frame)} ${whenText(change.from.at, now, frame.zone)}`;
-  return `gauge ${levelText(level, frame)}${moved}; read ${spanText(age)} ago at ${clockText(new Date(now.getTime() - age), season.line.zone)}`;
+  return `${levelText(level, frame)}${moved}, read ${spanText(age)} ago`;
 }
 
-function owedText(deadlines: Date[], start: Date | null, now: Date, zone: string): string {
-  if (!start || deadlines.length === 0) return 'No checks due.';
-  const last = new Date(Math.max(...deadlines.map(Number)));
+function dueText(deadlines: Date[], start: Date | null, now: Date, zone: string): string {
+  if (!start || deadlines.length === 0) return '';
   const overdue = deadlines.filter((d) => d < now).length;
-  const first = overdue > 0 ? `, ${overdue} overdue` : '';
+  const first = overdue > 0 ? `${overdue} overdue. ` : '';
   const begin = start < now ? 'Start now, the tightest first' : `Start by ${whenText(start, now, zone)}`;
-  return `${many(deadlines.length, 'check')} due by ${whenText(last, now, zone)}${first}. ${begin} (${BATCH_MINUTES} min a set, rule of thumb; driving extra).`;
+  return `${first}${begin}: ${BATCH_MINUTES} min a set, driving extra (rule of thumb).`;
 }
 
 async function savedEntry(id: string | null, crew: string) {

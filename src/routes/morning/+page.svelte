@@ -4,25 +4,20 @@
   import BandGauge from '$lib/ui/drawing/BandGauge.svelte';
   import DeviceSymbol from '$lib/ui/DeviceSymbol.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
-  import AfterNight from './AfterNight.svelte';
-  import { sizeText, type DeviceClass } from '#core/devices/sizes';
+  import Counts from './Counts.svelte';
 
   let { data } = $props();
-  /** tags of one size stand behind it together */
-  const devicesText = (devices: { kind: DeviceClass; size: string; tag: string }[]): string =>
-    [...new Set(devices.map((d) => sizeText(d.kind, d.size)))]
-      .map(
-        (size) =>
-          `${size} ${devices
-            .filter((d) => sizeText(d.kind, d.size) === size)
-            .map((d) => d.tag)
-            .join(', ')}`,
-      )
-      .join('; ');
   const undone = $derived(page.url.searchParams.has('undone'));
+  /** the group whose sets the list shows alone */
+  const shown = $derived(data.season ? data.groups.find((g) => g.id === page.url.searchParams.get('show')) : undefined);
+  const waters = $derived(
+    data.season
+      ? data.waters.map((w) => ({ ...w, rows: w.rows.filter((r) => !shown || shown.sets.includes(r.id)) })).filter((w) => w.rows.length > 0)
+      : [],
+  );
 </script>
 
-<svelte:head><title>Morning · Zaprud</title></svelte:head>
+<svelte:head><title>Rounds · Zaprud</title></svelte:head>
 
 <div class="page">
   {#if !data.season}
@@ -38,25 +33,23 @@
     {:else if undone}
       <p class="saved" role="status">Taken back. The book shows it as withdrawn.</p>
     {/if}
-    <h1>{data.headline}</h1>
-    <p class="quiet mt-1 mb-3">{data.owed}</p>
-    <AfterNight groups={data.groups} cutOff={data.cutOff} weather={data.weather} />
+    <h1>{data.sets}</h1>
+    <p>{data.moved}</p>
     {#if data.waters.length === 0}
-      <p class="sheet">No set is live. <a class="link" href="/bench">Place one at the bench</a>, and its checks appear here by deadline.</p>
+      <p class="sheet mt-3">
+        No set is live. <a class="link" href="/bench">Place one at the bench</a>, and its checks appear here by deadline.
+      </p>
     {:else}
-      <table class="plain-table rows">
+      <Counts groups={data.groups} due={data.due} {shown} weather={data.weather} />
+      <table class="plain-table rows mt-2">
         <caption class="only-heard">Sets by deadline, with their state at the last reading</caption>
         <thead>
-          <tr
-            ><th scope="col" class="nowrap">Due</th><th scope="col">Set</th><th scope="col" class="wide">Water</th><th scope="col"
-              >Do this</th
-            ></tr
-          >
+          <tr><th scope="col" class="nowrap">Due</th><th scope="col">Set</th><th scope="col">Water</th><th scope="col">Do this</th></tr>
         </thead>
-        {#each data.waters as water (water.id)}
+        {#each waters as water (water.id)}
           <tbody>
             <tr class="water"
-              ><th colspan="4" scope="colgroup"><a href="/waters/{water.id}">{water.name}</a> <span class="quiet">– {water.now}</span></th
+              ><th colspan="4" scope="colgroup"><a href="/waters/{water.id}">{water.name}</a> <span class="quiet">{water.now}</span></th
               ></tr
             >
             {#each water.rows as row (row.id)}
@@ -66,21 +59,23 @@
                 >
                 <td>
                   <a class="set" href="/check/{row.id}">
-                    <DeviceSymbol kind={row.devices[0]?.kind ?? 'bodyGrip'} />
-                    <span><b>{row.number} {row.name}</b><br /><span class="quiet small">{devicesText(row.devices)}</span></span>
+                    <DeviceSymbol kind={row.kind} />
+                    <span><b>{row.number} {row.name}</b><br /><span class="quiet small">{row.devices}</span></span>
                   </a>
                 </td>
-                <td class="wide">
+                <td class="water-at">
                   {#if row.state}<span class="gauge"
-                      ><StateMark verdict={row.state.verdict} /><BandGauge state={row.state} then={row.then} /><span class="small"
-                        ><b>{row.state.label}</b><br />{row.spare}</span
+                      ><StateMark verdict={row.state.verdict} /><BandGauge state={row.state} then={row.then} height={42} /><span
+                        class="small"><b>{row.state.label}</b><br />{row.spare}</span
                       ></span
                     >{/if}
                 </td>
                 <td>
-                  <span class="narrow"><StateMark verdict={row.state?.verdict ?? 'unknown'} /> {row.state?.label ?? ''}.</span>
-                  <b>{row.outlook?.remedy || row.orders}</b> <span class="quiet">{row.state?.sentence ?? ''}</span>
-                  {#if row.outlook?.sentence}<br />{row.outlook.sentence}{/if}
+                  <details>
+                    <summary>{row.order}</summary>
+                    <p class="quiet">{row.why} {row.tags ? `Tags: ${row.tags}.` : ''}</p>
+                  </details>
+                  {#if row.wading}<p class="wading"><StateMark verdict="beyond" size={14} /> {row.wading}</p>{/if}
                 </td>
               </tr>
             {/each}
@@ -89,31 +84,51 @@
       </table>
     {/if}
     {#if data.prepared.length > 0}
-      <h2 class="mt-5 mb-1">Prepared, owing nothing yet</h2>
+      <h2 class="mt-5 mb-1">Ready to arm</h2>
       <ul>
         {#each data.prepared as p (p.id)}
           <li class="prepared">
-            <StateMark verdict="prepared" /> <a class="link" href={p.href}>{p.text}</a> to be set on {p.opens}{p.today
-              ? ': today. Load it.'
-              : ''}
+            <StateMark verdict="prepared" /> <a class="link" href={p.href}>{p.text}</a>
+            {p.today ? 'today: load it' : p.opens}
           </li>
         {/each}
       </ul>
     {/if}
-    <p class="quiet mt-4 small">
-      Gauges share one scale: 14 in over and under the level now; short marks are the level when it was set. Checks: {data.rule} (your rulebook).
-    </p>
+    <details class="quiet mt-4 small">
+      <summary>How to read the gauges</summary>
+      <p>
+        {data.half} above and below the water now. Box: it works there; filled: aim; dashed: in doubt; side marks: water when set. Checks: {data.rule}
+        (your rulebook).
+      </p>
+    </details>
   {/if}
 </div>
 
 <style>
   .rows td {
     vertical-align: middle;
+    padding-top: 4px;
+    padding-bottom: 4px;
+  }
+  td summary {
+    cursor: pointer;
+    font-weight: 700;
+    min-height: 28px;
+    align-content: center;
+  }
+  .wading {
+    color: var(--edge);
+    font-weight: 600;
+    font-size: 0.9rem;
+  }
+  .wading :global(svg) {
+    display: inline;
+    vertical-align: -2px;
   }
   .water th {
     background: var(--bg);
     border-bottom: 1.5px solid var(--ink);
-    padding-top: 12px;
+    padding: 10px 10px 4px;
     color: var(--ink);
     font-size: 1rem;
   }
@@ -152,12 +167,9 @@
   }
   .gauge {
     display: grid;
-    grid-template-columns: 22px 96px 104px;
+    grid-template-columns: 22px 96px 130px;
     gap: 8px;
     align-items: center;
-  }
-  .narrow {
-    display: none;
   }
   .saved {
     display: flex;
@@ -175,15 +187,6 @@
     padding: 3px 0;
   }
   @media (max-width: 720px) {
-    .wide {
-      display: none;
-    }
-    .narrow {
-      display: inline-flex;
-      gap: 4px;
-      align-items: center;
-      font-weight: 600;
-    }
     .set {
       min-width: 0;
       min-height: 56px;
@@ -204,9 +207,15 @@
       padding: 4px 6px;
       align-self: center;
     }
+    .rows .water-at,
     .rows td:last-child {
       grid-column: 1 / -1;
+    }
+    .rows td:last-child {
       padding-bottom: 10px;
+    }
+    .gauge {
+      grid-template-columns: 22px 96px 1fr;
     }
     .set :global(svg) {
       display: none;

@@ -42,7 +42,7 @@ export const damCrossoverFace: SetType = {
     { species: 'beaver', places: ['crossover'], rank: 1, why: 'they come over the worn gap and down the face' },
     { species: 'otter', places: ['dam'], rank: 1, why: 'they cross at the gap' },
   ],
-  looks: { else: 'Check from below the dam.' },
+  looks: { else: 'Check from below the dam' },
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   numbers,

@@ -35,8 +35,8 @@ export const float: SetType = {
     { species: 'muskrat', places: ['muskrat place'], rank: 2, why: 'it follows the level' },
   ],
   looks: {
-    aground: 'Move the raft to deeper water.',
-    heldUnder: 'Give the line more slack.',
+    aground: 'Move the raft to deeper water',
+    heldUnder: 'Give the line more slack',
     else: 'Look from the bank: does it float level?',
   },
   devices: ['foothold'],

@@ -39,18 +39,14 @@ async function aheadOf(season: Season, id: string, locals: App.Locals) {
   if (!view || view.state !== 'live') return null;
   const moving = movingOf(season, locals.now);
   const levels = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
-  const said = outlookOf(
-    view,
-    stateOf(view, levels, frameOf(season, view.station.water, locals.who.person.system)),
-    season,
-    moving,
-    locals,
-  );
+  const state = stateOf(view, levels, frameOf(season, view.station.water, locals.who.person.system));
+  const said = outlookOf(view, state, season, moving, locals);
+  const current = currentOf(view, season, moving.open, levels, locals.now, true);
+  const standing = standingOf(view, moving, season, locals);
   return {
-    sentence: said?.sentence ?? '',
-    remedy: said?.remedy ?? '',
-    current: currentOf(view, season, moving.open, levels, locals.now, true),
-    standing: standingOf(view, moving, season, locals)?.sentence ?? '',
+    order: said?.remedy.order ?? '',
+    why: [said?.sentence, said?.remedy.then, said?.sentence.includes(current) ? '' : current, standing?.sentence].filter(Boolean).join(' '),
+    wading: standing?.short ? standing.sentence : '',
   };
 }
 

@@ -17,8 +17,11 @@
   </p>{/if}
 {#if data.ahead}
   <section class="page pb-0" aria-label="What the forecast says of it">
-    {#if data.ahead.remedy}<p class="ahead"><b>{data.ahead.remedy}</b></p>{/if}
-    <p>{data.ahead.sentence} {data.ahead.sentence.includes(data.ahead.current) ? '' : data.ahead.current} {data.ahead.standing}</p>
+    {#if data.ahead.wading}<p class="wading">{data.ahead.wading}</p>{/if}
+    <details>
+      <summary>{data.ahead.order || 'Forecast'}</summary>
+      <p>{data.ahead.why || 'Nothing is forecast here.'}</p>
+    </details>
   </section>
 {/if}
 {#key data.bench.ids.entry}
@@ -46,7 +49,14 @@
 </div>
 
 <style>
-  .ahead {
+  summary {
+    cursor: pointer;
     font-size: 1.1rem;
+    font-weight: 700;
+    min-height: 28px;
+  }
+  .wading {
+    color: var(--edge);
+    font-weight: 600;
   }
 </style>

@@ -1,4 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
+import { doingAt } from '#core/ahead/doing';
+import { movingOf } from '#core/ahead/moving';
+import { outlookOf, standingOf } from '#core/ahead/setOutlook';
 import { asksNow, likelyOutcome, oneChange } from '#core/check/advice';
 import { OUTCOMES } from '#core/record/checks';
 import type { Check, TrapSet } from '#core/record/kinds';
@@ -37,6 +40,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   const water = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
   const states = statesOf(view, water, frame);
   const state = worst(states);
+  const moving = movingOf(season, now);
+  const doing = doingAt(state, outlookOf(view, state, season, moving, locals), setTypeOf(view.type).looks);
+  const standing = standingOf(view, moving, season, locals);
   const past = await checks(db(), who.crew, { set: set.id, limit: 6 });
   const asked = url.searchParams.get('outcome');
   const held = settingAt(set, now);
@@ -50,7 +56,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     lies: asked === 'missing' ? liesOf(designOf(season, set, locals), set, locals) : null,
     likely: likelyOutcome(state?.verdict ?? 'unknown'),
     outcome: OUTCOMES.find((o) => o === asked) ?? (asked === 'other' ? 'other' : null),
-    lower: state && state.moveBy !== 0 ? printLength(-state.moveBy, system) : '',
+    doing,
+    wading: standing?.short ? standing.sentence : '',
+    lower: doing.by === 0 ? '' : printLength(-doing.by, system),
     onSlide: held.choices.hold === 'slide',
     asks: asksNow(past),
     asking: await askingOf(url.searchParams.get('ask'), who.crew),

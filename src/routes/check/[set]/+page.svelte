@@ -1,8 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { sizeText } from '#core/devices/sizes';
-  import { setTypeOf } from '#core/sets/catalogue';
-  import { instruction } from '#core/morning/headline';
   import { designScene } from '#core/scene/designScene';
   import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
@@ -20,7 +18,6 @@
   const view = $derived(data.view);
   const scene = $derived(designScene(data.design, 'side', data.water.known, view.station.surface, { width: 390, height: 190 }, system));
   const detail = $derived(data.outcome !== null || (kept?.problem !== undefined && kept.values?.change !== undefined));
-  const orders = $derived(data.state ? instruction(data.state.remedy, data.state.verdict, setTypeOf(view.type).looks) : '');
   const link = (outcome: string): string => `/check/${view.id}?outcome=${encodeURIComponent(outcome)}`;
   const remade = $derived(data.lower !== '' && data.likely !== 'untouched');
   const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -31,7 +28,7 @@
 <div class="check" class:detail>
   <div class="top">
     <p class="quiet small">
-      <a href="/morning">Morning</a>
+      <a href="/morning">Rounds</a>
       {#if data.order.place > 0}<span>– {data.order.place} of {data.order.of} due</span>{/if}
       {#if data.order.next}<span>– <a href="/check/{data.order.next}">next set</a></span>{/if}
     </p>
@@ -71,9 +68,12 @@
         <b class:bad={data.state && !['fine', 'nearEdge', 'unknown'].includes(data.state.verdict)}
           >{capital(data.state?.label ?? 'unknown')}.</b
         >
-        {data.state?.sentence ?? ''}
+        {data.wading}
       </p>
-      <p><b>{orders}</b></p>
+      <details>
+        <summary>{data.doing.order}</summary>
+        <p class="quiet">{data.doing.why}</p>
+      </details>
       <Problem text={kept?.problem} />
       {#each Object.values(kept?.errors ?? {}) as sentence (sentence)}<p class="bad">{sentence}</p>{/each}
       {#if data.past.length > 0}<p class="quiet small">
@@ -133,6 +133,13 @@
   .say p :global(svg) {
     display: inline;
     vertical-align: -3px;
+  }
+  summary {
+    cursor: pointer;
+    font-weight: 700;
+    font-size: 1.15rem;
+    min-height: 40px;
+    align-content: center;
   }
   .small {
     font-size: 0.9rem;

@@ -29,5 +29,5 @@
     help="by you or by others"
   />
   <button class="btn btn-primary btn-lg w-full">What would change it?</button>
-  <p class="mt-3"><a class="link" href="/morning?saved={corrects}">Not now: back to the morning</a></p>
+  <p class="mt-3"><a class="link" href="/morning?saved={corrects}">Not now: back to the rounds</a></p>
 </form>

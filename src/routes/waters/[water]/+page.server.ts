@@ -78,7 +78,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
           const view = season.views.find((v) => v.station.id === station.id && v.state === 'live');
           const place = { station, follows: season.follows[station.id] ?? null, deadline: view?.deadline ?? null };
           const ahead = standingOf(place, moving, season, locals);
-          return [station.id, { sentence: ahead?.sentence ?? '', keeps: ahead === null || (ahead.now && ahead.surely) }];
+          return [station.id, { sentence: ahead?.sentence ?? '', short: ahead?.short ?? '' }];
         }),
     ),
     ahead: Object.fromEntries(

@@ -17,7 +17,7 @@
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
   import Lacking from './Lacking.svelte';
-  import SetSentences from './SetSentences.svelte';
+  import SetList from './SetList.svelte';
   import StationForm from './StationForm.svelte';
   import StationTable from './StationTable.svelte';
   import TimeSlider from './TimeSlider.svelte';
@@ -118,8 +118,7 @@
 <div class="bar">
   <h1>{data.water.name}</h1>
   <p class="quiet small">
-    unrolled from the inlet, left, to the {data.gauges.some((g) => g.surface === 'tail') ? 'tailwater' : 'outlet'}, right. Heights and
-    places to scale, widths are not. Gauge {data.read.pond ?? 'never read'}.
+    Side view along the bank, inlet at left; widths not to scale. Gauge {data.read.pond ?? 'never read'}.
   </p>
   <form method="POST" action="?/whatIf" class="level" use:enhance={keeping}>
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
@@ -171,14 +170,18 @@
   <div class="print"><PrintButton /></div>
   <WaterNotes water={data.water.id} isPond={data.water.kind === 'pond'} {toGo} clarity={data.clarity} crest={data.crest} />
   <Lacking lacks={data.lacks} water={data.water.id} entry={data.lackingEntry} {kept} {system} />
-  <SetSentences
+  <SetList
     {rows}
-    {system}
     ahead={whatIf === null && minutes === 0 ? data.ahead : {}}
     standing={minutes === 0 ? data.standing : {}}
     quiet={playing}
   />
-  {#if data.reasons && minutes === 0}<p class="quiet small mt-3">{data.reasons}</p>{/if}
+  {#if data.reasons && minutes === 0}
+    <details class="quiet mt-3">
+      <summary>How sure is the forecast?</summary>
+      <p>{data.reasons}</p>
+    </details>
+  {/if}
   <StationTable
     stations={data.stations}
     follows={data.follows}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { LEFT_WORDS, type Left } from '#core/planning/plan';
   import { many } from '#core/units/many';
   import { page } from '$app/state';
   import PrintButton from '$lib/ui/PrintButton.svelte';
@@ -11,7 +12,14 @@
   const kept = $derived(form as Kept | null);
   const plan = $derived(data.plan);
   const take = $derived(data.rows.filter((r) => r.take));
-  const left = $derived(data.rows.filter((r) => !r.take));
+  /** what is left, by what leaves it, the most first */
+  const left = $derived(
+    (Object.keys(LEFT_WORDS) as Left[])
+      .map((id) => ({ id, rows: data.rows.filter((r) => r.left === id) }))
+      .filter((g) => g.rows.length > 0)
+      .sort((a, b) => b.rows.length - a.rows.length),
+  );
+  const tried = $derived(typed(kept, 'station'));
   const sheet = $derived(`/waters/plan/sheet${data.search}`);
   const ruleHours = $derived(plan.rule.kind === 'elapsed' ? plan.rule.hours : plan.rule.days * 24);
 </script>
@@ -41,22 +49,27 @@
   <h2 class="mt-5 mb-1">Set these, in this order</h2>
   <ol class="rows">
     {#each take as row, i (row.id)}<li>
-        <PlanRowView {row} rank={i + 1} opens={plan.setting} species={plan.asked.species} keptFor={typed(kept, 'station')} />
+        <PlanRowView {row} rank={i + 1} opens={plan.setting} species={plan.asked.species} keptFor={tried} />
       </li>
     {:else}<li class="p-3">No place is worth a trap on these terms: the reasons stand below.</li>{/each}
   </ol>
   <p class="quiet mt-1">
-    Ranked by use times catch per in-band night of such places so far ({plan.mean.toFixed(2)} a night over all, drawn towards it where nights
+    Ranked by use times catch per working night of such places so far ({plan.mean.toFixed(2)} a night over all, drawn towards it where nights
     are few), per minute of work.
     <span class="origin">rule of thumb</span> and your own record.
   </p>
 
   <h2 class="mt-6 mb-1">Left, and why</h2>
-  <ol class="rows">
-    {#each left as row (row.id)}<li>
-        <PlanRowView {row} rank={null} opens={plan.setting} species={plan.asked.species} keptFor={typed(kept, 'station')} />
-      </li>{/each}
-  </ol>
+  {#each left as group (group.id)}
+    <details class="left" open={group.rows.some((r) => r.id === tried)}>
+      <summary><b>{group.rows.length}</b> {LEFT_WORDS[group.id]}</summary>
+      <ol class="rows">
+        {#each group.rows as row (row.id)}<li>
+            <PlanRowView {row} rank={null} opens={plan.setting} species={plan.asked.species} keptFor={tried} />
+          </li>{/each}
+      </ol>
+    </details>
+  {/each}
 
   <h2 class="mt-6 mb-1">In the plan already</h2>
   <ul>
@@ -80,6 +93,11 @@
   .rows li {
     background: var(--paper);
     border-top: 1px solid var(--rule);
+  }
+  .left > summary {
+    cursor: pointer;
+    min-height: 36px;
+    align-content: center;
   }
   .origin {
     border: 1px solid var(--rule);

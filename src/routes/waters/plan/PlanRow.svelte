@@ -11,6 +11,8 @@
       waterId: string;
       kind: string;
       use: string;
+      /** sign was noted there: what it says is told */
+      known: boolean;
       why: string;
       types: { type: string; built: string | null; why: string }[];
     };
@@ -27,7 +29,7 @@
   <div>
     <p><a class="link font-bold" href="/waters/{row.waterId}/{row.id}">{row.name}</a> <span class="quiet">{row.kind}, {row.water}</span></p>
     <p>{row.why}</p>
-    {#if rank !== null}<p class="quiet">{row.use}</p>{/if}
+    {#if rank !== null && row.known}<p class="quiet">{row.use}</p>{/if}
   </div>
   <details class="no-print" open={keptFor === row.id}>
     <summary>{rank === null ? 'Take it anyway, or note why it is left' : 'Take it into the plan, or leave it'}</summary>
