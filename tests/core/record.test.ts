@@ -222,6 +222,32 @@ describe('an entry in words', () => {
     };
     assert.equal(entrySentence('reading', reading, names, 'us'), 'Header Pond, board: at most 31¾ in (a set as gauge)');
   });
+  it('says alike outcomes once, an unknown cause as unknown, and the note', () => {
+    const found = (devices: Record<string, unknown>[], over: Record<string, unknown> = {}) => {
+      const all = devices.map((d, n) => ({
+        id: id(20 + n),
+        stay: id(30 + n),
+        outcome: 'untouched',
+        cause: 'not asked',
+        flags: [],
+        searched: '',
+        catch: null,
+        ...d,
+      }));
+      return entrySentence('check', SCHEMAS.check.parse(check({ devices: all, ...over })), names, 'us');
+    };
+    assert.equal(found([{}, {}, {}]), '12 east run: all 3 untouched');
+    assert.equal(
+      found([{}, { outcome: 'sprung empty', cause: 'do not know' }, {}]),
+      '12 east run: 2 × untouched; sprung empty, by what is not known',
+    );
+    assert.equal(found([{}], { note: 'fresh mud on the crest' }), '12 east run: untouched, fresh mud on the crest');
+    assert.equal(
+      entrySentence('set', { ...set, name: 'lodge run' }, names, 'us'),
+      'Set 12 lodge run: live',
+      'a name that is its type is said once',
+    );
+  });
   it('says a set with its state', () => assert.equal(entrySentence('set', set, names, 'us'), 'Set 12 east run, lodge run: live'));
 });
 

@@ -274,8 +274,11 @@ describe('the book', () => {
 describe('morning', () => {
   it('puts what is idle apart, and warns of the rain of the night', async () => {
     const page = await get('/morning');
-    assert.match(page, /Not working<!--[^>]*-->?: \d+ sets|Not working: \d+ sets/);
+    assert.match(page, /href="\?show=idle"[^]*?<b>[^]*?5[^]*?<\/b> not working/);
     assert.match(page, /Rain in the night/);
+    const idle = await get('/morning?show=idle');
+    assert.match(idle, /Fix these first/);
+    assert.deepEqual([/27 patrol channel/.test(idle), /12 east lodge run/.test(idle)], [true, false], 'a count filters the list');
   });
   it('a rise that is expected cuts places off before their check: they are listed, to be pulled before dark', async () => {
     const flood = Array.from({ length: 8 }, (_, n) => ({
@@ -284,9 +287,10 @@ describe('morning', () => {
       'rain (in)': '0.6',
     }));
     saved(await post('/waters/weather?/file', { form: uuid(), rows: JSON.stringify(flood), station: 'flood.csv' }), /taken=8/);
-    const page = await get('/morning');
-    assert.match(page, /Pull before dark, or lose the way to them/);
-    assert.match(page, /4[25] [a-z ]+\s*\(Too deep to wade by the check/);
+    const page = await get('/morning?show=cutOff');
+    assert.match(page, /Too deep to wade by the check\. Pull before dark, or lose the way to them/);
+    assert.match(page, /4[25]<!--[^>]*--> <!--[^>]*-->[a-z ]+|4[25] [a-z ]+/);
+    assert.match(page, /too deep to wade by the check/);
   });
   it('the map names the thinner places', async () => {
     saved(

@@ -23,10 +23,12 @@ const SAY: Say = {
     `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : bound === 'crest' ? ' (a high-water mark)' : ''}${clarity === undefined || clarity === 'not looked' ? '' : `, ${clarity}`}${note ? `, ${note}` : ''}`,
   line: ({ name, season }) => `Line ${name}, season ${season}`,
   device: ({ tag, size, condition }) => `Tag ${tag}, ${size}, ${condition}`,
-  set: ({ number, name, type, state, opens }) =>
-    `Set ${number} ${name}, ${setTypeOf(type).name.toLowerCase()}: ${state}${opens ? ` for ${opens}` : ''}`,
-  check: ({ set, devices, change, changeNote }, names, system) =>
-    `${names[set] ?? 'Set'}: ${devices.map((d) => outcomeText(d, system)).join('; ')}${change === 'as it was' ? '' : `, ${change}`}${changeNote ? ` (${changeNote})` : ''}`,
+  set: ({ number, name, type, state, opens }) => {
+    const called = setTypeOf(type).name.toLowerCase();
+    return `Set ${number} ${name}${called === name.toLowerCase() ? '' : `, ${called}`}: ${state}${opens ? ` for ${opens}` : ''}`;
+  },
+  check: ({ set, devices, change, changeNote, note }, names, system) =>
+    `${names[set] ?? 'Set'}: ${outcomesText(devices.map((d) => outcomeText(d, system)))}${change === 'as it was' ? '' : `, ${change}`}${changeNote ? ` (${changeNote})` : ''}${note ? `, ${note}` : ''}`,
   sign: ({ station, kind, species, freshness, count, note, photo }, names) =>
     `${names[station] ?? 'Station'}: ${count ? `${count} × ` : ''}${signKind(kind).label}, ${species}, ${freshness === 'old' ? 'old' : `${freshness} old`}${note ? `, ${note}` : ''}${photo ? ', with a photo' : ''}`,
   stationLevel: ({ station, depth }, names, system) => `${names[station] ?? 'Station'}: ${printLength(depth, system)} deep`,
@@ -61,10 +63,22 @@ function surveyText(found: Body<'survey'>['found']): string {
   return `brook walked, ${many(found.marks.length, 'mark')}`;
 }
 
+/** What was found, alike things counted: `all 4 untouched`. */
+function outcomesText(found: readonly string[]): string {
+  const kinds = [...new Set(found)];
+  if (kinds.length === 1 && found.length > 1) return `all ${found.length} ${kinds[0] ?? ''}`;
+  return kinds
+    .map((kind) => [found.filter((f) => f === kind).length, kind] as const)
+    .map(([n, kind]) => (n === 1 ? kind : `${n} × ${kind}`))
+    .join('; ');
+}
+
 function outcomeText({ outcome, cause, flags, catch: caught, searched }: CheckedDevice, system: System): string {
   const said = caught
     ? catchText(caught, system)
-    : outcome + (cause === 'not asked' ? '' : ` by ${cause}`) + (searched ? `, looked ${searched}` : '');
+    : outcome +
+      (cause === 'not asked' ? '' : cause === 'do not know' ? ', by what is not known' : ` by ${cause}`) +
+      (searched ? `, looked ${searched}` : '');
   return flags.length > 0 ? `${said} (${flags.join(', ')})` : said;
 }
 

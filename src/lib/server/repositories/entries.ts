@@ -67,7 +67,7 @@ export interface LogFilter {
   page?: number;
 }
 
-export const PAGE = 50;
+export const PAGE = 30;
 
 /** The book, newest first, 50 a page; entries of a set are its own, its checks and its readings. */
 export async function log(db: Knex, crew: string, filter: LogFilter): Promise<{ entries: LoggedEntry[]; total: number }> {
