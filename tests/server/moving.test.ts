@@ -274,9 +274,9 @@ describe('the book', () => {
 describe('morning', () => {
   it('puts what is idle apart, and warns of the rain of the night', async () => {
     const page = await get('/morning');
-    assert.match(page, /href="\?show=idle"[^]*?<b>[^]*?5[^]*?<\/b> not working/);
+    assert.match(page, /href="\?show=idle"[^]*?<b[^>]*>5<\/b> not working/);
     assert.match(page, /Rain in the night/);
-    const idle = await get('/morning?show=idle');
+    const idle = (await get('/morning?show=idle')).replace(/<script[^]*?<\/script>/g, '');
     assert.match(idle, /Fix these first/);
     assert.deepEqual([/27 patrol channel/.test(idle), /12 east lodge run/.test(idle)], [true, false], 'a count filters the list');
   });
