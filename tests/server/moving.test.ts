@@ -276,9 +276,9 @@ describe('morning', () => {
     const page = await get('/morning');
     assert.match(page, /href="\?show=idle"[^]*?<b[^>]*>5<\/b> not working/);
     assert.match(page, /Rain in the night/);
-    const idle = (await get('/morning?show=idle')).replace(/<script[^]*?<\/script>/g, '');
+    const idle = await get('/morning?show=idle');
     assert.match(idle, /Fix these first/);
-    assert.deepEqual([/27 patrol channel/.test(idle), /12 east lodge run/.test(idle)], [true, false], 'a count filters the list');
+    assert.deepEqual([/<b[^>]*>27 patrol channel/.test(idle), /<b[^>]*>12 east lodge run/.test(idle)], [true, false], 'a count filters the list');
   });
   it('a rise that is expected cuts places off before their check: they are listed, to be pulled before dark', async () => {
     const flood = Array.from({ length: 8 }, (_, n) => ({
