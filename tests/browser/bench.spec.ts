@@ -35,6 +35,8 @@ async function place(page: Page, base: string, task: Task): Promise<void> {
   for (const [label, text] of Object.entries(task.numbers ?? {})) await page.getByLabel(label, { exact: true }).fill(text);
   for (const [label, text] of Object.entries(task.choices ?? {})) await page.getByLabel(label, { exact: true }).selectOption(text);
   for (const [label, tag] of Object.entries(task.tags)) await page.getByLabel(label, { exact: true }).selectOption({ label: tag });
+  const holding = page.getByText(/^\d+ checks? OK/);
+  if ((await holding.count()) > 0) await holding.click();
   for (const says of task.says) await expect(page.getByText(says).first()).toBeVisible();
   await page.getByLabel('Anchored to what, where').fill(task.anchor);
   for (const question of await page.getByRole('checkbox').all()) await question.check();
@@ -101,6 +103,8 @@ test('an enclosed foot trap on the dry trail, the minor fourth class', async ({ 
     water: 'Lower Bog Ditch',
     name: 'trail by the lane',
     tags: { 'Trap, by tag': 'K-71, enclosed, pull' },
+    numbers: { 'Driven in': '14 in' },
+    choices: { 'Ground for the stake': 'firm' },
     anchor: 'through its swivel',
     says: [/rebait|Rebait|every wet night/, /ground holds it against about/],
   });

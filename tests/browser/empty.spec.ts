@@ -60,5 +60,5 @@ test('an empty record says what to do first, and leads to the first live set of 
   await page.getByLabel('Seen at the set').fill('top 15 cm dry');
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByRole('row', { name: /1 mill run/ })).toContainText('too shallow');
-  await expect(page.getByRole('row', { name: /1 mill run/ })).toContainText('5 cm out');
+  await expect(page.getByRole('row', { name: /1 mill run/ })).toContainText('5 cm too low');
 });

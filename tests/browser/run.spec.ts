@@ -30,14 +30,14 @@ test('a set that stands dry offers what the program advises largest and lowest, 
 }) => {
   await open(page, `${program.base}/morning`);
   await page.getByRole('link', { name: /27 patrol channel/ }).click();
-  const advised = page.getByRole('link', { name: /Out of water: I lowered it 8 in/ });
+  const advised = page.getByRole('link', { name: /Out of water: I lowered it 7¼ in/ });
   await expect(advised).toBeVisible();
   const boxes = await Promise.all((await page.locator('form a, form button').all()).map((l) => l.boundingBox()));
   const own = await advised.boundingBox();
   expect(own?.y).toBe(Math.max(...boxes.map((b) => b?.y ?? 0)));
   expect(own?.height).toBe(Math.max(...boxes.map((b) => b?.height ?? 0)));
   await advised.click();
-  await expect(page.getByLabel('Set lower by')).toHaveValue('8 in');
+  await expect(page.getByLabel('Set lower by')).toHaveValue('7¼ in');
   await expect(page.getByLabel('Outcome')).toHaveValue('out of water');
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByText(/Not live yet/)).toBeVisible();

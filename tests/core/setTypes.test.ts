@@ -222,9 +222,24 @@ const WRONG: [id: string, why: string, design: Design, finding: string, says: Re
   [
     'undercut-bank',
     'the anchor is reckoned for an otter that a 160 can hold',
-    {},
+    { numbers: { driven: 20 }, choices: { bottom: 'firm' } },
     'stake',
     /the largest that can be caught in it is an otter/,
+  ],
+  [
+    'undercut-bank',
+    'a stake of which nothing was said holds nothing for sure',
+    {},
+    'stakeUnknown',
+    /^Type how deep it is driven and in what ground: .* an otter/,
+  ],
+  ['castor-grip', 'a stake in ground that nobody tried', { numbers: { driven: 20 } }, 'stakeUnknown', /^Type in what ground: /],
+  [
+    'castor-grip',
+    'a short stake in soft ground does not hold a beaver, and says how deep it would',
+    { numbers: { driven: 8 }, choices: { bottom: 'soft' } },
+    'stake',
+    /^Driven 8 in, soft ground holds it against about .* deep, or a tree, would hold it/,
   ],
   ['dam-break-breach', 'a guide inside the frame’s swing is clear at its place', {}, 'swing', /No stick stands in the arc|steadies/],
   [

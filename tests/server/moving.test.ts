@@ -278,7 +278,11 @@ describe('morning', () => {
     assert.match(page, /Rain in the night/);
     const idle = await get('/morning?show=idle');
     assert.match(idle, /Fix these first/);
-    assert.deepEqual([/<b[^>]*>27 patrol channel/.test(idle), /<b[^>]*>12 east lodge run/.test(idle)], [true, false], 'a count filters the list');
+    assert.deepEqual(
+      [/<b[^>]*>27 patrol channel/.test(idle), /<b[^>]*>12 east lodge run/.test(idle)],
+      [true, false],
+      'a count filters the list',
+    );
   });
   it('a rise that is expected cuts places off before their check: they are listed, to be pulled before dark', async () => {
     const flood = Array.from({ length: 8 }, (_, n) => ({

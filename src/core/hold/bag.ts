@@ -10,6 +10,7 @@ export const PULLS = { swimming: 0.4, footed: 1.5 } as const;
 /** Holding of a stake in 30 cm of a bottom, N. [practice] */
 export const STAKE_HOLDS = { soft: 150, firm: 450, hard: 900 } as const;
 export type Bottom = keyof typeof STAKE_HOLDS;
+export const isBottom = (text: string): text is Bottom => text in STAKE_HOLDS;
 
 /** What is left of a weight under water, as a share. @source buoyancy, ρ water 1000 kg/m³ */
 export const sunkShare = (density: number): number => 1 - 1000 / density;

@@ -5,7 +5,7 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { mound } from '../pieces/scent';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
 import { onItsGround, once } from '../pieces/steps';
@@ -17,6 +17,7 @@ const numbers = {
   cut: practised('Width of the cut', 'the trough', 13, [8, 40]),
   toMound: practised('Cut to the mound', 'trap to the scent', 16, [6, 60]),
   tie: tieNumber(72),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -37,7 +38,7 @@ export const castorGrip: SetType = {
   remake: ['Fresh scent over the old.'],
   numbers,
   seen: 'topUnder',
-  choices: { notch: notchChoice('middle') },
+  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -3,7 +3,7 @@ import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
 import { landing } from '../pieces/ground';
-import { tie } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tie } from '../pieces/hold';
 import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
 import { mound } from '../pieces/scent';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
@@ -12,6 +12,7 @@ import { loopOrder, once } from '../pieces/steps';
 const numbers = {
   ...loopNumbers(10, 0.15),
   mound: practised('Mound behind the loop', 'loop to the scent', 21, [6, 60]),
+  driven: DRIVEN,
 } satisfies Numbers;
 /** Dry it hangs over the slick as well; from a third on the sides of the trough are drowned. */
 const SHARE = { aim: [0, 0.2], works: [null, 0.3], perhaps: [null, 0.6], ends: ['pushedAside', 'goneRound'] } as const;
@@ -33,7 +34,7 @@ export const castorSlickSnare: SetType = {
   remake: ['Slick the bank again so that it differs from the torn ground; fresh scent over the old.'],
   numbers,
   seen: 'lowestUnder',
-  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { bottom: BOTTOM, lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

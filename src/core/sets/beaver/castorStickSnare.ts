@@ -1,3 +1,4 @@
+import { BOTTOM, DRIVEN } from '../pieces/hold';
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { assemble, level as across, NOTHING } from '../design';
@@ -14,6 +15,7 @@ const numbers = {
   ...loopNumbers(10, 0.6),
   depth: depthHere(),
   behind: practised('Scent stick behind', 'loop to the stick', 24, [6, 60]),
+  driven: DRIVEN,
 } satisfies Numbers;
 const SHARE = IN_OPEN_WATER;
 
@@ -34,7 +36,7 @@ export const castorStickSnare: SetType = {
   remake: ['Fresh scent on the stick, over the old.'],
   numbers,
   seen: 'lowestUnder',
-  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { bottom: BOTTOM, lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

@@ -5,7 +5,7 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { fenced } from '../pieces/guides';
-import { tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { CULVERTS, onTheBed, once } from '../pieces/steps';
@@ -19,6 +19,7 @@ const numbers = {
   frameOverBed: frameOverBed(1),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 78]),
   tie: tieNumber(84),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -39,7 +40,7 @@ export const culvertMouth: SetType = {
   hides: ['inside the culvert, as far as the tie lets it: draw it out, nobody enters'],
   numbers,
   seen: 'topUnder',
-  choices: { notch: notchChoice('firm') },
+  choices: { bottom: BOTTOM, notch: notchChoice('firm') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -6,7 +6,7 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
 import { crossPole, swingFinding, upright } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { FLOODS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
@@ -18,6 +18,7 @@ const numbers = {
   breakWidth: practised('Width of the break', 'between its sides', 14, [6, 48]),
   frameOverBed: frameOverBed(1),
   tie: tieNumber(72),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -42,7 +43,7 @@ export const damBreakBreach: SetType = {
   school: 'In the break; or in the channel beside it; or on the shoulders where the pond side is soft.',
   numbers,
   seen: 'topUnder',
-  choices: { notch: notchChoice('firm') },
+  choices: { bottom: BOTTOM, notch: notchChoice('firm') },
   acts: { breaks: 1, shape: 'rectangle', width: inches(14), depth: inches(10), words: 'one break with the trap in it' },
   layOut: (laying) => {
     const device = laying.devices.trap;

@@ -8,7 +8,7 @@ import { found, type Finding } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { depthMarks, gripMarks, coverNeed } from '../pieces/grip';
-import { tie, tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
 import { FLOODS, STANDING, feelSwing, hooksOff, loopOrder, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
@@ -39,6 +39,7 @@ const numbers = {
   away: practised('Breaks from the trap', 'to each side along the dam', 60, [24, 237]),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 79]),
   tie: tieNumber(72),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 const frameOf = (laying: Laying): number => openingOf(laying.devices.trap?.size);
@@ -72,7 +73,7 @@ export const damBreakChannel: SetType = {
     'Passed over: the pole was not tied, or floated away from it.',
   ],
   hides: ['under the repair of the nearer break', 'over the crest, on the far side of the dam'],
-  choices: { notch: notchChoice('firm') },
+  choices: { bottom: BOTTOM, notch: notchChoice('firm') },
   acts: {
     breaks: 2,
     shape: 'V',

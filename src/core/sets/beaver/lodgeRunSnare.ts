@@ -1,3 +1,4 @@
+import { BOTTOM, DRIVEN } from '../pieces/hold';
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
@@ -20,6 +21,7 @@ const numbers = {
   pushIn,
   tail,
   loopCable,
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -34,13 +36,13 @@ export const lodgeRunSnare: SetType = {
   devices: ['snare'],
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
   usual: { class: 'snare', size: '7×7 3/32' },
-  fit: 'A T bar of 40 in driven into the bed beside the run carries loop and anchor; two swivels.',
+  fit: 'A T bar of 40 in driven into the bed beside the run carries the loop, a stake behind it the tail; two swivels.',
   tools: ['driver', 'pliers', 'waders'],
   faults: ['Knocked aside: the loop hung loose or unloaded.'],
   school: 'Body-grip first; or snare first, since kin found dead in body-grips teach the rest.',
   numbers,
   seen: 'lowestUnder',
-  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { bottom: BOTTOM, lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);
@@ -93,8 +95,8 @@ export const lodgeRunSnare: SetType = {
     loopOrder(
       [
         once('Feel for the hard bottom; clear old sticks.', WADING),
-        once('Drive the T bar beside the run until it is stiff; it is the anchor too.'),
+        once('Drive the T bar beside the run until it is stiff, and the stake for the tail behind it.'),
       ],
-      'a hand’s breadth over the bed',
+      'its lowest point 1 to 3 in over the bed',
     ),
 };

@@ -1,3 +1,4 @@
+import { BOTTOM, DRIVEN } from '../pieces/hold';
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
@@ -15,6 +16,7 @@ const numbers = {
   depth: depthHere(),
   trunk: practised('Trunk', 'its thickness', 6, [2, 24]),
   proud: practised('Trunk over the water', 'its upper side', 5, [1, 60], -1),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 const SHARE = IN_OPEN_WATER;
@@ -35,7 +37,7 @@ export const lurePole: SetType = {
   remake: ['Fresh scent over the old, both sides.'],
   numbers,
   seen: 'lowestUnder',
-  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { bottom: BOTTOM, lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

@@ -7,7 +7,7 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { grip, jawsId, movable } from '../pieces/grip';
 import { swingFinding, upright } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers, here } from '../setType';
 import { onItsGround, once } from '../pieces/steps';
 import { opening, type WorkRange, ranged } from '../pieces/range';
@@ -20,6 +20,7 @@ const numbers = {
   deep4: measured('Depth 4 ft from the anchor', 'away from the trail', [0, 120], 1),
   deep8: measured('Depth 8 ft from the anchor', 'away from the trail', [0, 120], 1),
   tie: tieNumber(84),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -54,7 +55,7 @@ export const trailWaterline: SetType = {
   numbers,
   seen: 'barUnder',
   seenAt: 'middle',
-  choices: { notch: notchChoice('middle') },
+  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -5,7 +5,7 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
 import { openingFindings } from '../pieces/guides';
-import { tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
@@ -18,6 +18,7 @@ const numbers = {
   offWall: practised('Frame off the wall', 'its near side', 0.5, [0, 8]),
   reach: practised('Arm can reach', 'under the surface', 30, [8, 72]),
   tie: tieNumber(48),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -52,7 +53,7 @@ export const bottomEdge: SetType = {
   fires: 'bent',
   numbers,
   seen: 'topUnder',
-  choices: { notch: notchChoice('middle') },
+  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

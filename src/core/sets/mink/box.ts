@@ -5,7 +5,7 @@ import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, grip, jawsBottom } from '../pieces/grip';
-import { tie, tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bait } from '../pieces/scent';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { hooksOff, once, setGrip } from '../pieces/steps';
@@ -17,6 +17,7 @@ const numbers = {
   opening: practised('Opening of the box', 'inside width', 6, [4, 14]),
   inside: practised('Trap inside the mouth', 'jaws behind the edge', 2, [0, 8]),
   tie: tieNumber(48, 'lets the catch reach water or cover'),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -38,6 +39,7 @@ export const box: SetType = {
   seen: 'topUnder',
   seenAt: 'top',
   choices: {
+    bottom: BOTTOM,
     notch: { ...notchChoice('middle'), default: 'light' },
     trigger: { label: 'Trigger', options: { low: 'low, rear and wide', v: 'straight V', pan: 'pan' }, default: 'low' },
   },

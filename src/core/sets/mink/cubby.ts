@@ -5,7 +5,7 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, grip, jawsBottom } from '../pieces/grip';
 import { upright } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bait } from '../pieces/scent';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
@@ -16,6 +16,7 @@ const numbers = {
   hollow: practised('Hollow', 'mouth to its back', 14, [6, 40]),
   wide: practised('Width of the hollow', 'between the stones', 7, [5, 20]),
   tie: tieNumber(36),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -40,7 +41,7 @@ export const cubby: SetType = {
   numbers,
   seen: 'topUnder',
   seenAt: 'top',
-  choices: { notch: { ...notchChoice('middle'), default: 'light' } },
+  choices: { bottom: BOTTOM, notch: { ...notchChoice('middle'), default: 'light' } },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -5,7 +5,7 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
 import { upright } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
@@ -17,6 +17,7 @@ const numbers = {
   roof: here(practised('Roof over the bed', 'height of the undercut at the trap', 14, [5, 60]), 'roof'),
   under: practised('Under the roof', 'how far it reaches back', 10, [3, 60]),
   tie: tieNumber(40),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -43,7 +44,7 @@ export const undercutBank: SetType = {
   school: '110 and 120 for mink; or 155 and 160, which also hold a stray otter or raccoon.',
   numbers,
   seen: 'topUnder',
-  choices: { notch: notchChoice('middle') },
+  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -7,7 +7,7 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, depthMarks, grip, movable } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
-import { tie, tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { CULVERTS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
@@ -19,6 +19,7 @@ const numbers = {
   ledge: here(practised('Ledge over the water', 'on which the bar lies', 8, [1, 60], -1), 'ledge'),
   offWall: practised('Opening off the wall', 'its near side', 0.5, [0, 4]),
   tie: tieNumber(30, 'second spring to the stake or chain'),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -49,7 +50,7 @@ export const wallHanging: SetType = {
   numbers,
   seen: 'acrossUnder',
   seenAt: 'middle',
-  choices: { notch: notchChoice('middle') },
+  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

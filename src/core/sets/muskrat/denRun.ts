@@ -6,7 +6,7 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
-import { tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here } from '../setType';
 import { onTheBed, once } from '../pieces/steps';
@@ -19,6 +19,7 @@ const numbers = {
   mouth: practised('Before the hole', 'trap to the mouth', 5, [1, 24]),
   reach: practised('Arm can reach', 'under the surface', 30, [8, 60]),
   tie: tieNumber(30),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 /** Within 12 in of the hole bank and groove close the water over it; farther out they swim over, and where nobody measured it is in doubt. */
@@ -49,7 +50,7 @@ export const denRun: SetType = {
   hides: ['inside the den, as far as the wire lets it'],
   numbers,
   seen: 'topUnder',
-  choices: { notch: notchChoice('middle') },
+  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

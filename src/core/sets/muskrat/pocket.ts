@@ -6,7 +6,7 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, coverFinding, panUnder, weightFinding } from '../pieces/bed';
 import { depthHere } from '../pieces/grip';
 import { bait } from '../pieces/scent';
-import { tie, tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
 import { under } from '../offer';
@@ -19,6 +19,7 @@ const numbers = {
   baitUp: practised('Back end over the water', 'where the bait stays dry', 2, [0, 10], -1),
   chainEnd: measured('Depth where the chain ends', 'for the catch', [0, 80], 1),
   tie: tieNumber(24, 'trap to the stake in the water'),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -52,7 +53,7 @@ export const pocket: SetType = {
   seen: 'panUnder',
   choices: {
     bait: { label: 'Bait', options: { root: 'root or apple', fish: 'fish', flesh: 'flesh' }, default: 'root' },
-    bottom: { label: 'Ground for the stake', ofPlace: true, options: { soft: 'soft', firm: 'firm', hard: 'hard' }, default: 'firm' },
+    bottom: BOTTOM,
   },
   layOut: (laying) => {
     const device = laying.devices.trap;

@@ -6,7 +6,7 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
-import { tieNumber } from '../pieces/hold';
+import { BOTTOM, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { onItsGround, once } from '../pieces/steps';
@@ -19,6 +19,7 @@ const numbers = {
   toLatrine: practised('Trap to the latrine', 'along the approach', 36, [10, 200]),
   frameOverBed: frameOverBed(1),
   tie: tieNumber(72),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -39,7 +40,7 @@ export const latrineApproach: SetType = {
   fires: 'bent',
   numbers,
   seen: 'topUnder',
-  choices: { notch: notchChoice('middle') },
+  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

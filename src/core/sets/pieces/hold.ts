@@ -1,6 +1,6 @@
 import { BUILDS, type BuildKey } from '../../animals/species';
 import { BODY_GRIPS } from '../../devices/sizes';
-import { pullOf, stakeHolds, type Bottom } from '../../hold/bag';
+import { isBottom, pullOf, stakeHolds } from '../../hold/bag';
 import { animalReach, type Held } from '../../hold/reach';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
@@ -8,7 +8,7 @@ import { fixed } from '../../water/linear';
 import type { Part, PartKind } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import type { Hold, Piece } from '../design';
-import { numberOf, practised, type ChoiceSpec, type FilledPosition, type Laying, type NumberSpec } from '../setType';
+import { measured, numberOf, practised, type ChoiceSpec, type FilledPosition, type Laying, type NumberSpec } from '../setType';
 
 /** What holds the catch: tie, stake, tree. */
 
@@ -17,9 +17,11 @@ export const tieNumber = (usual: number, help = 'anchor to the trap'): NumberSpe
 export const BOTTOM: ChoiceSpec = {
   label: 'Ground for the stake',
   ofPlace: true,
-  options: { soft: 'soft', firm: 'firm', hard: 'hard' },
-  default: 'firm',
+  options: { unknown: 'not tried', soft: 'soft', firm: 'firm', hard: 'hard' },
+  default: 'unknown',
 };
+
+export const DRIVEN: NumberSpec = measured('Stake driven in', 'into the ground; its tie low, out of reach of teeth', [4, 60]);
 
 export interface TieTo {
   numbers: { tie: NumberSpec } | { tail: NumberSpec };
@@ -35,7 +37,6 @@ export interface TieTo {
   kind?: Hold['kind'];
   /** what the cable is, as it is written on the list */
   cable?: string;
-  driven?: number;
 }
 
 /** A line, as a part: its ends in x and z. */
@@ -74,7 +75,9 @@ export function tie(laying: Laying, own: TieTo): Piece {
   const { numbers, device = 'trap', part, from, at, to, build, held = 'body', kind = 'tie', cable = 'tie cable' } = own;
   const tail = 'tail' in numbers;
   const length = tail ? numberOf(laying, { numbers }, 'tail') : numberOf(laying, { numbers }, 'tie');
-  const shape = ANCHORS[to];
+  const usual = ANCHORS[to];
+  const { driven = usual.under } = to === 'stake' ? laying.numbers : {};
+  const shape = { ...usual, under: driven, height: driven + usual.height - usual.under };
   const id = device === 'trap' || device === 'snare' ? 'anchor' : `${device}-anchor`;
   const anchor: Part = {
     id,
@@ -99,7 +102,7 @@ export function tie(laying: Laying, own: TieTo): Piece {
         tie: length,
         straight: Math.hypot(from[0] - at[0], from[1] - at[1], from[2] - at[2]),
       }),
-      ...(to === 'stake' ? [stakeFinding(laying, own.driven ?? shape.under, largestIn(laying.devices[device], build))] : []),
+      ...(to === 'stake' ? [stakeFinding(laying, largestIn(laying.devices[device], build))] : []),
     ],
   };
 }
@@ -138,14 +141,19 @@ export function largestIn(device: FilledPosition | undefined, meant: BuildKey): 
   return BUILDS[can].weight.high > BUILDS[meant].weight.high ? can : meant;
 }
 
-/** Whether a stake holds the largest animal that can be caught there. */
-export function stakeFinding(laying: Laying, driven: number, build: BuildKey): Finding {
-  const bottom = (laying.choices.bottom ?? 'firm') as Bottom;
-  const holds = stakeHolds(driven, bottom);
+/** Whether a stake holds the largest animal that can be caught there; told only once its depth and its ground are known. */
+export function stakeFinding(laying: Laying, build: BuildKey): Finding {
+  const { driven } = laying.numbers;
+  const { bottom = 'unknown' } = laying.choices;
   const { weight, called } = BUILDS[build];
   const { high } = weight;
-  const [swimming, footed] = [pullOf(high, 'swimming'), pullOf(high, 'footed')];
-  const verdict = holds >= footed ? 'holds' : holds >= swimming ? 'warns' : 'fails';
-  const values = { driven, ground: bottom, holds, called, weight: high, swimming, footed, deeper: (driven * footed) / holds };
+  const pulls = { called, weight: high, swimming: pullOf(high, 'swimming'), footed: pullOf(high, 'footed') };
+  if (driven === undefined || !isBottom(bottom)) {
+    const lacks = { depth: driven === undefined, ground: !isBottom(bottom) };
+    return found('stakeUnknown', 'unknown', 'practice', { ...lacks, ...pulls }, { field: lacks.depth ? 'driven' : 'bottom' });
+  }
+  const holds = stakeHolds(driven, bottom);
+  const verdict = holds >= pulls.footed ? 'holds' : holds >= pulls.swimming ? 'warns' : 'fails';
+  const values = { driven, ground: bottom, holds, ...pulls, deeper: (driven * pulls.footed) / holds };
   return found('stake', verdict, 'practice', values, { field: 'driven' });
 }

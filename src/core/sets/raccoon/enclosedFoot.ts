@@ -4,7 +4,7 @@ import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { flat } from '../pieces/ground';
-import { stakeFinding } from '../pieces/hold';
+import { BOTTOM, stakeFinding } from '../pieces/hold';
 import { bait } from '../pieces/scent';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { once } from '../pieces/steps';
@@ -44,7 +44,7 @@ export const enclosedFoot: SetType = {
   numbers,
   seen: null,
   choices: {
-    bottom: { label: 'Ground for the stake', ofPlace: true, options: { soft: 'soft', firm: 'firm', hard: 'hard' }, default: 'firm' },
+    bottom: BOTTOM,
   },
   layOut: (laying) => {
     if (!laying.devices.trap) return NOTHING;
@@ -92,7 +92,7 @@ export const enclosedFoot: SetType = {
             origin: 'practice',
           },
         ],
-        findings: [stakeFinding(laying, of(laying, 'driven'), 'raccoon'), found('rain', 'holds', 'practice', {})],
+        findings: [stakeFinding(laying, 'raccoon'), found('rain', 'holds', 'practice', {})],
         holds: [{ kind: 'stake', device: 'trap', anchor: [0, off, land], tether: inches(10), held: 'front foot', build: 'raccoon' }],
         ground: [
           [-inches(34), land],

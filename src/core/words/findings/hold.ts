@@ -26,6 +26,12 @@ export const HOLD = {
     sentence: ({ driven, ground, holds, called, weight: heavy, swimming, footed, deeper }, { length, force, weight }) =>
       `Driven ${length(driven)}, ${ground} ground holds it against about ${force(holds)}; the largest that can be caught in it is ${called} of ${weight(heavy)}, which pulls with ${force(swimming)} swimming and ${force(footed)} with a footing.${holds >= footed ? '' : ` ${length(deeper)} deep, or a tree, would hold it with a footing too.`}`,
   }),
+  stakeUnknown: words<{ depth: boolean; ground: boolean; called: string; weight: number; swimming: number; footed: number }>({
+    about: 'Stake',
+    figure: () => 'not known',
+    sentence: ({ depth, ground, called, weight: heavy, swimming, footed }, { force, weight }) =>
+      `Type ${[depth ? 'how deep it is driven' : '', ground ? 'in what ground' : ''].filter(Boolean).join(' and ')}: the largest that can be caught in it is ${called} of ${weight(heavy)}, which pulls with ${force(swimming)} swimming and ${force(footed)} with a footing. Tied to a tree or root instead, say so under the anchor.`,
+  }),
   slideShort: words<{ overBank: number; wire: number }>({
     about: 'Drowning depth',
     figure: ({ overBank, wire }, { length }) => `short ${length(overBank - wire)}`,
