@@ -6,20 +6,21 @@ test('an empty record says what to do first, and leads to the first live set of 
   await open(page, `${program.base}/`);
   await expect(page).toHaveURL(/\/begin$/);
   expect(await serious(page)).toEqual([]);
-  await page.getByLabel('Crew').fill('Marl Meadow');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('A name is needed here.').first()).toBeVisible();
   await page.getByLabel('Your name').fill('Odo Fenn');
+  await page.getByLabel('Name of the water').fill('Mill Pond');
+  await page.getByText('Units, place, check rule, names').click();
   await page.getByLabel('Units').selectOption('metric');
-  await page.getByLabel('Name of the line').fill('Home water');
   await page.getByLabel('Time zone').fill('America/Chicago');
   await page.getByLabel('Latitude').fill('forty');
-  await page.getByLabel('Longitude').fill('-90,5');
-  await page.getByLabel('Site').fill('Marl Meadow');
-  await page.getByLabel('Name of the water').fill('Mill Pond');
+  await page.getByLabel('Longitude').fill('90,5 W');
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByText('“forty” is not a number.')).toBeVisible();
-  await page.getByLabel('Latitude').fill('45.5');
+  await expect(page.getByText(/“forty” is not a number of degrees\. Write a latitude like/)).toBeVisible();
+  await page.getByLabel('Latitude').fill('45.5 N');
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Mill Pond' })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Day strip: .*Sunrise \d/ })).toBeVisible();
 
   await page.getByText('Add a station').click();
   const form = page.getByRole('group').filter({ hasText: 'Add a station' });

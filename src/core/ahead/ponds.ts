@@ -1,8 +1,8 @@
 import { areaOf } from '../ground/geodesic';
 import type { Ground } from '../record/kinds';
 import { type Opening, type WaterBody } from '../water/placed';
-import { sunOf } from '../time/sun';
-import { addDays, localDate } from '../time/localTime';
+import { isPlaced, sunOf, type Place } from '../time/sun';
+import { addDays, instantOf, localDate } from '../time/localTime';
 import type { AreaTable, PondModel } from '../water/balance';
 import type { BreakShape } from '../water/outflow';
 import { amongForecasts, pondForecast, type Forecast } from '../water/pondForecast';
@@ -100,11 +100,14 @@ export function wideningIn(hours: readonly WeatherHour[], from: number) {
   return { from: begin, to: end, by: total / (end - begin) };
 }
 
+/** Where the place is not known dusk is taken at six. [practice] */
+const USUAL_SUNSET = '18:00';
+
 /** The next time after a moment at which mending begins by practice. */
-export function dusk(after: Date, zone: string, place: { lat: number; lon: number }): Date {
+export function dusk(after: Date, zone: string, place: Place): Date {
   const day = localDate(after, zone);
   for (const date of [day, addDays(day, 1)]) {
-    const { sunset } = sunOf(date, zone, place);
+    const sunset = isPlaced(place) ? sunOf(date, zone, place).sunset : instantOf(date, USUAL_SUNSET, zone);
     if (sunset && sunset.getTime() + MENDED_AFTER > after.getTime()) return new Date(sunset.getTime() + MENDED_AFTER);
   }
   return new Date(after.getTime() + DAY);

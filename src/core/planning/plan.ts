@@ -142,16 +142,18 @@ export function planSentence(
   day: string,
   back: string,
   nights: number,
-  until: string,
+  until: string | null,
   { people, each, minutes }: Pick<PlanInput, 'people' | 'each' | 'minutes'>,
 ): string {
   const who = people === 1 ? 'one person' : `${people} people`;
   const room = fitting(minutes, people, each);
   const other = fitting(minutes, people === 1 ? 2 : 1, each);
   const light =
-    room > take
-      ? `daylight to ${until} allows ${room}, with ${people === 1 ? 'two people' : 'one person'} ${other}`
-      : `that is all that daylight to ${until} allows`;
+    until === null
+      ? 'how long it is light nobody can tell before the place of the line is set'
+      : room > take
+        ? `daylight to ${until} allows ${room}, with ${people === 1 ? 'two people' : 'one person'} ${other}`
+        : `that is all that daylight to ${until} allows`;
   return take === 0
     ? `Nothing worth setting on ${day}.`
     : `Set ${many(take, 'place')} on ${day}: about ${Math.ceil((take * each) / people)} min for ${who}; ${light}. Back on ${back}, after ${many(nights, 'night')}.`;

@@ -46,19 +46,21 @@ export const personSchema = z.strictObject({
 export const siteSchema = z.strictObject({
   id: id(),
   name: name('Name of the site'),
-  lat: latitude(),
-  lon: longitude(),
+  lat: latitude().nullable(),
+  lon: longitude().nullable(),
   owner: note('Owner and permission'),
   access: note('Access'),
   endangered: note('What is endangered'),
   users: note('Who else uses the ground'),
 });
 
+export const WATER_KINDS = ['pond', 'stream', 'ditch', 'river'] as const;
+
 export const waterSchema = z.strictObject({
   id: id(),
   site: id('Site'),
   name: name('Name of the water'),
-  kind: choice('Kind of water', ['pond', 'stream', 'ditch']),
+  kind: choice('Kind of water', WATER_KINDS),
   /** bed between the stations, from inlet to outlet: metres along, elevation in the water's datum */
   profile: z
     .array(z.strictObject({ along: z.number().min(0).max(100_000), bed: z.number().min(-15).max(30) }))

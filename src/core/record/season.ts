@@ -29,8 +29,9 @@ export const lineSchema = z.strictObject({
   name: name('Name of the line'),
   season: name('Season'),
   zone: name('Time zone').refine(isZone, { error: 'No such time zone; write it like America/Chicago.' }),
-  lat: count('Latitude', -90, 90),
-  lon: count('Longitude', -180, 180),
+  /** null until somebody says where it lies: then no hour of light is known */
+  lat: count('Latitude', -90, 90).nullable(),
+  lon: count('Longitude', -180, 180).nullable(),
   rule: checkRuleSchema,
   rulebook: note('Rulebook'),
 });

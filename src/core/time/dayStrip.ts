@@ -1,5 +1,5 @@
 import { addDays, clockText, instantOf, localDate } from './localTime';
-import { sunOf, type Place } from './sun';
+import { isPlaced, sunOf, type Place } from './sun';
 
 export type Light = 'night' | 'twilight' | 'day';
 
@@ -7,6 +7,7 @@ export type Light = 'night' | 'twilight' | 'day';
 export interface DayStrip {
   from: Date;
   to: Date;
+  /** none where the place of the line is not known */
   lights: { light: Light; start: number; end: number }[];
   now: number;
   nowText: string;
@@ -35,7 +36,7 @@ export function dayStrip(now: Date, zone: string, place: Place, deadlines: { set
   return {
     from,
     to,
-    lights: lightsOf(share, sun.dawn, sun.sunrise, sun.sunset, sun.dusk),
+    lights: isPlaced(place) ? lightsOf(share, sun.dawn, sun.sunrise, sun.sunset, sun.dusk) : [],
     now: share(now),
     nowText: clockText(now, zone),
     sunrise: sun.sunrise && { at: share(sun.sunrise), text: clockText(sun.sunrise, zone) },

@@ -1,13 +1,15 @@
 import { getTimes } from 'suncalc';
 import { addDays, instantOf } from './localTime';
 
-/** Where a line lies; degrees, WGS84. */
+/** Where a line lies, degrees, WGS84; null where nobody said so yet. */
 export interface Place {
-  lat: number;
-  lon: number;
+  lat: number | null;
+  lon: number | null;
 }
 
-/** The light of one local date; a field is null where the sun does not do that on that day. */
+export const isPlaced = ({ lat, lon }: Place): boolean => lat !== null && lon !== null;
+
+/** The light of one local date; a field is null where the sun does not do that on that day, or the place is not known. */
 export interface SunDay {
   dawn: Date | null;
   sunrise: Date | null;
@@ -21,8 +23,9 @@ export interface SunDay {
  * @param date local date, ISO
  * @source the package suncalc 2, tested within 60 s of astronomy-engine
  */
-export function sunOf(date: string, zone: string, place: Place): SunDay {
-  const times = getTimes(instantOf(date, '12:00', zone), place.lat, place.lon);
+export function sunOf(date: string, zone: string, { lat, lon }: Place): SunDay {
+  if (lat === null || lon === null) return { dawn: null, sunrise: null, sunset: null, dusk: null };
+  const times = getTimes(instantOf(date, '12:00', zone), lat, lon);
   return { dawn: times.dawn, sunrise: times.sunrise, sunset: times.sunset, dusk: times.dusk };
 }
 

@@ -10,13 +10,11 @@ export async function thingsOf(locals: App.Locals, site: string | null): Promise
   const of = <T>(list: T[], siteOf: (thing: T) => string): T[] => (site ? list.filter((thing) => siteOf(thing) === site) : list);
   const siteOfWater = Object.fromEntries((season?.waters ?? []).map((w) => [w.id, w.site]));
   return [
-    ...of(places, (p) => p.id).map(({ id, name, lat, lon, entry: _, ...rest }): Exchange => ({
-      record: 'site',
-      id,
-      name,
-      shape: { type: 'Point', coordinates: [lon, lat] },
-      properties: rest,
-    })),
+    ...of(places, (p) => p.id).flatMap(({ id, name, lat, lon, entry: _, ...rest }): Exchange[] =>
+      lat === null || lon === null
+        ? []
+        : [{ record: 'site', id, name, shape: { type: 'Point', coordinates: [lon, lat] }, properties: rest }],
+    ),
     ...of(ground, (g) => g.site).map(({ id, name, shape, entry: _, ...rest }): Exchange => ({
       record: 'ground',
       id,

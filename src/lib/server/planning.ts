@@ -10,7 +10,7 @@ import { crewMean, planOf, planSentence, withinSentence, type Candidate, type Pl
 import { suggestionsFor } from '#core/planning/suggest';
 import { boundariesOf, outsideSentence } from '#core/ground/permission';
 import { addDays, clockText, dayText, instantOf, localDate } from '#core/time/localTime';
-import { sunOf } from '#core/time/sun';
+import { isPlaced, sunOf } from '#core/time/sun';
 import { cameraPlaces } from './counting';
 import { db } from './database';
 import { grounds, intents } from './repositories/scouting';
@@ -93,7 +93,8 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   const begin =
     setting === today && dark.sunrise && locals.now > dark.sunrise ? locals.now : (dark.sunrise ?? instantOf(setting, '07:00', zone));
   const sunset = dark.sunset ?? instantOf(setting, '17:00', zone);
-  const light = Math.max(0, Math.floor((sunset.getTime() - begin.getTime()) / 60_000));
+  const until = isPlaced(season.line) ? clockText(sunset, zone) : null;
+  const light = until === null ? Infinity : Math.max(0, Math.floor((sunset.getTime() - begin.getTime()) / 60_000));
   const nights = Math.round((Date.parse(back) - Date.parse(setting)) / 86_400_000);
   const own = yields.filter((y) => y.species === asked.species);
   const caughtOf = (list: typeof own): number => list.reduce((n, y) => n + y.caught, 0);
@@ -157,8 +158,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     nights,
     light,
     each,
-    until: clockText(sunset, zone),
-    sentence: planSentence(take.length, words(setting), words(back), nights, clockText(sunset, zone), input),
+    sentence: planSentence(take.length, words(setting), words(back), nights, until, input),
     free,
     rows,
     mean,

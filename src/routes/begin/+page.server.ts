@@ -5,12 +5,16 @@ import { idBeside, newId } from '$lib/server/newId';
 import { record, type NewEntry } from '$lib/server/record/write';
 import { currentLine } from '$lib/server/repositories/sets';
 import { readRule } from '$lib/server/ruleForm';
+import { readPlace } from '$lib/server/placeForm';
 import { whoOf } from '$lib/server/who';
+import { localDate } from '#core/time/localTime';
+import { seasonOf } from '#core/time/season';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
   if (locals.who && (await currentLine(db(), locals.who.crew))) redirect(303, '/waters');
-  return { entry: newId(), zone: Intl.DateTimeFormat().resolvedOptions().timeZone };
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  return { entry: newId(), zone, seasonNow: seasonOf(localDate(locals.now, zone)) };
 };
 
 /** Crew, person, line, site and first water in one form; every id follows from the form's own, so that sending it twice makes one crew. */
@@ -21,14 +25,12 @@ export const actions: Actions = {
     const form = read.text('entry');
     const of = (name: string): string => idBeside(form, name);
     const rule = readRule(read);
-    const lat = read.number('lat');
-    const lon = read.number('lon');
-    if (lat === undefined || Math.abs(lat) > 90)
-      read.refuse('lat', 'A latitude lies between −90 and 90 degrees; it gives the hours of light.');
-    if (lon === undefined || Math.abs(lon) > 180) read.refuse('lon', 'A longitude lies between −180 and 180 degrees.');
-    for (const name of ['crew', 'person', 'line', 'season', 'site', 'water'])
-      if (read.text(name) === '') read.refuse(name, 'A name is needed here.');
-    if (!rule || lat === undefined || lon === undefined || !read.ok()) return refused(read);
+    const place = readPlace(read);
+    for (const name of ['person', 'water']) if (read.text(name) === '') read.refuse(name, 'A name is needed here.');
+    if (rule?.kind === 'daylight' && place.lat === null && read.ok())
+      read.refuse('lat', 'A check by the last light needs the place: it gives the hours of light.');
+    if (!rule || !read.ok()) return refused(read);
+    const named = (name: string, instead: string): string => read.text(name) || read.text(instead);
     const crew = of('crew');
     const person = of('person');
     const common = { crew, occurredAt: locals.now, by: null };
@@ -37,7 +39,7 @@ export const actions: Actions = {
     const result = await attempt(read, async () => {
       await record(
         db(),
-        entry('crew', { id: crew, name: read.text('crew') }),
+        entry('crew', { id: crew, name: named('crew', 'person') }),
         entry('person', {
           id: person,
           name: read.text('person'),
@@ -46,15 +48,14 @@ export const actions: Actions = {
         }),
         entry('line', {
           id: of('line'),
-          name: read.text('line'),
-          season: read.text('season'),
+          name: named('line', 'water'),
+          season: read.text('season') || seasonOf(localDate(locals.now, 'UTC')),
           zone: read.text('zone'),
-          lat,
-          lon,
+          ...place,
           rule,
           rulebook: '',
         }),
-        entry('site', { id: of('site'), name: read.text('site'), lat, lon, owner: '', access: '', endangered: '' }),
+        entry('site', { id: of('site'), name: named('site', 'water'), ...place, owner: '', access: '', endangered: '' }),
         entry('water', {
           id: of('water'),
           site: of('site'),

@@ -8,6 +8,7 @@ export const load: PageServerLoad = async ({ locals }) => {
   const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
   const names = Object.fromEntries((season?.waters ?? []).map((w) => [w.id, w.name]));
   return {
+    firstWater: season?.waters[0]?.id ?? null,
     stations: (season?.stations ?? []).map((s) => ({ id: s.id, text: `${s.number} ${s.name}, ${s.kind} at ${names[s.water] ?? ''}` })),
     types: CATALOGUE.map(({ id, name, idea, species }) => ({ id, name, idea, species: species.join(', ') })),
     sets: (season?.views ?? []).map((v) => {

@@ -15,7 +15,11 @@
   <section>
     <h1>Sets</h1>
     {#if data.stations.length === 0}
-      <p class="sheet mt-3">A set stands at a station. <a class="link" href="/waters">Open a water and add its first station</a>.</p>
+      <p class="sheet mt-3">
+        A set stands at a station. <a class="link" href={data.firstWater ? `/waters/${data.firstWater}` : '/waters'}
+          >Name the first place and its trap</a
+        >.
+      </p>
     {:else}
       <form method="GET" action="/bench/new" class="mt-3">
         <SelectField label="Station" name="station" options={data.stations.map((s) => ({ value: s.id, text: s.text }))} />

@@ -69,6 +69,8 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       .filter((w) => w.rows.length > 0)
       .sort((a, b) => (a.rows[0]?.deadline ?? '').localeCompare(b.rows[0]?.deadline ?? '')),
     prepared: await preparedPlaces(season, locals),
+    /** the water to begin at, where no place is known yet */
+    firstWater: season.stations.length === 0 ? (season.waters[0] ?? null) : null,
     half: printLength(GAUGE_HALF, system),
     rule: ruleText(season.line.rule),
     saved: await savedEntry(url.searchParams.get('saved'), who.crew),

@@ -37,7 +37,11 @@
     <p>{data.moved}</p>
     {#if data.waters.length === 0}
       <p class="sheet mt-3">
-        No set is live. <a class="link" href="/bench">Place one at the bench</a>, and its checks appear here by deadline.
+        Checks stand here by deadline, once a set is live.
+        {#if data.firstWater}<a class="link" href="/waters/{data.firstWater.id}">Build the first set at {data.firstWater.name}</a>.{:else}<a
+            class="link"
+            href="/bench">Place one at the bench</a
+          >.{/if}
       </p>
     {:else}
       <Counts groups={data.groups} due={data.due} {shown} weather={data.weather} />

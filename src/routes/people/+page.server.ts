@@ -4,9 +4,12 @@ import { BODY_WORDS, TYPICAL_BODY } from '#core/units/bodyGauge';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, openedOn, reader, refused } from '$lib/server/form';
-import { newId } from '$lib/server/newId';
+import { idBeside, newId } from '$lib/server/newId';
+import { readPlace } from '$lib/server/placeForm';
+import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
-import { people } from '$lib/server/repositories/places';
+import { people, sites } from '$lib/server/repositories/places';
+import { currentLine } from '$lib/server/repositories/sets';
 import type { Actions, PageServerLoad } from './$types';
 
 const YEAR = 60 * 60 * 24 * 365;
@@ -14,7 +17,7 @@ const YEAR = 60 * 60 * 24 * 365;
 export const load: PageServerLoad = async ({ locals }) => {
   const { person } = locals.who;
   const tools = Object.entries(person.measures).filter(([word]) => !(BODY_WORDS as readonly string[]).includes(word));
-  const crew = await people(db(), locals.who.crew);
+  const [crew, line] = await Promise.all([people(db(), locals.who.crew), currentLine(db(), locals.who.crew)]);
   return {
     crew,
     opened: crew.find((p) => p.id === person.id)?.entry,
@@ -33,11 +36,50 @@ export const load: PageServerLoad = async ({ locals }) => {
       })),
       tools: tools.map(([word, metres]) => `${word} = ${printLength(metres, person.system)}`).join('\n'),
     },
-    ids: { entry: newId(), id: newId() },
+    line: line && { name: line.name, zone: line.zone, lat: degrees(line.lat), lon: degrees(line.lon), entry: line.entry },
+    ids: { entry: newId(), id: newId(), line: newId() },
   };
 };
 
+const degrees = (value: number | null): string => (value === null ? '' : String(Math.round(value * 1e5) / 1e5));
+
 export const actions: Actions = {
+  /** The line's name, zone and place; ground of which nobody said where it lies takes the place with it. */
+  line: async ({ request, locals }) => {
+    const read = reader(await request.formData(), locals.who);
+    const line = await currentLine(db(), locals.who.crew);
+    if (!line) return refused(read, 'No line was begun yet.');
+    const place = readPlace(read);
+    if (!read.ok()) return refused(read);
+    const entry = read.text('lineEntry');
+    const common = { crew: locals.who.crew, occurredAt: locals.now, by: locals.who.person.id };
+    const unplaced = place.lat === null ? [] : (await sites(db(), locals.who.crew)).filter((s) => s.lat === null);
+    const result = await attempt(
+      read,
+      () =>
+        record(
+          db(),
+          {
+            ...common,
+            id: entry,
+            kind: 'line',
+            ...openedOn(read, line),
+            body: { ...bodyOf(line), name: read.text('lineName'), zone: read.text('zone'), ...place },
+          },
+          ...unplaced.map((site) => ({
+            ...common,
+            id: idBeside(entry, site.id),
+            kind: 'site' as const,
+            opened: site.entry,
+            body: { ...bodyOf(site), ...place },
+          })),
+        ),
+      (path) => (path === 'name' ? 'lineName' : path),
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, '/people');
+  },
+
   pick: async ({ request, cookies }) => {
     const data = await request.formData();
     cookies.set('person', String(data.get('person') ?? ''), { path: '/', maxAge: YEAR, sameSite: 'lax', httpOnly: true, secure: false });

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import PlaceFields from '$lib/ui/PlaceFields.svelte';
   import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
@@ -44,6 +45,23 @@
         <SelectField label="Light" name="theme" value={data.theme ?? 'auto'} options={LIGHTS} />
         <button class="btn">Use this light</button>
       </form>
+      {#if data.line}
+        <form method="POST" action="?/line" class="sheet mt-4" use:enhance={keeping}>
+          <h2>The line</h2>
+          {#if data.line.lat === ''}<p class="quiet">Nobody said yet where it lies: hours of light are not known.</p>{/if}
+          <input type="hidden" name="lineEntry" value={typed(kept, 'lineEntry', data.ids.line)} />
+          <Opened entry={data.line.entry} {kept} />
+          <TextField
+            label="Name of the line"
+            name="lineName"
+            value={typed(kept, 'lineName', data.line.name)}
+            error={kept?.errors?.lineName}
+          />
+          <TextField label="Time zone" name="zone" value={typed(kept, 'zone', data.line.zone)} error={kept?.errors?.zone} />
+          <PlaceFields {kept} lat={data.line.lat} lon={data.line.lon} />
+          <button class="btn mt-2">Save the line</button>
+        </form>
+      {/if}
     </section>
     <form method="POST" action="?/save" class="sheet" use:enhance={keeping}>
       <h2>{data.me.name}</h2>
@@ -56,7 +74,7 @@
         value={typed(kept, 'system', data.me.system)}
         options={[
           { value: 'us', text: 'inches, feet, pounds' },
-          { value: 'metric', text: 'centimetres, metres, kilograms' },
+          { value: 'metric', text: 'centimeters, meters, kilograms' },
         ]}
       />
       <h3 class="mt-3">Body gauge: the word you can type for a depth</h3>

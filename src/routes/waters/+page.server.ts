@@ -44,7 +44,10 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     shown: shown?.id ?? null,
     shownWater: url.searchParams.get('water'),
     wind: { ...wind, simulated, text: windText(wind, simulated, system), speedText: gustText(wind.speed, system) },
-    fix: shown ? simulateFix(Math.floor(locals.now.getTime() / 60_000), [shown.lon, shown.lat]) : null,
+    fix:
+      shown && shown.lat !== null && shown.lon !== null
+        ? simulateFix(Math.floor(locals.now.getTime() / 60_000), [shown.lon, shown.lat])
+        : null,
     kinds: GROUND_KINDS,
     ground: ground.map(({ id, site, water, kind, name, shape, note, entry }) => ({ id, site, water, kind, name, shape, note, entry })),
     stations: season ? stationsOnMap(season, ground, system, locals.now) : [],

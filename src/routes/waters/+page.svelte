@@ -2,6 +2,7 @@
   import { browser } from '$app/environment';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
+  import { WATER_KINDS } from '#core/record/places';
   import { FORMS, measuredSentence, parsePoints, pointsOf, printPoints, type Form } from '#core/ground/points';
   import type { Position } from '#core/ground/geodesic';
   import Problem from '$lib/ui/Problem.svelte';
@@ -32,10 +33,16 @@
   });
   const placed = $derived(data.stations.filter((s) => s.lat !== null && s.lon !== null));
   const things = $derived([
-    ...data.sites.map((s) => ({
-      shown: { what: 'site', id: s.id, text: s.name } satisfies Shown,
-      shape: { type: 'Point' as const, coordinates: [s.lon, s.lat] as [number, number] },
-    })),
+    ...data.sites.flatMap(({ id, name, lat, lon }) =>
+      lat === null || lon === null
+        ? []
+        : [
+            {
+              shown: { what: 'site', id, text: name } satisfies Shown,
+              shape: { type: 'Point' as const, coordinates: [lon, lat] as [number, number] },
+            },
+          ],
+    ),
     ...data.ground.map((g) => ({ shown: { what: 'ground', id: g.id, text: g.name, kind: g.kind } satisfies Shown, shape: g.shape })),
     ...placed.map((s) => ({
       shown: {
@@ -55,7 +62,7 @@
     const near = shownSite?.waters.filter((w) => !data.shownWater || w.id === data.shownWater);
     const waters = new Set(near?.map((w) => w.id));
     const of = placed.filter((s) => waters.has(s.water)).map((s): Position => [s.lon ?? 0, s.lat ?? 0]);
-    return of.length > 0 ? of : shownSite ? [[shownSite.lon, shownSite.lat]] : [];
+    return of.length > 0 || !shownSite || shownSite.lat === null || shownSite.lon === null ? of : [[shownSite.lon, shownSite.lat]];
   });
   const station = $derived(data.stations.find((s) => s.id === picked?.id));
   const piece = $derived(data.ground.find((g) => g.id === picked?.id));
@@ -179,7 +186,7 @@
           name="kind"
           value={typed(keptWater, 'kind')}
           error={keptWater?.errors?.kind}
-          options={['pond', 'stream', 'ditch'].map((k) => ({ value: k, text: k }))}
+          options={WATER_KINDS.map((k) => ({ value: k, text: k }))}
         />
         <TextField label="Note on it" name="note" value={typed(keptWater, 'note')} error={keptWater?.errors?.note} />
         <button class="btn btn-primary">Add the water and its gauge</button>

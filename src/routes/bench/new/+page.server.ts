@@ -4,6 +4,7 @@ import { CATALOGUE, findType } from '#core/sets/catalogue';
 import { typesFor } from '#core/sets/search';
 import { SPECIES } from '#core/animals/species';
 import type { Offered } from '#core/sets/offer';
+import type { DeviceClass } from '#core/devices/sizes';
 import type { SetType } from '#core/sets/setType';
 import { offered } from '$lib/server/planning';
 import { readBench } from '$lib/server/bench';
@@ -16,14 +17,20 @@ import { loadSeason, type Season } from '$lib/server/season';
 import type { TrapSet } from '#core/record/kinds';
 import type { Actions, PageServerLoad } from './$types';
 
-/** The type that is tried first at a place in this month for an animal, or for the first one that a type is tried for; of the catalogue where there is none. */
-function suits(place: Offered, now: Date, animal: string | null): SetType | undefined {
+/** The type that is tried first at a place in this month for an animal, or for the first one that a type is tried for, with the device at hand; of the catalogue where there is none. */
+function suits(place: Offered, now: Date, animal: string | null, device: DeviceClass | undefined): SetType | undefined {
   const month = now.getUTCMonth() + 1;
   const wanted = SPECIES.find((s) => s === animal);
-  const proposed = (wanted ? [wanted] : SPECIES).flatMap((species) => suggestionsFor(species, place, month));
+  const takes = (type: SetType | undefined): boolean => type !== undefined && (device === undefined || type.devices.includes(device));
+  const proposed = (wanted ? [wanted] : SPECIES)
+    .flatMap((species) => suggestionsFor(species, place, month))
+    .filter((p) => takes(findType(p.built ?? '')));
   const first = proposed.find((p) => p.first) ?? proposed[0];
-  return findType(first?.built ?? '') ?? typesFor({ place: place.kind, month })[0] ?? CATALOGUE[0];
+  return findType(first?.built ?? '') ?? typesFor({ place: place.kind, month }).find(takes) ?? CATALOGUE.find(takes);
 }
+
+/** The free trap that was chosen for the place, where one was. */
+const deviceOf = (season: Season, url: URL) => season.shed.find((d) => d.id === url.searchParams.get('device') && !d.set);
 
 async function placeOf(locals: App.Locals, url: URL) {
   const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
@@ -31,7 +38,7 @@ async function placeOf(locals: App.Locals, url: URL) {
   if (!season || !station) error(404, 'There is no such station in this record.');
   const fitting =
     findType(url.searchParams.get('type') ?? '') ??
-    suits(offered(season, station, locals.now), locals.now, url.searchParams.get('species'));
+    suits(offered(season, station, locals.now), locals.now, url.searchParams.get('species'), deviceOf(season, url)?.class);
   if (!fitting) error(404, 'There is no such type of set.');
   return { season, station, type: fitting };
 }
@@ -48,7 +55,12 @@ async function likeOf(season: Season, type: string, url: URL): Promise<TrapSet |
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { season, station, type } = await placeOf(locals, url);
   const like = await likeOf(season, type.id, url);
-  return { bench: await benchData(season, station, type, undefined, await nextSetNumber(db(), season.line.id), locals, like) };
+  const bench = await benchData(season, station, type, undefined, await nextSetNumber(db(), season.line.id), locals, like);
+  // a trap that was chosen for the place stands in the first position it fits
+  const chosen = deviceOf(season, url);
+  const position = type.positions[0];
+  if (chosen && position && type.devices.includes(chosen.class)) bench.fields[`d.${position.id}`] = chosen.id;
+  return { bench };
 };
 
 export const actions: Actions = {

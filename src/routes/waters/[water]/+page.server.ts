@@ -22,6 +22,8 @@ import { outlookOf, reasonsText, standingOf } from '#core/ahead/setOutlook';
 import { placeOn } from '$lib/server/placeOn';
 import { loadSeason, type Season } from '$lib/server/season';
 import { frameOf } from '#core/ahead/facts';
+import { sizeText } from '#core/devices/sizes';
+import { first } from './first';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, url }) => {
@@ -96,6 +98,11 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     kinds: STATION_KINDS,
     ids: { entry: newId(), id: newId() },
     lackingEntry: newId(),
+    firstEntry: newId(),
+    free: season.shed
+      .filter((d) => !d.set && d.condition === 'good')
+      .slice(0, 40)
+      .map((d) => ({ value: d.id, text: `${d.tag}, ${sizeText(d.class, d.size)}` })),
     stationIds: { entry: newId(), id: newId() },
   };
 };
@@ -113,6 +120,8 @@ function whatIfModel(water: WaterBody, { known }: Water, season: Season, { open,
 const trackOut = ({ from, courses }: Outlook) => trackOf(courses, from.getTime());
 
 export const actions: Actions = {
+  first,
+
   whatIf: async ({ request, params }) => {
     const level = String((await request.formData()).get('level') ?? '');
     redirect(303, `/waters/${params.water}?level=${encodeURIComponent(level)}`);

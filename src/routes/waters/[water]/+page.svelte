@@ -16,6 +16,7 @@
   import Section from '$lib/ui/drawing/Section.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
+  import FirstSet from './FirstSet.svelte';
   import Lacking from './Lacking.svelte';
   import SetList from './SetList.svelte';
   import StationForm from './StationForm.svelte';
@@ -150,18 +151,22 @@
     </p>{/if}
 </div>
 
-<Section
-  {scene}
-  water={data.water.id}
-  level={levels.known.pond ?? null}
-  isWhatIf={whatIf !== null}
-  isAhead={minutes > 0}
-  {zoom}
-  onzoom={(z) => (zoom = z)}
-  valueText={print(levels.known.pond)}
-  onlevel={setLevel}
-  columns={narrow}
-/>
+{#if data.stations.length === 0}
+  <FirstSet {kept} entry={data.firstEntry} isPond={data.water.kind === 'pond'} free={data.free} />
+{:else}
+  <Section
+    {scene}
+    water={data.water.id}
+    level={levels.known.pond ?? null}
+    isWhatIf={whatIf !== null}
+    isAhead={minutes > 0}
+    {zoom}
+    onzoom={(z) => (zoom = z)}
+    valueText={print(levels.known.pond)}
+    onlevel={setLevel}
+    columns={narrow}
+  />
+{/if}
 {#if most > 0}
   <TimeSlider {minutes} {most} text={timeText} {marks} onminutes={(m) => (minutes = m)} onplaying={(p) => (playing = p)} />
 {/if}
