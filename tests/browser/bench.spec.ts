@@ -35,7 +35,7 @@ async function place(page: Page, base: string, task: Task): Promise<void> {
   for (const [label, text] of Object.entries(task.numbers ?? {})) await page.getByLabel(label, { exact: true }).fill(text);
   for (const [label, text] of Object.entries(task.choices ?? {})) await page.getByLabel(label, { exact: true }).selectOption(text);
   for (const [label, tag] of Object.entries(task.tags)) await page.getByLabel(label, { exact: true }).selectOption({ label: tag });
-  const holding = page.getByText(/^\d+ checks? OK/);
+  const holding = page.getByText(/\d+ checks? OK/);
   if ((await holding.count()) > 0) await holding.click();
   for (const says of task.says) await expect(page.getByText(says).first()).toBeVisible();
   await page.getByLabel('Anchored to what, where').fill(task.anchor);

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import TextField from './TextField.svelte';
+  import Field from './Field.svelte';
   import { typed, type Kept } from './kept';
 
   /** Where a line lies: typed, or from this device. Empty, no hour of light is known. */
@@ -20,8 +20,12 @@
 </script>
 
 <div class="grid grid-cols-2 gap-x-4">
-  <TextField label="Latitude" name="lat" value={north} error={kept?.errors?.lat} help="north is over 0" />
-  <TextField label="Longitude" name="lon" value={east} error={kept?.errors?.lon} help="west is under 0" />
+  <Field label="Latitude" name="lat" error={kept?.errors?.lat} help="44.9 or 44.9 N">
+    {#snippet children(attributes)}<input class="input w-full" name="lat" autocomplete="off" bind:value={north} {...attributes} />{/snippet}
+  </Field>
+  <Field label="Longitude" name="lon" error={kept?.errors?.lon} help="-90.5 or 90.5 W">
+    {#snippet children(attributes)}<input class="input w-full" name="lon" autocomplete="off" bind:value={east} {...attributes} />{/snippet}
+  </Field>
 </div>
 <button type="button" class="btn btn-sm only-script" onclick={here}>Use my position</button>
 {#if trouble}<p role="status">{trouble}</p>{/if}

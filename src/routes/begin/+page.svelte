@@ -2,6 +2,7 @@
   import { enhance } from '$app/forms';
   import { onMount } from 'svelte';
   import { WATER_KINDS } from '#core/record/places';
+  import Field from '$lib/ui/Field.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import RuleFields from '$lib/ui/RuleFields.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
@@ -44,17 +45,23 @@
     <details class="sheet" open={MORE.some((name) => error(name) !== undefined)}>
       <summary>Units, place, check rule, names</summary>
       <p class="quiet mt-2">From this device and date, or left for later; all of it can be changed.</p>
-      <SelectField
-        label="Units"
-        name="system"
-        value={system}
-        onchange={(e) => (system = e.currentTarget.value)}
-        options={[
-          { value: 'us', text: 'inches, feet, pounds' },
-          { value: 'metric', text: 'centimeters, meters, kilograms' },
-        ]}
-      />
-      <TextField label="Time zone" name="zone" value={zone} error={error('zone')} help="like America/Chicago" />
+      <Field label="Units" name="system">
+        {#snippet children(attributes)}
+          <select class="select w-full" name="system" bind:value={system} {...attributes}>
+            <option value="us">inches, feet, pounds</option>
+            <option value="metric">centimeters, meters, kilograms</option>
+          </select>
+        {/snippet}
+      </Field>
+      <Field label="Time zone" name="zone" error={error('zone')} help="like America/Chicago">
+        {#snippet children(attributes)}<input
+            class="input w-full"
+            name="zone"
+            autocomplete="off"
+            bind:value={zone}
+            {...attributes}
+          />{/snippet}
+      </Field>
       <PlaceFields {kept} lat="" lon="" />
       <h2 class="mt-3">How often is a set checked?</h2>
       <p class="quiet mb-2">Every 24 hours is assumed until you copy your own rule. Zaprud never says what is lawful.</p>
