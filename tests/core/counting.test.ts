@@ -63,13 +63,32 @@ describe('what the cameras saw', () => {
 
 describe('a first range for a colony (common practice)', () => {
   const of = (over: Partial<ColonyEvidence>) =>
-    colonyRange({ floor: 0, young: false, lodgeAcross: null, damLength: null, pileExtent: null, ...over }, 'us');
+    colonyRange(
+      {
+        floor: 0,
+        young: false,
+        lodgeAcross: null,
+        damLength: null,
+        pileExtent: null,
+        caught: { count: 0, afterFloor: 0, since: '' },
+        ...over,
+      },
+      'us',
+    );
   it('four to eight is usual', () => assert.deepEqual([of({}).low, of({}).high], [4, 8]));
   it('a small lodge is a pair’s, a large pile feeds more', () => {
     assert.deepEqual([of({ lodgeAcross: feet(9) }).low, of({ lodgeAcross: feet(9) }).high], [2, 4]);
     assert.deepEqual([of({ pileExtent: feet(25) }).low, of({ pileExtent: feet(25) }).high], [5, 9]);
   });
   it('the camera is a floor', () => assert.deepEqual([of({ floor: 10 }).low, of({ floor: 10 }).high], [10, 10]));
+  it('what was caught since is taken off, with its day; the camera’s floor only by what was caught after its pictures', () => {
+    const caught = { count: 3, afterFloor: 1, since: '12 Nov' };
+    const left = of({ caught });
+    assert.deepEqual([left.low, left.high], [1, 5]);
+    assert.match(left.reasons.at(-1) ?? '', /^3 caught here since 12 Nov: taken off$/);
+    assert.deepEqual([of({ caught, floor: 7 }).low, of({ caught, floor: 7 }).high], [6, 6]);
+    assert.deepEqual([of({ caught: { ...caught, count: 9, afterFloor: 0 } }).low, of({ caught: { ...caught, count: 9 } }).high], [0, 0]);
+  });
   it('a dam too large for its lodge: look for a second', () => {
     assert.match(of({ lodgeAcross: feet(15), damLength: feet(350) }).second ?? '', /look for a second lodge/);
     assert.equal(of({ lodgeAcross: feet(15), damLength: feet(100) }).second, null);
@@ -83,10 +102,20 @@ describe('a first range for a colony (common practice)', () => {
           lodgeAcross: fc.option(fc.double({ min: 1, max: 12, noNaN: true })),
           damLength: fc.option(fc.double({ min: 1, max: 300, noNaN: true })),
           pileExtent: fc.option(fc.double({ min: 0, max: 12, noNaN: true })),
+          caught: fc.record({
+            count: fc.integer({ min: 0, max: 12 }),
+            afterFloor: fc.integer({ min: 0, max: 12 }),
+            since: fc.constant('1 Nov'),
+          }),
         }),
         (evidence) => {
           const { low, high, reasons } = colonyRange(evidence, 'us');
-          assert.ok(low <= high && low >= Math.max(1, evidence.floor) && reasons.length > 0);
+          assert.ok(
+            low <= high &&
+              low >= evidence.floor - evidence.caught.afterFloor &&
+              low >= (evidence.caught.count > 0 ? 0 : 1) &&
+              reasons.length > 0,
+          );
         },
       ),
     ));

@@ -98,16 +98,24 @@ describe('growth of ice (Stefan; USACE EM 1110-2-1612, from memory)', () => {
 describe('an opened hole (alphas are practice)', () => {
   it('84 °C·d at 1.7 would be 6.13 in; 6 °C·d under snow 0.96 in: the pole is not held', () => {
     near(grown(0, 1.7, 84) / INCH, 6.13, 0.005);
-    const ice = newIce(1, 'snow', 6);
+    const ice = newIce(1, 'snow', 6, 'high');
     near(ice / INCH, 0.96, 0.005);
     assert.equal(holdsPole(ice), false);
   });
   it('never becomes thicker than the sheet around it', () =>
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 400, noNaN: true }), (sheet, fdd) =>
-        assert.ok(newIce(sheet, 'open', fdd) <= sheet && newIce(sheet, 'snow', fdd) <= newIce(sheet, 'open', fdd) + 1e-12),
-      ),
+      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 400, noNaN: true }), (sheet, fdd) => {
+        for (const end of ['low', 'high'] as const)
+          assert.ok(newIce(sheet, 'open', fdd, end) <= sheet && newIce(sheet, 'snow', fdd, end) <= newIce(sheet, 'open', fdd, end) + 1e-12);
+        assert.ok(newIce(sheet, 'open', fdd, 'low') <= newIce(sheet, 'open', fdd, 'high'));
+      }),
     ));
+  it('its thin end decides what it carries: 5 °C·d in an open hole are 1½ to 2.1 in, and the pole is not held', () => {
+    const [thin, thick] = [newIce(1, 'open', 5, 'low'), newIce(1, 'open', 5, 'high')];
+    near(thin / INCH, 1.5, 0.005);
+    near(thick / INCH, 2.11, 0.005);
+    assert.deepEqual([holdsPole(thin), holdsPole(thick)], [false, true]);
+  });
   it('a safety pole bears on both sides of the hole', () => assert.ok(safetyPole(0.4) > 0.4 + 0.8));
 });
 

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { activity, evidence, useOf, type FoundSign } from '#core/sign/activity';
-import { FRESHNESS, FRESHNESSES, signKind, SIGN_IDS, SIGN_KINDS } from '#core/sign/kinds';
+import { FRESHNESS, FRESHNESSES, signKind, SIGN_IDS, NOTED_KINDS, SIGN_KINDS } from '#core/sign/kinds';
 
 const NOW = new Date('2026-11-25T11:22:00Z');
 const ago = (days: number): Date => new Date(NOW.getTime() - days * 86_400_000);
@@ -29,7 +29,7 @@ describe('sign', () => {
   it('by another half-life of the user’s own', () =>
     near(evidence(sign('cuttings', 10), NOW, 10) / evidence(sign('cuttings', 0), NOW, 10), 0.5));
   it('every kind has a life and a weight, and is called once', () => {
-    assert.equal(new Set(SIGN_IDS).size, SIGN_KINDS.length);
+    assert.equal(new Set(SIGN_IDS).size, NOTED_KINDS.length);
     assert.ok(SIGN_KINDS.every((k) => k.halfLife > 0 && k.weight > 0 && k.weight < 1));
     assert.throws(() => signKind('unicorn'), RangeError);
   });
@@ -90,6 +90,16 @@ describe('what the sign says', () => {
     const said = useOf([sign('greenPile', 30, 'weeks'), sign('weeds', 0), sign('drySticks', 0)], NOW);
     assert.equal(said.verdict, 'fails');
     assert.match(said.sentence, /^Likely not in use.*Against: dry sticks only today, weeds on the lodge today/);
+  });
+  it('says how old a sign was when it was noted, not only when', () =>
+    assert.match(
+      useOf([sign('cuttings', 0, 'days'), sign('wetSlide', 1, 'weeks')], NOW).sentence,
+      /fresh cuttings days old today, wet slide weeks old yesterday/,
+    ));
+  it('a catch of the night before tells that the place is used', () => {
+    const said = useOf([sign('catch', 0)], NOW);
+    assert.deepEqual([said.verdict, said.figure], ['holds', 'use score 9/10']);
+    assert.match(said.sentence, /^In use\. For: catch today/);
   });
   it('one faint sign is only perhaps', () => assert.equal(useOf([sign('cuttings', 4)], NOW).verdict, 'warns'));
   it('no sign at all cannot be told', () => assert.equal(useOf([], NOW).verdict, 'unknown'));

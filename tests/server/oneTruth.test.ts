@@ -240,6 +240,27 @@ describe('a check', () => {
     saved((await checked(set, 'sprung empty', { [`${stay}.flags`]: 'damaged', change: 'pulled' })).answer, /morning/);
     assert.equal((await rows('device', { tag: 'K-34' }))[0]?.condition, 'broken');
   });
+  it('does not hang a damaged snare again', async () => {
+    const set = named.sets['45'] ?? '';
+    const [stay] = await staysOf(set);
+    const arm = ['loaded', 'nudged'].map((q) => `snare:${q}`);
+    const twisted = { [`${stay}.flags`]: 'damaged' };
+    refused((await checked(set, 'knocked', { ...twisted, change: 'remade', arm })).answer, 400, /A damaged snare is not set again/);
+    saved((await checked(set, 'knocked', twisted)).answer, /morning/);
+    assert.equal((await rows('device', { tag: 'K-52' }))[0]?.condition, 'broken');
+  });
+  it('one order in every room: the rounds, the check and the water tell the same figure', async () => {
+    const order = /Lower the bed [\d¼½¾]+ in/;
+    const [rounds, check, water] = await Promise.all([
+      rowOf('/morning', /20 inlet point/),
+      words(`/check/${named.sets['20'] ?? ''}`),
+      words(`/waters/${named.waters['Header Pond']}`),
+    ]);
+    const said = order.exec(rounds)?.[0] ?? 'none';
+    assert.match(said, order);
+    assert.ok(check.includes(said), 'the check');
+    assert.ok(water.slice(water.indexOf('20 inlet point : dry')).includes(said), 'the water');
+  });
   it('says how the set stood when it caught: before the check changed it', async () => {
     const set = named.sets['27'] ?? '';
     const [stay] = await staysOf(set);

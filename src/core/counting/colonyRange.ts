@@ -11,6 +11,8 @@ export interface ColonyEvidence {
   lodgeAcross: number | null;
   damLength: number | null;
   pileExtent: number | null;
+  /** animals caught on the water this season, those of them after the camera’s first picture, and from when the catches run */
+  caught: { count: number; afterFloor: number; since: string };
 }
 
 export interface ColonyRange {
@@ -32,9 +34,11 @@ const LARGE_PILE = feet(20);
 /**
  * A first range for a beaver colony from lodge, dam, pile and camera. It is where counting begins, not where it ends.
  *
+ * What was caught since is taken off: the range is of those that are left.
+ *
  * @source common practice: four to eight is usual; a camera count is a floor
  */
-export function colonyRange({ floor, young, lodgeAcross, damLength, pileExtent }: ColonyEvidence, system: System): ColonyRange {
+export function colonyRange({ floor, young, lodgeAcross, damLength, pileExtent, caught }: ColonyEvidence, system: System): ColonyRange {
   const reasons: string[] = [];
   const small = lodgeAcross !== null && lodgeAcross < SMALL_LODGE;
   let { low, high } = small ? PAIR : USUAL;
@@ -63,6 +67,11 @@ export function colonyRange({ floor, young, lodgeAcross, damLength, pileExtent }
     low = Math.max(low, floor);
   }
   high = Math.max(high, low);
+  if (caught.count > 0) {
+    reasons.push(`${caught.count} caught here since ${caught.since}: taken off`);
+    low = Math.max(0, low - caught.count, floor - caught.afterFloor);
+    high = Math.max(low, high - caught.count);
+  }
   const tooLong = damLength !== null && lodgeAcross !== null && damLength > DAM_PER_LODGE * lodgeAcross;
   return {
     low,

@@ -12,6 +12,9 @@ export interface SignKind {
 const use = (id: string, label: string, halfLife: number, weight = 0.5): SignKind => ({ id, label, tells: 'use', halfLife, weight });
 const contrary = (id: string, label: string, halfLife: number): SignKind => ({ id, label, tells: 'contrary', halfLife, weight: 0.5 });
 
+/** A catch tells that its place is used; it comes from the checks and is never noted by hand. */
+export const CAUGHT = 'catch';
+
 /** @source common practice, from memory; the user may set other half-lives */
 export const SIGN_KINDS: readonly SignKind[] = [
   use('tracksMud', 'tracks in mud', 2),
@@ -27,13 +30,17 @@ export const SIGN_KINDS: readonly SignKind[] = [
   use('greenPile', 'green sticks in the pile', 20),
   use('camera', 'camera event', 1, 0.9),
   use('seen', 'animal seen', 1, 0.9),
+  use(CAUGHT, 'catch', 7, 0.9),
   contrary('weeds', 'weeds on the lodge', 20),
   contrary('drySticks', 'dry sticks only', 30),
   contrary('unmended', 'leak unmended two nights', 3),
   contrary('polesAcross', 'poles across the gap', 10),
 ];
 
-export const SIGN_IDS = SIGN_KINDS.map((k) => k.id) as [string, ...string[]];
+/** The kinds that a person notes. */
+export const NOTED_KINDS = SIGN_KINDS.filter((k) => k.id !== CAUGHT);
+
+export const SIGN_IDS = NOTED_KINDS.map((k) => k.id) as [string, ...string[]];
 
 /** How old a sign already was when it was found, days. [practice] */
 export const FRESHNESS = { hours: 0.25, days: 2, weeks: 10, old: 45 } as const;

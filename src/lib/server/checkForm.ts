@@ -38,6 +38,11 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
   const change = (read.text('change') || 'as it was') as Check['change'];
   const devices = view.devices.flatMap((d) => deviceOf(read, d.stay, set, form));
   if (devices.length === 0) read.refuse('devices', 'Say what was found at one device at least; a glance at one is no check of the other.');
+  for (const { stay, flags } of devices) {
+    const snare = view.devices.find((d) => d.stay === stay)?.class === 'snare';
+    if (snare && flags.includes('damaged') && (change === 'remade' || change === 'moved'))
+      read.refuse('change', 'A damaged snare is not set again. Save it as it was, then hang another at the bench.');
+  }
   if (at && at > now) read.refuse('at', 'A check cannot lie in the future.');
   const readings = at ? readingsOf(read, place, at, form) : [];
   const remade = at && (change === 'remade' || change === 'moved') ? await remadeSet(read, place, at, form, readings) : null;

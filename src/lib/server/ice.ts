@@ -82,9 +82,13 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
   const until = Math.min(check.getTime(), now.getTime() + AHEAD * HOUR);
   const cover = setting?.choices.cover === 'snow' ? 'snow' : 'open';
   const there = (iceAt(sheet.course, until)?.high ?? 0) * view.iceFactor;
-  const ice = newIce(there, cover, freezingDegreeDays(hours, opened.getTime(), until));
+  const frost = freezingDegreeDays(hours, opened.getTime(), until);
+  const [thin, thick] = [
+    newIce((iceAt(sheet.course, until)?.low ?? 0) * view.iceFactor, cover, frost, 'low'),
+    newIce(there, cover, frost, 'high'),
+  ];
   const clock = clockFrom(now, season.line.zone);
-  const hole = `New ice in the hole by ${clock(check)}: ${print(ice)} (${alphaText(HOLE_ALPHA[cover], system)}, ${cover === 'open' ? 'left open' : 'under snow'}, practice).`;
+  const hole = `New ice in the hole by ${clock(check)}: ${print(thin)} to ${print(thick)} (${alphaText(HOLE_ALPHA[cover].low, system)} to ${alphaText(HOLE_ALPHA[cover].high, system)}, ${cover === 'open' ? 'left open' : 'under snow'}, practice).`;
   const clear = clearanceOf(view, there, season.levels[view.station.water]?.known.pond ?? null);
   const hangs =
     clear === null
@@ -93,15 +97,15 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
         ? ` The ice there may be ${print(there)}: it is ${print(-clear)} inside it.`
         : ` The ice there may be ${print(there)}: ${print(clear)} stay clear below it.`;
   const pole = setTypeOf(view.type).needsHold
-    ? holdsPole(ice)
-      ? ' It holds the set pole.'
+    ? holdsPole(thin)
+      ? ' Its thin end holds the set pole.'
       : ` It does not hold the set pole (${print(HOLDS_POLE)} wanted): a safety pole of ${print(safetyPole(setting?.numbers.hole ?? inches(16)))} is required across it, tied to the set pole, on sound ice both sides.`
     : '';
   return {
     set: view.id,
     name: `${view.number} ${view.name}`,
     sentence: `${hole}${pole}${hangs}`,
-    warns: (clear !== null && clear <= 0) || (setTypeOf(view.type).needsHold === true && !holdsPole(ice)),
+    warns: (clear !== null && clear <= 0) || (setTypeOf(view.type).needsHold === true && !holdsPole(thin)),
   };
 }
 

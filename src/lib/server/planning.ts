@@ -195,7 +195,8 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   };
 }
 
-function barredOf({ who, now }: App.Locals, season: Season, s: Station, leave: [number, number][][]): string | null {
+/** What keeps a person from a place: no leave, too deep, ice under the table's figure; null where nothing known does. */
+export function barredOf({ who, now }: App.Locals, season: Season, s: Station, leave: [number, number][][]): string | null {
   const outside = s.lat === null || s.lon === null ? null : outsideSentence(stationName(s), [s.lon, s.lat], leave);
   if (outside) return outside;
   const level = season.levels[s.water]?.known[s.surface];

@@ -1,8 +1,10 @@
 import { error } from '@sveltejs/kit';
 import type { Station } from '#core/stations/placed';
+import { CAUGHT } from '#core/sign/kinds';
 import { activity, useOf, type FoundSign } from '#core/sign/activity';
 import type { Told } from '#core/words/finding';
 import { db } from './database';
+import { catchesSince } from './repositories/checks';
 import { crewOf } from './repositories/places';
 import { cameraRolls, type Watched } from './repositories/scouting';
 import { signs, type NotedSign } from './repositories/sign';
@@ -17,7 +19,9 @@ export interface Scouted {
   halfLives: Record<string, number>;
   signs: NotedSign[];
   cameras: Watched[];
-  /** what counts for a station's use, camera events among it; of one species when given */
+  /** what was caught at these places */
+  caught: { station: string; species: string; at: Date }[];
+  /** what counts for a station's use, camera events and catches among it; of one species when given */
   found: (station: string, species?: string) => FoundSign[];
   use: (station: string) => Told;
   /** 0 to 1; null when nothing was ever noted */
@@ -28,10 +32,11 @@ export interface Scouted {
 export async function loadScouted({ who, now }: App.Locals, water?: string): Promise<Scouted> {
   const since = new Date(now.getTime() - OLDEST);
   const of = water ? { water } : {};
-  const [crew, noted, cameras] = await Promise.all([
+  const [crew, noted, cameras, caught] = await Promise.all([
     crewOf(db(), who.crew),
     signs(db(), who.crew, { ...of, since }),
     cameraRolls(db(), who.crew, { ...of, since }),
+    catchesSince(db(), who.crew, { ...of, since }),
   ]);
   const halfLives = crew?.halfLives ?? {};
   const found = (station: string, species?: string): FoundSign[] =>
@@ -43,8 +48,12 @@ export async function loadScouted({ who, now }: App.Locals, water?: string): Pro
         .filter((c) => c.station === station)
         .flatMap((c) => c.events)
         .map((e): FoundSign => ({ kind: 'camera', freshness: 'hours', at: e.at, species: e.species })),
+      ...caught
+        .filter((c) => c.station === station)
+        .map(({ at, species: of }): FoundSign => ({ kind: CAUGHT, freshness: 'hours', at, species: of })),
     ].filter((s) => !species || s.species === species);
   return {
+    caught,
     halfLives,
     signs: noted,
     cameras,

@@ -115,6 +115,9 @@
             {/await}
           {:else}<p class="p-4">The map needs script. The table below has every place as text.</p>{/if}
           <WindArrow wind={data.wind} />
+          {#if fit.length === 0 && things.length === 0}<p class="nowhere">
+              Where is it? <a class="link" href="/people">Say where the line lies</a>, or bring a file in.
+            </p>{/if}
         </div>
         <div class="tools no-print" role="group" aria-label="Draw on the map">
           {#each FORMS as f (f)}<button
@@ -196,6 +199,12 @@
 </div>
 
 <style>
+  .nowhere {
+    position: absolute;
+    inset: auto 0 50%;
+    text-align: center;
+    font-weight: 600;
+  }
   .head {
     display: flex;
     flex-wrap: wrap;

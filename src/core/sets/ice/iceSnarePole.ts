@@ -261,7 +261,7 @@ function holeFinding(laying: Laying, { loop }: PolePlan): Finding {
 function holding(laying: Laying): Finding {
   const { frostToCheck: frost } = laying;
   const known = frost !== undefined && frost !== null;
-  const ice = known ? newIce(expectedIce(laying), laying.choices.cover === 'snow' ? 'snow' : 'open', frost) : null;
+  const ice = known ? newIce(expectedIce(laying), laying.choices.cover === 'snow' ? 'snow' : 'open', frost, 'low') : null;
   const verdict = ice === null ? 'unknown' : ice >= HOLDS_POLE ? 'holds' : 'warns';
   return found('holding', verdict, 'practice', { ice, wanted: HOLDS_POLE, pole: safetyPole(of(laying, 'hole')) });
 }

@@ -175,6 +175,24 @@ export async function checks(db: Knex, crew: string, filter: { set?: string; lin
   return [...found.values()];
 }
 
+/** What was caught at every place since a moment, of one water or of all. */
+export async function catchesSince(
+  db: Knex,
+  crew: string,
+  { since, water }: { since: Date; water?: string },
+): Promise<{ station: string; species: string; at: Date }[]> {
+  const found = db('catch as k')
+    .select({ station: 's.station_id', species: 'k.species', at: 'v.at' })
+    .join('check_device as c', 'c.id', 'k.check_id')
+    .join('check_visit as v', 'v.id', 'c.visit_id')
+    .join('trap_set as s', 's.id', 'v.set_id')
+    .where('v.crew_id', crew)
+    .where('v.at', '>=', since)
+    .orderBy('v.at');
+  if (water) found.join('station as p', 'p.id', 's.station_id').where('p.water_id', water);
+  return found;
+}
+
 /** How many visits in a row, counted back from the last, found every device of a set untouched; by set of a line. */
 export async function untouchedInARow(db: Knex, crew: string, line: string): Promise<Record<string, number>> {
   const { rows } = await db.raw<{ rows: { set_id: string; visits: number }[] }>(

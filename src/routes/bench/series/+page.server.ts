@@ -5,11 +5,14 @@ import { wholeMinute } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
 import { bedOf } from '#core/stations/placed';
 import { elevationAt } from '#core/water/levelAt';
+import { boundariesOf } from '#core/ground/permission';
 import type { Station } from '#core/stations/placed';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { idBeside, newId } from '$lib/server/newId';
 import { record, type NewEntry } from '$lib/server/record/write';
+import { barredOf } from '$lib/server/planning';
+import { grounds } from '$lib/server/repositories/scouting';
 import { nextSetNumber } from '$lib/server/repositories/sets';
 import { loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
@@ -36,7 +39,9 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const { system } = locals.who.person;
   const taken = new Set(season.sets.filter((s) => s.state !== 'pulled').map((s) => s.station));
   const fitting = season.stations.filter((s) => s.id !== station.id && type.stations.includes(s.kind)).sort((a, b) => a.along - b.along);
-  const along = fitting.filter((s) => s.water === station.water && !taken.has(s.id));
+  const leave = boundariesOf(await grounds(db(), locals.who.crew));
+  const barred = Object.fromEntries(fitting.map((s) => [s.id, barredOf(locals, season, s, leave)]));
+  const along = fitting.filter((s) => s.water === station.water && !taken.has(s.id) && !barred[s.id]);
   const others = fitting.filter((s) => !along.includes(s));
   const keys = differing(type);
   return {
@@ -44,7 +49,13 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     id: set.id,
     type: type.name,
     columns: keys.map((key) => ({ key, label: numberSpec(type, key)?.label ?? key, help: numberSpec(type, key)?.help ?? '' })),
-    stations: [...along, ...others].map((s) => ({ value: s.id, text: `${s.number} ${s.name}, ${s.kind}` })),
+    stations: [...along, ...others].map((s) => ({
+      value: s.id,
+      text: `${s.number} ${s.name}, ${s.kind}${barred[s.id] ? ': not now' : ''}`,
+    })),
+    left: fitting.flatMap((s) =>
+      barred[s.id] && !taken.has(s.id) && s.water === station.water ? [`${s.number} ${s.name}: ${barred[s.id] ?? ''}`] : [],
+    ),
     rows: Array.from({ length: ROWS }, (_, i) => {
       const own = along[i] ? { ...setting.numbers, ...depthAt(season, along[i], locals.now) } : setting.numbers;
       return {

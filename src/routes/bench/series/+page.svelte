@@ -14,6 +14,7 @@
 <div class="page">
   <h1>Copy {data.model}</h1>
   <p>{data.type}: one row a place, with what is measured there. They are planned; each goes live at the bench, with its arming check.</p>
+  {#each data.left as sentence (sentence)}<p class="left">{sentence}</p>{/each}
   <Problem text={kept?.problem} />
   <form method="POST" class="mt-3" use:enhance={keeping}>
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />
@@ -70,6 +71,10 @@
 <style>
   .wide {
     overflow-x: auto;
+  }
+  .left {
+    color: var(--edge);
+    font-weight: 600;
   }
   .error {
     color: var(--out);

@@ -40,10 +40,10 @@
     <path d="M286 150h52v58h-52z M274 180h12 M338 180h12 M300 150l8 26 M324 150l-8 26" class="trap" />
     <path d="M90 122C110 60 190 60 214 122" class="trap" />
     <text x="16" y="108">{isPond ? 'water' : 'stream'}</text>
-    <text x="576" y="112">gauge: a stake with marks, or a nail</text>
+    <text x="560" y="84" text-anchor="middle">gauge</text>
     <text x="356" y="186">the first set</text>
-    <text x="122" y="92">lodge</text>
-    {#if isPond}<text x="752" y="74">dam</text>{/if}
+    <text x="152" y="56" text-anchor="middle">lodge</text>
+    {#if isPond}<text x="790" y="70" text-anchor="middle">dam</text>{/if}
   </svg>
   <form method="POST" action="?/first" class="sheet" use:enhance={keeping}>
     <h2>The first set here</h2>

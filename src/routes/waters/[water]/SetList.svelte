@@ -16,8 +16,10 @@
     standing?: Readonly<Record<string, { sentence: string; short: string }>>;
     /** nothing is read out while the forecast is played */
     quiet?: boolean;
+    /** a place is known at which a set could stand */
+    anyPlace: boolean;
   }
-  let { rows, ahead, standing = {}, quiet = false }: Props = $props();
+  let { rows, ahead, standing = {}, quiet = false, anyPlace }: Props = $props();
 
   const RANK: Partial<Record<DeviceState['verdict'], number>> = { perhaps: 1, nearEdge: 2, unknown: 3, fine: 4 };
   const live = $derived(
@@ -75,7 +77,7 @@
     <a class="link" href="/bench/{r.view.id}">{name(r)}</a>, {r.view.state}{r.view.opens ? ` for ${r.view.opens}` : ''}
   </p>
 {/each}
-{#if rows.length === 0}<p>No set stands here. <a class="link" href="/bench">Place one at the bench</a>.</p>{/if}
+{#if rows.length === 0 && anyPlace}<p>No set stands here. <a class="link" href="/bench">Place one at the bench</a>.</p>{/if}
 
 <style>
   .list {

@@ -1,7 +1,7 @@
 import { redirect } from '@sveltejs/kit';
 import { SPECIES } from '#core/animals/species';
 import type { Draft } from '#core/record/kinds';
-import { FRESHNESSES, signKind, SIGN_KINDS } from '#core/sign/kinds';
+import { FRESHNESSES, NOTED_KINDS, signKind } from '#core/sign/kinds';
 import { bedProfile } from '#core/scene/bedProfile';
 import { latest, MEASURES } from '#core/stations/measures';
 import { printMeasure } from '#core/stations/measureText';
@@ -111,7 +111,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
         photo,
         where: lat === null || lon === null ? '' : `${lat.toFixed(5)}, ${lon.toFixed(5)}`,
       })),
-    kinds: SIGN_KINDS,
+    kinds: NOTED_KINDS,
     species: SPECIES,
     usualSpecies: scouted.signs.find((s) => s.station === station.id)?.species ?? 'beaver',
     freshnesses: FRESHNESSES,

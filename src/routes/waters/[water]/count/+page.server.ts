@@ -31,7 +31,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
       ...count,
       most: count.most && { count: count.most.count, when: `${dayText(count.most.at, zone)} ${clockText(count.most.at, zone)}` },
     },
-    range: species === 'beaver' ? waterRange(stations, count, locals.who.person.system) : null,
+    range: species === 'beaver' ? waterRange(stations, count, scouted, season.line, locals.who.person.system) : null,
     points: scouted.cameras.flatMap((c) =>
       c.events
         .filter((e) => e.species === species)
