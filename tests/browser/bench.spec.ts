@@ -31,6 +31,7 @@ async function place(page: Page, base: string, task: Task): Promise<void> {
   await page.getByLabel('Type of set').selectOption({ label: task.type });
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.waitForLoadState('networkidle');
+  await page.getByLabel('State').selectOption('live');
   await page.getByLabel('Name', { exact: true }).fill(task.name);
   for (const [label, text] of Object.entries(task.numbers ?? {})) await page.getByLabel(label, { exact: true }).fill(text);
   for (const [label, text] of Object.entries(task.choices ?? {})) await page.getByLabel(label, { exact: true }).selectOption(text);

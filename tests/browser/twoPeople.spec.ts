@@ -68,6 +68,7 @@ test('a reading typed with its figures swapped is corrected in the book, and the
   await page.getByLabel('Station').selectOption({ label: '60 spring inlet, point at Upper Reservoir' });
   await page.getByLabel('Type of set').selectOption({ label: 'Castor mound foothold (beaver, otter)' });
   await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.getByLabel('State').selectOption('live');
   await page.getByLabel('Number').fill('199');
   await page.getByLabel('Name', { exact: true }).fill('swapped');
   await page.getByLabel('Trap, by tag').selectOption({ label: 'K-35, No. 4' });

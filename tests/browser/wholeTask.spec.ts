@@ -30,6 +30,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
       .getByRole('row', { name: /alder run/ })
       .getByRole('link', { name: 'place a set' })
       .click();
+    await page.getByLabel('State').selectOption('live');
     await page.getByLabel('Top of the jaws under').fill('3 in');
     await page.getByLabel('Outer trap, by tag').selectOption({ label: 'K-14, 330' });
     await page.getByLabel('At', { exact: true }).fill('2026-11-25T05:12');
@@ -51,6 +52,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByLabel('Station').selectOption({ label: '20 inlet point, point at Header Pond' });
     await page.getByLabel('Type of set').selectOption({ label: 'Castor mound foothold (beaver, otter)' });
     await page.getByRole('button', { name: 'To the bench' }).click();
+    await page.getByLabel('State').selectOption('live');
     await page.getByLabel('Number').fill('61');
     await page.getByLabel('Chain', { exact: true }).fill('14');
     await page.getByLabel('Depth at the stop', { exact: true }).fill('30');
@@ -68,9 +70,11 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByLabel('Station').selectOption({ label: '22 flume gap, channel at Header Pond' });
     await page.getByLabel('Type of set').selectOption({ label: 'Channel snare (beaver, otter)' });
     await page.getByRole('button', { name: 'To the bench' }).click();
+    await page.getByLabel('State').selectOption('live');
     await page.getByLabel('Number').fill('62');
     await page.getByLabel('Lowest point under', { exact: true }).fill('');
     await page.getByLabel('Loop under water').fill('1/2');
+    await page.getByText(/\d+ checks? OK/).click();
     await expect(page.getByText(/50 % of its height is under/).first()).toBeVisible();
     await page.getByLabel('Snare, by tag').selectOption({ label: 'K-55, 7×7 3/32 snare' });
     await page.getByLabel('Anchored to what, where').fill('stump');
@@ -97,6 +101,10 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByLabel('Weight').fill('44 lb');
     await page.getByLabel('estimated').check();
     await page.getByLabel('Sex').selectOption('female');
+    await page.getByLabel('Age').selectOption('adult');
+    await page.getByRole('button', { name: 'Save the check' }).click();
+    await expect(page.getByText('Say whether it lived when you came.')).toBeVisible();
+    await page.getByLabel('Alive on arrival?').selectOption('no');
     await page.getByLabel('neck').check();
     await page.getByRole('button', { name: 'Save the check' }).click();
     await expect(page.getByText(/Not live yet/)).toBeVisible();

@@ -54,5 +54,5 @@ export const HEAVIEST: Record<Species, number> = { beaver: 45, muskrat: 3, mink:
 export const AGE_CLASSES = ['adult', 'two years', 'yearling', 'kit', 'unknown'] as const;
 export const SEXES = ['female', 'male', 'unknown'] as const;
 export const STRIKES = ['head', 'neck', 'chest', 'hind', 'front foot', 'hind foot', 'toe', 'tail', 'teeth or nose'] as const;
-export const FATES = ['kept', 'sold', 'mounted', 'eaten', 'bait', 'released', 'reported'] as const;
+export const FATES = ['not said', 'kept', 'sold', 'mounted', 'eaten', 'bait', 'released', 'reported'] as const;
 export const BITES = ['none', 'fresh', 'healed', 'not looked'] as const;

@@ -86,7 +86,9 @@ function outcomeText({ outcome, cause, flags, catch: caught, searched }: Checked
 export function catchText({ species, sex, age, weight, estimated, strikes, alive, fate }: Catch, system: System): string {
   const who = [age === 'unknown' ? '' : age, sex === 'unknown' ? '' : sex].filter(Boolean).join(' ');
   const heavy = weight === null ? '' : `${printWeight(weight, system)}${estimated ? ' est.' : ''}`;
-  return [species, who, heavy, strikes.join(' and '), alive ? 'alive' : '', fate === 'kept' ? '' : fate].filter(Boolean).join(', ');
+  return [species, who, heavy, strikes.join(' and '), alive ? 'alive' : '', fate === 'kept' || fate === 'not said' ? '' : fate]
+    .filter(Boolean)
+    .join(', ');
 }
 
 /** What an entry says, in one line. */

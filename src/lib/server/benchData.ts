@@ -63,7 +63,7 @@ export async function benchData(
     fields: {
       number: String(set?.number ?? number),
       name: set?.name ?? station.name,
-      state: set?.state ?? 'live',
+      state: set?.state ?? 'planned',
       opens: set?.opens ?? '',
       anchor: set?.anchor ?? '',
       hole: set?.hole ?? '',

@@ -83,6 +83,8 @@ function deviceOf(read: Reader, stay: string, set: TrapSet, form: string): Check
   if (outcome === 'missing' && onSlide && !read.has(field('deepDrawn'))) read.refuse(field('deepDrawn'), SLIDE_FIRST);
   const weight = outcome === 'catch' ? read.weight(field('weight')) : undefined;
   const text = (name: string, otherwise: string): string => read.text(field(name)) || otherwise;
+  if (outcome === 'catch' && read.has(field('alive')) && read.text(field('alive')) === '')
+    read.refuse(field('alive'), 'Say whether it lived when you came.');
   const caught: Catch | null =
     outcome === 'catch'
       ? {
@@ -95,7 +97,7 @@ function deviceOf(read: Reader, stay: string, set: TrapSet, form: string): Check
           strikes: read.many(field('strikes')) as Catch['strikes'],
           alive: read.text(field('alive')) === 'yes',
           bites: text('bites', 'not looked') as Catch['bites'],
-          fate: text('fate', 'kept') as Catch['fate'],
+          fate: text('fate', 'not said') as Catch['fate'],
         }
       : null;
   return [

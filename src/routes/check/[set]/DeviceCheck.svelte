@@ -79,9 +79,15 @@
         options={plain(SPECIES)}
         error={error('species')}
       />
-      <SelectField label="Alive on arrival?" name={name('alive')} value={typed(kept, name('alive'), 'no')} options={plain(['no', 'yes'])} />
+      <SelectField
+        label="Alive on arrival?"
+        name={name('alive')}
+        value={typed(kept, name('alive'))}
+        options={[{ value: '', text: 'choose' }, ...plain(['no', 'yes'])]}
+        error={error('alive')}
+      />
       <SelectField label="Sex" name={name('sex')} value={typed(kept, name('sex'), 'unknown')} options={plain(SEXES)} />
-      <SelectField label="Age" name={name('age')} value={typed(kept, name('age'), 'adult')} options={plain(AGE_CLASSES)} />
+      <SelectField label="Age" name={name('age')} value={typed(kept, name('age'), 'unknown')} options={plain(AGE_CLASSES)} />
       <TextField
         label="Weight"
         name={name('weight')}
@@ -106,7 +112,7 @@
     </fieldset>
     <div class="grid grid-cols-2 gap-x-3">
       <SelectField label="Bite marks" name={name('bites')} value={typed(kept, name('bites'), 'not looked')} options={plain(BITES)} />
-      <SelectField label="Fate" name={name('fate')} value={typed(kept, name('fate'), 'kept')} options={plain(FATES)} />
+      <SelectField label="Fate" name={name('fate')} value={typed(kept, name('fate'), 'not said')} options={plain(FATES)} />
     </div>
     <p class="quiet">
       Gloves for carcasses. A live animal: approach, take the tether, dispatch only by means lawful where you are, then log. A closed
