@@ -49,6 +49,7 @@ test('a check before placement, a catch of −3 kg, a weight that is no weight',
   await page.getByRole('link', { name: /12 east lodge run/ }).click();
   await page.getByRole('link', { name: 'Catch' }).click();
   await page.getByLabel('The set was left').selectOption('as it was');
+  await page.getByLabel('Alive on arrival?').selectOption('no');
   await page.getByLabel('Weight').fill('-3 kg');
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByText('A weight is more than 0.')).toBeVisible();

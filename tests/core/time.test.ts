@@ -4,7 +4,8 @@ import * as astronomy from 'astronomy-engine';
 import fc from 'fast-check';
 import { dayStrip } from '#core/time/dayStrip';
 import { deadlineAfter, latestStart, ruleText, setDeadline, type CheckRule } from '#core/time/deadline';
-import { addDays, instantOf, readLocalTime, spanText, toField, whenText, wholeMinute } from '#core/time/localTime';
+import { addDays, dateText, instantOf, readLocalTime, spanText, toField, whenText, wholeMinute } from '#core/time/localTime';
+import { seasonOf } from '#core/time/season';
 import { lastLight, sunOf } from '#core/time/sun';
 
 const zone = 'America/Chicago';
@@ -163,4 +164,21 @@ describe('the day strip', () => {
     assert.ok(short.hours.every(({ text }) => text.endsWith(':00')));
   });
   it('counts dates over a month', () => assert.equal(addDays('2026-11-30', 1), '2026-12-01'));
+});
+
+describe('dates for the eye', () => {
+  it('a date is told without its year while it is this one’s', () => {
+    assert.equal(dateText('2026-12-05', '2026-11-25'), '5 Dec');
+    assert.equal(dateText('2027-01-03', '2026-11-25'), '3 Jan 2027');
+  });
+  it('a season is named by its winter (practice)', () => {
+    assert.deepEqual(['2026-07-01', '2026-11-29', '2027-06-30', '1999-12-01'].map(seasonOf), ['2026-27', '2026-27', '2026-27', '1999-00']);
+  });
+  it('where the place is not known no hour of light is told, and the strip draws none', () => {
+    const nowhere = { lat: null, lon: null };
+    assert.deepEqual(sunOf('2026-11-25', 'America/Chicago', nowhere), { dawn: null, sunrise: null, sunset: null, dusk: null });
+    const strip = dayStrip(new Date('2026-11-25T17:00:00Z'), 'America/Chicago', nowhere, []);
+    assert.deepEqual([strip.lights, strip.sunrise, strip.sunset], [[], null, null]);
+    assert.ok(strip.hours.length > 6);
+  });
 });

@@ -4,6 +4,8 @@ import fc from 'fast-check';
 import { wordsOf } from '#core/units/bodyGauge';
 import { FOOT, INCH, POUND } from '#core/units/factors';
 import { readNumber, writeFraction } from '#core/units/fraction';
+import { parseDegrees } from '#core/units/degrees';
+import { parseShare } from '#core/units/share';
 import { parseLength, printLength, printLevel, smallUnit } from '#core/units/length';
 import { parseWeight, printWeight } from '#core/units/weight';
 
@@ -138,4 +140,56 @@ describe('a weight', () => {
     assert.equal(printWeight(0.65, 'metric'), '650 g');
     assert.equal(printWeight(19.96, 'metric'), '20 kg');
   });
+});
+
+describe('a share as people write it', () => {
+  for (const [text, value] of [
+    ['50', 0.5],
+    ['50 %', 0.5],
+    ['½', 0.5],
+    ['half', 0.5],
+    ['two thirds', 2 / 3],
+    ['2/3', 2 / 3],
+    ['0.6', 0.6],
+    ['1', 1],
+    ['all', 1],
+    ['0', 0],
+  ] as const)
+    it(`${text} is ${value}`, () => {
+      const read = parseShare(text);
+      assert.ok(read.ok && Math.abs(read.value - value) < 1e-12);
+    });
+  for (const text of ['150', 'deep', '-20', '3/2 %%', '120 %'])
+    it(`${text} is refused, with what would be right`, () =>
+      assert.match(
+        (parseShare(text) as { sentence: string }).sentence,
+        /is not a share of the whole\. Write it like 2\/3, half or 60 %\./,
+      ));
+  it('a whole number of per cent reads back', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: 100 }), (n) => {
+        const [bare, sign] = [parseShare(String(n)), parseShare(`${n}%`)];
+        return bare.ok && sign.ok && bare.value === n / 100 && sign.value === n / 100;
+      }),
+    ));
+});
+
+describe('degrees as people write them', () => {
+  for (const [text, axis, value] of [
+    ['44.9', 'lat', 44.9],
+    ['44.9 N', 'lat', 44.9],
+    ['33,5° s', 'lat', -33.5],
+    ['-90.5', 'lon', -90.5],
+    ['90.5 W', 'lon', -90.5],
+    ['−12', 'lon', -12],
+  ] as const)
+    it(`${text} is ${value}`, () => assert.deepEqual(parseDegrees(text, axis), { ok: true, value }));
+  for (const [text, axis, says] of [
+    ['forty', 'lat', /not a number of degrees/],
+    ['95', 'lat', /lies between −90 and 90/],
+    ['181 E', 'lon', /lies between −180 and 180/],
+    ['44 W', 'lat', /has no W/],
+    ['-90 W', 'lon', /a sign or a letter, not both/],
+  ] as const)
+    it(`${text} is refused as a ${axis}`, () => assert.match((parseDegrees(text, axis) as { sentence: string }).sentence, says));
 });

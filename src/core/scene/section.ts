@@ -21,7 +21,7 @@ export interface SectionScene {
   /** px per metre of elevation */
   scale: number;
   bed: [number, number][];
-  lodges: { x: number; top: number; base: number; half: number; name: string }[];
+  lodges: { x: number; top: number; base: number; half: number }[];
   surfaces: { surface: 'pond' | 'tail'; y: number; from: number; to: number; level: number; text: string }[];
   before: { y: number; from: number; to: number; text: string; textY: number } | null;
   /** the sheet on the pond, and the snow on it */
@@ -146,7 +146,6 @@ export function sectionScene(input: SectionInput): SectionScene {
         top: yOf(s.crest ?? high),
         base: yOf(bedAt(ground, s.along)),
         half: input.size.columns ? 40 : 84,
-        name: s.name,
       })),
     before:
       earlier === null

@@ -66,6 +66,13 @@ export function dayText(at: Date, zone: string): string {
   return `${Number(date.slice(8))} ${MONTHS[Number(date.slice(5, 7)) - 1] ?? ''}`;
 }
 
+/** `5 Dec` for a local date (ISO); with its year where that is not this one's. */
+export function dateText(date: string, today: string): string {
+  const [year = '', month = '', day = ''] = date.split('-');
+  const short = `${Number(day)} ${MONTHS[Number(month) - 1] ?? ''}`;
+  return today.startsWith(`${year}-`) ? short : `${short} ${year}`;
+}
+
 /** `12 Nov 07:31`, or only the time when it is the same local day as `now`. */
 export function whenText(at: Date, now: Date, zone: string): string {
   const { date, clock } = wallOf(at, zone);

@@ -1,3 +1,4 @@
+import { parseShare } from '#core/units/share';
 import { notArmedSentence, unanswered } from '#core/sets/arming';
 import { CLASS_WORDS } from '#core/devices/sizes';
 import { againstLive } from '#core/sets/fit';
@@ -56,13 +57,11 @@ export function readNumbers(read: Reader, type: SetType): { numbers: Record<stri
 }
 
 function readShare(read: Reader, name: string): number | undefined {
-  const text = read.text(name);
-  const fraction = /^(\d+)\s*\/\s*(\d+)$/.exec(text);
-  if (fraction && Number(fraction[2]) > 0) return Number(fraction[1]) / Number(fraction[2]);
-  const value = text.endsWith('%') ? Number(text.slice(0, -1)) / 100 : Number(text.replace(',', '.'));
-  if (text === '') return undefined;
-  if (!Number.isFinite(value)) read.refuse(name, `“${text.slice(0, 40)}” is not a share. Write it like 2/3, 0.6 or 60 %.`);
-  return Number.isFinite(value) ? value : undefined;
+  if (read.text(name) === '') return undefined;
+  const share = parseShare(read.text(name));
+  if (share.ok) return share.value;
+  read.refuse(name, share.sentence);
+  return undefined;
 }
 
 /** The devices chosen for each position, and the sentence for one that does not fit. */

@@ -63,7 +63,8 @@ export async function benchData(
     fields: {
       number: String(set?.number ?? number),
       name: set?.name ?? station.name,
-      state: set?.state ?? 'planned',
+      // what is built like a live set is built now; else nothing goes live that nobody said
+      state: set?.state ?? (like?.state === 'live' ? 'live' : 'planned'),
       opens: set?.opens ?? '',
       anchor: set?.anchor ?? '',
       hole: set?.hole ?? '',

@@ -9,7 +9,7 @@ import { minutesOf } from '#core/planning/minutes';
 import { crewMean, planOf, planSentence, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
 import { suggestionsFor } from '#core/planning/suggest';
 import { boundariesOf, outsideSentence } from '#core/ground/permission';
-import { addDays, clockText, dayText, instantOf, localDate } from '#core/time/localTime';
+import { dateText, addDays, clockText, dayText, instantOf, localDate } from '#core/time/localTime';
 import { isPlaced, sunOf } from '#core/time/sun';
 import { cameraPlaces } from './counting';
 import { db } from './database';
@@ -179,7 +179,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
       ...intended.map((i) => ({
         id: i.id,
         station: byId[i.station]?.number ?? 0,
-        text: `${byId[i.station] ? stationName(byId[i.station] as Station) : ''}: ${i.doing === 'left' ? `left unset, ${i.because}` : `${i.type}, ${i.doing}${i.opens ? ` for ${i.opens}` : ''}`}`,
+        text: `${byId[i.station] ? stationName(byId[i.station] as Station) : ''}: ${i.doing === 'left' ? `left unset, ${i.because}` : `${i.type}, ${i.doing}${i.opens ? ` for ${dateText(i.opens, today)}` : ''}`}`,
         href: `/book/${i.entry}`,
       })),
       ...season.views
@@ -187,7 +187,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
         .map((v) => ({
           id: v.id,
           station: v.station.number,
-          text: `${v.number} ${v.name}: ${v.typeName}, ${v.state}${v.opens ? ` for ${v.opens}` : ''}`,
+          text: `${v.number} ${v.name}: ${v.typeName}, ${v.state}${v.opens ? ` for ${dateText(v.opens, today)}` : ''}`,
           href: `/bench/${v.id}`,
         })),
     ].filter((i) => i.text.trim() !== ''),

@@ -16,6 +16,9 @@
   import CarryList from './CarryList.svelte';
   import Drawings from './Drawings.svelte';
   import Findings from './Findings.svelte';
+  import { remedySays } from '#core/water/remedy';
+  import { worst } from '#core/water/state';
+  import StateMark from '$lib/ui/StateMark.svelte';
   import { benchDesign } from './design.svelte';
 
   interface Props {
@@ -30,6 +33,8 @@
   // the form is made anew for another set: its page keys it
   const it = untrack(() => benchDesign(bench, () => kept, system));
   let form: HTMLFormElement;
+  /** what speaks for the set, in view while lengths are typed on a small screen; the findings are its accessible twin */
+  const state = $derived(worst(it.states));
 
   /** after a refusal the hand goes on where something is wrong: the first such field, or the first open question */
   $effect(() => {
@@ -45,6 +50,9 @@
 <form method="POST" action={isNew ? undefined : '?/save'} class="page bench" use:enhance={keeping} bind:this={form}>
   <input type="hidden" name="entry" value={typed(kept, 'entry', bench.ids.entry)} />
   <input type="hidden" name="id" value={typed(kept, 'id', bench.ids.id)} />
+  <p class="now" aria-hidden="true">
+    {#if state}<StateMark verdict={state.verdict} /><span><b>{state.label}</b> {remedySays(state.remedy)}</span>{:else}Choose a trap{/if}
+  </p>
   <div class="head">
     <h1>{title}</h1>
     <p class="quiet">
@@ -90,6 +98,7 @@
         help="it fails by: {it.doubtful.join(', ')}"
       />
     {/if}
+    <Problem text={kept?.problem} quiet />
     <button class="btn btn-primary btn-lg w-full mt-3">{isNew ? 'Save the set' : 'Save the changes'}</button>
     <p class="quiet small mt-2">Zaprud does not judge what is legal. Check your rules.</p>
   </div>
@@ -113,6 +122,13 @@
   }
   .right {
     grid-area: right;
+    position: sticky;
+    top: 8px;
+    max-height: calc(100dvh - 16px);
+    overflow-y: auto;
+  }
+  .now {
+    display: none;
   }
   summary {
     cursor: pointer;
@@ -125,8 +141,26 @@
   }
   @media (max-width: 1050px) {
     .bench {
-      grid-template: 'head' auto 'right' auto 'middle' auto 'left' auto / minmax(0, 1fr);
+      grid-template: 'now' auto 'head' auto 'left' auto 'middle' auto 'right' auto / minmax(0, 1fr);
       gap: 12px;
+    }
+    .right {
+      position: static;
+      max-height: none;
+    }
+    .now {
+      grid-area: now;
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      position: sticky;
+      top: 0;
+      z-index: 2;
+      background: var(--paper);
+      border-bottom: 2px solid var(--ink);
+      margin: 0 -20px;
+      padding: 8px 20px;
+      min-height: 44px;
     }
   }
 </style>

@@ -15,17 +15,11 @@ import { layOut, placeOf, statesOf, usualDevices } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
 import { offGauge } from '#core/units/frame';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
+import { parseShare } from '#core/units/share';
 import type { Known } from '#core/water/levels';
 import { originWord } from '#core/water/originWord';
 import type { BenchData } from '$lib/server/benchData';
 import { typed, type Kept } from '$lib/ui/kept';
-
-/** A share as it is written: 2/3, 0.6, 60 %. */
-function parseShare(text: string): number | null {
-  const [a, b] = text.split('/').map(Number);
-  const value = text.endsWith('%') ? Number(text.slice(0, -1)) / 100 : b ? (a ?? 0) / b : Number(text);
-  return Number.isFinite(value) ? value : null;
-}
 
 /** What the bench calculates from its fields, live: the design with its drawings, states, arming check and what it takes. */
 export function benchDesign(bench: BenchData, kept: () => Kept | null, system: System) {
@@ -42,11 +36,15 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const read = parseLength(text, smallUnit(system), bench.words);
     return read.ok ? read.value : null;
   };
+  const share = (text: string): number | null => {
+    const read = parseShare(text);
+    return read.ok ? read.value : null;
+  };
   const numbers = $derived.by(() => {
     const found: Record<string, number> = {};
     for (const [key, spec] of Object.entries(type.numbers)) {
       const text = fields[`n.${key}`]?.trim() ?? '';
-      const value = text === '' ? null : spec.unit === 'length' ? length(text) : parseShare(text);
+      const value = text === '' ? null : spec.unit === 'length' ? length(text) : share(text);
       if (value !== null) found[key] = value;
     }
     return found;

@@ -1,5 +1,5 @@
 import { BATCH_MINUTES, latestStart, ruleText } from '#core/time/deadline';
-import { addDays, localDate, spanText, whenText } from '#core/time/localTime';
+import { addDays, dateText, localDate, spanText, whenText } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { tonight } from '#core/weather/tonight';
 import { afterNight } from '#core/morning/afterNight';
@@ -87,7 +87,10 @@ async function preparedPlaces(season: Season, { now, who }: App.Locals) {
   const intended = (await intents(db(), who.crew, season.line.id))
     .filter((i) => i.doing === 'prepared')
     .map((i) => ({ id: i.id, href: `/book/${i.entry}`, text: `${places[i.station] ?? ''}, ${i.type}`, opens: i.opens }));
-  return [...sets, ...intended].map((p) => ({ ...p, today: p.opens !== null && p.opens <= today }));
+  return [...sets, ...intended].map(({ opens, ...p }) => ({
+    ...p,
+    opens: opens === null ? '' : opens <= today ? 'today: load it' : dateText(opens, today),
+  }));
 }
 
 function weatherTonight(season: Season, { hours }: MovingAll, { now, who }: App.Locals) {

@@ -93,7 +93,7 @@
         {#each data.prepared as p (p.id)}
           <li class="prepared">
             <StateMark verdict="prepared" /> <a class="link" href={p.href}>{p.text}</a>
-            {p.today ? 'today: load it' : p.opens}
+            {p.opens}
           </li>
         {/each}
       </ul>

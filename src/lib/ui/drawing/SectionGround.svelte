@@ -48,7 +48,6 @@
     stroke-width="2.4"
     stroke-linecap="round"
   />
-  <text x={l.x} y={Math.min(l.top + 130, l.base + 20)} font-size="12" text-anchor="middle" font-weight="600">{l.name}</text>
 {/each}
 <path d={ground} fill="var(--bed)" />
 <path d={ground} fill="url(#hatch)" />

@@ -180,6 +180,7 @@
     ahead={whatIf === null && minutes === 0 ? data.ahead : {}}
     standing={minutes === 0 ? data.standing : {}}
     quiet={playing}
+    today={data.nowField.slice(0, 10)}
     anyPlace={data.stations.length > 0}
   />
   {#if data.reasons && minutes === 0}

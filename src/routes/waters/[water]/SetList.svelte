@@ -4,6 +4,7 @@
   import { setTypeOf } from '#core/sets/catalogue';
   import type { SetView } from '#core/sets/standing';
   import type { DeviceState } from '#core/water/state';
+  import { dateText } from '#core/time/localTime';
   import { many } from '#core/units/many';
   import StateMark from '$lib/ui/StateMark.svelte';
 
@@ -16,10 +17,12 @@
     standing?: Readonly<Record<string, { sentence: string; short: string }>>;
     /** nothing is read out while the forecast is played */
     quiet?: boolean;
+    /** the local date, ISO */
+    today: string;
     /** a place is known at which a set could stand */
     anyPlace: boolean;
   }
-  let { rows, ahead, standing = {}, quiet = false, anyPlace }: Props = $props();
+  let { rows, ahead, standing = {}, quiet = false, today, anyPlace }: Props = $props();
 
   const RANK: Partial<Record<DeviceState['verdict'], number>> = { perhaps: 1, nearEdge: 2, unknown: 3, fine: 4 };
   const live = $derived(
@@ -74,7 +77,7 @@
 {#each waiting as r (r.view.id)}
   <p class="mt-1">
     <StateMark verdict={r.view.state === 'prepared' ? 'prepared' : 'planned'} />
-    <a class="link" href="/bench/{r.view.id}">{name(r)}</a>, {r.view.state}{r.view.opens ? ` for ${r.view.opens}` : ''}
+    <a class="link" href="/bench/{r.view.id}">{name(r)}</a>, {r.view.state}{r.view.opens ? ` for ${dateText(r.view.opens, today)}` : ''}
   </p>
 {/each}
 {#if rows.length === 0 && anyPlace}<p>No set stands here. <a class="link" href="/bench">Place one at the bench</a>.</p>{/if}
