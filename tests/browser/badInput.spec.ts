@@ -53,6 +53,8 @@ test('a check before placement, a catch of −3 kg, a weight that is no weight',
   await page.getByLabel('Weight').fill('-3 kg');
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByText('A weight is more than 0.')).toBeVisible();
+  // what was chosen from a list stays chosen, however often the form comes back
+  await page.getByLabel('Sex').selectOption('male');
   await page.getByLabel('Weight').fill('heavy');
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByText(/“heavy” is not a weight Zaprud can read/)).toBeVisible();
@@ -61,6 +63,8 @@ test('a check before placement, a catch of −3 kg, a weight that is no weight',
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByText(/a device is checked after it was placed/)).toBeVisible();
   await expect(page.getByLabel('Weight')).toHaveValue('40');
+  await expect(page.getByLabel('Sex')).toHaveValue('male');
+  await expect(page.getByLabel('Alive on arrival?')).toHaveValue('no');
 });
 
 test('a pull before the last check', async ({ page, program }) => {

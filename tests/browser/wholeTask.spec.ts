@@ -102,7 +102,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByLabel('Weight').fill('44 lb');
     await page.getByLabel('estimated').check();
     await page.getByLabel('Sex').selectOption('female');
-    await page.getByLabel('Age').selectOption('adult');
+    await page.getByLabel('Age', { exact: true }).selectOption('adult');
     await page.getByRole('button', { name: 'Save the check' }).click();
     await expect(page.getByText('Say whether it lived when you came.')).toBeVisible();
     await page.getByLabel('Alive on arrival?').selectOption('no');

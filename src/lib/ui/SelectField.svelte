@@ -11,13 +11,15 @@
     help?: string;
   }
   let { label, name, value = '', options, error, help, ...rest }: Props = $props();
+  /** a value that is no option leaves the first one chosen */
+  const chosen = $derived(options.some((o) => o.value === value) ? value : (options[0]?.value ?? ''));
 </script>
 
 <Field {label} {name} {error} help={help ?? ''}>
   {#snippet children(attributes)}
-    <select class="select w-full" {name} {...rest} {...attributes}>
+    <select class="select w-full" {name} value={chosen} {...rest} {...attributes}>
       {#each options as option (option.value)}
-        <option value={option.value} selected={option.value === value}>{option.text}</option>
+        <option value={option.value}>{option.text}</option>
       {/each}
     </select>
   {/snippet}
