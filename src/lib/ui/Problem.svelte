@@ -29,7 +29,7 @@
   <p class="problem" role={quiet ? undefined : 'alert'} tabindex="-1" bind:this={place}>
     {text}
     {#each marked as m (m.id)}
-      <a class="link" href="#{m.id}" onclick={(event) => go(event, m.id)}>{m.label}</a>{' '}
+      <a class="link ml-2" href="#{m.id}" onclick={(event) => go(event, m.id)}>{m.label}</a>
     {/each}
   </p>
 {/if}
