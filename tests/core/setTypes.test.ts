@@ -572,6 +572,14 @@ describe('catches near each other', () => {
     );
     assert.deepEqual(circleFindings(2, [{ name: 'x', apart: 3.6, reach: 1.5 }]), []);
   });
+  it('of two sets at one place nobody measured how far: the least distance is told, and none is made up', () => {
+    const [here] = circleFindings(2, [{ name: '12 east run', apart: null, reach: 1.5 }]);
+    assert.equal(here?.verdict, 'unknown');
+    assert.equal(
+      here ? tell(here, 'metric').sentence : '',
+      '12 east run stands at this place too; its catch reaches 1.5 m and this one 2 m. Keep the anchors 3.5 m apart or more.',
+    );
+  });
   it('two beds on one dam on long tethers are looked at together; catches on slides are drawn apart', () => {
     const both = { left: { class: 'foothold' as const, size: '4' }, right: { class: 'foothold' as const, size: '4' } };
     assert.equal(withinSet(lay('dam-break-shoulder', { devices: both }).holds).length, 1);

@@ -7,10 +7,10 @@ import type { Hold } from './design';
 export const reachOf = ({ kind, tether, held, build }: Pick<Hold, 'kind' | 'tether' | 'held' | 'build'>): number =>
   (kind === 'slide' ? 0 : tether) + sweepOf(BUILDS[build], held);
 
-/** A catch that is within reach of another: a name, how far apart the anchors are, and how far it reaches, m. */
+/** A catch that is within reach of another: a name, how far apart the anchors are (null at one place, where nobody measured it), and how far it reaches, m. */
 export interface Neighbour {
   name: string;
-  apart: number;
+  apart: number | null;
   reach: number;
 }
 
@@ -22,9 +22,11 @@ export interface Neighbour {
  */
 export function circleFindings(reach: number, neighbours: Neighbour[]): Finding[] {
   return neighbours.flatMap(({ name, apart, reach: other }, i): Finding[] => {
+    const id = `circles${i + 1}`;
+    if (apart === null) return [found('circlesHere', 'unknown', 'practice', { name, other, reach, least: reach + other }, { id })];
     const by = circlesMeetBy(apart, reach, other);
     if (by <= 0) return [];
-    return [found('circles', 'warns', 'practice', { name, apart, other, reach, by }, { id: `circles${i + 1}` })];
+    return [found('circles', 'warns', 'practice', { name, apart, other, reach, by }, { id })];
   });
 }
 

@@ -1,6 +1,6 @@
 import { bearing, firstDays, BEARING_TABLE, ICE_CAUTION } from '#core/ice/bearing';
 import { freeboard, iceAt, ICE_RATIO, ICE_WATERS } from '#core/ice/growth';
-import { HOLDS_POLE, HOLE_ALPHA, holdsPole, newIce, safetyPole } from '#core/ice/hole';
+import { HOLDS_POLE, holdsPole, newIce, safetyPole } from '#core/ice/hole';
 import type { Ice } from '#core/record/kinds';
 import { setTypeOf } from '#core/sets/catalogue';
 import { settingAt, type SetView } from '#core/sets/standing';
@@ -88,7 +88,7 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
     newIce(there, cover, frost, 'high'),
   ];
   const clock = clockFrom(now, season.line.zone);
-  const hole = `New ice in the hole by ${clock(check)}: ${print(thin)} to ${print(thick)} (${alphaText(HOLE_ALPHA[cover].low, system)} to ${alphaText(HOLE_ALPHA[cover].high, system)}, ${cover === 'open' ? 'left open' : 'under snow'}, practice).`;
+  const hole = `New ice in the hole by ${clock(check)}: ${print(thin)} to ${print(thick)}, ${cover === 'open' ? 'left open' : 'under snow'} (rule of thumb).`;
   const clear = clearanceOf(view, there, season.levels[view.station.water]?.known.pond ?? null);
   const hangs =
     clear === null

@@ -58,8 +58,7 @@ export function neighboursOf(season: Season, station: Station, own: string | und
     const place = places[set.station];
     if (!place || set.state !== 'live' || set.id === own) return [];
     const [hold] = designOf(season, set, locals).design.holds;
-    return hold
-      ? [{ name: `${set.number} ${set.name}`, apart: Math.max(Math.abs(place.along - station.along), 0.3), reach: reachOf(hold) }]
-      : [];
+    const apart = place.id === station.id ? null : Math.abs(place.along - station.along);
+    return hold ? [{ name: `${set.number} ${set.name}`, apart, reach: reachOf(hold) }] : [];
   });
 }

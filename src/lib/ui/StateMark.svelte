@@ -50,3 +50,9 @@
     />
   {/if}
 </svg>
+
+<style>
+  svg {
+    flex: none;
+  }
+</style>

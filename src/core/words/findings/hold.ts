@@ -129,6 +129,12 @@ export const HOLD = {
           ? `Nothing within 8 ft is deep enough to hide an adult: ${length(own.shortBy)} more are wanted. Anchor it elsewhere.`
           : 'Type the depth 4 and 8 ft from the anchor, away from the trail, and the length of the tie follows.',
   }),
+  circlesHere: words<{ name: string; other: number; reach: number; least: number }>({
+    about: 'Circles can meet',
+    figure: ({ least }, { length }) => length(least),
+    sentence: ({ name, other, reach, least }, { length }) =>
+      `${name} stands at this place too; its catch reaches ${length(other)} and this one ${length(reach)}. Keep the anchors ${length(least)} apart or more.`,
+  }),
   circles: words<{ name: string; apart: number; other: number; reach: number; by: number }>({
     about: 'Circles can meet',
     figure: ({ by }, { length }) => length(by),
