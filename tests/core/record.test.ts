@@ -222,6 +222,12 @@ describe('an entry in words', () => {
     };
     assert.equal(entrySentence('reading', reading, names, 'us'), 'Header Pond, board: at most 31¾ in (a set as gauge)');
   });
+  it('says a gauge with its water, once', () => {
+    const gauge = (name: string, surface: 'pond' | 'tail') =>
+      entrySentence('gauge', SCHEMAS.gauge.parse({ id: id(8), water: id(9), name, surface, zero: 0 }), { [id(9)]: 'Mill Creek' }, 'us');
+    assert.equal(gauge('gauge', 'pond'), 'Gauge of Mill Creek');
+    assert.equal(gauge('nail in the root', 'tail'), 'Gauge nail in the root below the dam of Mill Creek');
+  });
   it('says alike outcomes once, an unknown cause as unknown, and the note', () => {
     const found = (devices: Record<string, unknown>[], over: Record<string, unknown> = {}) => {
       const all = devices.map((d, n) => ({

@@ -19,12 +19,7 @@
 
   <h2 class="mt-6">Log</h2>
   <form method="GET" class="narrow">
-    <SelectField
-      label="What"
-      name="kind"
-      value={data.filter.kind}
-      options={[{ value: '', text: 'everything but weather and forecasts' }, ...data.kinds]}
-    />
+    <SelectField label="What" name="kind" value={data.filter.kind} options={[{ value: '', text: 'what people did' }, ...data.kinds]} />
     <SelectField label="Set" name="set" value={data.filter.set} options={[{ value: '', text: 'all sets' }, ...data.sets]} />
     <TextField label="From" name="from" type="date" value={data.filter.from} />
     <TextField label="To" name="to" type="date" value={data.filter.to} />
