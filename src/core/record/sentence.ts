@@ -18,9 +18,6 @@ const SAY: Say = {
   water: ({ name, kind }) => `Water ${name}, ${kind}`,
   gauge: ({ name, surface, water }, names) =>
     `${name === 'gauge' ? 'Gauge' : `Gauge ${name}`}${surface === 'tail' ? ' below the dam' : ''} of ${names[water] ?? 'a water'}`,
-      '  ',
-      ' ',
-    ),
   station: ({ number, name, kind, water }, names) => `Station ${number} ${name}, ${kind} at ${names[water] ?? 'a water'}`,
   reading: ({ gauge, level, bound, source, note, clarity }, names, system) =>
     `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : bound === 'crest' ? ' (a high-water mark)' : ''}${clarity === undefined || clarity === 'not looked' ? '' : `, ${clarity}`}${note ? `, ${note}` : ''}`,
