@@ -243,6 +243,7 @@ describe('an entry in words', () => {
       return entrySentence('check', SCHEMAS.check.parse(check({ devices: all, ...over })), names, 'us');
     };
     assert.equal(found([{}, {}, {}]), '12 east run: all 3 untouched');
+    assert.equal(found([{}, {}]), '12 east run: both untouched');
     assert.equal(
       found([{}, { outcome: 'sprung empty', cause: 'do not know' }, {}]),
       '12 east run: 2 × untouched; sprung empty, by what is not known',

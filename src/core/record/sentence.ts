@@ -66,7 +66,7 @@ function surveyText(found: Body<'survey'>['found']): string {
 /** What was found, alike things counted: `all 4 untouched`. */
 function outcomesText(found: readonly string[]): string {
   const kinds = [...new Set(found)];
-  if (kinds.length === 1 && found.length > 1) return `all ${found.length} ${kinds[0] ?? ''}`;
+  if (kinds.length === 1 && found.length > 1) return `${found.length === 2 ? 'both' : `all ${found.length}`} ${kinds[0] ?? ''}`;
   return kinds
     .map((kind) => [found.filter((f) => f === kind).length, kind] as const)
     .map(([n, kind]) => (n === 1 ? kind : `${n} × ${kind}`))

@@ -70,7 +70,7 @@
       {#each totals.sets as set (set.id)}
         <tr
           ><th scope="row"><a class="link" href="/book?set={set.id}">{set.number} {set.name}</a></th><td>{nights(set.hoursSet)}</td><td
-            ><HoursBar hours={set} most={longest} /><br />{nightsRange(set.inBand)}</td
+            ><HoursBar hours={set} most={longest} />{nightsRange(set.inBand)}</td
           ><td>{lost(set) || '–'}</td><td>{caught(set.caught) || 'nothing yet'}</td><td
             >{rateSays(set.caught[set.species] ?? 0, set.inBand, '')}</td
           ></tr
