@@ -56,6 +56,8 @@ export async function benchData(
     /** the levels it was measured from */
     heldThen: held ? thenOf(held, station, season.surfaces) : null,
     frame: frameOf(season, station.water, who.person.system),
+    /** the user's own notes of the rules, shown beside every set */
+    rulebook: season.line.rulebook,
     opened: set?.entry,
     opens: await opensOf(season, station, type, set, model, locals),
     /** the set whose numbers stand in the fields of a new one */

@@ -101,6 +101,10 @@
     <Problem text={kept?.problem} quiet />
     <button class="btn btn-primary btn-lg w-full mt-3">{isNew ? 'Save the set' : 'Save the changes'}</button>
     <p class="quiet small mt-2">Zaprud does not judge what is legal. Check your rules.</p>
+    {#if bench.rulebook}<details class="small">
+        <summary>Your rulebook</summary>
+        <p class="rules">{bench.rulebook}</p>
+      </details>{/if}
   </div>
 </form>
 
@@ -135,6 +139,9 @@
   }
   summary h2 {
     display: inline;
+  }
+  .rules {
+    white-space: pre-line;
   }
   .small {
     font-size: 0.9rem;

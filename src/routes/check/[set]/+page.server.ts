@@ -63,6 +63,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     asks: asksNow(past),
     asking: await askingOf(url.searchParams.get('ask'), who.crew),
     advice: await adviceOf(url.searchParams.get('saved'), set, who.crew),
+    hole: set.hole,
     opened: set.entry,
     past: past.map((c) => ({
       at: whenText(new Date(c.at), now, season.line.zone),

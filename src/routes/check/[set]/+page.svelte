@@ -38,7 +38,9 @@
           >, due by <b>{data.owedBy}</b></span
         >{/if}
     </p>
-    {#if view.anchor}<p class="quiet">tie: {view.anchor}</p>{/if}
+    {#if view.anchor || data.hole}<p class="quiet">
+        {[data.hole && `hole ${data.hole}`, view.anchor && `tie: ${view.anchor}`].filter(Boolean).join(', ')}
+      </p>{/if}
   </div>
 
   {#if data.asking}
