@@ -114,8 +114,8 @@ describe('placing a set', () => {
         arm: arming('snare', 'loaded', 'nudged'),
         'n.topUnder': '',
       });
-    for (const [n, share] of ['2/3', '60 %', '0,5'].entries()) saved(await post(newAt('22', 'channel-snare'), snare(share, n)), /saved=1/);
-    refused(await post(newAt('22', 'channel-snare'), snare('half', 3)), 400, /“half” is not a share/);
+    for (const [n, share] of ['2/3', '60 %', 'half'].entries()) saved(await post(newAt('22', 'channel-snare'), snare(share, n)), /saved=1/);
+    refused(await post(newAt('22', 'channel-snare'), snare('deep', 3)), 400, /“deep” is not a share/);
     const numbers = (await rows('setting')).map((s) => (s.numbers as { share?: number }).share).filter((s) => s !== undefined);
     for (const share of [2 / 3, 0.6, 0.5])
       assert.ok(

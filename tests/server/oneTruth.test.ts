@@ -353,7 +353,7 @@ describe('a break', () => {
       const arm = ['left'].flatMap((side) => ['steady', 'looseJaw', 'panClear', 'levers', 'chain'].map((q) => `${side}:${q}`));
       return { 'd.outer': '', 'd.left': named.tags['K-35'] ?? '', 'n.leftUnder': '7 in', 'c.hold': 'live', arm, ...over };
     };
-    const page = await get(`/bench/new?station=${named.stations['65']}&type=dam-break-shoulder`);
+    const page = await get(`/bench/new?station=${named.stations['65']}&type=dam-break-shoulder&state=live`);
     assert.match(page, /This set opens the dam/);
     assert.match(page, /name="breakOpened" value="yes"[^>]*checked|checked[^>]*name="breakOpened" value="yes"/);
     const arm = (page.match(/name="arm" value="([^"]+)"/g) ?? []).map((a) => /value="([^"]+)"/.exec(a)?.[1] ?? '');

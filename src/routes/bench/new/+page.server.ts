@@ -56,13 +56,11 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const { season, station, type } = await placeOf(locals, url);
   const like = await likeOf(season, type.id, url);
   const bench = await benchData(season, station, type, undefined, await nextSetNumber(db(), season.line.id), locals, like);
-  // a trap that was chosen for the place stands in the first position it fits, and is built now
+  // a trap that was chosen for the place stands in its first position
   const chosen = deviceOf(season, url);
   const position = type.positions[0];
-  if (chosen && position && type.devices.includes(chosen.class)) {
-    bench.fields[`d.${position.id}`] = chosen.id;
-    bench.fields.state = 'live';
-  }
+  if (chosen && position && type.devices.includes(chosen.class)) bench.fields[`d.${position.id}`] = chosen.id;
+  if (url.searchParams.get('state') === 'live') bench.fields.state = 'live';
   return { bench };
 };
 

@@ -60,5 +60,5 @@ export async function first({ request, locals, params }: RequestEvent<{ water: s
     (path) => (path === 'tag' ? 'firstTrap' : path),
   );
   if ('failure' in result) return result.failure;
-  redirect(303, `/bench/new?station=${station}&device=${device}`);
+  redirect(303, `/bench/new?station=${station}&device=${device}&state=live`);
 }
