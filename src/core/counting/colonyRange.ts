@@ -11,7 +11,7 @@ export interface ColonyEvidence {
   lodgeAcross: number | null;
   damLength: number | null;
   pileExtent: number | null;
-  /** animals caught on the water this season, those of them after the camera’s first picture, and from when the catches run */
+  /** animals caught on the water since sign counts, those of them after the camera’s first picture, and from when the catches run */
   caught: { count: number; afterFloor: number; since: string };
 }
 
