@@ -68,6 +68,7 @@ function viewsOf(count: number): SetView[] {
       layout,
       devices: [],
       deadline: null,
+      missed: null,
       lastLook: null,
     };
   });

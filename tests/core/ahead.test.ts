@@ -79,6 +79,7 @@ function facts(own: ReturnType<typeof water>, readings: Reading[], over: object 
     hours: [],
     sheets: {},
     ice: [],
+    told: [],
     ground: [],
     openings: [],
     levels: { w: { known: last ? { pond: last.level } : {}, age: last ? { pond: NOW.getTime() - last.at.getTime() } : {}, atMost: {} } },
@@ -87,7 +88,7 @@ function facts(own: ReturnType<typeof water>, readings: Reading[], over: object 
 }
 
 describe('courses of every water', () => {
-  it('a stream that was read within a day has one, of 72 h, from its last reading on', () => {
+  it('a stream that was read within two days has one, of 72 h, from its last reading on', () => {
     const { waters } = movingOf(facts(water('stream'), [read(30, 0.5), read(6, 0.6)]), NOW);
     const course = waters.w?.pond;
     assert.ok(course);
@@ -95,8 +96,8 @@ describe('courses of every water', () => {
     near(course.courses.middle[0]?.level ?? 0, 0.6, 1e-9);
     assert.equal(course.courses.middle.at(-1)?.at, AHEAD * 3600);
   });
-  it('a reading older than a day begins none, and one that is only an upper bound neither', () => {
-    assert.equal(movingOf(facts(water('stream'), [read(30, 0.5)]), NOW).waters.w?.pond, null);
+  it('a reading older than two days begins none, and one that is only an upper bound neither', () => {
+    assert.equal(movingOf(facts(water('stream'), [read(50, 0.5)]), NOW).waters.w?.pond, null);
     assert.equal(movingOf(facts(water('stream'), [{ ...read(3, 0.5), bound: 'atMost' }]), NOW).waters.w?.pond, null);
     assert.equal(movingOf(facts(water('stream'), []), NOW).waters.w?.pond, null);
   });

@@ -157,7 +157,7 @@ describe('a stream', () => {
     assert.match(forecast.doubts[0]?.called ?? '', /few readings so far/);
   });
   it('falls back to its base without rain (exact: e^−kt), rises with it, and its band opens and then holds', () => {
-    const fit = { k: 0.05, base: 0.2, r: 0.01, spread: 0.01, step: 12, steps: 40 };
+    const fit = { k: 0.05, base: 0.2, r: 0.01, spread: 0.01, step: 12, steps: 40, trend: 0 };
     const dry = streamForecast(fit, 0.5, 0, 72, []);
     assert.ok(Math.abs(levelOn(dry.middle, 24 * 3600) - (0.2 + 0.3 * Math.exp(-1.2))) < 1e-9);
     const wet = streamForecast(

@@ -66,6 +66,7 @@ function view(n: number, along: number): SetView {
     layout: layFrom(type, setting, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us'),
     devices: [],
     deadline: null,
+    missed: null,
     lastLook: null,
   };
 }

@@ -89,7 +89,7 @@ describe('what is said of it', () => {
   const state = (outcome: Outcome | null, pond = 41) => {
     const spent = outcome && { outcome, at: '2026-11-25T09:10:00Z' };
     const device = { stay: STAY, position: 'trap', label: 'Trap', device: 'd', tag: 'K-1', class: 'bodyGrip' as const, size: '330' };
-    const view = { layout, devices: [{ ...device, since: '', lastLook: '', spent }] };
+    const view = { layout, devices: [{ ...device, since: '', lastLook: '', spent, missed: null }] };
     const [told] = statesOf(view, { known: { pond: inches(pond) }, age: {}, atMost: {} }, plainFrame('us', 'UTC'));
     return told;
   };

@@ -1,4 +1,4 @@
-import type { Body, Gauge, Ground, Ice, Line, TrapSet } from '../record/kinds';
+import type { Body, Gauge, Ground, Ice, Line, ToldRise, TrapSet } from '../record/kinds';
 import type { Sheet } from '../ice/sheets';
 import type { Station } from '../stations/placed';
 import type { System } from '../units/factors';
@@ -24,6 +24,8 @@ export interface Facts {
   readings: Record<string, Reading[]>;
   hours: WeatherHour[];
   sheets: Record<string, Sheet>;
+  /** rises that somebody told of late */
+  told: readonly ToldRise[];
   /** all that was seen of ice, oldest first */
   ice: readonly Ice[];
   ground: Ground[];

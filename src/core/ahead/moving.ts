@@ -3,6 +3,9 @@ import type { Ground } from '../record/kinds';
 import { levelAt } from '../water/levelAt';
 import { placedOpening, type Opening } from '../water/placed';
 import type { Reading } from '../water/series';
+import { withTold } from '../water/toldRise';
+import { READING_LASTS, type Water } from '../water/state';
+import { levelOn } from '../water/balance';
 import { fitStream, streamForecast, type RainHour } from '../water/streamForecast';
 import type { WeatherHour } from '../weather/hours';
 import type { Facts } from './facts';
@@ -75,7 +78,7 @@ function moving(season: Facts, now: Date): MovingAll {
       const from = new Date(now.getTime() - age);
       const context = { ground, open: own, hours, season, tail: levels?.known.tail };
       if (own.length === 0 && !areasOf(water, ground, level)) return [water.id, byHistory()];
-      return [water.id, { pond: drainedForecast(water, level, from, context), tail }];
+      return [water.id, { pond: toldTo(season, water.id, 'pond', drainedForecast(water, level, from, context)), tail }];
     }),
   );
   return { hours, waters, ground, open };
@@ -88,5 +91,32 @@ function streamOf(season: Facts, rain: Rain, water: string, surface: 'pond' | 't
   if (last.how !== 'read' && last.how !== 'carried') return null;
   const age = last.how === 'read' ? 0 : last.age;
   if (age > OLDEST || (last.how === 'carried' && last.atMost)) return null;
-  return streamOutlook(readings, rain, last.level, now.getTime() - age);
+  return toldTo(season, water, surface, streamOutlook(readings, rain, last.level, now.getTime() - age));
+}
+
+/** An outlook moved by the rises that were told of its surface and are not in its reading. */
+function toldTo(season: Facts, water: string, surface: 'pond' | 'tail', outlook: Outlook): Outlook {
+  const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
+  const told = season.told.filter((t) => t.gauge === gauge?.id);
+  return told.length === 0 ? outlook : { ...outlook, courses: withTold(outlook.courses, told, outlook.from.getTime()) };
+}
+
+/** The levels of waters with what the forecast says of those that were read too long ago to stand by themselves. */
+export function foretold(season: Facts, now: Date): Record<string, Water> {
+  const isOld = (water: Water): boolean => (['pond', 'tail'] as const).some((s) => (water.age[s] ?? 0) > READING_LASTS);
+  if (!Object.values(season.levels).some(isOld)) return season.levels;
+  const { waters } = movingOf(season, now);
+  return Object.fromEntries(
+    Object.entries(season.levels).map(([id, water]) => {
+      if (!isOld(water)) return [id, water];
+      const ahead = (['pond', 'tail'] as const).flatMap((surface) => {
+        const outlook = waters[id]?.[surface];
+        if (!outlook || (water.age[surface] ?? 0) <= READING_LASTS) return [];
+        const at = (now.getTime() - outlook.from.getTime()) / 1000;
+        const { low, middle, high } = outlook.courses;
+        return [[surface, { low: levelOn(low, at), middle: levelOn(middle, at), high: levelOn(high, at) }] as const];
+      });
+      return [id, { ...water, foretold: Object.fromEntries(ahead) }];
+    }),
+  );
 }

@@ -15,8 +15,8 @@ const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
 /** How far a forecast reaches, h. */
 export const AHEAD = 72;
-/** A reading older than this begins no forecast. */
-export const OLDEST = DAY;
+/** A reading older than this begins no forecast. [practice] */
+export const OLDEST = 2 * DAY;
 /** What a millimetre of rain cuts off the sides of a break in soft fill, m. [practice] */
 const CUTS = 0.0025;
 /** A mending begins this long after sunset. [practice] */

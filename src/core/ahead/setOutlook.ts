@@ -3,10 +3,10 @@ import { BODY_GRIPS, FOOTHOLDS } from '../devices/sizes';
 import { ICE_RATIO, iceAt } from '../ice/growth';
 import { standerOf } from '../stations/standing';
 import { standingAhead, type Ahead } from '../stations/standingAhead';
-import type { Line } from '../record/kinds';
 import type { Opening } from '../water/placed';
 import { atPlace, settingAt, type SetView } from '../sets/standing';
 import { latest } from '../stations/measures';
+import { nextCheck } from '../time/deadline';
 import { clockText, dayText, localDate } from '../time/localTime';
 import { bedOf } from '../stations/placed';
 import { INCH, type System } from '../units/factors';
@@ -24,10 +24,9 @@ import { iceStanding } from '../ice/bearing';
 import { iceHere, type Sheet } from '../ice/sheets';
 import { frameOf, type Facts, type Reader } from './facts';
 import type { MovingAll } from './moving';
-import { AHEAD, shapeOf, type Outlook } from './ponds';
+import { shapeOf, type Outlook } from './ponds';
 
 const DAY = 86_400_000;
-const HOUR = 3_600_000;
 /** Footholds up to this spread can hold a larger animal badly. */
 const SMALL = 5.5 * INCH;
 
@@ -45,13 +44,6 @@ export function clockFrom(now: Date, zone: string) {
   return (at: Date): string =>
     localDate(at, zone) === localDate(now, zone) ? clockText(at, zone) : `${dayText(at, zone)} ${clockText(at, zone)}`;
 }
-
-const checkOf = (view: Pick<SetView, 'deadline'>, now: Date): Date => {
-  const deadline = view.deadline ? new Date(view.deadline) : null;
-  return deadline && deadline > now ? deadline : new Date(now.getTime() + DAY);
-};
-
-const ruleSpan = ({ rule }: Line): number => (rule.kind === 'elapsed' ? rule.hours * HOUR : rule.days * DAY);
 
 /** The time that an outlook looks at: from now to the next check, and from there to the one after. */
 interface Span {
@@ -74,13 +66,13 @@ export function outlookOf(
   { now, who }: Reader,
 ): SetOutlook | null {
   const water = view.station.water;
-  const check = checkOf(view, now);
+  const check = nextCheck(view.deadline, now, season.line);
   // what lies sprung catches nothing at any level
   if (state?.verdict === 'spent') return null;
   const span: Span = {
     now,
     check,
-    after: new Date(check.getTime() + ruleSpan(season.line)),
+    after: nextCheck(null, check, season.line),
     levels: season.levels[water] ?? NO_LEVELS,
     frame: frameOf(season, water, who.person.system),
     clock: clockFrom(now, season.line.zone),
@@ -101,7 +93,7 @@ function levelOutlook(view: SetView, state: DeviceState, outlook: Outlook, span:
   const { band, axis, device } = state;
   if (!band) return null;
   const { now, check, after, levels, frame, clock } = span;
-  const seconds = (at: Date): number => Math.min((at.getTime() - outlook.from.getTime()) / 1000, AHEAD * 3600);
+  const seconds = (at: Date): number => (at.getTime() - outlook.from.getTime()) / 1000;
   const free = view.layout.free.find((f) => f.device === device) ?? null;
   const shared = view.layout.needs.some((n) => n.device === device && 'share' in n.of);
   const stateAt = (level: number): DeviceState => {
@@ -160,8 +152,10 @@ function frostOutlook(view: SetView, sheet: Sheet | undefined, course: Outlook |
   const times = sheet.course.map((p) => p.at).filter((at) => at > now.getTime() && at <= check.getTime());
   const likely = times.find((at) => frozenAt(at, 'middle'));
   const early = times.find((at) => frozenAt(at, 'high'));
-  const until = Math.min(after.getTime(), now.getTime() + AHEAD * HOUR);
-  const remedy = frozenAt(until, 'high') ? lowerBy(view, first.device, thickest(until), span) : NO_REMEDY;
+  const until = Math.min(after.getTime(), sheet.course.at(-1)?.at ?? now.getTime());
+  const remedy = frozenAt(until, 'high')
+    ? lowerBy(view, first.device, { grown: thickest(until), until: new Date(until) }, span)
+    : NO_REMEDY;
   const sentence =
     early === undefined
       ? `The ice there may be ${printLength(thickest(check.getTime()), frame.system)} by ${clock(check)}: it stays clear of it.`
@@ -169,8 +163,8 @@ function frostOutlook(view: SetView, sheet: Sheet | undefined, course: Outlook |
   return { sentence, remedy, tells: true, idle: likely !== undefined };
 }
 
-/** What is done at the check so that the ice of the one after does not reach it. @param grown ice then, m */
-function lowerBy(view: SetView, device: string, grown: number, { levels, frame, after, clock }: Span): Remedy {
+/** What is done at the check so that the ice of the one after does not reach it. @param grown ice of then, m */
+function lowerBy(view: SetView, device: string, { grown, until }: { grown: number; until: Date }, { levels, frame, clock }: Span): Remedy {
   const free = view.layout.free.find((f) => f.device === device);
   if (!free) return NO_REMEDY;
   const onIce = view.layout.parts.some((p) => p.bearer === 'ice' && p.device);
@@ -178,7 +172,7 @@ function lowerBy(view: SetView, device: string, grown: number, { levels, frame, 
   const down = Math.max(by, INCH / 4);
   return {
     order: `${free.say.down} ${printLength(down, frame.system)} at the check`,
-    then: `The ice may reach ${printLength(grown, frame.system)} by ${clock(after)}.`,
+    then: `The ice may reach ${printLength(grown, frame.system)} by ${clock(until)}.`,
     by: -down,
   };
 }
@@ -238,7 +232,7 @@ export function standingOf(
     standerOf(who.words),
     course.courses,
     seconds(now),
-    seconds(checkOf(view, now)),
+    seconds(nextCheck(view.deadline, now, season.line)),
     (s) => clock(new Date(course.from.getTime() + s * 1000)),
     who.person.system,
     follows ? (level) => surfaceAt(follows, level) : undefined,

@@ -4,12 +4,11 @@ import { latest } from '../stations/measures';
 import type { Station } from '../stations/placed';
 import type { Moment, Surfaces } from '../water/levelAt';
 import type { WaterBody } from '../water/placed';
-import type { WeatherHour } from '../weather/hours';
+import { nextCheck, type RuleAt } from '../time/deadline';
+import { carriedOn, type WeatherHour } from '../weather/hours';
 import type { IceHere } from './bearing';
 
 const DAY = 86_400_000;
-/** How far a sheet is grown ahead, ms. */
-const AHEAD = 3 * DAY;
 
 /** The ice of a water, from its last measurement on. */
 export interface Sheet {
@@ -39,15 +38,20 @@ export function momentsOfIce(seen: readonly Ice[], waters: readonly { id: string
   });
 }
 
-/** The sheets of frozen waters, by water, calculated to three days ahead. */
+/** How far sheets are grown: to the check after the next one by the rule, at least three days, at most sixteen. */
+export const reachOf = (now: Date, line: RuleAt): number =>
+  Math.min(now.getTime() + 16 * DAY, Math.max(now.getTime() + 3 * DAY, nextCheck(null, nextCheck(null, now, line), line).getTime()));
+
+/** The sheets of frozen waters, by water, calculated to a time ahead; where the weather told ends its cold goes on. */
 export function sheetsOf(
   seen: readonly Ice[],
   waters: readonly WaterBody[],
   hours: readonly WeatherHour[],
   surfaces: Surfaces,
-  now: Date,
+  { now, until }: { now: Date; until: number },
 ): Record<string, Sheet> {
   const sheets: Record<string, Sheet> = {};
+  const ahead = carriedOn(hours, until);
   for (const water of waters) {
     const frozen = frozenOf(water.id, seen, now);
     const [begun, last] = [frozen[0], frozen.at(-1)];
@@ -56,7 +60,7 @@ export function sheetsOf(
     const growth = growthOf(water.ice ?? 'lake', measured, hours);
     const [then, later] = [surfaces.at(water.id, 'pond', begun.at), surfaces.at(water.id, 'pond', now)];
     sheets[water.id] = {
-      course: iceCourse({ at: Date.parse(last.at), thickness: last.thickness }, growth, hours, now.getTime() + AHEAD),
+      course: iceCourse({ at: Date.parse(last.at), thickness: last.thickness }, growth, ahead, until),
       growth,
       last,
       frozen: begun.at,

@@ -13,7 +13,7 @@ import {
   waterSchema,
 } from './places';
 import { cameraSchema, earlierSchema, groundSchema, intentSchema, signSchema, surveySchema } from './scouting';
-import { forecastSchema, iceSchema, loggedSchema, weatherSchema } from './moving';
+import { forecastSchema, iceSchema, loggedSchema, toldSchema, weatherSchema } from './moving';
 import { lineSchema, setSchema } from './season';
 
 /** What an entry can be about. One schema serves form, API, import, database row and demo. */
@@ -41,6 +41,7 @@ export const SCHEMAS = {
   ice: iceSchema,
   logged: loggedSchema,
   forecast: forecastSchema,
+  told: toldSchema,
   stock: stockSchema,
   stockMove: stockMoveSchema,
   kit: kitSchema,
@@ -74,6 +75,7 @@ export type Intent = Body<'intent'>;
 export type WeatherBody = Body<'weather'>;
 export type Ice = Body<'ice'>;
 export type LoggedBody = Body<'logged'>;
+export type ToldRise = Body<'told'>;
 export type ForecastBody = Body<'forecast'>;
 export type Stock = Body<'stock'>;
 export type StockMove = Body<'stockMove'>;
@@ -108,6 +110,7 @@ export const KIND_WORDS: Record<Kind, string> = {
   ice: 'Ice',
   logged: 'Logger',
   forecast: 'Forecast',
+  told: 'Rise told',
   stock: 'Stock',
   stockMove: 'Stock moved',
   kit: 'Kit',
@@ -129,6 +132,7 @@ export const WITHDRAWABLE: readonly Kind[] = [
   'ice',
   'logged',
   'forecast',
+  'told',
   'stockMove',
   'kit',
 ];

@@ -73,6 +73,21 @@ export const loggedSchema = z
   })
   .refine((l) => l.to >= l.from, { path: ['to'], error: 'The stretch cannot end before it began.' });
 
+/** A rise that somebody told: a neighbour upstream, the radio. It moves the forecast of its gauge until that is read after it came. */
+export const toldSchema = z
+  .strictObject({
+    id: id(),
+    gauge: id('Gauge'),
+    /** the level of this moment is what it rises from */
+    at: instant('Told at'),
+    until: instant('All there by'),
+    rise: length('Rise', -10, 10, 'A rise is up to 10 m (32 ft); write a fall with a minus.', 'level'),
+    doubt: length('Give or take', 0, 5, 'A doubt is between 0 and 5 m (16 ft).'),
+    who: name('Told by', 60),
+    note: note('Note'),
+  })
+  .refine((t) => t.at < t.until, { path: ['until'], error: 'It cannot be all there before it was told.' });
+
 const course = z.strictObject({ at, low: z.number(), middle: z.number(), high: z.number() });
 
 /** What was forecast for a gauge at a time, on that gauge, kept so that it can be held against what came. */

@@ -2,6 +2,7 @@ import { many } from '../units/many';
 import type { System } from '../units/factors';
 import { printLength, printLevel } from '../units/length';
 import { printWeight } from '../units/weight';
+import { riseText } from '../water/toldRise';
 import { setTypeOf } from '../sets/catalogue';
 import { signKind } from '../sign/kinds';
 import type { Body, Catch, CheckedDevice, Kind } from './kinds';
@@ -49,6 +50,7 @@ const SAY: Say = {
   logged: ({ gauge, name, rows }, names) => `${names[gauge] ?? 'Gauge'}: ${many(rows, 'row')} of a logger, ${name}`,
   forecast: ({ gauge, points }, names, system) =>
     `${names[gauge] ?? 'Gauge'}: expected at ${printLevel(points.at(-1)?.middle ?? 0, system)}, between ${printLevel(points.at(-1)?.low ?? 0, system)} and ${printLevel(points.at(-1)?.high ?? 0, system)}`,
+  told: ({ gauge, rise, doubt, who }, names, system) => `${names[gauge] ?? 'Gauge'}: ${riseText({ rise, doubt }, system)}, told by ${who}`,
   stock: ({ name, kind }) => `${name}, ${kind}`,
   stockMove: ({ stock, why, amount, count }, names) =>
     `${names[stock] ?? 'Stock'}: ${why}, ${count ?? `${amount > 0 ? '+' : '−'}${Math.round(Math.abs(amount) * 100) / 100}`}`,
@@ -78,7 +80,7 @@ function outcomeText({ outcome, cause, flags, catch: caught, searched }: Checked
     ? catchText(caught, system)
     : outcome +
       (cause === 'not asked' ? '' : cause === 'do not know' ? ', by what is not known' : ` by ${cause}`) +
-      (searched ? `, looked ${searched}` : '');
+      (searched ? (outcome === 'not reached' ? `: ${searched}` : `, looked ${searched}`) : '');
   return flags.length > 0 ? `${said} (${flags.join(', ')})` : said;
 }
 

@@ -9,7 +9,8 @@ import type { Band } from '../water/track';
 import type { Interval } from '../water/band';
 import { surfaceAt } from '../water/ownLevel';
 import { bottomAt, type PartKind } from '../water/part';
-import type { DeviceState, Water } from '../water/state';
+import { READING_LASTS, type DeviceState, type Water } from '../water/state';
+import { spanText } from '../time/localTime';
 import { fitted, placeLabels, type PlacedLabel } from './labels';
 
 /** Everything in pixels; heights and shore positions true, widths symbolic. */
@@ -108,7 +109,8 @@ export function sectionScene(input: SectionInput): SectionScene {
   const scale = (size.height - top - FOOT) / (high - low);
   const yOf = (z: number): number => top + (high - z) * scale;
   const dam = stations.find((s) => s.kind === 'dam' && s.surface === 'pond');
-  const end = dam && levels.known.tail !== undefined ? xOf(dam.along) : size.width;
+  // a pond ends at its dam, whether the water below it was ever read or not
+  const end = dam && (water.kind === 'pond' || levels.known.tail !== undefined) ? xOf(dam.along) : size.width;
   const surfaces: SectionScene['surfaces'] = [];
   if (levels.known.pond !== undefined)
     surfaces.push({
@@ -117,7 +119,7 @@ export function sectionScene(input: SectionInput): SectionScene {
       y: yOf(levels.known.pond),
       from: 0,
       to: end,
-      text: levelText(levels.known.pond, frame),
+      text: `${levelText(levels.known.pond, frame)}${agedText(levels.age.pond)}`,
     });
   if (levels.known.tail !== undefined && dam)
     surfaces.push({
@@ -126,7 +128,7 @@ export function sectionScene(input: SectionInput): SectionScene {
       y: yOf(levels.known.tail),
       from: end,
       to: size.width,
-      text: levelText(levels.known.tail, frame, 'tail'),
+      text: `${levelText(levels.known.tail, frame, 'tail')}${agedText(levels.age.tail)}`,
     });
   return {
     width: size.width,
@@ -185,6 +187,9 @@ export function sectionScene(input: SectionInput): SectionScene {
     ways: wayTicks(far, system).map((along) => ({ x: xOf(along), text: printWay(along, system) })),
   };
 }
+
+/** How old a reading is that the line is drawn by, where it is old. */
+const agedText = (age = 0): string => (age > READING_LASTS ? `, ${spanText(age)} old` : '');
 
 function aheadOf(
   { low, middle, high, called }: Band & { called: string },

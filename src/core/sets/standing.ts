@@ -122,6 +122,12 @@ export function layOut(
   return follows ? onGauge(layout, surface, follows) : layout;
 }
 
+/** A check that did not get to the set: when, and why. */
+export interface Missed {
+  at: string;
+  why: string;
+}
+
 export interface DeviceView {
   stay: string;
   position: string;
@@ -134,6 +140,8 @@ export interface DeviceView {
   lastLook: string;
   /** it was found so at its last look and left so */
   spent: Spent | null;
+  /** somebody set out for it since its last look and did not get there */
+  missed: Missed | null;
 }
 
 /** A set as every room shows it: plain values, so that the browser can ask it about any level. */
@@ -158,6 +166,8 @@ export interface SetView {
   devices: DeviceView[];
   /** ISO; null when nothing of it is live */
   deadline: string | null;
+  /** somebody set out for it since its last look and did not get there */
+  missed: Missed | null;
   lastLook: string | null;
 }
 

@@ -5,16 +5,18 @@ import { setDeadline } from '../time/deadline';
 import type { Follows } from '../water/ownLevel';
 import type { Layout } from '../water/layout';
 import { setTypeOf } from './catalogue';
-import { laidAt, layOut, type DeviceView, type Laid, type SetView } from './standing';
+import { laidAt, layOut, type DeviceView, type Laid, type Missed, type SetView } from './standing';
 import { remembered } from '../remembered';
 import type { System } from '../units/factors';
 import { plainFrame, type Frame } from '../units/frame';
 import type { Surfaces } from '../water/levelAt';
 
-/** The last look at a stay, and the last one that left it spent where nothing set it again since. */
+/** The last look at a stay, the last one that left it spent where nothing set it again since, and a way there since that ended before it. */
 export interface Look {
-  at: Date;
+  /** null: nobody looked since it went live */
+  at: Date | null;
   spent: Spent | null;
+  missed: Missed | null;
 }
 
 export interface ViewContext {
@@ -66,6 +68,7 @@ export function setView(set: TrapSet, { line, stations, follows, iceFactors, she
     then: laid.then,
     layout: laidOut(set.type, laid, system),
     deadline: deadline && deadline.toISOString(),
+    missed: devices.map((d) => d.missed).find((m) => m !== null) ?? null,
     lastLook: lastLooks.length === 0 ? null : new Date(Math.min(...lastLooks.map(Number))).toISOString(),
   };
 }
@@ -80,8 +83,8 @@ function liveDevices(set: TrapSet, shed: Record<string, Device>, looks: Record<s
       const device = shed[stay.device];
       if (!device || stay.to !== null) return [];
       const look = looks[stay.id];
-      const lastLook = look?.at.toISOString() ?? stay.from;
-      const { spent = null } = look ?? {};
+      const lastLook = look?.at?.toISOString() ?? stay.from;
+      const { spent = null, missed = null } = look ?? {};
       return [
         {
           stay: stay.id,
@@ -93,6 +96,7 @@ function liveDevices(set: TrapSet, shed: Record<string, Device>, looks: Record<s
           size: device.size,
           since: stay.from,
           lastLook,
+          missed,
           // what was armed or changed since is set again
           spent: spent && armingsOf(set).some((at) => at >= spent.at) ? null : spent,
         },

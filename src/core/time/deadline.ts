@@ -21,6 +21,15 @@ export function deadlineAfter(since: Date, rule: CheckRule, zone: string, place:
   return instantOf(addDays(date, 1), '00:00', zone);
 }
 
+/** When the check after a moment is: by the deadline while it lies ahead, else by the rule from a look at that moment on. */
+export function nextCheck(deadline: string | null, now: Date, { rule, zone, ...place }: RuleAt): Date {
+  const due = deadline === null ? null : new Date(deadline);
+  return due && due > now ? due : deadlineAfter(now, rule, zone, place);
+}
+
+/** A rule with where it holds. */
+export type RuleAt = { rule: CheckRule; zone: string } & Place;
+
 /** A set owes its check when the first of its devices does; null when none is live. */
 export function setDeadline(lastLooks: Date[], rule: CheckRule, zone: string, place: Place): Date | null {
   const all = lastLooks.map((since) => deadlineAfter(since, rule, zone, place).getTime());

@@ -28,3 +28,9 @@ export function moved<G extends Hung>(gauge: G, at: Date, before: number, after:
     earlier: [...earlier, { until, zero: held }].sort((a, b) => a.until.localeCompare(b.until)),
   };
 }
+
+/** A gauge hung below a dam, from the drop measured across it. @param pond elevation of the pond, m @param drop m down to the water below @param shown what it shows there */
+export const hungBelow = (pond: number, drop: number, shown: number): Hung & { earlier: [] } => ({
+  zero: pond - drop - shown,
+  earlier: [],
+});

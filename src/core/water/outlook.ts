@@ -7,6 +7,8 @@ import type { Courses } from './pondForecast';
 import { NO_REMEDY, type Remedy } from './remedy';
 
 const STEP = INCH / 4;
+/** What ends sooner than this is told in minutes, s. */
+const SOON = 90 * 60;
 /** A change of more than this is another set. [practice] */
 const FURTHEST = 24 * INCH;
 
@@ -89,26 +91,38 @@ export function outlookText(
   { courses, band, now, check, after, then, say, room, stone = 0, clock }: Asked,
   system: System,
 ): { sentence: string; remedy: Remedy; certain: boolean } {
+  const ends = courses.middle.at(-1)?.at ?? 0;
+  const until = Math.min(check, ends);
   const cut = (course: CoursePoint[]): CoursePoint[] => [
     { at: now, level: levelOn(course, now), out: 0 },
-    ...course.filter((p) => p.at > now && p.at <= check),
+    ...course.filter((p) => p.at > now && p.at <= until),
   ];
   const ahead = { low: cut(courses.low), middle: cut(courses.middle), high: cut(courses.high) };
   const { middle, earliest, latest } = leaving(ahead, band);
   const remedy = remedyOf({ courses, band, check, after, say, room, stone, clock }, system);
-  if (earliest === null) return { sentence: `Should work until the check at ${clock(check)}.`, remedy, certain: true };
+  if (earliest === null) {
+    const sentence =
+      check <= ends
+        ? `Should work until the check at ${clock(check)}.`
+        : `Should work until ${clock(ends)}, as far as the forecast reaches; the check is ${clock(check)}.`;
+    return { sentence, remedy, certain: true };
+  }
   const out = middle !== null && middle <= now;
   const edge = [ahead.middle, ahead.low, ahead.high].map((course) => leavesBy(course, band)?.edge).find((e) => e) ?? 'min';
   const sentence = out
     ? ''
     : middle === null
       ? `Likely keeps working; could go ${then[edge]} as early as ${clock(earliest)}.`
-      : `Works until about ${clock(middle)}${latest === null ? ` (${clock(earliest)} at the earliest)` : ` (${clock(earliest)} to ${clock(latest)})`}, then ${then[edge]}.`;
+      : `${middle - now < SOON ? `Works for about ${Math.max(5, Math.round((middle - now) / 300) * 5)} min more, until` : 'Works until about'} ${clock(middle)}${latest === null ? ` (${clock(earliest)} at the earliest)` : ` (${clock(earliest)} to ${clock(latest)})`}, then ${then[edge]}.`;
   return { sentence, remedy, certain: false };
 }
 
-function remedyOf({ courses, band, check, after, say, room, stone = 0, clock }: Omit<Asked, 'now' | 'then'>, system: System): Remedy {
-  if (!say) return NO_REMEDY;
+function remedyOf(
+  { courses, band, check, after: wanted, say, room, stone = 0, clock }: Omit<Asked, 'now' | 'then'>,
+  system: System,
+): Remedy {
+  const after = Math.min(wanted, courses.middle.at(-1)?.at ?? 0);
+  if (!say || check >= after) return NO_REMEDY;
   const { by, share: inside } = bestShift(courses, band, check, after, room);
   if (inside < 0.05) return { order: 'Move it to another depth', then: `No adjustment lasts until ${clock(after)}.`, by: 0 };
   if (by === 0 || inside < shareInBand(courses.middle, band, check, after) + 0.05) return NO_REMEDY;

@@ -1,5 +1,5 @@
 import type { Interval } from './band';
-import { GAP, type Reading } from './series';
+import { crestsOver, GAP, type Reading } from './series';
 
 /** A time during which a device stood outside its band. */
 export interface Outside {
@@ -7,6 +7,8 @@ export interface Outside {
   to: Date;
   /** under its band or over it */
   side: 'under' | 'over';
+  /** high water left a mark: it stood over the band for some time between the two */
+  sometime?: boolean;
 }
 
 /**
@@ -40,5 +42,11 @@ export function outsideBand(readings: readonly Reading[], from: Date, to: Date, 
     // of two readings with the whole band between them the side of the first comes first
     for (const side of above(a.level) ? [over, under] : [under, over]) side();
   }
-  return found;
+  for (const [since, until] of crestsOver(readings, band)) {
+    const [a, b] = [Math.max(since, from.getTime()), Math.min(until, to.getTime())];
+    // what the readings themselves show needs no mark
+    if (b > a && !found.some((o) => o.side === 'over' && o.from.getTime() < b && o.to.getTime() > a))
+      found.push({ from: new Date(a), to: new Date(b), side: 'over', sometime: true });
+  }
+  return found.sort((a, b) => a.from.getTime() - b.from.getTime());
 }

@@ -1,10 +1,15 @@
 import type { Interval } from './band';
 
-/** One look at a gauge, m in the water's datum. `atMost` is an upper bound: a set stood dry, by how much was not seen. */
+/**
+ * One look at a gauge, m in the water's datum. `atMost` is an upper bound: a set stood dry, by how much was not seen. `crest` is a mark that high
+ * water left some time between `since` and `at`.
+ */
 export interface Reading {
   at: Date;
   level: number;
-  bound: 'exact' | 'atMost';
+  bound: 'exact' | 'atMost' | 'crest';
+  /** of a crest only */
+  since?: Date | null;
   /** who read it; null for what no person read */
   by?: string | null;
 }
@@ -26,13 +31,15 @@ const HOUR = 3_600_000;
 
 /**
  * Hours between two times during which the level lay inside a band; exact on the piecewise-linear course of the readings.
- * Time before the first reading, more than a day behind the last, or in a gap of over 48 h counts only to `high`.
+ * Time before the first reading, more than a day behind the last, or in a gap of over 48 h counts only to `high`; so does the time in which
+ * a mark tells that the water once stood over the band.
  */
 export function hoursInBand(readings: Reading[], from: Date, to: Date, band: Interval): HoursInBand {
   const total = Math.max(0, to.getTime() - from.getTime()) / HOUR;
   const sorted = exactOf(readings);
   let told = 0;
   let inside = 0;
+  const marks = crestsOver(readings, band);
   const last = sorted.at(-1);
   const held = last ? [...sorted, { ...last, at: new Date(last.at.getTime() + 24 * HOUR) }] : [];
   for (let i = 0; i + 1 < held.length; i += 1) {
@@ -40,12 +47,30 @@ export function hoursInBand(readings: Reading[], from: Date, to: Date, band: Int
     if (!a || !b || b.at.getTime() - a.at.getTime() > GAP) continue;
     const start = Math.max(a.at.getTime(), from.getTime());
     const end = Math.min(b.at.getTime(), to.getTime());
-    if (end <= start) continue;
-    told += (end - start) / HOUR;
-    inside += shareInside(a, b, start, end, band) * ((end - start) / HOUR);
+    for (const [s, e] of withoutMarks(start, end, marks)) {
+      told += (e - s) / HOUR;
+      inside += shareInside(a, b, s, e, band) * ((e - s) / HOUR);
+    }
   }
   return { low: inside, high: inside + Math.max(0, total - told) };
 }
+
+/** A time in which high water left a mark over a band, ms. */
+export type MarkSpan = [from: number, to: number];
+
+/** The times in which, as a mark tells, the water once stood over a band. */
+export const crestsOver = (readings: readonly Reading[], band: Interval): MarkSpan[] =>
+  readings.flatMap((r): MarkSpan[] => (r.bound === 'crest' && r.since && r.level > band.max ? [[r.since.getTime(), r.at.getTime()]] : []));
+
+/** What is left of a time once those of marks are taken out. */
+const withoutMarks = (from: number, to: number, marks: readonly MarkSpan[]): MarkSpan[] =>
+  marks.reduce<MarkSpan[]>(
+    (rest, [a, b]) =>
+      rest.flatMap(([s, e]): MarkSpan[] =>
+        [[s, Math.min(e, a)] as MarkSpan, [Math.max(s, b), e] as MarkSpan].filter(([left, right]) => right > left),
+      ),
+    to > from ? [[from, to]] : [],
+  );
 
 function shareInside(a: Reading, b: Reading, start: number, end: number, band: Interval): number {
   const slope = (b.level - a.level) / (b.at.getTime() - a.at.getTime());

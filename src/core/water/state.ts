@@ -20,6 +20,8 @@ export interface Water {
   age: Partial<Record<Axis, number>>;
   /** the level is only an upper bound: a set was seen dry */
   atMost: Partial<Record<Axis, boolean>>;
+  /** what the forecast says of now, of a surface whose reading is old; 8 in 10 lie between its ends */
+  foretold?: Partial<Record<Axis, { low: number; middle: number; high: number }>>;
 }
 
 export interface DeviceState {
@@ -51,7 +53,7 @@ export const nearMargin = ({ min, max }: Interval): number => Math.min(INCH, (ma
 /**
  * How one device of a set stands at the levels of a moment, as a verdict with its sentence and its way out.
  *
- * @param water the levels known, and their ages; a reading older than 24 h without forecast gives `unknown`
+ * @param water the levels known, and their ages; of a reading older than 24 h the forecast is asked; without one it is `unknown`
  * @param frame in what its sentence is read
  */
 export function deviceState(layout: Layout, device: string, water: Water, frame: Frame): DeviceState {
@@ -73,8 +75,7 @@ export function deviceState(layout: Layout, device: string, water: Water, frame:
     return broken(told(own, level, null, 'fine', '', ''), { own, ...never, water, frame });
   }
   const age = water.age[axis] ?? 0;
-  if (age > READING_LASTS)
-    return unread(own, level, `The last reading is ${spanText(age)} old. Works at ${bandText(band, frame, axis)}.`, band);
+  if (age > READING_LASTS) return old(own, level, band, water, frame);
   const beyond = beyondOf(own, water.known, frame.system);
   const aim = nearOf(bandsBeside(own, water.known, 'aim'), level);
   const perhaps = needs.some((need) => need.perhaps) ? nearOf(bandsBeside(own, water.known, 'perhaps'), level) : null;
@@ -129,6 +130,19 @@ function told(
 
 const unread = (own: Judged, level: number | null, sentence: string, band: Interval | null = null): DeviceState =>
   told(own, level, band, 'unknown', 'no reading', sentence);
+
+/** Of an old reading: what the forecast says of now where it is sure, a doubt where its band leaves that of the device, unknown where there is none. */
+function old(own: Judged, level: number, band: Interval, { age, foretold }: Water, frame: Frame): DeviceState {
+  const { axis } = own;
+  const works = `Works at ${bandText(band, frame, axis)}.`;
+  const read = `The last reading is ${spanText(age[axis] ?? 0)} old`;
+  const ahead = foretold?.[axis];
+  if (!ahead) return unread(own, level, `${read}. ${works}`, band);
+  const said = `${read}; by the forecast ${levelText(ahead.low, frame, axis)} to ${levelText(ahead.high, frame, axis)} now. ${works}`;
+  return ahead.low >= band.min && ahead.high <= band.max
+    ? told(own, ahead.middle, band, 'fine', 'working, by the forecast', said)
+    : told(own, ahead.middle, band, 'perhaps', 'perhaps not working', `${said} Read the gauge.`);
+}
 
 /** The state with its distance from the nearest end of its band. */
 function spared(state: DeviceState, { min, max }: Interval, level: number): DeviceState {

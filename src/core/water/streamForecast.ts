@@ -1,4 +1,5 @@
 import type { CoursePoint } from './balance';
+import { changeOf } from './change';
 import { withBand, type Forecast } from './pondForecast';
 import type { Reading } from './series';
 
@@ -7,6 +8,9 @@ const HOUR = 3_600_000;
 const EIGHT_OF_TEN = 1.2816;
 /** A stream whose history teaches nothing: a third of the rise is gone in a day, and it wanders this much in a day. [practice] */
 const UNKNOWN = { k: 0.4 / 24, wander: 0.04 };
+/** Hours after which two thirds of a fall that was seen are spent, and the share of it that is in doubt. [practice] */
+const EASES = 48;
+const TREND_DOUBT = 0.5;
 /** The rain that is expected may be this much more or less. [practice] */
 const RAIN_DOUBT = 0.5;
 const LEAST_SPREAD = 0.006;
@@ -30,6 +34,8 @@ export interface StreamFit {
   step: number;
   /** steps it was fitted to; 0 when nothing could be */
   steps: number;
+  /** what was read of its last move, m an hour, where nothing could be fitted: a fall goes on and eases, a rise may */
+  trend: number;
 }
 
 interface Step {
@@ -70,7 +76,8 @@ function solved(steps: readonly Step[], k: number): { base: number; r: number; e
 
 /**
  * Recession and answer to rain, fitted to a gauge's own readings: for each recession tried the other two follow by least squares, the best is kept.
- * Steps of over two days teach nothing. With under six steps the practice figures stand.
+ * Steps of over two days teach nothing. With under six steps the practice figures stand, with the last move that was read and as wide
+ * as the moves were.
  *
  * @source linear reservoir, any handbook of hydrology, from memory
  */
@@ -85,7 +92,7 @@ export function fitStream(readings: readonly Reading[], rain: readonly RainHour[
   });
   const last = exact.at(-1)?.level ?? 0;
   const hours = steps.length === 0 ? 12 : steps.reduce((sum, s) => sum + (s.to - s.from) / HOUR, 0) / steps.length;
-  if (steps.length < 6) return { k: UNKNOWN.k, base: last, r: 0, spread: UNKNOWN.wander, step: 24, steps: 0 };
+  if (steps.length < 6) return byTrend(exact, steps, last);
   const tried = Array.from({ length: 36 }, (_, i) => (1 / 240) * 60 ** (i / 35));
   let best = { k: UNKNOWN.k, ...solved(steps, UNKNOWN.k) };
   for (const k of tried) {
@@ -93,8 +100,22 @@ export function fitStream(readings: readonly Reading[], rain: readonly RainHour[
     if (found.error < best.error) best = { k, ...found };
   }
   const spread = Math.max(LEAST_SPREAD, Math.sqrt(best.error / Math.max(1, steps.length - 3)));
-  return { k: best.k, base: best.base, r: best.r, spread, step: hours, steps: steps.length };
+  return { k: best.k, base: best.base, r: best.r, spread, step: hours, steps: steps.length, trend: 0 };
 }
+
+/** Too few steps to fit anything to: the level goes on as it moved last, and wanders as far in a day as it did. */
+function byTrend(exact: readonly Reading[], steps: readonly Step[], last: number): StreamFit {
+  const newest = exact.at(-1);
+  const change = newest ? changeOf(exact, newest.at) : null;
+  const hours = change ? (change.to.at.getTime() - change.from.at.getTime()) / HOUR : Infinity;
+  const trend = change && hours < 48 ? (change.to.level - change.from.level) / hours : 0;
+  const days = steps.map((s) => (s.b - s.a) ** 2 / Math.max(0.25, (s.to - s.from) / (24 * HOUR)));
+  const wander = Math.sqrt(days.reduce((sum, d) => sum + d, 0) / Math.max(1, days.length));
+  return { k: UNKNOWN.k, base: last, r: 0, spread: Math.max(UNKNOWN.wander, wander), step: 24, steps: 0, trend };
+}
+
+/** Of a move that goes on and eases, what comes within some hours, m. */
+const goesOn = (trend: number, hours: number): number => trend * EASES * (1 - Math.exp(-hours / EASES));
 
 /**
  * The course of a stream from a level on, by its own recession and answer to rain. The band is the spread of its past steps, which add up
@@ -116,15 +137,20 @@ export function streamForecast(fit: StreamFit, start: number, from: number, hour
     const more = (fit.r * (falls.get(Math.floor(now / HOUR)) ?? 0) * every) / 3600;
     over = over * fades + more;
     rise = rise * fades + more;
-    middle.push({ at: i * every, level: fit.base + over, out: 0 });
+    middle.push({ at: i * every, level: fit.base + over + goesOn(Math.min(0, fit.trend), (i * every) / 3600), out: 0 });
     wet.push(rise);
   }
   const still = 1 - Math.exp(-2 * fit.k * fit.step);
   const own = middle.map((p) => EIGHT_OF_TEN * fit.spread * Math.sqrt((1 - Math.exp((-2 * fit.k * p.at) / 3600)) / still));
   const rainy = wet.map((w) => w * RAIN_DOUBT);
+  const move = middle.map((p) => goesOn(fit.trend, p.at / 3600));
+  const rising = fit.trend > 0 ? move : move.map((m) => -m * TREND_DOUBT);
   return withBand(middle, [
     { called: fit.steps === 0 ? 'few readings so far' : 'past steps', up: own, down: own },
     { called: 'the rain', up: rainy, down: rainy },
+    ...(fit.trend === 0
+      ? []
+      : [{ called: fit.trend > 0 ? 'the rise goes on or ends' : 'the fall goes on or ends', up: rising, down: rising }]),
   ]);
 }
 

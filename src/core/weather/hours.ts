@@ -38,6 +38,27 @@ function within(hours: readonly WeatherHour[], from: number, to: number): [Weath
   return found;
 }
 
+/** Hours that the weather told ends in and that go on as it was. [practice] */
+const GOES_ON = 48;
+
+/** Hours as far as a time: where the telling ends, the cold of its last two days goes on, dry. Left as they are where under a day was told. [practice] */
+export function carriedOn(hours: readonly WeatherHour[], until: number): readonly WeatherHour[] {
+  const last = hours.at(-1);
+  if (!last || last.at + HOUR >= until) return hours;
+  const own = hours.slice(firstAfter(hours, last.at + HOUR - GOES_ON * HOUR));
+  if (own.length < 24) return hours;
+  const more = Math.ceil((until - last.at) / HOUR) - 1;
+  return [
+    ...hours,
+    ...Array.from({ length: more }, (_, i): WeatherHour => ({
+      ...(own[i % own.length] as WeatherHour),
+      at: last.at + (i + 1) * HOUR,
+      rain: 0,
+      snow: 0,
+    })),
+  ];
+}
+
 /** Frost of a time, °C·days: every hour under 0 °C counts with its cold. */
 export const freezingDegreeDays = (hours: readonly WeatherHour[], from: number, to: number): number =>
   within(hours, from, to).reduce((sum, [h, share]) => sum + (Math.max(0, -h.temperature) * share) / 24, 0);

@@ -10,6 +10,7 @@ import type { FilledPosition, SetType } from '#core/sets/setType';
 import type { Device, Draft, Setting, Stay, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { wholeMinute } from '#core/time/localTime';
+import { askIfFar } from './askIfFar';
 import type { Reader } from './form';
 import { idBeside } from './newId';
 import type { Written } from './record/upsert';
@@ -257,6 +258,7 @@ async function readingsAt(read: Reader, { season, station }: Place, at: Date, ne
     read.refuse('level', 'This water has no gauge on that surface.');
     return [];
   }
+  askIfFar(read, 'level', gauge, at, season);
   const id = idBeside(read.text('entry'), `reading ${surface}`);
   return [{ id, gauge: gauge.id, at: at.toISOString(), level, bound: 'exact', source: 'gauge', set: null, note: 'read at placing' }];
 }

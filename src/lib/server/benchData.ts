@@ -5,13 +5,14 @@ import { answered } from '#core/sets/fills';
 import type { ChoiceKey } from '#core/sets/keys';
 import type { Device, Setting, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
-import { toField } from '#core/time/localTime';
+import { nextCheck } from '#core/time/deadline';
+import { dayText, toField } from '#core/time/localTime';
 import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { db } from './database';
 import { openings } from './repositories/scouting';
 import { iceAt } from '#core/ice/growth';
-import { freezingDegreeDays } from '#core/weather/hours';
+import { carriedOn, freezingDegreeDays, unknownHours } from '#core/weather/hours';
 import { movingOf } from '#core/ahead/moving';
 import { factorAt } from '#core/ice/sheets';
 import { newId } from './newId';
@@ -143,20 +144,25 @@ async function iceAhead(season: Season, station: Station, set: TrapSet | undefin
   const sheet = season.sheets[station.water];
   const { hours } = movingOf(season, locals.now);
   const view = set && season.views.find((v) => v.id === set.id);
-  const deadline = view?.deadline ? new Date(view.deadline) : null;
   const { now } = locals;
-  const check = deadline && deadline > now ? deadline : new Date(now.getTime() + 24 * 3_600_000);
+  const check = nextCheck(view?.deadline ?? null, now, season.line);
+  const ahead = carriedOn(hours, check.getTime());
+  // of weather that nobody told the ice is not reckoned: the rule of thumb of the type stands
+  const isTold = unknownHours(ahead, now.getTime(), check.getTime()) < 1;
+  const told = hours.at(-1)?.at ?? 0;
   const { factor } = factorAt(station, sheet, season.ice);
   const print = (m: number): string => printLength(m, locals.who.person.system);
-  const [here, then] = [sheet && iceAt(sheet.course, now.getTime()), sheet && iceAt(sheet.course, check.getTime())];
+  const [here, then] = [sheet && iceAt(sheet.course, now.getTime()), sheet && isTold && iceAt(sheet.course, check.getTime())];
   return {
     now: here ? here.middle * factor : null,
     iceNext: then ? then.high * factor : null,
-    frostToCheck: hours.length === 0 ? null : freezingDegreeDays(hours, now.getTime(), check.getTime()),
+    frostToCheck: isTold ? freezingDegreeDays(ahead, now.getTime(), check.getTime()) : null,
     text:
       here && then
-        ? `By its course ${print(here.middle * factor)} of ice are over this place now, ${print(then.low * factor)} to ${print(then.high * factor)} at the next check. Measure before the wire is cut.`
-        : 'No ice was recorded on this water: measure it in the hole.',
+        ? `By its course ${print(here.middle * factor)} of ice are over this place now, ${print(then.low * factor)} to ${print(then.high * factor)} at the next check, ${dayText(check, season.line.zone)}.${told + 3_600_000 < check.getTime() ? ` Weather told to ${dayText(new Date(told), season.line.zone)}; after that its cold is taken to go on (rule of thumb).` : ''} Measure before the wire is cut.`
+        : here
+          ? `By its course ${print(here.middle * factor)} of ice are over this place now. No weather is told to the next check, ${dayText(check, season.line.zone)}: its growth until then is a rule of thumb.`
+          : 'No ice was recorded on this water: measure it in the hole.',
   };
 }
 

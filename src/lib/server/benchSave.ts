@@ -1,6 +1,7 @@
 import type { BenchWrite } from './bench';
 import { db } from './database';
 import { attempt, openedOn, type Reader } from './form';
+import { keepAfter } from './keepForecasts';
 import { idBeside } from './newId';
 import { record, type NewEntry } from './record/write';
 
@@ -15,7 +16,8 @@ function fieldOf(path: string): string {
 }
 
 /** Writes a set of the bench with the readings taken beside it, all or none; the refusal when the record does not take it. */
-export async function saveBench(read: Reader, { set, before, readings, opening, at, reason }: BenchWrite, { who }: App.Locals) {
+export async function saveBench(read: Reader, { set, before, readings, opening, at, reason }: BenchWrite, locals: App.Locals) {
+  const { who } = locals;
   const common = { crew: who.crew, occurredAt: at, by: who.person.id };
   const entries: NewEntry[] = [
     ...readings.map((body): NewEntry => ({ ...common, id: idBeside(body.id, 'entry'), kind: 'reading', body })),
@@ -23,5 +25,7 @@ export async function saveBench(read: Reader, { set, before, readings, opening, 
     ...(opening ? [{ ...common, id: idBeside(opening.id, 'entry'), kind: 'opening' as const, body: opening }] : []),
   ];
   const result = await attempt(read, () => record(db(), ...entries), fieldOf);
-  return 'failure' in result ? result.failure : null;
+  if ('failure' in result) return result.failure;
+  if (result.done === 'written') await keepAfter(locals, entries);
+  return null;
 }

@@ -13,6 +13,7 @@ import type { Catch, Check, CheckedDevice, Device, Draft, TrapSet } from '#core/
 import { wholeMinute } from '#core/time/localTime';
 import { smallUnit } from '#core/units/length';
 import { withSetting } from './bench';
+import { askIfFar } from './askIfFar';
 import { openedOn, type Reader } from './form';
 import { idBeside } from './newId';
 import { bodyOf, type Written } from './record/upsert';
@@ -131,6 +132,7 @@ function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Da
   ): void => {
     const gauge = gaugeOf(surface);
     if (!gauge) return read.refuse(name, 'This water has no gauge on that surface.');
+    if (source === 'gauge') askIfFar(read, name, gauge, at, season);
     found.push({
       id: idBeside(form, name),
       gauge: gauge.id,

@@ -4,16 +4,16 @@ import { HOLDS_POLE, holdsPole, newIce, safetyPole } from '#core/ice/hole';
 import type { Ice } from '#core/record/kinds';
 import { setTypeOf } from '#core/sets/catalogue';
 import { settingAt, type SetView } from '#core/sets/standing';
+import { nextCheck } from '#core/time/deadline';
 import { inches, type System } from '#core/units/factors';
 import { printLength } from '#core/units/length';
 import { growthText as alphaText } from '#core/units/speed';
-import { freezingDegreeDays, type WeatherHour } from '#core/weather/hours';
-import { AHEAD } from '#core/ahead/ponds';
+import { carriedOn, freezingDegreeDays, type WeatherHour } from '#core/weather/hours';
 import { factorAt, type Sheet } from '#core/ice/sheets';
 import { clockFrom } from '#core/ahead/setOutlook';
 import type { Season } from './season';
 
-const HOUR = 3_600_000;
+const DAY = 86_400_000;
 
 /** The thinnest ice that may be over any place of a water now, and where; m. */
 export function thinnest(season: Season, water: string, now: Date): { thickness: number; where: string; why: string } | null {
@@ -47,7 +47,8 @@ export function bearingOf(season: Season, water: string, now: Date, system: Syst
 /** When the open sheet may reach the table's figure for one on foot: a range of days, never a date alone. */
 export function footText(sheet: Sheet, now: Date, zone: string, system: System): string {
   const wanted = (BEARING_TABLE[0]?.clear ?? 0) * (sheet.last.white ? 2 : 1);
-  const { earliest, latest } = firstDays(sheet.course, now.getTime(), wanted);
+  const within = sheet.course.filter((p) => p.at <= now.getTime() + 3 * DAY);
+  const { earliest, latest } = firstDays(within, now.getTime(), wanted);
   const clock = clockFrom(now, zone);
   const figure = printLength(wanted, system);
   if (earliest === null)
@@ -78,17 +79,17 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
   const set = season.sets.find((s) => s.id === view.id);
   const setting = set && settingAt(set, now);
   const opened = view.lastLook ? new Date(view.lastLook) : now;
-  const check = view.deadline ? new Date(view.deadline) : new Date(now.getTime() + 24 * HOUR);
-  const until = Math.min(check.getTime(), now.getTime() + AHEAD * HOUR);
+  const check = nextCheck(view.deadline, now, season.line);
+  const until = Math.min(check.getTime(), sheet.course.at(-1)?.at ?? check.getTime());
   const cover = setting?.choices.cover === 'snow' ? 'snow' : 'open';
   const there = (iceAt(sheet.course, until)?.high ?? 0) * view.iceFactor;
-  const frost = freezingDegreeDays(hours, opened.getTime(), until);
+  const frost = freezingDegreeDays(carriedOn(hours, until), opened.getTime(), until);
   const [thin, thick] = [
     newIce((iceAt(sheet.course, until)?.low ?? 0) * view.iceFactor, cover, frost, 'low'),
     newIce(there, cover, frost, 'high'),
   ];
   const clock = clockFrom(now, season.line.zone);
-  const hole = `New ice in the hole by ${clock(check)}: ${print(thin)} to ${print(thick)}, ${cover === 'open' ? 'left open' : 'under snow'} (rule of thumb).`;
+  const hole = `New ice in the hole by ${clock(new Date(until))}: ${print(thin)} to ${print(thick)}, ${cover === 'open' ? 'left open' : 'under snow'} (rule of thumb).`;
   const clear = clearanceOf(view, there, season.levels[view.station.water]?.known.pond ?? null);
   const hangs =
     clear === null

@@ -1,3 +1,4 @@
+import type { Draft } from '#core/record/kinds';
 import { wholeMinute } from '#core/time/localTime';
 import { shownBy, type Hung } from '#core/water/gauge';
 import { trackOf } from '#core/water/track';
@@ -5,7 +6,7 @@ import { db } from './database';
 import { movingOf } from '#core/ahead/moving';
 import { type Outlook } from '#core/ahead/ponds';
 import { idBeside } from './newId';
-import { record } from './record/write';
+import { record, type NewEntry } from './record/write';
 import { loadSeason } from './season';
 
 /** A forecast is kept to a day and a half, a point every two hours. */
@@ -21,6 +22,14 @@ export function keptPoints({ from, courses }: Outlook, gauge: Hung) {
     middle: shown(middle),
     high: shown(track.high[n] ?? middle),
   }));
+}
+
+/** Keeps what the forecast says from each new reading of a form on: a look at a check or at the bench is a reading as good as any. */
+export async function keepAfter(locals: App.Locals, entries: readonly NewEntry[]): Promise<void> {
+  for (const { kind, body } of entries) {
+    const reading = body as Draft<'reading'>;
+    if (kind === 'reading' && reading.bound === 'exact') await keepForecasts(locals, reading.gauge, reading.id);
+  }
 }
 
 /** Keeps what the forecast says from a new reading on, so that it can be held against what comes. It is the program's own and fails no form. */

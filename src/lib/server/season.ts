@@ -1,4 +1,4 @@
-import type { Body, Device, Gauge, Ground, Ice, Line, TrapSet } from '#core/record/kinds';
+import type { Body, Device, Gauge, Ground, Ice, Line, ToldRise, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import type { WaterBody } from '#core/water/placed';
 import type { SetView } from '#core/sets/standing';
@@ -7,6 +7,7 @@ import { followsOf } from '#core/stations/relation';
 import { waterAt } from '#core/water/now';
 import type { Follows } from '#core/water/ownLevel';
 import type { Water } from '#core/water/state';
+import { foretold } from '#core/ahead/moving';
 import { iceAt } from '#core/ice/growth';
 import { momentsOf, placed } from '#core/stations/placed';
 import { type Frame } from '#core/units/frame';
@@ -18,10 +19,10 @@ import { merged, type WeatherHour } from '#core/weather/hours';
 import { surfacesAt } from './surfaces';
 import { db } from './database';
 import type { Written } from './record/upsert';
-import { factorAt, iceSince, momentsOfIce, sheetsOf, type Sheet } from '#core/ice/sheets';
+import { factorAt, iceSince, momentsOfIce, reachOf, sheetsOf, type Sheet } from '#core/ice/sheets';
 import { together } from './repositories/asked';
 import { askLastLooks } from './repositories/checks';
-import { askIce, weatherSince } from './repositories/moving';
+import { askIce, askTold, weatherSince } from './repositories/moving';
 import { askDevices, type DeviceWhere } from './repositories/gear';
 import { askGauges, askStations, askWaters } from './repositories/places';
 import { askGrounds, askOpenings, askStationLevels } from './repositories/scouting';
@@ -51,6 +52,8 @@ export interface Season {
   /** ice of the frozen waters, by water, and all that was seen of ice */
   sheets: Record<string, Sheet>;
   ice: Ice[];
+  /** rises that somebody told of late */
+  told: Written<ToldRise>[];
   /** what was drawn on the map, and every break, newest first, as they are kept */
   ground: Ground[];
   openings: Written<Body<'opening'>>[];
@@ -102,10 +105,11 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     looks: askLastLooks(db(), who.crew, line.id, now),
     depths: askStationLevels(db(), who.crew),
     seen: askIce(db(), who.crew),
+    told: askTold(db(), who.crew, now),
     ground: askGrounds(db(), who.crew),
     openings: askOpenings(db(), who.crew),
   });
-  const { places: storedPlaces, waters: storedWaters, boards, shed, looks, depths, seen, ground, openings } = asked;
+  const { places: storedPlaces, waters: storedWaters, boards, shed, looks, depths, seen, told, ground, openings } = asked;
   const all = setsOf({ rows, settings, stays });
   const history = new Date(now.getTime() - HISTORY);
   const [surfaces, readings, stretches] = await Promise.all([
@@ -121,7 +125,7 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
   const places = storedPlaces.map((s) => placed(s, surfaces));
   const water = storedWaters.map((w) => placedWater(w, surfaces));
   const follows = followsBy(water, places, depths, surfaces);
-  const sheets = sheetsOf(seen, water, hours, surfaces, now);
+  const sheets = sheetsOf(seen, water, hours, surfaces, { now, until: reachOf(now, line) });
   const iceFactors = Object.fromEntries(
     places.filter((s) => sheets[s.water]).map((s) => [s.id, factorAt(s, sheets[s.water], seen).factor]),
   );
@@ -153,10 +157,12 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     hours,
     sheets,
     ice: seen,
+    told,
     ground,
     openings,
     levels,
   };
+  season.levels = foretold(season, now);
   const views = new Map<string, SetView>();
   const viewOf = (set: TrapSet): SetView => {
     const view = views.get(set.id) ?? setView(set, context);

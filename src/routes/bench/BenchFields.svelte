@@ -3,6 +3,7 @@
   import type { System } from '#core/units/factors';
   import type { BenchData } from '$lib/server/benchData';
   import { inWords } from '#core/units/inWords';
+  import Asked from '$lib/ui/Asked.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
   import Field from '$lib/ui/Field.svelte';
   import type { Kept } from '$lib/ui/kept';
@@ -71,6 +72,7 @@
       {/snippet}
     </Field>
   {/each}
+  <Asked name="level" {kept} />
   <Field
     label="Level on the gauge now"
     name="level"

@@ -125,12 +125,23 @@ function row(season: Season, view: SetView, moving: MovingAll, locals: App.Local
     deadline,
     by: whenText(new Date(deadline), now, zone),
     overdue: new Date(deadline) < now,
+    missed: view.missed?.why ?? '',
     order,
-    why: [why, standing?.sentence].filter(Boolean).join(' '),
+    why: [missedText(view, now, zone), why, standing?.sentence].filter(Boolean).join(' '),
     wading: standing?.short ?? '',
     idleThen: outlook?.idle ?? false,
     cutOff: standing !== null && standing.now && !standing.atCheck,
   };
+}
+
+/** A way there that ended before the set, with the check that it still owes. */
+function missedText({ missed, deadline, lastLook }: SetView, now: Date, zone: string): string {
+  if (!missed) return '';
+  const owed =
+    deadline && new Date(deadline) < now
+      ? ` Its check is broken since ${whenText(new Date(deadline), now, zone)}`
+      : ' Its check is still owed';
+  return `Not reached ${whenText(new Date(missed.at), now, zone)}: ${missed.why}.${owed}${lastLook ? `, last seen ${whenText(new Date(lastLook), now, zone)}` : ''}.`;
 }
 
 /** Sizes and how many of each: `2 × 330`. */

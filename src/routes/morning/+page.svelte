@@ -59,7 +59,9 @@
             {#each water.rows as row (row.id)}
               <tr>
                 <td class="mono by" class:overdue={row.overdue}
-                  >{row.by}{#if row.overdue}<br /><span class="late">overdue</span>{/if}</td
+                  >{row.by}{#if row.overdue}<br /><span class="late">overdue</span>{/if}{#if row.missed}<br /><span class="late"
+                      >not reached: {row.missed}</span
+                    >{/if}</td
                 >
                 <td>
                   <a class="set" href="/check/{row.id}">

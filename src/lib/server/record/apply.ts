@@ -6,7 +6,7 @@ import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../
 import { putReading, removeReading } from '../repositories/readings';
 import { putLine, putSet } from '../repositories/sets';
 import { putCamera, putEarlier, putGround, putIntent, putOpening, putStationLevel, putSurvey, remover } from '../repositories/scouting';
-import { putForecast, putIce, putLogged, putWeather } from '../repositories/moving';
+import { putForecast, putIce, putLogged, putTold, putWeather } from '../repositories/moving';
 import { putSign, removeSign } from '../repositories/sign';
 import type { Owner } from './upsert';
 
@@ -36,6 +36,7 @@ const PUT: Put = {
   ice: putIce,
   logged: putLogged,
   forecast: putForecast,
+  told: putTold,
   stock: putStock,
   stockMove: putStockMove,
   kit: putKit,
@@ -56,6 +57,7 @@ const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Prom
   ice: remover('ice'),
   logged: remover('logged'),
   forecast: remover('forecast'),
+  told: remover('told_rise'),
   stockMove: remover('stock_move'),
   kit: remover('kit'),
 };

@@ -78,6 +78,8 @@ const CONSTRAINTS: Record<string, [field: string, sentence: string]> = {
   ice_has_station: ['station', 'There is no such station.'],
   logged_has_gauge: ['gauge', 'There is no such gauge.'],
   forecast_has_gauge: ['gauge', 'There is no such gauge.'],
+  told_rise_has_gauge: ['gauge', 'There is no such gauge.'],
+  told_rise_in_order: ['until', 'It cannot be all there before it was told.'],
   intent_once: ['station', 'Something is intended at that place already: correct it in the book.'],
   intent_has_station: ['station', 'There is no such station.'],
   intent_has_line: ['line', 'There is no such line.'],

@@ -13,6 +13,7 @@ export const TRUTH = [
   'logged_point',
   'logged',
   'forecast',
+  'told_rise',
   'ice',
   'weather',
   'sign',

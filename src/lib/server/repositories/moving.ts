@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { ForecastBody, Ice, LoggedBody, WeatherBody } from '#core/record/kinds';
+import type { ForecastBody, Ice, LoggedBody, ToldRise, WeatherBody } from '#core/record/kinds';
 import { elevationOf, type Hung } from '#core/water/gauge';
 import type { WeatherStretch } from '#core/weather/hours';
 import { upsert, type Owner, type Written } from '../record/upsert';
@@ -13,6 +13,9 @@ export const putIce = (trx: Knex, { water, station, ...own }: Ice, { crew, entry
   upsert(trx, 'ice', { ...own, water_id: water, station_id: station, entry_id: entry }, crew);
 export const putForecast = (trx: Knex, { gauge, ...own }: ForecastBody, { crew, entry }: Owner) =>
   upsert(trx, 'forecast', { ...own, gauge_id: gauge, entry_id: entry }, crew);
+
+export const putTold = (trx: Knex, { gauge, ...own }: ToldRise, { crew, entry }: Owner) =>
+  upsert(trx, 'told_rise', { ...own, gauge_id: gauge, entry_id: entry }, crew);
 
 /** Writes a logger's stretch with its points; what the body no longer lists is taken out. */
 export async function putLogged(trx: Knex, { gauge, points, ...own }: LoggedBody, { crew, entry }: Owner): Promise<void> {
@@ -70,6 +73,27 @@ export const askIce = (db: Knex, crew: string, water?: string): Asked<IceRow, Wr
     })),
 });
 export const iceSeen = (db: Knex, crew: string, water?: string) => answer(db, askIce(db, crew, water));
+
+type ToldRow = Omit<ToldRise, 'gauge' | 'at' | 'until'> & { gauge_id: string; at: Date; until: Date; entry_id: string };
+
+/** Rises that somebody told within three days and until now, oldest first. */
+export const askTold = (db: Knex, crew: string, now: Date): Asked<ToldRow, Written<ToldRise>[]> => ({
+  query: db('told_rise')
+    .select('id', 'gauge_id', 'at', 'until', 'rise', 'doubt', 'who', 'note', 'entry_id')
+    .where({ crew_id: crew })
+    .where('at', '<=', now)
+    .where('until', '>=', new Date(now.getTime() - 3 * 86_400_000))
+    .orderBy('at'),
+  times: ['at', 'until'],
+  read: (rows) =>
+    rows.map(({ gauge_id, at, until, entry_id, ...own }) => ({
+      ...own,
+      gauge: gauge_id,
+      at: at.toISOString(),
+      until: until.toISOString(),
+      entry: entry_id,
+    })),
+});
 
 export interface Kept extends Omit<ForecastBody, 'made'> {
   made: Date;

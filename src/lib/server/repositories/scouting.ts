@@ -40,6 +40,7 @@ export const remover =
       | 'ice'
       | 'logged'
       | 'forecast'
+      | 'told_rise'
       | 'stock_move'
       | 'kit',
   ) =>

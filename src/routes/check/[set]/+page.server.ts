@@ -15,6 +15,7 @@ import { readCheck } from '$lib/server/checkForm';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { isId, newId } from '$lib/server/newId';
+import { keepAfter } from '$lib/server/keepForecasts';
 import { record } from '$lib/server/record/write';
 import { checks } from '$lib/server/repositories/checks';
 import { entryOf } from '$lib/server/repositories/entries';
@@ -113,6 +114,7 @@ export const actions: Actions = {
     if (!entries) return refused(read);
     const result = await attempt(read, () => record(db(), ...entries));
     if ('failure' in result) return result.failure;
+    if (result.done === 'written') await keepAfter(locals, entries);
     const entry = read.text('entry');
     if (read.text('outcome') === 'untouched' && asksNow(before)) redirect(303, `/check/${params.set}?ask=${entry}&saved=${entry}`);
     redirect(303, `/morning?saved=${entry}`);
@@ -131,6 +133,7 @@ export const actions: Actions = {
     };
     const result = await attempt(read, () => record(db(), ...entries), fieldOf);
     if ('failure' in result) return result.failure;
+    if (result.done === 'written') await keepAfter(locals, entries);
     const visit = entries[0]?.body as Check;
     if (visit.asked) redirect(303, `/check/${params.set}?saved=${read.text('entry')}`);
     redirect(303, `/morning?saved=${read.text('entry')}`);

@@ -6,6 +6,7 @@
   import type { System } from '#core/units/factors';
   import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
+  import Asked from '$lib/ui/Asked.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -111,6 +112,7 @@
       error={kept?.errors?.seen}
       help="“pan 4 in dry”, “3 in under”, or only “dry”: it counts as a reading"
     />
+    <Asked name="level" {kept} />
     <TextField
       label="Level on the gauge"
       name="level"

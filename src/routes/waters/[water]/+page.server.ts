@@ -8,6 +8,7 @@ import { spanText, toField, whenText, wholeMinute } from '#core/time/localTime';
 import { parseLength, smallUnit } from '#core/units/length';
 import { trackOf } from '#core/water/track';
 import { clarityText, crestText } from '#core/water/seenText';
+import { riseText, stillToCome } from '#core/water/toldRise';
 import { changeOf } from '#core/water/change';
 import { offGauge } from '#core/units/frame';
 import { db } from '$lib/server/database';
@@ -17,13 +18,13 @@ import { record } from '$lib/server/record/write';
 import { seenAt } from '$lib/server/repositories/readings';
 import { movingOf, type MovingAll } from '#core/ahead/moving';
 import { AHEAD, pondModel, type Outlook } from '#core/ahead/ponds';
-import { keepForecasts } from '$lib/server/keepForecasts';
 import { outlookOf, reasonsText, standingOf } from '#core/ahead/setOutlook';
 import { placeOn } from '$lib/server/placeOn';
 import { loadSeason, type Season } from '$lib/server/season';
 import { frameOf } from '#core/ahead/facts';
 import { sizeText } from '#core/devices/sizes';
 import { first } from './first';
+import { below, reading, told } from './gauges';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, locals, url }) => {
@@ -96,7 +97,8 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     nowField: toField(locals.now, season.line.zone),
     nextNumber: Math.max(0, ...numbers) + 1,
     kinds: STATION_KINDS,
-    ids: { entry: newId(), id: newId() },
+    ids: { entry: newId(), id: newId(), told: newId(), below: newId() },
+    told: toldAt(season, water.id, locals),
     lackingEntry: newId(),
     firstEntry: newId(),
     free: season.shed
@@ -108,6 +110,21 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
 };
 
 const HOUR = 3_600_000;
+
+/** Rises that somebody told of a water and that its readings do not hold yet, as sentences. */
+function toldAt(season: Season, water: string, { now, who }: App.Locals): { entry: string; text: string }[] {
+  return season.gauges
+    .filter((g) => g.water === water)
+    .flatMap(({ id, surface }) => {
+      const read = season.readings[id]?.at(-1)?.at.getTime() ?? 0;
+      return stillToCome(season.told, Math.max(read, now.getTime()))
+        .filter((t) => t.gauge === id)
+        .map((t) => ({
+          entry: t.entry,
+          text: `${surface === 'tail' ? 'Below the dam: ' : ''}${riseText(t, who.person.system)} by ${whenText(new Date(t.until), now, season.line.zone)}, told by ${t.who}.`,
+        }));
+    });
+}
 
 /** The pond as it would be calculated from another level, for what is dragged. */
 function whatIfModel(water: WaterBody, { known }: Water, season: Season, { open, ground, hours }: MovingAll, now: Date) {
@@ -127,46 +144,9 @@ export const actions: Actions = {
     redirect(303, `/waters/${params.water}?level=${encodeURIComponent(level)}`);
   },
 
-  reading: async ({ request, locals, params }) => {
-    const read = reader(await request.formData(), locals.who);
-    const season = await loadSeason(locals);
-    const surface = read.text('surface') === 'tail' ? 'tail' : 'pond';
-    const gauge = season?.gauges.find((g) => g.water === params.water && g.surface === surface);
-    if (!season) error(404, 'No line was begun yet.');
-    const level = read.length('level');
-    const at = read.text('at') === '' ? wholeMinute(locals.now) : read.instant('at', season.line.zone);
-    const isCrest = read.text('bound') === 'crest';
-    const since = isCrest ? (read.text('since') === '' ? undefined : read.instant('since', season.line.zone)) : null;
-    if (isCrest && read.text('since') === '') read.refuse('since', 'A high-water mark was left between two dates: say the earlier one.');
-    if (level === undefined) read.refuse('level', 'Type the level on the gauge, for example 31 3/4 in.');
-    if (!gauge) read.refuse('level', 'This water has no gauge on that surface.');
-    if (at && at > locals.now) read.refuse('at', 'A reading cannot lie in the future.');
-    if (!read.ok() || level === undefined || !gauge || !at) return refused(read);
-    const result = await attempt(read, () =>
-      record(db(), {
-        id: read.text('entry'),
-        crew: locals.who.crew,
-        kind: 'reading',
-        occurredAt: at,
-        by: locals.who.person.id,
-        body: {
-          id: read.text('id'),
-          gauge: gauge.id,
-          at: at.toISOString(),
-          level,
-          bound: isCrest ? 'crest' : 'exact',
-          source: isCrest ? 'debris' : 'gauge',
-          since: since ? since.toISOString() : null,
-          clarity: (read.text('clarity') || 'not looked') as 'clear',
-          set: null,
-          note: '',
-        },
-      }),
-    );
-    if ('failure' in result) return result.failure;
-    if (!isCrest && result.done === 'written') await keepForecasts(locals, gauge.id, read.text('entry'));
-    redirect(303, `/waters/${params.water}?read=1`);
-  },
+  reading,
+  told,
+  below,
 
   station: async ({ request, locals, params }) => {
     const read = reader(await request.formData(), locals.who);

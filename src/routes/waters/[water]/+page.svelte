@@ -16,7 +16,9 @@
   import Section from '$lib/ui/drawing/Section.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
+  import Asked from '$lib/ui/Asked.svelte';
   import FirstSet from './FirstSet.svelte';
+  import GaugeForms from './GaugeForms.svelte';
   import Lacking from './Lacking.svelte';
   import SetList from './SetList.svelte';
   import StationForm from './StationForm.svelte';
@@ -124,6 +126,7 @@
   <form method="POST" action="?/whatIf" class="level" use:enhance={keeping}>
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
     <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
+    <Asked name="level" {kept} />
     <label for="level">Level</label>
     <input
       id="level"
@@ -205,9 +208,19 @@
     next={data.nextNumber}
     {system}
     hasTail={data.gauges.some((g) => g.surface === 'tail')}
-    nowField={data.nowField}
-    readingIds={data.ids}
-  />
+  >
+    {#snippet gauges()}
+      <GaugeForms
+        {kept}
+        ids={data.ids}
+        {system}
+        isPond={data.water.kind === 'pond'}
+        hasTail={data.gauges.some((g) => g.surface === 'tail')}
+        nowField={data.nowField}
+        told={data.told}
+      />
+    {/snippet}
+  </StationForm>
 </div>
 
 <style>

@@ -1,62 +1,31 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import { CLARITIES } from '#core/record/places';
+  import type { Snippet } from 'svelte';
   import type { System } from '#core/units/factors';
   import SelectField from '$lib/ui/SelectField.svelte';
-  import TimeField from '$lib/ui/TimeField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
+  import { SURFACES } from './surfaces';
 
   interface Props {
     kept: Kept | null;
     ids: { entry: string; id: string };
-    readingIds: { entry: string; id: string };
     kinds: readonly string[];
     next: number;
     system: System;
     hasTail: boolean;
-    nowField: string;
+    /** the forms of the gauges, that stand beside */
+    gauges: Snippet;
   }
-  let { kept, ids, readingIds, kinds, next, system, hasTail, nowField }: Props = $props();
+  let { kept, ids, kinds, next, system, hasTail, gauges }: Props = $props();
 
-  const SURFACES = [
-    { value: 'pond', text: 'the pond or stream' },
-    { value: 'tail', text: 'the tailwater, below the dam' },
-  ];
-  const BOUNDS = [
-    { value: 'exact', text: 'read on the gauge' },
-    { value: 'crest', text: 'a high-water mark, from debris' },
-  ];
-  const CLARITY = CLARITIES.map((c) => ({ value: c, text: c }));
   const small = $derived(system === 'us' ? 'inches' : 'centimetres');
   const wasStation = $derived(kept?.values?.along !== undefined);
-  const wasReading = $derived(kept?.values?.at !== undefined && !wasStation);
 </script>
 
 <div class="two">
-  <details class="sheet" open={wasReading}>
-    <summary class="font-bold cursor-pointer">Enter a reading of another time or surface</summary>
-    <form method="POST" action="?/reading" class="mt-3" use:enhance={keeping}>
-      <input type="hidden" name="entry" value={readingIds.entry} />
-      <input type="hidden" name="id" value={readingIds.id} />
-      <TextField
-        label="Level on the gauge"
-        name="level"
-        value={wasReading ? typed(kept, 'level') : ''}
-        error={wasReading ? kept?.errors?.level : undefined}
-        help="for example {system === 'us' ? '31 3/4 in' : '80 cm'}"
-      />
-      <TimeField label="Read at" name="at" value={typed(kept, 'at', nowField)} error={kept?.errors?.at} />
-      <div class="grid grid-cols-2 gap-x-3">
-        <SelectField label="It is" name="bound" value={typed(kept, 'bound')} options={BOUNDS} />
-        <SelectField label="Water clarity" name="clarity" value={typed(kept, 'clarity')} options={CLARITY} />
-      </div>
-      <TimeField label="Not before (a high-water mark only)" name="since" value={typed(kept, 'since')} error={kept?.errors?.since} />
-      {#if hasTail}<SelectField label="Surface" name="surface" value={typed(kept, 'surface')} options={SURFACES} />{/if}
-      <button class="btn btn-primary">Save this reading</button>
-    </form>
-  </details>
+  {@render gauges()}
   <details class="sheet" open={wasStation}>
     <summary class="font-bold cursor-pointer">Add a station</summary>
     <form method="POST" action="?/station" class="mt-3" use:enhance={keeping}>
