@@ -127,9 +127,14 @@ describe('what a finding says follows its values', () => {
     );
   });
   it('a bag that no fill makes heavy enough is no bag', () => {
-    const told = us(found('bag', 'warns', 'practice', { animal: 'otter', rock: [20, null], mud: [40, null] }));
-    assert.equal(told.figure, '44 lb');
-    assert.match(told.sentence, /44 lb of rock while it swims, no bag once it has a footing/);
+    const asked = { animal: 'otter', fill: 'rock', bag: undefined, swimming: 20, footed: null, depth: undefined, wanted: inches(50) };
+    const told = us(found('bag', 'unknown', 'practice', asked));
+    assert.equal(told.figure, 'not weighed');
+    assert.match(told.sentence, /44 lb of rock while it swims, no bag once it has a footing\. Type what the bag weighs/);
+    assert.match(
+      us(found('bag', 'warns', 'practice', { ...asked, bag: 25, depth: inches(30) })).sentence,
+      /30 in over it leave a footing; 4 ft 2 in would not/,
+    );
   });
   it('a tangle pole with too little water says by how much', () => {
     const values = { thick: 0.08, turn: 0.25, turns: 9, left: 0.1, wire: 2.4, wanted: inches(40), depth: inches(30) };

@@ -151,3 +151,44 @@ describe('the words of an end', () => {
     assert.equal(endFact('swumOver', where, 'us', false), 'The top of the jaws is 8 in below the water: they may swim over it.');
   });
 });
+
+describe('what it is tied to', () => {
+  const drawn = (id: string, anchorAs: string) => {
+    const type = setTypeOf(id);
+    const place = { kind: type.stations[0] ?? 'run', surface: 'pond' as const, bed: null };
+    return layFrom(type, { numbers: {}, choices: { anchorAs }, pond: inches(41), tail: inches(10) }, place, usualDevices(type), 'us');
+  };
+  const tied = CATALOGUE.filter((t) => t.choices.anchorAs);
+  it('stands in the picture and on the list as it was chosen: one stake, or none', () => {
+    assert.ok(tied.length > 20);
+    for (const type of tied) {
+      const [staked, wooden] = [drawn(type.id, 'stake'), drawn(type.id, 'tree')];
+      const anchor = (d: typeof staked) => d.parts.find((p) => p.id === 'anchor' || p.id.endsWith('-anchor'));
+      assert.deepEqual([anchor(staked)?.kind, anchor(wooden)?.kind], ['stake', 'tree'], type.id);
+      assert.ok(anchor(staked)?.stock?.startsWith('stake '), type.id);
+      assert.equal(anchor(wooden)?.stock, undefined, type.id);
+    }
+  });
+  it('nothing is promised of a tree: nobody measured it', () => {
+    const found = drawn('castor-grip', 'tree').findings;
+    assert.equal(found.find((f) => f.says === 'woodHolds')?.verdict, 'unknown');
+    assert.ok(!found.some((f) => f.says.startsWith('stake')));
+  });
+});
+
+describe('a bag of fill (F18)', () => {
+  const bag = (numbers: Record<string, number>) => {
+    const type = setTypeOf('baited-bank');
+    const place = { kind: 'bank den' as const, surface: 'pond' as const, bed: null };
+    const laying = { numbers, choices: { hold: 'bag' }, pond: inches(41) };
+    return layFrom(type, laying, place, usualDevices(type), 'us').findings.find((f) => f.says === 'bag')?.verdict;
+  };
+  it('is judged by its own weight and the depth over it, and by neither until they are typed', () => {
+    assert.equal(bag({}), 'unknown');
+    assert.equal(bag({ bag: 5 }), 'fails');
+    assert.equal(bag({ bag: 50 }), 'unknown');
+    assert.equal(bag({ bag: 50, stopDepth: inches(20) }), 'warns');
+    assert.equal(bag({ bag: 50, stopDepth: inches(80) }), 'holds');
+    assert.equal(bag({ bag: 250, stopDepth: inches(20) }), 'holds');
+  });
+});

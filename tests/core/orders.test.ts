@@ -45,6 +45,16 @@ describe('the order of hands', () => {
           }
         }
     });
+  it('ties to what was chosen, and says nothing of a stake where there is none', () => {
+    for (const type of CATALOGUE.filter((t) => t.choices.anchorAs))
+      for (const anchorAs of ['tree', 'root', 'log']) {
+        const at = atWorkUsually(type);
+        const said = text(type.orders({ ...at, choices: { ...at.choices, anchorAs } }));
+        assert.doesNotMatch(said, /\b(drive|to) (the|a)( tie’s| chain’s)? stake\b/i, type.id);
+      }
+    assert.match(text(of('culvert-mouth', { choices: { anchorAs: 'tree' } })), /Tie the cable to a live tree, low/);
+    assert.match(text(of('dive-pole', { choices: { anchorAs: 'stake' } })), /Drive a stake on the bank, tie the cable/);
+  });
   it('says at its step that it is the last touch, and keeps hands away after it', () => {
     for (const type of CATALOGUE)
       for (const at of ways(type))

@@ -272,6 +272,7 @@ const WRONG: [id: string, why: string, design: Design, finding: string, says: Re
     /3 in into the bed. At most a 7 in loop/,
   ],
   ['bank-den-run', 'dry at the mouth', { numbers: { depth: 0.5 } }, 'mouth', /land set/],
+  ['bank-den-run', 'dry by half a foot (F20)', { numbers: { depth: -6 } }, 'mouth', /dry by 6 in.*takes dogs.*foothold in the water/],
   [
     'bank-den-run',
     'corners in a run narrower than the frame',
@@ -355,7 +356,7 @@ const WRONG: [id: string, why: string, design: Design, finding: string, says: Re
     'a bag: both figures',
     { choices: { hold: 'bag' } },
     'bag',
-    /while it swims.*once it has a footing.*far lighter bags/,
+    /while it swims.*once it has a footing.*Type what the bag weighs/,
   ],
   [
     'castor-foothold',

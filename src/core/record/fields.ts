@@ -105,11 +105,13 @@ function measureKind(path: (string | number)[], { body }: Context): FieldKind | 
   return measureOf(what)?.unit === 'length' ? 'length' : 'number';
 }
 
-/** Numbers of a set are lengths or shares by its type; own measures of a person are lengths. */
+const KIND_OF = { length: 'length', share: 'number', weight: 'weight' } as const;
+
+/** Numbers of a set are lengths, shares or weights by its type; own measures of a person are lengths. */
 function recordField(key: string, value: unknown, path: (string | number)[], context: Context, trail: string): RecordField {
   const spec =
     typeof context.body.type === 'string' && path.includes('numbers') ? numberSpec(setTypeOf(context.body.type), key) : undefined;
-  const kind: FieldKind = typeof value !== 'number' ? 'text' : spec?.unit === 'share' ? 'number' : 'length';
+  const kind: FieldKind = typeof value !== 'number' ? 'text' : spec ? KIND_OF[spec.unit] : 'length';
   return { path, label: trail + (spec?.label ?? words(key)), kind, text: print(value, kind, context), options: [], optional: false };
 }
 

@@ -3,6 +3,7 @@
  * that no type knows is found by the compiler; the record keeps them as plain text and is read by whatever type it names.
  */
 export const NUMBER_KEYS = [
+  'bag',
   'acrossUnder',
   'apart',
   'away',
@@ -110,6 +111,8 @@ export const NUMBER_KEYS = [
 export type NumberKey = (typeof NUMBER_KEYS)[number];
 
 export const CHOICE_KEYS = [
+  'anchorAs',
+  'fill',
   'bait',
   'bottom',
   'channel',

@@ -17,7 +17,7 @@ import type { BreakShape } from '../water/outflow';
 export interface NumberSpec {
   label: string;
   help: string;
-  unit: 'length' | 'share';
+  unit: 'length' | 'share' | 'weight';
   /** undefined when only a measurement will do; the field may stay empty */
   default?: number;
   min: number;
@@ -27,6 +27,14 @@ export interface NumberSpec {
   withLevel?: 1 | -1;
   /** the measures of a station that are this number, wherever the set stands at it */
   from?: readonly MeasureId[];
+  /** it is asked only where a choice says so */
+  when?: AskedWhen;
+}
+
+/** A choice that must have been made so, for something else to be asked. */
+export interface AskedWhen {
+  choice: ChoiceKey;
+  is: string;
 }
 
 /** A number that belongs to the place: the station's measures fill it. */
@@ -67,6 +75,8 @@ export interface ChoiceSpec {
   from?: { what: MeasureId; is: (value: number) => string };
   options: Record<string, string>;
   default: string;
+  /** it is asked only where another choice says so */
+  when?: AskedWhen;
 }
 
 /** A place of a device in a set: `outer`, `inner`. */

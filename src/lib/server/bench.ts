@@ -1,4 +1,4 @@
-import { parseShare } from '#core/units/share';
+import { parseNumber } from '#core/sets/numberText';
 import { notArmedSentence, unanswered } from '#core/sets/arming';
 import { CLASS_WORDS } from '#core/devices/sizes';
 import { againstLive } from '#core/sets/fit';
@@ -6,7 +6,7 @@ import { layOut, placeOf, settingAt } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
 import { tell } from '#core/words/finding';
 import { numberFaults } from '#core/sets/ranges';
-import type { FilledPosition, SetType } from '#core/sets/setType';
+import type { FilledPosition, NumberSpec, SetType } from '#core/sets/setType';
 import type { Device, Draft, Setting, Stay, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { wholeMinute } from '#core/time/localTime';
@@ -45,7 +45,7 @@ interface Place {
 export function readNumbers(read: Reader, type: SetType): { numbers: Record<string, number>; choices: Record<string, string> } {
   const numbers: Record<string, number> = {};
   for (const [key, spec] of Object.entries(type.numbers)) {
-    const value = spec.unit === 'length' ? read.length(`n.${key}`) : readShare(read, `n.${key}`);
+    const value = readNumber(read, `n.${key}`, spec);
     if (value !== undefined) numbers[key] = value;
   }
   for (const [key, sentence] of numberFaults(type, numbers)) read.refuse(`n.${key}`, sentence);
@@ -57,11 +57,11 @@ export function readNumbers(read: Reader, type: SetType): { numbers: Record<stri
   return { numbers, choices };
 }
 
-function readShare(read: Reader, name: string): number | undefined {
+function readNumber(read: Reader, name: string, spec: NumberSpec): number | undefined {
   if (read.text(name) === '') return undefined;
-  const share = parseShare(read.text(name));
-  if (share.ok) return share.value;
-  read.refuse(name, share.sentence);
+  const number = parseNumber(spec, read.text(name), read.who.person.system, read.who.words);
+  if (number.ok) return number.value;
+  read.refuse(name, number.sentence);
   return undefined;
 }
 

@@ -1,6 +1,7 @@
 import { sizeText } from '#core/devices/sizes';
 import { devicesAt, settingAt, thenOf } from '#core/sets/standing';
 import { choiceSpec, numberSpec, type SetType } from '#core/sets/setType';
+import { printNumber } from '#core/sets/numberText';
 import { answered } from '#core/sets/fills';
 import type { ChoiceKey } from '#core/sets/keys';
 import type { Device, Setting, TrapSet } from '#core/record/kinds';
@@ -39,8 +40,7 @@ export async function benchData(
     ...Object.fromEntries((set?.stays ?? []).filter((s) => s.to === null).map((s) => [s.position, s.device])),
   };
   const freshTags = like ? freeAs(like, season, now) : {};
-  const print = (key: string, value: number): string =>
-    numberSpec(type, key)?.unit === 'share' ? `${Math.round(value * 100)} %` : printLength(value, who.person.system);
+  const print = (key: string, value: number): string => printNumber(numberSpec(type, key) ?? { unit: 'length' }, value, who.person.system);
   const known = answered(type, station);
   const water = season.waters.find((w) => w.id === station.water);
   return {

@@ -24,6 +24,8 @@
   const failing = $derived(
     Object.fromEntries(it.findings.filter((f) => f.verdict === 'fails' && f.field).map((f) => [f.field ?? '', f.sentence])),
   );
+  const numbers = $derived(Object.entries(type.numbers).filter(([, spec]) => it.asked(spec)));
+  const choices = $derived(Object.entries(type.choices).filter(([, spec]) => it.asked(spec)));
   const first = $derived(Object.keys(type.numbers)[0]);
 
   const STATES = [
@@ -39,7 +41,7 @@
 
 <section>
   <h2>What is seen and measured</h2>
-  {#each Object.entries(type.numbers) as [key, spec] (key)}
+  {#each numbers as [key, spec] (key)}
     <Field
       label={spec.label}
       name="n.{key}"
@@ -63,7 +65,7 @@
         />{/snippet}
     </Field>
   {/each}
-  {#each Object.entries(type.choices) as [key, spec] (key)}
+  {#each choices as [key, spec] (key)}
     <Field label={spec.label} name="c.{key}" error={error(`c.${key}`)} warning={failing[key]}>
       {#snippet children(attributes)}
         <select class="select w-full" name="c.{key}" bind:value={fields[`c.${key}`]} {...attributes}>

@@ -7,7 +7,8 @@ import { againstLive } from '#core/sets/fit';
 import { atWork } from '#core/sets/order';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
-import { numberSpec, type FilledPosition } from '#core/sets/setType';
+import { numberSpec, type AskedWhen, type FilledPosition } from '#core/sets/setType';
+import { parseNumber, printNumber } from '#core/sets/numberText';
 import { aimTexts } from '#core/sets/describe';
 import { filled, filledText, lyingKnown } from '#core/sets/fills';
 import type { NumberKey } from '#core/sets/keys';
@@ -15,7 +16,6 @@ import { layOut, placeOf, statesOf, usualDevices } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
 import { offGauge } from '#core/units/frame';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
-import { parseShare } from '#core/units/share';
 import type { Known } from '#core/water/levels';
 import { originWord } from '#core/water/originWord';
 import type { BenchData } from '$lib/server/benchData';
@@ -36,16 +36,15 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const read = parseLength(text, smallUnit(system), bench.words);
     return read.ok ? read.value : null;
   };
-  const share = (text: string): number | null => {
-    const read = parseShare(text);
-    return read.ok ? read.value : null;
-  };
+  /** what only matters under another choice is asked, and counts, under it alone */
+  const asked = ({ when }: { when?: AskedWhen }): boolean =>
+    !when || (fields[`c.${when.choice}`] || type.choices[when.choice]?.default) === when.is;
   const numbers = $derived.by(() => {
     const found: Record<string, number> = {};
     for (const [key, spec] of Object.entries(type.numbers)) {
       const text = fields[`n.${key}`]?.trim() ?? '';
-      const value = text === '' ? null : spec.unit === 'length' ? length(text) : share(text);
-      if (value !== null) found[key] = value;
+      const read = text === '' ? null : parseNumber(spec, text, system, bench.words);
+      if (read?.ok && asked(spec)) found[key] = read.value;
     }
     return found;
   });
@@ -124,13 +123,14 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const known = measuredHere[key as NumberKey];
     if (known) return filledText(known, system, bench.frame.zone);
     if (spec.default === undefined) return 'not measured';
-    return `${spec.unit === 'share' ? `${Math.round(spec.default * 100)} %` : printLength(spec.default, system)}, ${originWord(spec.origin)}`;
+    return `${printNumber(spec, spec.default, system)}, ${originWord(spec.origin)}`;
   };
 
   return {
     type,
     fields,
     pull,
+    asked,
     origin,
     get numbers() {
       return numbers;

@@ -5,7 +5,7 @@ import { bed, offset, offsetPiece, panUnder } from '../pieces/bed';
 import { depthHere } from '../pieces/grip';
 import { flat, landing } from '../pieces/ground';
 import { bait } from '../pieces/scent';
-import { deepGround, HOLD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { deepGround, HELD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
@@ -51,7 +51,7 @@ export const baitedBank: SetType = {
   remake: ['Fresh peeled sticks; old ones thrown in the water.'],
   numbers,
   seen: 'panUnder',
-  choices: { hold: HOLD },
+  choices: { ...HELD },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

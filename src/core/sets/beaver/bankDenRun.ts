@@ -6,20 +6,24 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
-import { tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here } from '../setType';
-import { WADING, onTheBed, once } from '../pieces/steps';
+import { anchorStep, WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed, type WorkRange } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(3, [-8, 60]),
-  depth: here(depthHere('Depth at the mouth', 'water over the hard bottom of the run'), 'depth'),
+  depth: here(
+    { ...depthHere('Depth at the mouth', 'water over the hard bottom of the run; dry by 6 in is −6'), min: inches(-40) },
+    'depth',
+  ),
   width: here(practised('Run at the bed', 'the hard groove before the hole', 14, [6, 60]), 'widthBed'),
   frameOverBed: frameOverBed(1),
   fromMouth: practised('Before the mouth', 'trap to the hole', 10, [2, 48]),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 78]),
   tie: tieNumber(60),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -51,7 +55,7 @@ export const bankDenRun: SetType = {
   hides: ['inside the den, as far as the tie lets it'],
   numbers,
   seen: 'topUnder',
-  choices: { notch: notchChoice('middle') },
+  choices: { ...anchored('root'), notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -124,7 +128,7 @@ export const bankDenRun: SetType = {
       at,
       [
         once('Feel the groove with a stick from the mouth outward; the hard bottom is the run.', WADING),
-        once('Tie the cable to a root or stake on the bank.'),
+        anchorStep(at, 'root', 'Drive a stake on the bank, tie the cable.'),
       ],
       'a foot before the mouth, rods through the springs',
     ),

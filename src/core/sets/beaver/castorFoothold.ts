@@ -8,7 +8,7 @@ import { bed, offset, offsetPiece, panUnder, FOOT, footFor } from '../pieces/bed
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { mound } from '../pieces/scent';
-import { deepGround, HOLD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { deepGround, HELD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
@@ -85,7 +85,7 @@ export const castorFoothold: SetType = {
   numbers,
   seen: 'panUnder',
   choices: {
-    hold: HOLD,
+    ...HELD,
     side: {
       label: 'Bed on the side',
       ofPlace: true,

@@ -5,10 +5,10 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
-import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { mound } from '../pieces/scent';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
-import { onItsGround, once } from '../pieces/steps';
+import { anchorStep, onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
 
 const numbers = {
@@ -38,7 +38,7 @@ export const castorGrip: SetType = {
   remake: ['Fresh scent over the old.'],
   numbers,
   seen: 'topUnder',
-  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
+  choices: { ...anchored('stake'), notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -83,7 +83,7 @@ export const castorGrip: SetType = {
       at,
       [
         once('Cut a trough just wider than the frame; heap the mud above it.'),
-        once('Drive the stake behind the mound, tie the cable.'),
+        anchorStep(at, 'stake', 'Drive the stake behind the mound, tie the cable.'),
         { do: 'Scent on the mound.' },
       ],
       [{ do: 'Stand it in the cut, a stake just inside each side arm.' }],

@@ -3,7 +3,7 @@ import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
 import { landing } from '../pieces/ground';
-import { BOTTOM, DRIVEN, tie } from '../pieces/hold';
+import { anchored, DRIVEN, tie } from '../pieces/hold';
 import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
 import { mound } from '../pieces/scent';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
@@ -34,7 +34,7 @@ export const castorSlickSnare: SetType = {
   remake: ['Slick the bank again so that it differs from the torn ground; fresh scent over the old.'],
   numbers,
   seen: 'lowestUnder',
-  choices: { bottom: BOTTOM, lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { ...anchored('stake'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

@@ -10,7 +10,7 @@ import { FITTINGS } from '../../devices/cable';
 import { found, type Finding } from '../../words/finding';
 import { trench } from '../pieces/ground';
 import { depthMarks } from '../pieces/grip';
-import { tie } from '../pieces/hold';
+import { anchored, DRIVEN, tie } from '../pieces/hold';
 import { cableFinding, loopFits, shareNeed, fitsIn, IN_OPEN_WATER } from '../pieces/loop';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
@@ -36,6 +36,7 @@ const numbers = {
   pushIn: { label: 'Support pushed in', help: 'into the bed', unit: 'length', default: inches(10), min: 0, max: 1, origin: 'practice' },
   ceiling: here(measured('Ceiling over the water', 'only for a roofed passage', [0, 119], -1), 'ceiling'),
   tail: practised('Tail and extension', 'lock to anchor', 84, [12, 237]),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -62,6 +63,7 @@ export const channelSnare: SetType = {
   faults: ['Knocked aside: low, large, unloaded, or a loose support.', 'Gone round: a guide too many.'],
   school: 'A thin guide each side, or the passage as it was.',
   choices: {
+    ...anchored('root'),
     passage: {
       label: 'Passage',
       ofPlace: true,

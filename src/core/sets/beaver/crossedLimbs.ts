@@ -5,10 +5,10 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { swingFinding, upright } from '../pieces/guides';
-import { tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
-import { WADING, onItsGround, once } from '../pieces/steps';
+import { anchorStep, WADING, onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { under } from '../offer';
 
@@ -18,6 +18,7 @@ const numbers = {
   width: here(practised('Width of the way', 'at the surface', 24, [10, 120]), 'widthSurface'),
   limbs: practised('Limbs show', 'their ends over the water', 10, [2, 40], -1),
   tie: tieNumber(72),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 /** The crossing of the limbs over the jaws. */
@@ -47,7 +48,7 @@ export const crossedLimbs: SetType = {
   faults: ['A limb in the swing: the crossing sits over the dog, not inside the frame.'],
   numbers,
   seen: 'topUnder',
-  choices: { notch: notchChoice('middle') },
+  choices: { ...anchored('tree'), notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -109,7 +110,7 @@ export const crossedLimbs: SetType = {
       at,
       [
         once('Push in both limbs and cross them, 6 in or more ahead of where the jaws will stand.', WADING),
-        once('Tie the cable to a tree on the bank.'),
+        anchorStep(at, 'tree', 'Drive a stake on the bank, tie the cable.'),
       ],
       [{ do: 'Stand it behind the cross, springs up, and wire the springs to the limbs.' }],
     ),

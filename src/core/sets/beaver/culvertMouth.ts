@@ -5,10 +5,10 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { fenced } from '../pieces/guides';
-import { BOTTOM, DRIVEN, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
-import { CULVERTS, onTheBed, once } from '../pieces/steps';
+import { anchorStep, CULVERTS, onTheBed, once } from '../pieces/steps';
 import { reachNeed, opening } from '../pieces/range';
 
 const numbers = {
@@ -40,7 +40,7 @@ export const culvertMouth: SetType = {
   hides: ['inside the culvert, as far as the tie lets it: draw it out, nobody enters'],
   numbers,
   seen: 'topUnder',
-  choices: { bottom: BOTTOM, notch: notchChoice('firm') },
+  choices: { ...anchored('stake'), notch: notchChoice('firm') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -113,7 +113,7 @@ export const culvertMouth: SetType = {
       at,
       [
         once('Ask whether a set may stand here; look for the current and what it carries.', CULVERTS),
-        once('Tie the cable to a stake on the bank, not to the culvert.'),
+        anchorStep(at, 'stake', 'Tie the cable to a stake on the bank, not to the culvert.'),
       ],
       'a foot before the mouth',
     ),

@@ -6,9 +6,9 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
 import { crossPole, swingFinding, upright } from '../pieces/guides';
-import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
-import { FLOODS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
+import { anchorStep, FLOODS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { opening } from '../pieces/range';
 
@@ -43,7 +43,7 @@ export const damBreakBreach: SetType = {
   school: 'In the break; or in the channel beside it; or on the shoulders where the pond side is soft.',
   numbers,
   seen: 'topUnder',
-  choices: { bottom: BOTTOM, notch: notchChoice('firm') },
+  choices: { ...anchored('stake'), notch: notchChoice('firm') },
   acts: { breaks: 1, shape: 'rectangle', width: inches(14), depth: inches(10), words: 'one break with the trap in it' },
   layOut: (laying) => {
     const device = laying.devices.trap;
@@ -124,7 +124,7 @@ export const damBreakBreach: SetType = {
   orders: (at) =>
     always(
       once('Dig the break and leave a plug on its pond side; clear its sill.', FLOODS),
-      once('Tie the cable to a stake or log buried in the dam.'),
+      anchorStep(at, 'stake', 'Tie the cable to a stake in the dam.'),
       setGrip(at),
       { do: 'Stand it in the dry break, two stakes through the springs, firmest notch; two thin guides and a low stick over the top.' },
       feelSwing,

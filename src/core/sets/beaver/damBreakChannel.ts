@@ -8,7 +8,7 @@ import { found, type Finding } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { depthMarks, gripMarks, coverNeed } from '../pieces/grip';
-import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
 import { FLOODS, STANDING, feelSwing, hooksOff, loopOrder, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
@@ -73,7 +73,7 @@ export const damBreakChannel: SetType = {
     'Passed over: the pole was not tied, or floated away from it.',
   ],
   hides: ['under the repair of the nearer break', 'over the crest, on the far side of the dam'],
-  choices: { bottom: BOTTOM, notch: notchChoice('firm') },
+  choices: { ...anchored('stake'), notch: notchChoice('firm') },
   acts: {
     breaks: 2,
     shape: 'V',

@@ -4,7 +4,7 @@ import type { Part } from '../../water/part';
 import { found } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, NOTHING, upright, type Piece } from '../design';
-import { tie, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
 import { OVER_PLACE, STANDING, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
@@ -28,6 +28,7 @@ const numbers = {
   crestOver: practised('Crest over the jaws', 'how far the gap in the crest lies above the top of the jaws', 10, [0, 119]),
   reach: practised('Arm can reach', 'under the tailwater', 36, [12, 79]),
   tie: tieNumber(60, 'to a log buried in the dam'),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -54,6 +55,7 @@ export const damCrossoverFace: SetType = {
   faults: ['Gone round: it stood where the face is wide, or against the sky.', 'Sprung empty: a hind end brushed it on the way down.'],
   hides: ['in the water below the dam, under the outfall', 'over the crest, in the pond'],
   choices: {
+    ...anchored('log'),
     notch: notchChoice('middle'),
     channel: {
       label: 'Channel at the foot',

@@ -2,7 +2,7 @@ import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { upright } from '../pieces/guides';
-import { tie } from '../pieces/hold';
+import { anchored, DRIVEN, tie } from '../pieces/hold';
 import { hangable, loopNumbers, loopPiece, proudNeed } from '../pieces/loop';
 import { levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
@@ -15,6 +15,7 @@ const numbers = {
   loop,
   pushIn,
   tail,
+  driven: DRIVEN,
   loopCable,
 } satisfies Numbers;
 const of = asks(numbers);
@@ -36,7 +37,7 @@ export const damCrossoverSnare: SetType = {
   hides: ['over the far side of the dam', 'in the pond, off the dam'],
   numbers,
   seen: null,
-  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { ...anchored('log'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

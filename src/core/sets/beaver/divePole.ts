@@ -6,10 +6,10 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { divePole as pole, fenced, DIVE_POLE } from '../pieces/guides';
-import { tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
-import { WADING, once, underPole } from '../pieces/steps';
+import { anchorStep, WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { atLeast } from '../offer';
 
@@ -20,6 +20,7 @@ const numbers = {
   poleAhead: practised('Pole ahead', 'its middle before the jaws: half the frame and half its thickness', 6.5, [1, 16]),
   frameOverBed: frameOverBed(1, 60),
   tie: tieNumber(72),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -50,6 +51,7 @@ export const divePole: SetType = {
   numbers,
   seen: 'topUnder',
   choices: {
+    ...anchored('tree'),
     notch: notchChoice('middle'),
     hanging: {
       label: 'Hanging',
@@ -130,7 +132,10 @@ export const divePole: SetType = {
   },
   orders: (at) =>
     underPole(at, {
-      before: [once('Drive the two uprights; their tops end under water.', WADING), once('Tie the cable to a tree on the bank.')],
+      before: [
+        once('Drive the two uprights; their tops end under water.', WADING),
+        anchorStep(at, 'tree', 'Drive a stake on the bank, tie the cable.'),
+      ],
       place: 'Hang it by its springs, top 2 to 3 in under',
       pole: { do: 'Tie the pole across, its middle 6½ in or more ahead of the jaws; cut grass over it.' },
     }),

@@ -12,7 +12,7 @@ import { trench } from '../pieces/ground';
 import { depthMarks, gripMarks, springsFinding, coverNeed } from '../pieces/grip';
 import { STAND, standFinding } from '../pieces/stand';
 import { openingFindings, swingFinding, userOf } from '../pieces/guides';
-import { tie, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { spacingWanted, takes } from '../series';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
@@ -31,6 +31,7 @@ const numbers = {
   fromMouth: measured('Before the lodge', 'trap to the hole it leads to', [2, 400]),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 79]),
   tie: tieNumber(48),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -64,6 +65,7 @@ export const lodgeRun: SetType = {
   ],
   school: 'A fence that leaves one way, or the run as it was with two thin sticks at most.',
   choices: {
+    ...anchored('root'),
     stand: STAND,
     notch: notchChoice('middle'),
     trigger: {

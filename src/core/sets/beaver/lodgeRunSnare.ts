@@ -1,4 +1,4 @@
-import { BOTTOM, DRIVEN } from '../pieces/hold';
+import { anchored, DRIVEN } from '../pieces/hold';
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
@@ -7,7 +7,7 @@ import { bedLine, trench } from '../pieces/ground';
 import { loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, here } from '../setType';
-import { WADING, loopOrder, once } from '../pieces/steps';
+import { anchorStep, WADING, loopOrder, once } from '../pieces/steps';
 import { ranged, reachNeed } from '../pieces/range';
 
 const { loop, pushIn, tail, loopCable } = loopNumbers(10, 1);
@@ -42,7 +42,7 @@ export const lodgeRunSnare: SetType = {
   school: 'Body-grip first; or snare first, since kin found dead in body-grips teach the rest.',
   numbers,
   seen: 'lowestUnder',
-  choices: { bottom: BOTTOM, lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { ...anchored('stake'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);
@@ -91,11 +91,12 @@ export const lodgeRunSnare: SetType = {
       }),
     );
   },
-  orders: () =>
+  orders: (at) =>
     loopOrder(
       [
         once('Feel for the hard bottom; clear old sticks.', WADING),
-        once('Drive the T bar beside the run until it is stiff, and the stake for the tail behind it.'),
+        once('Drive the T bar beside the run until it is stiff.'),
+        anchorStep(at, 'stake', 'Drive the stake for the tail behind it.', 'the tail'),
       ],
       'its lowest point 1 to 3 in over the bed',
     ),

@@ -1,4 +1,4 @@
-import { BOTTOM, DRIVEN } from '../pieces/hold';
+import { anchored, DRIVEN } from '../pieces/hold';
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
@@ -37,7 +37,7 @@ export const lurePole: SetType = {
   remake: ['Fresh scent over the old, both sides.'],
   numbers,
   seen: 'lowestUnder',
-  choices: { bottom: BOTTOM, lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { ...anchored('stake'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

@@ -5,11 +5,11 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { divePole, fenced, DIVE_POLE } from '../pieces/guides';
-import { tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { STAND, standFinding } from '../pieces/stand';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
-import { WADING, once, underPole } from '../pieces/steps';
+import { anchorStep, WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { atLeast } from '../offer';
 
@@ -20,6 +20,7 @@ const numbers = {
   width: here(practised('Width of the toe', 'between what stands beside it', 22, [8, 100]), 'widthSurface'),
   frameOverBed: frameOverBed(1),
   tie: tieNumber(84),
+  driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
 /** The pole’s middle before the jaws: half a 330 and half the pole. */
@@ -44,7 +45,7 @@ export const slideGrip: SetType = {
   faults: ['Sprung by what slides down: stand it further out.', 'Passed over: no pole above it.'],
   numbers,
   seen: 'topUnder',
-  choices: { stand: STAND, notch: notchChoice('middle') },
+  choices: { ...anchored('tree'), stand: STAND, notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -97,7 +98,10 @@ export const slideGrip: SetType = {
   },
   orders: (at) =>
     underPole(at, {
-      before: [once('Feel the bed in front of the toe; clear sticks.', WADING), once('Tie the cable to a tree beside the slide.')],
+      before: [
+        once('Feel the bed in front of the toe; clear sticks.', WADING),
+        anchorStep(at, 'tree', 'Drive a stake beside the slide, tie the cable.'),
+      ],
       place: 'Stand it a foot in front of the toe',
       pole: { do: 'Tie the pole over the way, its middle 6½ in or more ahead of the jaws.' },
     }),

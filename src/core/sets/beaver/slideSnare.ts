@@ -1,3 +1,4 @@
+import { anchored, DRIVEN } from '../pieces/hold';
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { assemble, level as across, NOTHING } from '../design';
@@ -11,6 +12,7 @@ import { loopOrder, once } from '../pieces/steps';
 
 const numbers = {
   ...loopNumbers(10, 0.6),
+  driven: DRIVEN,
   depth: here(depthHere('Depth at the toe', 'where the slide meets the water'), 'toeDepth'),
   width: here(practised('Width of the toe', 'between what stands beside it', 18, [8, 80]), 'widthSurface'),
 } satisfies Numbers;
@@ -31,7 +33,7 @@ export const slideSnare: SetType = {
   faults: ['Knocked aside by what slides down: hang it beside the middle.'],
   numbers,
   seen: 'lowestUnder',
-  choices: { lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { ...anchored('tree'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

@@ -7,9 +7,9 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { grip, jawsId, movable } from '../pieces/grip';
 import { swingFinding, upright } from '../pieces/guides';
-import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers, here } from '../setType';
-import { onItsGround, once } from '../pieces/steps';
+import { anchorStep, onItsGround, once } from '../pieces/steps';
 import { opening, type WorkRange, ranged } from '../pieces/range';
 import { under } from '../offer';
 
@@ -55,7 +55,7 @@ export const trailWaterline: SetType = {
   numbers,
   seen: 'barUnder',
   seenAt: 'middle',
-  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
+  choices: { ...anchored('stake'), notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -131,7 +131,8 @@ export const trailWaterline: SetType = {
       at,
       [
         once('Find where the trail meets water; clear a bed for the lower jaw.'),
-        once('Drive the stake off the trail; cut the tie to the length that is computed.'),
+        anchorStep(at, 'stake', 'Drive the stake off the trail.'),
+        once('Cut the tie to the length that is computed.'),
       ],
       [{ do: 'Stand it across the trail, the T bar just under the surface; one or two sticks steady it, loosely.' }],
     ),

@@ -5,10 +5,10 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
 import { openingFindings } from '../pieces/guides';
-import { BOTTOM, DRIVEN, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
-import { WADING, onTheBed, once } from '../pieces/steps';
+import { anchorStep, WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed } from '../pieces/range';
 import { atLeast } from '../offer';
 
@@ -53,7 +53,7 @@ export const bottomEdge: SetType = {
   fires: 'bent',
   numbers,
   seen: 'topUnder',
-  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
+  choices: { ...anchored('stake'), notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -121,7 +121,10 @@ export const bottomEdge: SetType = {
   orders: (at) =>
     onTheBed(
       at,
-      [once('Feel along the foot of the wall for the clean strip they travel.', WADING), once('Drive the tie’s stake downstream.')],
+      [
+        once('Feel along the foot of the wall for the clean strip they travel.', WADING),
+        anchorStep(at, 'stake', 'Drive the tie’s stake downstream.'),
+      ],
       'on the bed against the wall, a stake through each spring',
     ),
 };

@@ -5,7 +5,7 @@ import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, grip, jawsBottom } from '../pieces/grip';
-import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bait } from '../pieces/scent';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { hooksOff, once, setGrip } from '../pieces/steps';
@@ -39,7 +39,7 @@ export const box: SetType = {
   seen: 'topUnder',
   seenAt: 'top',
   choices: {
-    bottom: BOTTOM,
+    ...anchored('stake'),
     notch: { ...notchChoice('middle'), default: 'light' },
     trigger: { label: 'Trigger', options: { low: 'low, rear and wide', v: 'straight V', pan: 'pan' }, default: 'low' },
   },

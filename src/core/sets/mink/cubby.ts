@@ -5,10 +5,10 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, grip, jawsBottom } from '../pieces/grip';
 import { upright } from '../pieces/guides';
-import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bait } from '../pieces/scent';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
-import { feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
+import { anchorStep, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 
 const numbers = {
@@ -41,7 +41,7 @@ export const cubby: SetType = {
   numbers,
   seen: 'topUnder',
   seenAt: 'top',
-  choices: { bottom: BOTTOM, notch: { ...notchChoice('middle'), default: 'light' } },
+  choices: { ...anchored('stake'), notch: { ...notchChoice('middle'), default: 'light' } },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -151,7 +151,7 @@ export const cubby: SetType = {
     always(
       once('Build or find the hollow; floor it so that nothing freezes down.'),
       { do: 'Bait at its back; two small rest sticks at the mouth.' },
-      once('Wire the chain to a stake.'),
+      anchorStep(at, 'stake', 'Wire the chain to a stake.', 'the chain'),
       setGrip(at),
       { do: 'Stand it on its sticks, sticks through the springs; moss at the sides and above.' },
       hooksOff(at, 'once it stands'),

@@ -5,9 +5,9 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
 import { upright } from '../pieces/guides';
-import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
-import { feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
+import { anchorStep, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { atLeast } from '../offer';
 
@@ -44,7 +44,7 @@ export const undercutBank: SetType = {
   school: '110 and 120 for mink; or 155 and 160, which also hold a stray otter or raccoon.',
   numbers,
   seen: 'topUnder',
-  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
+  choices: { ...anchored('stake'), notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -131,7 +131,7 @@ export const undercutBank: SetType = {
         'Measure the depth at the trap, beside it, and the roof over the bed.',
         'An undercut can break off under you: stand in the water or well back.',
       ),
-      once('Drive the chain’s stake deep.'),
+      anchorStep(at, 'stake', 'Drive the chain’s stake deep.', 'the chain'),
       setGrip(at),
       { do: 'Try it in under the roof and out again once, dog up, near spring upright, far spring flat.' },
       {

@@ -7,7 +7,7 @@ import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, depthMarks, grip, movable } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
-import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { CULVERTS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
@@ -50,7 +50,7 @@ export const wallHanging: SetType = {
   numbers,
   seen: 'acrossUnder',
   seenAt: 'middle',
-  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
+  choices: { ...anchored('stake'), notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -6,10 +6,10 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
-import { BOTTOM, DRIVEN, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here } from '../setType';
-import { onTheBed, once } from '../pieces/steps';
+import { anchorStep, onTheBed, once } from '../pieces/steps';
 import { reachNeed, type WorkRange } from '../pieces/range';
 
 const numbers = {
@@ -50,7 +50,7 @@ export const denRun: SetType = {
   hides: ['inside the den, as far as the wire lets it'],
   numbers,
   seen: 'topUnder',
-  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
+  choices: { ...anchored('stake'), notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -123,7 +123,7 @@ export const denRun: SetType = {
       at,
       [
         once('Feel for the groove with the foot; it is firm and clear.', 'Old holes cave in: step beside them.'),
-        once('Wire the chain to a stake.'),
+        anchorStep(at, 'stake', 'Wire the chain to a stake.', 'the chain'),
         { do: 'Two small rest sticks across the groove.' },
       ],
       'in the groove on its two sticks, a stake through the spring',

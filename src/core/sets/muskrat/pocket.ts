@@ -6,9 +6,9 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, coverFinding, panUnder, weightFinding } from '../pieces/bed';
 import { depthHere } from '../pieces/grip';
 import { bait } from '../pieces/scent';
-import { BOTTOM, DRIVEN, tie, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
-import { chainedOrder, once } from '../pieces/steps';
+import { anchorStep, chainedOrder, once } from '../pieces/steps';
 import { under } from '../offer';
 
 const numbers = {
@@ -53,7 +53,7 @@ export const pocket: SetType = {
   seen: 'panUnder',
   choices: {
     bait: { label: 'Bait', options: { root: 'root or apple', fish: 'fish', flesh: 'flesh' }, default: 'root' },
-    bottom: BOTTOM,
+    ...anchored('stake'),
   },
   layOut: (laying) => {
     const device = laying.devices.trap;
@@ -141,11 +141,11 @@ export const pocket: SetType = {
       }),
     );
   },
-  orders: () =>
+  orders: (at) =>
     chainedOrder(
       [
         once('Dig the tunnel slanting up into the bank, its floor under water, its back dry.', 'Gloves: broken glass and roots.'),
-        once('Drive the stake out in the deepest water the chain reaches.'),
+        anchorStep(at, 'stake', 'Drive the stake out in the deepest water the chain reaches.', 'the chain'),
         { do: 'Bait at the dry back end; splash the bank clean of tracks.' },
       ],
       'at the mouth, half an inch of water over the pan',

@@ -6,10 +6,10 @@ import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
-import { BOTTOM, DRIVEN, tieNumber } from '../pieces/hold';
+import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
-import { onItsGround, once } from '../pieces/steps';
+import { anchorStep, onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
 
 const numbers = {
@@ -40,7 +40,7 @@ export const latrineApproach: SetType = {
   fires: 'bent',
   numbers,
   seen: 'topUnder',
-  choices: { bottom: BOTTOM, notch: notchChoice('middle') },
+  choices: { ...anchored('stake'), notch: notchChoice('middle') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -100,7 +100,7 @@ export const latrineApproach: SetType = {
   orders: (at) =>
     onItsGround(
       at,
-      [once('Find where they must leave the water.'), once('Drive the stake beside the landing, tie the cable.')],
+      [once('Find where they must leave the water.'), anchorStep(at, 'stake', 'Drive the stake beside the landing, tie the cable.')],
       [{ do: 'Stand it in the landing, rods through the springs; close the sides with what grows there.' }],
     ),
 };

@@ -1,4 +1,4 @@
-import { BUILDS, type BuildKey } from '../../animals/species';
+import { BUILDS, type Build, type BuildKey } from '../../animals/species';
 import { BODY_GRIPS } from '../../devices/sizes';
 import { isBottom, pullOf, stakeHolds } from '../../hold/bag';
 import { animalReach, type Held } from '../../hold/reach';
@@ -21,7 +21,30 @@ export const BOTTOM: ChoiceSpec = {
   default: 'unknown',
 };
 
-export const DRIVEN: NumberSpec = measured('Stake driven in', 'into the ground; its tie low, out of reach of teeth', [4, 60]);
+export const DRIVEN: NumberSpec = {
+  ...measured('Stake driven in', 'into the ground; its tie low, out of reach of teeth', [4, 60]),
+  when: { choice: 'anchorAs', is: 'stake' },
+};
+
+/** What a tie can go to. */
+export type Anchor = 'stake' | 'tree' | 'root' | 'log';
+
+/** What it is tied to, and the ground where that is a stake. @param usual by practice */
+export const anchored = (usual: Anchor): { anchorAs: ChoiceSpec; bottom: ChoiceSpec } => ({
+  anchorAs: {
+    label: 'Tied to',
+    ofPlace: true,
+    options: { stake: 'a stake', tree: 'a live tree', root: 'a live root', log: 'a buried log' },
+    default: usual,
+  },
+  bottom: { ...BOTTOM, when: { choice: 'anchorAs', is: 'stake' } },
+});
+
+/** What somebody ties it to, or by practice. */
+export const anchorOf = (choices: Readonly<Record<string, string>>, usual: Anchor): Anchor => {
+  const chosen = choices.anchorAs;
+  return chosen === 'stake' || chosen === 'tree' || chosen === 'root' || chosen === 'log' ? chosen : usual;
+};
 
 export interface TieTo {
   numbers: { tie: NumberSpec } | { tail: NumberSpec };
@@ -31,7 +54,8 @@ export interface TieTo {
   from: [x: number, y: number, z: number];
   /** where the anchor stands, m */
   at: [x: number, y: number, z: number];
-  to: 'stake' | 'tree' | 'root' | 'log';
+  /** by practice; `anchorAs` of the set stands before it */
+  to: Anchor;
   build: BuildKey;
   held?: Held;
   kind?: Hold['kind'];
@@ -63,7 +87,7 @@ export function linePart(
   };
 }
 
-const ANCHORS: Record<TieTo['to'], { kind: PartKind; height: number; wide: number; under: number }> = {
+const ANCHORS: Record<Anchor, { kind: PartKind; height: number; wide: number; under: number }> = {
   stake: { kind: 'stake', height: inches(24), wide: inches(1.2), under: inches(20) },
   tree: { kind: 'tree', height: inches(24), wide: inches(6), under: inches(2) },
   root: { kind: 'root', height: inches(5), wide: inches(12), under: inches(2) },
@@ -72,9 +96,10 @@ const ANCHORS: Record<TieTo['to'], { kind: PartKind; height: number; wide: numbe
 
 /** A cable from the device to its anchor, with what that anchor holds against the largest animal that can be caught. */
 export function tie(laying: Laying, own: TieTo): Piece {
-  const { numbers, device = 'trap', part, from, at, to, build, held = 'body', kind = 'tie', cable = 'tie cable' } = own;
+  const { numbers, device = 'trap', part, from, at, build, held = 'body', kind = 'tie', cable = 'tie cable' } = own;
   const tail = 'tail' in numbers;
   const length = tail ? numberOf(laying, { numbers }, 'tail') : numberOf(laying, { numbers }, 'tie');
+  const to = anchorOf(laying.choices, own.to);
   const usual = ANCHORS[to];
   const { driven = usual.under } = to === 'stake' ? laying.numbers : {};
   const shape = { ...usual, under: driven, height: driven + usual.height - usual.under };
@@ -91,6 +116,8 @@ export function tie(laying: Laying, own: TieTo): Piece {
     across: shape.wide,
     ...(to === 'stake' ? { stock: `stake ${printLength(shape.height, laying.system)}` } : {}),
   };
+  const largest = largestIn(laying.devices[device], build);
+  const holding = to === 'stake' ? stakeFinding(laying, largest) : heldBy(to, BUILDS[largest]);
   const name = `${cable} ${printLength(length, laying.system)}`;
   return {
     parts: [anchor, linePart(`${id}-tie`, from, [at[0], at[1], at[2]], name, part)],
@@ -102,7 +129,7 @@ export function tie(laying: Laying, own: TieTo): Piece {
         tie: length,
         straight: Math.hypot(from[0] - at[0], from[1] - at[1], from[2] - at[2]),
       }),
-      ...(to === 'stake' ? [stakeFinding(laying, largestIn(laying.devices[device], build))] : []),
+      device === 'trap' || device === 'snare' ? holding : { ...holding, id: `${device}-${holding.id}` },
     ],
   };
 }
@@ -116,6 +143,17 @@ function reachFinding(
   const id = device === 'trap' || device === 'snare' ? 'reach' : `${device}-reach`;
   const values = { reach, tie: length, straight, short, called: BUILDS[build].called, held };
   return found('reach', short ? 'fails' : 'holds', 'practice', values, { id, field });
+}
+
+/** What no figure is known for: wood that lives, and how thick it is. */
+function heldBy(to: Exclude<Anchor, 'stake'>, { called, weight }: Build): Finding {
+  return found(
+    'woodHolds',
+    'unknown',
+    'practice',
+    { to, called, weight: weight.high, footed: pullOf(weight.high, 'footed') },
+    { field: 'anchorAs' },
+  );
 }
 
 /** The largest animal that a device can hold, whatever it is meant for: anchors are calculated for it. [practice] */

@@ -1,5 +1,5 @@
 import { BUILDS, type BuildKey } from '../../animals/species';
-import { bagMass, pullOf, sunkShare, worstAngle, FILLS } from '../../hold/bag';
+import { bagMass, FILLS, pullOf, sunkShare, worstAngle, type Fill } from '../../hold/bag';
 import { landAndWater } from '../../hold/liveHold';
 import { animalReach, SAFE_WRAP, sweepOf, turnsUntilTaut, wrapsTake } from '../../hold/reach';
 import type { Profile } from '../../hold/slide';
@@ -65,17 +65,33 @@ export function tangleFinding(laying: Laying, { numbers, build, held }: SlideOf)
   return found('tangle', verdict, 'practice', values, { field: 'stopDepth' });
 }
 
-export const bagOf = (build: BuildKey, how: 'swimming' | 'footed', fill: keyof typeof FILLS): number | null =>
+export const bagOf = (build: BuildKey, how: 'swimming' | 'footed', fill: Fill): number | null =>
   bagMass(pullOf(BUILDS[build].weight.high, how), worstAngle(MU), 0, MU, sunkShare(FILLS[fill]));
 
-export function bagFinding(build: BuildKey): Finding {
-  const of = (fill: 'rock' | 'mud and stones'): [number | null, number | null] => [
-    bagOf(build, 'swimming', fill),
-    bagOf(build, 'footed', fill),
-  ];
-  return found('bag', 'warns', 'practice', {
-    animal: BUILDS[build].called.replace(/^an? /, ''),
-    rock: of('rock'),
-    mud: of('mud and stones'),
-  });
+/** What a bag was filled with. */
+export const fillOf = (choices: Readonly<Record<string, string>>): Fill => (choices.fill === 'mud and stones' ? 'mud and stones' : 'rock');
+
+/** Whether a bag of a typed weight stays where it lies: it does while the animal swims, or where it has no footing over it. Not told without weight and depth. */
+export function bagFinding(laying: Laying, { numbers, build, held }: SlideOf, fill: Fill): Finding {
+  const { bag, stopDepth: depth } = laying.numbers;
+  const [swimming, footed] = [bagOf(build, 'swimming', fill), bagOf(build, 'footed', fill)];
+  const wanted = animalReach(BUILDS[build], held) + numberOf(laying, { numbers }, 'chain') + MARGIN;
+  const values = { animal: BUILDS[build].called.replace(/^an? /, ''), fill, bag, swimming, footed, depth, wanted };
+  const field = bag === undefined ? 'bag' : 'stopDepth';
+  return found('bag', bagVerdict(values), 'practice', values, { field });
+}
+
+function bagVerdict({ bag, swimming, footed, depth, wanted }: BagAsked): Finding['verdict'] {
+  if (bag === undefined) return 'unknown';
+  if (swimming === null || bag < swimming) return 'fails';
+  if (footed !== null && bag >= footed) return 'holds';
+  return depth === undefined ? 'unknown' : depth >= wanted ? 'holds' : 'warns';
+}
+
+interface BagAsked {
+  bag: number | undefined;
+  swimming: number | null;
+  footed: number | null;
+  depth: number | undefined;
+  wanted: number;
 }

@@ -10,7 +10,7 @@ import { found, type Finding } from '../../words/finding';
 import { upright as mark, type Piece } from '../design';
 import { levelThen, measured, numberOf, practised, type ChoiceSpec, type Laying, type Numbers } from '../setType';
 import { linePart } from './hold';
-import { bagFinding, bagOf, liveFinding, tangleFinding, tanglePole } from './otherHolds';
+import { bagFinding, bagOf, fillOf, liveFinding, tangleFinding, tanglePole } from './otherHolds';
 import { MARGIN, profileOf, edgeOf, type SlideOf } from './profile';
 
 /** How a foothold lets go of its catch: slide to deep water, live hold, tangle pole, bag of fill. */
@@ -26,14 +26,33 @@ export const SLIDE_NUMBERS = {
   out6: measured('Depth 6 ft out', 'of the water’s edge', [0, 236], 1),
   out9: measured('Depth 9 ft out', 'of the water’s edge', [0, 236], 1),
   out12: measured('Depth 12 ft out', 'of the water’s edge', [0, 236], 1),
-  poleThick: practised('Tangle pole', 'its thickness', 3, [1, 10]),
+  poleThick: { ...practised('Tangle pole', 'its thickness', 3, [1, 10]), when: { choice: 'hold', is: 'tangle' } },
+  bag: {
+    label: 'Bag',
+    help: 'its fill, weighed dry',
+    unit: 'weight',
+    min: 1,
+    max: 300,
+    origin: 'measured',
+    when: { choice: 'hold', is: 'bag' },
+  },
 } satisfies Numbers;
 
-export const HOLD: ChoiceSpec = {
+const HOLD: ChoiceSpec = {
   label: 'Hold',
   options: { slide: 'slide wire to deep water', live: 'live hold', tangle: 'tangle pole in deep water', bag: 'bag of fill on a cable' },
   default: 'slide',
 };
+
+const FILL: ChoiceSpec = {
+  label: 'Fill of the bag',
+  options: { rock: 'rock', 'mud and stones': 'mud and stones' },
+  default: 'rock',
+  when: { choice: 'hold', is: 'bag' },
+};
+
+/** How a foothold is held, and what a bag is filled with. */
+export const HELD = { hold: HOLD, fill: FILL };
 
 /** Depth that chain, the way from forefoot to nose and some inches want at the stop, m. */
 export const wantedDepth = (chain: number, build: Pick<Build, 'forearmToNose'>): number => chain + build.forearmToNose + MARGIN;
@@ -172,6 +191,7 @@ export function holdPiece(laying: Laying, own: SlideOf): Piece {
       findings: [tangleFinding(laying, own)],
       marks: [mark('stopDepth', 'Depth at the pole', 'side', deep[0] - inches(6), surface, deep[1])],
     };
+  const fill = fillOf(laying.choices);
   return {
     parts: [
       {
@@ -197,9 +217,9 @@ export function holdPiece(laying: Laying, own: SlideOf): Piece {
     holds: [{ kind: 'drowner', device, anchor: [deep[0], 0, deep[1]], tether: wire, held, build, deep }],
     supplies: [
       { kind: 'cable', what: 'tether cable', amount: wire },
-      { kind: 'fill', what: 'rock for the bag', amount: bagOf(build, 'swimming', 'rock') ?? 0 },
+      { kind: 'fill', what: `${fill} for the bag`, amount: laying.numbers.bag ?? bagOf(build, 'swimming', fill) ?? 0 },
     ],
-    findings: [bagFinding(build)],
+    findings: [bagFinding(laying, own, fill)],
     marks: [mark('stopDepth', 'Depth at the bag', 'side', deep[0], surface, deep[1])],
   };
 }

@@ -12,6 +12,13 @@ export const CULVERTS = 'Nobody enters a culvert; current under a bridge is stro
 /** Work that is done once at a place. */
 export const once = (what: string, caution?: string): Step => ({ do: what, once: true, ...(caution ? { caution } : {}) });
 
+const WOOD: Record<string, string> = { tree: 'a live tree', root: 'a live root', log: 'the buried log' };
+/** The tie's anchor, once: as a type does it with a stake, else to the wood that was chosen. @param usual what it is tied to by practice */
+export const anchorStep = ({ choices }: Pick<AtWork, 'choices'>, usual: string, stake: string, what = 'the cable'): Step => {
+  const to = choices.anchorAs ?? usual;
+  return once(to === 'stake' ? stake : `Tie ${what} to ${WOOD[to] ?? to}, low, where no tooth reaches it.`);
+};
+
 const ONE_HOOK = ['110'];
 /** Every safety hook off; what comes after keeps hands out of the jaws. */
 export const hooksOff = ({ size }: Pick<AtWork, 'size'>, when: string): Step => ({

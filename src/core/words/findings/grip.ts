@@ -105,9 +105,11 @@ export const GRIP = {
   }),
   mouth: words<{ depth: number; dry: boolean }>({
     about: 'Water at the mouth',
-    figure: ({ depth }, { length }) => length(depth),
+    figure: ({ depth }, { length }) => (depth < 0 ? `dry by ${length(-depth)}` : length(depth)),
     sentence: ({ depth, dry }, { length }) =>
-      dry ? 'It is dry at the mouth: then it is a land set, and its rules are others.' : `${length(depth)} of water stand at the mouth.`,
+      dry
+        ? `The mouth is ${depth < 0 ? `dry by ${length(-depth)}` : 'dry'}: that is a land set under other rules, and a big body-grip on dry ground takes dogs. Set the run where it is under water, or a foothold in the water before it.`
+        : `${length(depth)} of water stand at the mouth.`,
   }),
   culvert: words<{ pipe: number }>({
     about: 'Culvert',

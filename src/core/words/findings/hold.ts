@@ -30,7 +30,13 @@ export const HOLD = {
     about: 'Stake',
     figure: () => 'not known',
     sentence: ({ depth, ground, called, weight: heavy, swimming, footed }, { force, weight }) =>
-      `Type ${[depth ? 'how deep it is driven' : '', ground ? 'in what ground' : ''].filter(Boolean).join(' and ')}: the largest that can be caught in it is ${called} of ${weight(heavy)}, which pulls with ${force(swimming)} swimming and ${force(footed)} with a footing. Tied to a tree or root instead, say so under the anchor.`,
+      `Type ${[depth ? 'how deep it is driven' : '', ground ? 'in what ground' : ''].filter(Boolean).join(' and ')}: the largest that can be caught in it is ${called} of ${weight(heavy)}, which pulls with ${force(swimming)} swimming and ${force(footed)} with a footing. Or choose the tree, root or log it is tied to.`,
+  }),
+  woodHolds: words<{ to: 'tree' | 'root' | 'log'; called: string; weight: number; footed: number }>({
+    about: 'Anchor',
+    figure: () => 'not known',
+    sentence: ({ to, called, weight: heavy, footed }, { force, weight }) =>
+      `Nobody measures what a ${to} holds: ${to === 'log' ? 'bury it across the pull' : 'live wood, thicker than a wrist, tied low'} (rule of thumb). The largest that can be caught in it is ${called} of ${weight(heavy)}, which pulls with ${force(footed)} with a footing.`,
   }),
   slideShort: words<{ overBank: number; wire: number }>({
     about: 'Drowning depth',
@@ -92,13 +98,26 @@ export const HOLD = {
   }),
   bag: words<{
     animal: string;
-    rock: [swimming: number | null, footed: number | null];
-    mud: [swimming: number | null, footed: number | null];
+    fill: string;
+    bag: number | undefined;
+    swimming: number | null;
+    footed: number | null;
+    depth: number | undefined;
+    wanted: number;
   }>({
     about: 'Bag of fill',
-    figure: ({ rock }, { system }) => bagText(rock[0], system),
-    sentence: ({ animal, rock, mud }, { system }) =>
-      `Against the largest ${animal}: ${bagText(rock[0], system)} of rock while it swims, ${bagText(rock[1], system)} once it has a footing; of mud and stones ${bagText(mud[0], system)} and ${bagText(mud[1], system)}. Practice uses far lighter bags and relies on deep water with no footing.`,
+    figure: ({ bag }, { weight }) => (bag === undefined ? 'not weighed' : weight(bag)),
+    sentence: ({ animal, fill, bag, swimming, footed, depth, wanted }, { system, weight, length }) => {
+      const needs = `Against the largest ${animal}: ${bagText(swimming, system)} of ${fill} while it swims, ${bagText(footed, system)} once it has a footing.`;
+      if (bag === undefined) return `${needs} Type what the bag weighs, and the depth over it.`;
+      const deep =
+        depth === undefined
+          ? ' Type the depth over it: without a footing it only swims.'
+          : depth >= wanted
+            ? ` With ${length(depth)} over it there is no footing.`
+            : ` ${length(depth)} over it leave a footing; ${length(wanted)} would not.`;
+      return `${needs} This one weighs ${weight(bag)}.${deep}`;
+    },
   }),
   pole: words<{ needs: number; pole: number } | Record<string, never>>({
     about: 'Deep-end pole',
