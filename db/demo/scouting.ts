@@ -1,4 +1,5 @@
 // Tables read by their rows: the formatter leaves them alone.
+import type { DeviceClass } from '#core/devices/sizes';
 import type { Body, CameraRoll, Kind } from '#core/record/kinds';
 import type { MeasureId } from '#core/stations/measures';
 import { simulateNight, type Family } from '#core/sim/camera';
@@ -55,10 +56,10 @@ const OWN_DEPTHS: [station: string, daysBack: number, depth: number, gauge: numb
 ];
 
 // prettier-ignore
-const EARLIER: { water: string; station?: string; who: string; season: string; used: string; species: 'beaver' | 'muskrat' | 'mink'; caught: number | null; nights: number | null; note: string }[] = [
-  { water: 'header', station: 'face', who: 'the growers’ own man', season: 'two winters ago', used: 'body-grips in every break, no fence', species: 'beaver', caught: 2, nights: 60, note: 'Two caught, three traps fired empty; the rest learned breaks' },
-  { water: 'header', who: 'a neighbour', season: 'four winters ago', used: 'snares on the slides', species: 'beaver', caught: 5, nights: null, note: 'Whole family but the old female' },
-  { water: 'upper', who: 'the growers’ own man', season: 'last winter', used: 'footholds at the lodge', species: 'beaver', caught: 4, nights: 80, note: 'He thinks it was all of them' },
+const EARLIER: { water: string; station?: string; who: string; season: string; used: string; devices?: DeviceClass[]; survivors?: 'none' | 'some' | 'shy'; species: 'beaver' | 'muskrat' | 'mink'; caught: number | null; nights: number | null; note: string }[] = [
+  { water: 'header', station: 'face', who: 'the growers’ own man', season: 'two winters ago', used: 'body-grips in every break, no fence', devices: ['bodyGrip'], survivors: 'shy', species: 'beaver', caught: 2, nights: 60, note: 'Two caught, three traps fired empty; the rest learned breaks' },
+  { water: 'header', who: 'a neighbour', season: 'four winters ago', used: 'snares on the slides', devices: ['snare'], survivors: 'some', species: 'beaver', caught: 5, nights: null, note: 'Whole family but the old female' },
+  { water: 'upper', who: 'the growers’ own man', season: 'last winter', used: 'footholds at the lodge', devices: ['foothold'], survivors: 'none', species: 'beaver', caught: 4, nights: 80, note: 'He thinks it was all of them' },
   { water: 'race', who: 'hatchery hands', season: 'every spring', used: 'culvert screens only', species: 'muskrat', caught: null, nights: null, note: 'Nothing was trapped' },
 ];
 
@@ -180,7 +181,18 @@ export function addScouting(context: DemoContext): void {
   }
   const told = at(20, '17:00');
   for (const { water, station, ...rest } of EARLIER)
-    add('earlier', { id: make(told), water: idOf(water), station: station ? idOf(`station ${station}`) : null, ...rest }, told);
+    add(
+      'earlier',
+      {
+        id: make(told),
+        water: idOf(water),
+        station: station ? idOf(`station ${station}`) : null,
+        devices: [],
+        survivors: 'not known',
+        ...rest,
+      },
+      told,
+    );
   const crest = at(5, '13:20');
   add(
     'reading',
@@ -261,7 +273,7 @@ function addCamera(
     const [evening, morning] = [sunOf(date, zone, place).sunset, sunOf(addDays(date, 1), zone, place).sunrise];
     if (!evening || !morning) continue;
     for (const event of simulateNight(day * 31 + station.length, evening, morning, family))
-      events.push({ at: event.at.toISOString(), species: event.species as 'beaver', count: event.count, size: event.size });
+      events.push({ at: event.at.toISOString(), species: event.species as 'beaver', count: event.count, size: event.size, did: 'not seen' });
   }
   const [watchedFrom, watchedTo] = [at(from, '15:00'), at(to, '12:00')];
   add(

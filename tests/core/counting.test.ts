@@ -1,3 +1,4 @@
+import { seenAtSet } from '#core/counting/atSet';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -198,5 +199,31 @@ describe('the simulated camera', () => {
         assert.ok(e.at >= sunset && e.at <= sunrise && e.size !== 'middle' && e.count <= 2);
       }
     assert.deepEqual(simulateNight(5, sunset, sunrise, { ...family, large: 0, small: 0 }), []);
+  });
+});
+
+describe('a camera at a set (F56)', () => {
+  const event = (hour: number, did: 'went round' | 'passed' | 'over it' | 'not seen') => ({
+    at: new Date(Date.UTC(2026, 10, 24, hour)),
+    species: 'beaver',
+    did,
+  });
+  it('tells what it saw since the last look, and what those that went round ask for', () => {
+    const events = [event(2, 'went round'), event(3, 'went round'), event(4, 'passed')];
+    assert.match(
+      seenAtSet(events, new Date(Date.UTC(2026, 10, 24, 1))),
+      /^The camera here saw 3 animals .*\(beaver\); 2 went round: close the gap/,
+    );
+    assert.match(seenAtSet(events, new Date(Date.UTC(2026, 10, 24, 3, 30))), /saw 1 animal .*; 1 passed it\.$/);
+    assert.match(seenAtSet([event(2, 'over it')], null), /went over it: put it higher, or a pole over it/);
+    assert.equal(seenAtSet(events, new Date(Date.UTC(2026, 10, 24, 5))), '');
+  });
+  it('what it did is read from a file, and a word that is none is refused with its row', () => {
+    const row = { time: '2026-11-24T02:00:00Z', species: 'beaver', did: 'Went round' };
+    assert.equal(planEvents([row], new Set(), ZONE).fresh[0]?.did, 'went round');
+    assert.match(
+      planEvents([{ ...row, did: 'danced' }], new Set(), ZONE).refused[0]?.reason ?? '',
+      /“danced” is not one of: not seen, passed/,
+    );
   });
 });

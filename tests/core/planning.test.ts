@@ -1,3 +1,4 @@
+import { metOn, metText } from '#core/planning/met';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -235,6 +236,7 @@ describe('what a place knows of itself when a type is looked for', () => {
     });
     assert.deepEqual(offeredAt(all, {}, true), {
       kind: 'channel',
+      met: [],
       depth: undefined,
       width: 0.6,
       roof: 0.3,
@@ -260,5 +262,43 @@ describe('minutes and yields', () => {
     assert.equal(gave(1, 5, 0), 'Season 2: 1 in 0 to 5 working nights.');
     assert.match(gave(0, 0), /no working night/);
     assert.match(gave(1, 0), /1, in no night that counts/);
+  });
+});
+
+describe('what others used here (F54)', () => {
+  const used = (over: object = {}) => ({
+    water: 'w',
+    devices: ['bodyGrip' as const],
+    survivors: 'some' as const,
+    season: 'last winter',
+    who: 'a neighbor',
+    ...over,
+  });
+  it('is known to those left alive, on that water only', () => {
+    assert.deepEqual(metOn('w', [used()]), ['bodyGrip']);
+    assert.deepEqual(metOn('w', [used({ survivors: 'none' })]), []);
+    assert.deepEqual(metOn('x', [used()]), []);
+    assert.equal(
+      metText('w', 'bodyGrip', [used({ survivors: 'shy' })]),
+      'A body-grip was used here before (last winter, a neighbor): those left are shy of it.',
+    );
+    assert.equal(metText('w', 'snare', [used()]), '');
+  });
+  it('comes after what is new to them: at a lodge the bare loop before the body-grip, with the reason', () => {
+    const first = (met: ('bodyGrip' | 'snare')[]) => suggestionsFor('beaver', { kind: 'lodge', met }, 11)[0];
+    assert.equal(first([])?.built, 'lodge-run');
+    assert.equal(first(['bodyGrip'])?.built, 'lodge-run-snare');
+    const grip = suggestionsFor('beaver', { kind: 'lodge', met: ['bodyGrip'] }, 11).find((s) => s.built === 'lodge-run');
+    assert.match(grip?.why ?? '', /those left here may know a body-grip$/);
+  });
+  it('nothing tried first at a place is dropped behind what only fits there', () => {
+    for (const kind of STATION_KINDS) {
+      const all = suggestionsFor('beaver', { kind, met: ['bodyGrip', 'snare', 'foothold', 'enclosed'] }, 11);
+      const lastFirst = all.map((s) => s.first).lastIndexOf(true);
+      assert.ok(
+        all.slice(0, lastFirst + 1).every((s) => s.first),
+        kind,
+      );
+    }
   });
 });

@@ -1,3 +1,4 @@
+import { foundPlace } from '#core/scouting/asStation';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -194,4 +195,28 @@ describe('the map on paper', () => {
       near(px(a, b) / (way(at[a], at[b]).distance * scale), 1, 0.01);
     assert.ok(plan.points.every((p) => p.x >= 0 && p.x <= 500 && p.y >= 0 && p.y <= 300));
   });
+});
+
+describe('what a guided reading found becomes a station, whole', () => {
+  it('a gap with its width, its clear foot and its worn crossing', () => {
+    const gap = { place: 'middle' as const, worn: true, wet: false, dark: false, bare: false, channel: true, width: 0.4 };
+    assert.deepEqual(foundPlace({ kind: 'crossing', gaps: [gap], main: 0 }, 0), {
+      ...{ name: 'crossing, middle', kind: 'crossover', along: null, child: true, depth: null },
+      measures: [
+        { what: 'width', value: 0.4 },
+        { what: 'footClear', value: 1 },
+      ],
+      signs: ['wornGap'],
+    });
+    const plain = foundPlace({ kind: 'crossing', gaps: [{ ...gap, worn: false, channel: false, width: null }], main: 0 }, 0);
+    assert.deepEqual([plain?.measures, plain?.signs], [[], []]);
+  });
+  it('a likely run of a lodge with its bearing, an undercut with its depth and its roof', () => {
+    const run = foundPlace({ kind: 'lodge', seen: [], ledge: null, pile: 180, radius: null, holes: [] }, 0);
+    assert.deepEqual([run?.kind, run?.measures], ['run', [{ what: 'bearing', value: 140 }]]);
+    const mark = { along: 12, mark: 'undercut' as const, depth: 0.2, roof: 0.5, pool: false, outside: true };
+    const under = foundPlace({ kind: 'brook', marks: [mark] }, 0);
+    assert.deepEqual([under?.depth, under?.along, under?.measures.map((m) => m.what)], [0.2, 12, ['trapDepth', 'roof']]);
+  });
+  it('of a mark that is not there nothing is made', () => assert.equal(foundPlace({ kind: 'crossing', gaps: [], main: null }, 3), null));
 });

@@ -2,7 +2,9 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { iceCourse } from '#core/ice/growth';
-import { reachOf } from '#core/ice/sheets';
+import { reachOf, sheetsOf } from '#core/ice/sheets';
+import type { Ice } from '#core/record/kinds';
+import type { WaterBody } from '#core/water/placed';
 import { nextCheck, type RuleAt } from '#core/time/deadline';
 import { inches } from '#core/units/factors';
 import { plainFrame } from '#core/units/frame';
@@ -207,5 +209,23 @@ describe('a gauge below the dam', () => {
   it('hangs so that what it shows lies the measured drop under the pond', () => {
     const gauge = hungBelow(inches(41), inches(30), inches(4));
     near(elevationOf(gauge, inches(4), NOW.getTime()), inches(11), 1e-12);
+  });
+});
+
+describe('ice in probe holes (F52)', () => {
+  const surfaces = {
+    at: () => ({ how: 'unknown' as const }),
+    elevation: (_w: string, _s: string, _a: string | Date, shown: number) => shown,
+  };
+  const water = { id: 'w', ice: 'lake' } as unknown as WaterBody;
+  const ice = (station: string | null, thickness: number): Ice => ({
+    ...{ id: 'i', water: 'w', station, at: at(-24).toISOString(), seen: 'measured', thickness },
+    ...{ white: false, snow: 0, by: null, note: '' },
+  });
+  const sheet = (...seen: Ice[]) => sheetsOf(seen, [water], [], surfaces, { now: NOW, until: at(72).getTime() }).w;
+  it('is the sheet’s where nobody measured the open ice, and stands back where somebody did', () => {
+    near(sheet(ice('lodge', 0.2))?.course[0]?.middle ?? 0, 0.2, 1e-12);
+    near(sheet(ice(null, 0.3), ice('lodge', 0.2))?.last.thickness ?? 0, 0.3, 1e-12);
+    assert.equal(sheet(), undefined);
   });
 });

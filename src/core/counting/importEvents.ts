@@ -1,5 +1,6 @@
 import { SPECIES, type Species } from '../animals/species';
 import { readLocalTime } from '../time/localTime';
+import { DID, type Did } from './atSet';
 import type { SizeClass } from './nights';
 
 export interface FileEvent {
@@ -8,6 +9,7 @@ export interface FileEvent {
   species: Species;
   count: number;
   size: SizeClass;
+  did: Did;
 }
 
 export interface EventPlan {
@@ -24,6 +26,7 @@ const COLUMNS: Record<string, string[]> = {
   species: ['species', 'animal'],
   count: ['count', 'number', 'how many'],
   size: ['size class', 'size', 'class'],
+  did: ['did', 'what it did', 'behavior', 'behaviour'],
 };
 
 /** What makes two events one. */
@@ -31,7 +34,7 @@ export const eventKey = (e: Pick<FileEvent, 'at' | 'species' | 'count' | 'size'>
   `${Date.parse(e.at)} ${e.species} ${e.count} ${e.size}`;
 
 /**
- * Decides for every row of a camera's table (time, camera, species, count, size class) what becomes of it.
+ * Decides for every row of a camera's table (time, camera, species, count, size class, what it did) what becomes of it.
  * A time without its offset counts in the line's zone.
  *
  * @param rows cells by their column's name, lower case
@@ -57,7 +60,9 @@ export function planEvents(rows: readonly Record<string, unknown>[], known: Read
     if (!Number.isInteger(count) || count < 1 || count > 40) return refuse(`“${cell('count').slice(0, 20)}” is not a count from 1 to 40.`);
     const size = (cell('size').toLowerCase() || 'unknown') as SizeClass;
     if (!SIZES.includes(size)) return refuse(`“${cell('size').slice(0, 20)}” is not one of: ${SIZES.join(', ')}.`);
-    const event: FileEvent = { at: at.at.toISOString(), camera: cell('camera').slice(0, 40) || 'camera', species, count, size };
+    const did = (cell('did').toLowerCase() || 'not seen') as Did;
+    if (!DID.includes(did)) return refuse(`“${cell('did').slice(0, 20)}” is not one of: ${DID.join(', ')}.`);
+    const event: FileEvent = { at: at.at.toISOString(), camera: cell('camera').slice(0, 40) || 'camera', species, count, size, did };
     if (seen.has(eventKey(event))) {
       plan.here += 1;
       return;

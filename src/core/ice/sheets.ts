@@ -24,9 +24,12 @@ export interface Sheet {
 export const iceSince = (seen: readonly Ice[], now: Date): Date =>
   new Date(Math.max(Math.min(now.getTime(), ...seen.map((i) => Date.parse(i.at))), now.getTime() - 120 * DAY) - 2 * DAY);
 
-/** What was seen of a water's ice since it was last open. */
+/** What was seen of a water's open sheet since it was last open water; of its places where the sheet itself was never measured. */
 function frozenOf(water: string, seen: readonly Ice[], now: Date): Ice[] {
-  const own = seen.filter((i) => i.water === water && i.station === null && Date.parse(i.at) <= now.getTime());
+  const all = seen.filter((i) => i.water === water && Date.parse(i.at) <= now.getTime());
+  const open = all.filter((i) => i.station === null);
+  // nobody measured the open sheet: what was measured at its places stands for it
+  const own = open.some((i) => i.seen === 'measured') ? open : all;
   return own.slice(own.map((i) => i.seen).lastIndexOf('open water') + 1);
 }
 

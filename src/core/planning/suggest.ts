@@ -1,4 +1,5 @@
 import type { Species } from '../animals/species';
+import { CLASS_WORDS } from '../devices/sizes';
 import { typesFor } from '../sets/search';
 import type { Offered } from '../sets/offer';
 import type { SetType, Suit } from '../sets/setType';
@@ -22,15 +23,26 @@ const suitOf = (type: SetType, species: Species, place: Offered, month: number):
   type.suits?.find((s) => s.species === species && s.places.includes(place.kind) && inMonths(s.months, month) && (s.when?.(place) ?? true));
 
 /** Otters are open in few places: that is said before anything else. */
-const reason = (type: SetType, suit: Suit | undefined, species: Species): string => {
-  const why = suit?.why ?? type.idea.replace(/\.$/, '');
+const reason = (type: SetType, suit: Suit | undefined, species: Species, known: boolean): string => {
+  const idea = suit?.why ?? type.idea.replace(/\.$/, '');
+  const why = known ? `${idea}; those left here may know a ${CLASS_WORDS[type.usual.class]}` : idea;
   return species === 'otter' ? `${why}; only where and when otter are open: look into the rulebook first` : why;
 };
+
+/** What the animals of a place may know from earlier trapping comes after all that is tried first there and is new to them. [practice] */
+const rankOf = ({ suit, known }: { suit: Suit | undefined; known: boolean }): number =>
+  (suit?.rank ?? UNRANKED) + (suit && known ? UNRANKED / 2 : 0);
 
 /** Set types for a species at a place in a month, the ones to try first before the others that fit; empty where no type fits. */
 export function suggestionsFor(species: Species, place: Offered, month: number): Suggestion[] {
   return typesFor({ species, place: place.kind, month })
     .map((type) => ({ type, suit: suitOf(type, species, place, month) }))
-    .sort((a, b) => (a.suit?.rank ?? UNRANKED) - (b.suit?.rank ?? UNRANKED))
-    .map(({ type, suit }) => ({ type: type.name, built: type.id, first: suit !== undefined, why: reason(type, suit, species) }));
+    .map((one) => ({ ...one, known: place.met?.includes(one.type.usual.class) ?? false }))
+    .sort((a, b) => rankOf(a) - rankOf(b))
+    .map(({ type, suit, known }) => ({
+      type: type.name,
+      built: type.id,
+      first: suit !== undefined,
+      why: reason(type, suit, species, known),
+    }));
 }

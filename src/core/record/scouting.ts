@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { DID } from '../counting/atSet';
+import { DEVICE_CLASSES } from '../devices/sizes';
 import { SPECIES } from '../animals/species';
 import { HOLE_FEELS, LODGE_SIGNS } from '../scouting/lodge';
 import { GAP_PLACES } from '../scouting/crossing';
@@ -78,6 +80,9 @@ export const groundSchema = z.strictObject({
 });
 
 /** What others did on this water and what came of it; it decides what the survivors fear. */
+/** Whom earlier trapping left: nobody, some, some that are shy of what was used. */
+export const SURVIVORS = ['not known', 'none', 'some', 'shy'] as const;
+
 export const earlierSchema = z.strictObject({
   id: id(),
   water: id('Water'),
@@ -85,6 +90,10 @@ export const earlierSchema = z.strictObject({
   who: name('Who'),
   season: name('When', 40),
   used: name('What was used', 200),
+  /** as devices: what is ranked by it */
+  devices: z.array(choice('Device', DEVICE_CLASSES)).max(DEVICE_CLASSES.length).default([]),
+  /** what they left alive */
+  survivors: choice('Left alive', SURVIVORS).default('not known'),
   species: choice('Species', SPECIES),
   caught: count('Caught', 0, 999).int({ error: 'Caught is a whole number.' }).nullable().default(null),
   nights: count('Trap-nights', 0, 100_000).nullable().default(null),
@@ -174,6 +183,7 @@ export const cameraSchema = z.strictObject({
           species: choice('Species', SPECIES),
           count: count('How many', 1, 40).int(),
           size: choice('Size', SIZE_CLASSES),
+          did: choice('What it did', DID).default('not seen'),
         }),
       )
       .max(5000, { error: 'At most 5000 events at once.' }),

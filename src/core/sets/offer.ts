@@ -1,3 +1,4 @@
+import type { DeviceClass } from '../devices/sizes';
 import { inches } from '../units/factors';
 import type { StationKind } from '../stations/kinds';
 
@@ -15,6 +16,8 @@ export interface Offered {
   soft?: boolean | undefined;
   /** its level moves */
   moving?: boolean | undefined;
+  /** devices that its animals may know from earlier trapping */
+  met?: readonly DeviceClass[] | undefined;
 }
 
 /** Whether a place is of the sort that a type is tried first at; false where that was not measured. [practice] */

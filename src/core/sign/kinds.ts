@@ -28,6 +28,7 @@ export const SIGN_KINDS: readonly SignKind[] = [
   use('mendedLeak', 'mended leak', 2),
   use('frostedVent', 'frosted vent', 3),
   use('greenPile', 'green sticks in the pile', 20),
+  use('wornGap', 'worn or wet crossing', 3),
   use('camera', 'camera event', 1, 0.9),
   use('seen', 'animal seen', 1, 0.9),
   use(CAUGHT, 'catch', 7, 0.9),

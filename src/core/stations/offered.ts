@@ -1,3 +1,4 @@
+import type { DeviceClass } from '../devices/sizes';
 import type { Offered } from '../sets/offer';
 import { inches } from '../units/factors';
 import type { Known } from '../water/levels';
@@ -10,8 +11,8 @@ const KNEE = inches(18);
 /** Depths that are measured where a set would stand; a kind of place asks one of them. */
 const DEPTHS: readonly MeasureId[] = ['depth', 'channelDepth', 'toeDepth', 'wallDepth', 'trapDepth'];
 
-/** What a station knows of itself when a type of set is looked for. @param known the levels now @param ice whether ice lies over it */
-export function offeredAt(station: Station, known: Known, ice: boolean): Offered {
+/** What a station knows of itself when a type of set is looked for. @param known the levels now @param ice whether ice lies over it @param met devices that its animals may know */
+export function offeredAt(station: Station, known: Known, ice: boolean, met: readonly DeviceClass[] = []): Offered {
   const value = (what: MeasureId): number | undefined => latest(station.measures, what)?.value;
   const steady = value('steady');
   const sink = value('sink');
@@ -23,6 +24,7 @@ export function offeredAt(station: Station, known: Known, ice: boolean): Offered
     ice,
     soft: sink === undefined ? undefined : sink > KNEE,
     moving: steady === undefined ? undefined : steady === 0,
+    met,
   };
 }
 

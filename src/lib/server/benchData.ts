@@ -1,4 +1,5 @@
-import { sizeText } from '#core/devices/sizes';
+import { DEVICE_CLASSES, sizeText } from '#core/devices/sizes';
+import { metText } from '#core/planning/met';
 import { devicesAt, settingAt, thenOf } from '#core/sets/standing';
 import { choiceSpec, numberSpec, type SetType } from '#core/sets/setType';
 import { printNumber } from '#core/sets/numberText';
@@ -59,6 +60,8 @@ export async function benchData(
     frame: frameOf(season, station.water, who.person.system),
     /** the user's own notes of the rules, shown beside every set */
     rulebook: season.line.rulebook,
+    /** by device class: why those left here may know it */
+    met: Object.fromEntries(DEVICE_CLASSES.map((device) => [device, metText(station.water, device, season.earlier)])),
     opened: set?.entry,
     opens: await opensOf(season, station, type, set, model, locals),
     /** the set whose numbers stand in the fields of a new one */

@@ -50,6 +50,15 @@ export function waterRange(
   );
 }
 
+/** A break that was plugged of late: at the place of its set, else at every dam of that water. */
+function mendedAt(season: Season, station: Station, now: Date): boolean {
+  return season.openings.some(({ water, set, mended }) => {
+    if (water !== station.water || !mended || now.getTime() - Date.parse(mended) > 3 * DAY) return false;
+    const placed = season.sets.find((s) => s.id === set);
+    return placed ? placed.station === station.id : station.kind === 'dam';
+  });
+}
+
 /** Where the one camera should hang tonight: the places of a water, or of all, the best first. */
 export async function cameraPlaces(
   { who, now }: App.Locals,
@@ -72,7 +81,9 @@ export async function cameraPlaces(
         kind: s.kind,
         activity: scouted.activity(s.id),
         untouched: live.length > 0 ? Math.max(0, ...live.map((v) => calm[v.id] ?? 0)) : null,
-        mended: scouted.signs.some((g) => g.station === s.id && g.kind === 'mendedLeak' && now.getTime() - Date.parse(g.at) < 3 * DAY),
+        mended:
+          mendedAt(season, s, now) ||
+          scouted.signs.some((g) => g.station === s.id && g.kind === 'mendedLeak' && now.getTime() - Date.parse(g.at) < 3 * DAY),
         watched: Math.max(0, ...nights),
       };
     }),

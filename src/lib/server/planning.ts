@@ -7,6 +7,7 @@ import { standerOf, standingAt } from '#core/stations/standing';
 import { iceHere } from '#core/ice/sheets';
 import { minutesOf } from '#core/planning/minutes';
 import { crewMean, planOf, planSentence, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
+import { metOn } from '#core/planning/met';
 import { suggestionsFor } from '#core/planning/suggest';
 import { boundariesOf, outsideSentence } from '#core/ground/permission';
 import { dateText, addDays, clockText, dayText, instantOf, localDate } from '#core/time/localTime';
@@ -72,7 +73,12 @@ export interface PlanRow extends Ranked {
 
 /** What a place is, for the types that are tried there. */
 export const offered = (season: Season, station: Station, now: Date): Offered =>
-  offeredAt(station, season.levels[station.water]?.known ?? {}, iceHere(station, season.sheets[station.water], season.ice, now) !== null);
+  offeredAt(
+    station,
+    season.levels[station.water]?.known ?? {},
+    iceHere(station, season.sheets[station.water], season.ice, now) !== null,
+    metOn(station.water, season.earlier),
+  );
 
 /** The plan: every place of the crew, or of one water, in the order of what it brings, taken or left with its reason. */
 export async function loadPlan(locals: App.Locals, params: URLSearchParams) {

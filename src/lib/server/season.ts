@@ -1,4 +1,5 @@
-import type { Body, Device, Gauge, Ground, Ice, Line, ToldRise, TrapSet } from '#core/record/kinds';
+import type { SeenAtSet } from '#core/counting/atSet';
+import type { Body, Device, Earlier, Gauge, Ground, Ice, Line, ToldRise, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import type { WaterBody } from '#core/water/placed';
 import type { SetView } from '#core/sets/standing';
@@ -25,7 +26,7 @@ import { askLastLooks } from './repositories/checks';
 import { askIce, askTold, weatherSince } from './repositories/moving';
 import { askDevices, type DeviceWhere } from './repositories/gear';
 import { askGauges, askStations, askWaters } from './repositories/places';
-import { askGrounds, askOpenings, askStationLevels } from './repositories/scouting';
+import { askEarlier, askGrounds, askOpenings, askSeenLate, askStationLevels } from './repositories/scouting';
 import { recentReadings, type ReadingsByGauge } from './repositories/readings';
 import { askSets, currentLine, setsOf } from './repositories/sets';
 
@@ -57,6 +58,10 @@ export interface Season {
   /** what was drawn on the map, and every break, newest first, as they are kept */
   ground: Ground[];
   openings: Written<Body<'opening'>>[];
+  /** what others did on its waters */
+  earlier: Written<Earlier>[];
+  /** what cameras saw of late, by station */
+  seenLate: Record<string, SeenAtSet[]>;
   /** levels now, by water; the ice by its course */
   levels: Record<string, Water>;
 }
@@ -108,8 +113,23 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     told: askTold(db(), who.crew, now),
     ground: askGrounds(db(), who.crew),
     openings: askOpenings(db(), who.crew),
+    earlier: askEarlier(db(), who.crew),
+    seenLate: askSeenLate(db(), who.crew, new Date(now.getTime() - NAMED)),
   });
-  const { places: storedPlaces, waters: storedWaters, boards, shed, looks, depths, seen, told, ground, openings } = asked;
+  const {
+    places: storedPlaces,
+    waters: storedWaters,
+    boards,
+    shed,
+    looks,
+    depths,
+    seen,
+    told,
+    ground,
+    openings,
+    earlier,
+    seenLate,
+  } = asked;
   const all = setsOf({ rows, settings, stays });
   const history = new Date(now.getTime() - HISTORY);
   const [surfaces, readings, stretches] = await Promise.all([
@@ -160,6 +180,8 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     told,
     ground,
     openings,
+    earlier,
+    seenLate,
     levels,
   };
   season.levels = foretold(season, now);

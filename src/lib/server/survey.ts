@@ -3,6 +3,7 @@ import type { Draft } from '#core/record/kinds';
 import { wholeMinute } from '#core/time/localTime';
 import { db } from './database';
 import { attempt, refused, type Reader } from './form';
+import { idBeside } from './newId';
 import { record, type NewEntry } from './record/write';
 
 /** Saves a guided reading, with what else it writes, and shows it. The fault of a mark stands beside its row. */
@@ -32,3 +33,29 @@ export async function saveSurvey(
   if ('failure' in result) return result.failure;
   redirect(303, `/waters/${body.water}/read/${body.id}`);
 }
+
+/** Ice that was measured in probe holes, as ice of the place: it grows the sheet. */
+export const iceInHoles = (
+  holes: readonly { ice: number | null }[],
+  { water, station = null }: Pick<Draft<'survey'>, 'water' | 'station'>,
+  form: string,
+  at: Date,
+  { who }: App.Locals,
+): NewEntry[] =>
+  holes.flatMap(({ ice }, n): NewEntry[] =>
+    ice === null
+      ? []
+      : [
+          {
+            id: idBeside(form, `ice entry ${n}`),
+            crew: who.crew,
+            kind: 'ice',
+            occurredAt: at,
+            by: who.person.id,
+            body: {
+              ...{ id: idBeside(form, `ice ${n}`), water, station, at: at.toISOString(), seen: 'measured', thickness: ice },
+              ...{ by: who.person.id, note: `in probe hole ${n + 1}` },
+            },
+          },
+        ],
+  );

@@ -2,6 +2,7 @@ import { BATCH_MINUTES, latestStart, ruleText } from '#core/time/deadline';
 import { addDays, dateText, localDate, spanText, whenText } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { tonight } from '#core/weather/tonight';
+import { seenAtSet } from '#core/counting/atSet';
 import { afterNight } from '#core/morning/afterNight';
 import { movedSays, setsSay } from '#core/morning/headline';
 import { sizeText } from '#core/devices/sizes';
@@ -127,12 +128,16 @@ function row(season: Season, view: SetView, moving: MovingAll, locals: App.Local
     overdue: new Date(deadline) < now,
     missed: view.missed?.why ?? '',
     order,
-    why: [missedText(view, now, zone), why, standing?.sentence].filter(Boolean).join(' '),
+    why: [missedText(view, now, zone), seenAtSet(season.seenLate[view.station.id] ?? [], lastLookOf(view)), why, standing?.sentence]
+      .filter(Boolean)
+      .join(' '),
     wading: standing?.short ?? '',
     idleThen: outlook?.idle ?? false,
     cutOff: standing !== null && standing.now && !standing.atCheck,
   };
 }
+
+const lastLookOf = ({ lastLook }: SetView): Date | null => (lastLook ? new Date(lastLook) : null);
 
 /** A way there that ended before the set, with the check that it still owes. */
 function missedText({ missed, deadline, lastLook }: SetView, now: Date, zone: string): string {

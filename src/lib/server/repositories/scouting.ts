@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import type { Did, SeenAtSet } from '#core/counting/atSet';
 import type { Body, CameraRoll, Earlier, Ground, Intent, StationLevel, Survey } from '#core/record/kinds';
 import { upsert, type Owner, type Written } from '../record/upsert';
 import { answer, type Asked } from './asked';
@@ -82,14 +83,31 @@ export const askGrounds = (
 });
 export const grounds = (db: Knex, crew: string) => answer(db, askGrounds(db, crew));
 
-/** What others did, by water. */
-export async function earlierTrapping(db: Knex, crew: string, water: string): Promise<Written<Earlier>[]> {
-  const rows: (Row<Earlier, 'water' | 'station'> & { water_id: string; station_id: string | null })[] = await db('earlier')
-    .select('id', 'water_id', 'station_id', 'who', 'season', 'used', 'species', 'caught', 'nights', 'note', 'entry_id')
-    .where({ crew_id: crew, water_id: water })
-    .orderBy('season', 'desc');
-  return rows.map(({ water_id, station_id, entry_id, ...own }) => ({ ...own, water: water_id, station: station_id, entry: entry_id }));
-}
+type EarlierRow = Row<Earlier, 'water' | 'station'> & { water_id: string; station_id: string | null };
+
+/** What others did on the crew's waters. */
+export const askEarlier = (db: Knex, crew: string): Asked<EarlierRow, Written<Earlier>[]> => ({
+  query: db('earlier')
+    .select(
+      'id',
+      'water_id',
+      'station_id',
+      'who',
+      'season',
+      'used',
+      'devices',
+      'survivors',
+      'species',
+      'caught',
+      'nights',
+      'note',
+      'entry_id',
+    )
+    .where({ crew_id: crew })
+    .orderBy('season', 'desc'),
+  read: (rows) =>
+    rows.map(({ water_id, station_id, entry_id, ...own }) => ({ ...own, water: water_id, station: station_id, entry: entry_id })),
+});
 
 /** Guided readings of a water, newest first; or the one of that id. */
 export async function surveys(db: Knex, crew: string, filter: { water: string; id?: string }): Promise<Written<Survey>[]> {
@@ -108,8 +126,27 @@ export async function surveys(db: Knex, crew: string, filter: { water: string; i
 
 export interface Watched extends Omit<CameraRoll, 'events'> {
   entry: string;
-  events: { at: Date; species: CameraRoll['events'][number]['species']; count: number; size: CameraRoll['events'][number]['size'] }[];
+  events: (Omit<CameraRoll['events'][number], 'at'> & { at: Date })[];
 }
+
+type LateRow = { station_id: string; at: Date; species: string; did: Did };
+
+/** What cameras saw since a time, by station. */
+export const askSeenLate = (db: Knex, crew: string, since: Date): Asked<LateRow, Record<string, SeenAtSet[]>> => ({
+  query: db('camera_event')
+    .join('camera', 'camera.id', 'camera_event.camera_id')
+    .select('camera.station_id', 'camera_event.at', 'camera_event.species', 'camera_event.did')
+    .where('camera.crew_id', crew)
+    .where('camera.watched_to', '>=', since)
+    .where('camera_event.at', '>=', since)
+    .orderBy('camera_event.at'),
+  times: ['at'],
+  read: (rows) => {
+    const of: Record<string, SeenAtSet[]> = {};
+    for (const { station_id, ...event } of rows) (of[station_id] ??= []).push(event);
+    return of;
+  },
+});
 
 /** Stretches of watching that end after a time, with their events in the order of time. */
 export async function cameraRolls(db: Knex, crew: string, filter: { water?: string; since?: Date }): Promise<Watched[]> {
@@ -126,7 +163,7 @@ export async function cameraRolls(db: Knex, crew: string, filter: { water?: stri
     entry_id: string;
   })[] = await query;
   const events: (Watched['events'][number] & { camera_id: string })[] = await db('camera_event')
-    .select('camera_id', 'at', 'species', 'count', 'size')
+    .select('camera_id', 'at', 'species', 'count', 'size', 'did')
     .whereIn(
       'camera_id',
       rows.map((r) => r.id),

@@ -2,6 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import { doingAt } from '#core/ahead/doing';
 import { movingOf } from '#core/ahead/moving';
 import { outlookOf, standingOf } from '#core/ahead/setOutlook';
+import { seenAtSet } from '#core/counting/atSet';
 import { asksNow, likelyOutcome, oneChange } from '#core/check/advice';
 import { OUTCOMES } from '#core/record/checks';
 import type { Check, TrapSet } from '#core/record/kinds';
@@ -58,6 +59,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     likely: likelyOutcome(state?.verdict ?? 'unknown'),
     outcome: OUTCOMES.find((o) => o === asked) ?? (asked === 'other' ? 'other' : null),
     doing,
+    seen: seenAtSet(season.seenLate[view.station.id] ?? [], view.lastLook ? new Date(view.lastLook) : null),
     wading: standing?.short ? standing.sentence : '',
     lower: doing.by === 0 ? '' : printLength(-doing.by, system),
     onSlide: held.choices.hold === 'slide',

@@ -76,6 +76,7 @@
         <summary>{data.doing.order}</summary>
         <p class="quiet">{data.doing.why}</p>
       </details>
+      {#if data.seen}<p>{data.seen}</p>{/if}
       <Problem text={kept?.problem} />
       {#each Object.values(kept?.errors ?? {}) as sentence (sentence)}<p class="bad">{sentence}</p>{/each}
       {#if data.past.length > 0}<p class="quiet small">

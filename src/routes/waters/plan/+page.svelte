@@ -43,7 +43,7 @@
       Your next free day is {many(plan.nights, 'night')} later, and this line’s rule asks a look within {ruleHours} h: somebody has to look between,
       or set nothing live.
     </p>{/if}
-  {#if plan.camera}<p class="mb-3"><b>The one camera tonight:</b> {plan.camera}</p>{/if}
+  {#if plan.camera}<p class="mb-3"><b>A camera tonight, if you have one:</b> {plan.camera}</p>{/if}
   <AskForm {plan} species={data.species} weekdays={data.weekdays} />
 
   <h2 class="mt-5 mb-1">Set these, in this order</h2>

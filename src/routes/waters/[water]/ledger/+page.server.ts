@@ -1,4 +1,5 @@
 import { redirect } from '@sveltejs/kit';
+import { CLASS_WORDS, DEVICE_CLASSES, type DeviceClass } from '#core/devices/sizes';
 import { SPECIES } from '#core/animals/species';
 import type { Draft } from '#core/record/kinds';
 import { stillToGo } from '#core/ledger/stillToGo';
@@ -11,18 +12,14 @@ import { newId } from '$lib/server/newId';
 import { bodyOf } from '$lib/server/record/upsert';
 import { record } from '$lib/server/record/write';
 import { sites } from '$lib/server/repositories/places';
-import { earlierTrapping } from '$lib/server/repositories/scouting';
 import { stationName, waterOf } from '$lib/server/scouting';
 import { yieldsOf } from '$lib/server/yields';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
-  const { water, stations, levels, frame } = await waterOf(locals, params.water);
-  const [earlier, yields, places] = await Promise.all([
-    earlierTrapping(db(), locals.who.crew, water.id),
-    yieldsOf(locals),
-    sites(db(), locals.who.crew),
-  ]);
+  const { season, water, stations, levels, frame } = await waterOf(locals, params.water);
+  const earlier = season.earlier.filter((e) => e.water === water.id);
+  const [yields, places] = await Promise.all([yieldsOf(locals), sites(db(), locals.who.crew)]);
   const names = Object.fromEntries(stations.map((s) => [s.id, stationName(s)]));
   const site = places.find((s) => s.id === water.site);
   return {
@@ -45,6 +42,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
       .filter((s) => s.seasons.length > 0),
     stations: stations.map((s) => ({ value: s.id, text: stationName(s) })),
     species: SPECIES,
+    devices: DEVICE_CLASSES.map((value) => ({ value, text: CLASS_WORDS[value] })),
     ids: { entry: newId(), id: newId(), safe: newId() },
   };
 };
@@ -58,7 +56,14 @@ export const actions: Actions = {
       station: read.text('station') || null,
       who: read.text('who'),
       season: read.text('season'),
-      used: read.text('used'),
+      used:
+        read.text('used') ||
+        read
+          .many('devices')
+          .map((d) => CLASS_WORDS[d as DeviceClass])
+          .join(', '),
+      devices: read.many('devices') as DeviceClass[],
+      survivors: (read.text('survivors') || 'not known') as 'some',
       species: (read.text('species') || 'beaver') as 'beaver',
       caught: read.number('caught') ?? null,
       nights: read.number('nights') ?? null,

@@ -4,9 +4,15 @@
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
-  import { typed, type Kept } from '$lib/ui/kept';
+  import { ticked, typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
 
+  const SURVIVORS = [
+    { value: 'not known', text: 'not known' },
+    { value: 'none', text: 'none' },
+    { value: 'some', text: 'some' },
+    { value: 'shy', text: 'some, shy of it' },
+  ];
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
   const keptSafe = $derived(kept?.values?.what !== undefined ? kept : null);
@@ -35,7 +41,7 @@
   </table>
 
   <h2 class="mt-6 mb-1">What others did here</h2>
-  <p class="quiet">It decides what the survivors fear.</p>
+  <p class="quiet">It decides what the survivors fear: a device they may know is offered later.</p>
   <table class="plain-table mt-1">
     <thead
       ><tr
@@ -69,7 +75,15 @@
           help="like last winter"
         />
       </div>
-      <TextField label="What was used" name="used" value={typed(keptEarlier, 'used')} error={keptEarlier?.errors?.used} />
+      <fieldset class="mb-2">
+        <legend class="font-semibold">Used</legend>
+        {#each data.devices as d (d.value)}<label class="mr-3"
+            ><input type="checkbox" class="checkbox" name="devices" value={d.value} checked={ticked(keptEarlier, 'devices', d.value)} />
+            {d.text}</label
+          >{/each}
+      </fieldset>
+      <TextField label="How it was used" name="used" value={typed(keptEarlier, 'used')} error={keptEarlier?.errors?.used} />
+      <SelectField label="Left alive" name="survivors" value={typed(keptEarlier, 'survivors')} options={SURVIVORS} />
       <div class="grid grid-cols-3 gap-x-3">
         <SelectField
           label="Species"

@@ -1,5 +1,6 @@
 import { error, redirect } from '@sveltejs/kit';
 import { compass } from '#core/ground/geodesic';
+import { foundPlace } from '#core/scouting/asStation';
 import { chosenMarks, rankMarks } from '#core/scouting/brook';
 import { mainCrossing, rankGaps } from '#core/scouting/crossing';
 import { afterHole, HOLE_FEELS, ICE_CAUTION, lodgeLife, type HoleFeel, type LodgeSign } from '#core/scouting/lodge';
@@ -9,7 +10,8 @@ import { printLength, printWay } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { idBeside, isId, newId } from '$lib/server/newId';
-import { record } from '$lib/server/record/write';
+import { record, type NewEntry } from '$lib/server/record/write';
+import { iceInHoles } from '$lib/server/survey';
 import { placeOn } from '$lib/server/placeOn';
 import { surveys } from '$lib/server/repositories/scouting';
 import { stationName, waterOf } from '$lib/server/scouting';
@@ -99,73 +101,75 @@ export const actions: Actions = {
     const result = await attempt(
       read,
       () =>
-        record(db(), {
-          id: read.text('entry'),
-          crew: locals.who.crew,
-          kind: 'survey',
-          occurredAt: locals.now,
-          by: locals.who.person.id,
-          opened: survey.entry,
-          body: {
-            ...body,
-            found: { ...survey.found, holes: [...(survey.found.kind === 'lodge' ? survey.found.holes : []), hole] } as typeof body.found,
+        record(
+          db(),
+          {
+            id: read.text('entry'),
+            crew: locals.who.crew,
+            kind: 'survey',
+            occurredAt: locals.now,
+            by: locals.who.person.id,
+            opened: survey.entry,
+            body: {
+              ...body,
+              found: { ...survey.found, holes: [...(survey.found.kind === 'lodge' ? survey.found.holes : []), hole] } as typeof body.found,
+            },
           },
-        }),
+          ...iceInHoles([hole], survey, read.text('entry'), wholeMinute(locals.now), locals),
+        ),
       (path) => path.replace(/^found\.holes\.\d+\./, ''),
     );
     if ('failure' in result) return result.failure;
     redirect(303, `/waters/${params.water}/read/${params.survey}`);
   },
 
-  /** Makes a mark a station: the main gap of a dam, or a mark of the brook. */
+  /** Makes what was found a station, whole: a gap of a dam, a mark of the brook, a likely run of the lodge. */
   station: async ({ request, locals, params }) => {
     const { survey, season, stations } = await find(locals, params);
     const read = reader(await request.formData(), locals.who);
-    const nth = Number(read.text('nth')) - 1;
-    const { found } = survey;
-    const dam = stations.find((s) => s.id === survey.station);
-    const mark = found.kind === 'brook' ? found.marks[nth] : undefined;
-    const gap = found.kind === 'crossing' ? found.gaps[nth] : undefined;
-    if (!mark && !gap) read.refuse('form', 'There is no such mark.');
-    if (!read.ok()) return refused(read);
-    const KIND = {
-      bend: 'point',
-      undercut: 'undercut',
-      'root wad': 'undercut',
-      pool: 'point',
-      'log across': 'log crossing',
-      'bridge or culvert': 'bridge',
-      den: 'bank den',
-      latrine: 'latrine',
-    } as const;
-    const at = wholeMinute(locals.now);
+    const made = foundPlace(survey.found, Number(read.text('nth')) - 1);
+    const owner = stations.find((s) => s.id === survey.station);
+    if (!made) read.refuse('form', 'There is no such mark.');
+    if (!made || !read.ok()) return refused(read);
     const form = read.text('entry');
-    const along = mark?.along ?? dam?.along ?? 0;
+    const station = idBeside(form, 'station');
+    const along = made.along ?? owner?.along ?? 0;
     const place = await placeOn(locals, params.water, along);
-    const result = await attempt(read, () =>
-      record(db(), {
+    const hasTail = season.gauges.some((g) => g.water === params.water && g.surface === 'tail');
+    const common = { crew: locals.who.crew, occurredAt: wholeMinute(locals.now), by: locals.who.person.id };
+    const entries: NewEntry[] = [
+      {
+        ...common,
         id: form,
-        crew: locals.who.crew,
         kind: 'station',
-        occurredAt: at,
-        by: locals.who.person.id,
         body: {
-          id: idBeside(form, 'station'),
+          id: station,
           water: params.water,
           number: Math.max(0, ...season.stations.map((s) => s.number)) + 1,
-          name: gap ? `crossing, ${gap.place}` : `${mark?.mark ?? 'mark'} ${nth + 1}`,
-          kind: gap ? 'crossover' : KIND[mark?.mark ?? 'bend'],
-          surface: gap && season.gauges.some((g) => g.water === params.water && g.surface === 'tail') ? 'tail' : 'pond',
+          name: made.name,
+          kind: made.kind,
+          surface: made.kind === 'crossover' && hasTail ? 'tail' : 'pond',
           along,
           lon: place?.[0] ?? null,
           lat: place?.[1] ?? null,
-          parent: gap ? (dam?.id ?? null) : null,
-          bed: mark?.depth != null ? { depth: mark.depth, at: at.toISOString() } : null,
+          parent: made.child ? (owner?.id ?? null) : null,
+          bed: made.depth === null ? null : { depth: made.depth, at: survey.at },
+          measures: made.measures.map((m) => ({ ...m, at: survey.at })),
           note: 'from a guided reading',
         },
-      }),
-    );
+      },
+      ...made.signs.map((kind): NewEntry => ({
+        ...common,
+        id: idBeside(form, `sign entry ${kind}`),
+        kind: 'sign',
+        body: {
+          ...{ id: idBeside(form, `sign ${kind}`), station, at: survey.at, kind, species: 'beaver', freshness: 'hours' },
+          ...{ direction: '', note: 'from a guided reading' },
+        },
+      })),
+    ];
+    const result = await attempt(read, () => record(db(), ...entries));
     if ('failure' in result) return result.failure;
-    redirect(303, `/waters/${params.water}/${idBeside(form, 'station')}`);
+    redirect(303, `/waters/${params.water}/${station}`);
   },
 };

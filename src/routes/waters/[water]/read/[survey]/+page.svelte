@@ -19,7 +19,7 @@
 <svelte:head><title>{title}, {data.water.name} · Zaprud</title></svelte:head>
 
 {#snippet toStation(n: number, what: string)}
-  <form method="POST" action="?/station" class="no-print">
+  <form method="POST" action="?/station" class="no-print inline">
     <input type="hidden" name="entry" value={data.ids.entry} /><input type="hidden" name="nth" value={n} />
     <button class="link">make it a station<span class="only-heard"> {what}</span></button>
   </form>
@@ -61,7 +61,7 @@
       <div><LodgeMap plan={data.lodge.plan} /></div>
       <div>
         <FindingLine finding={data.lodge.life} />
-        {#each data.lodge.plan.runs as r (r.n)}<p><b>{r.n}</b> {r.bearing}°: {r.why}</p>{/each}
+        {#each data.lodge.plan.runs as r, i (r.n)}<p><b>{r.n}</b> {r.bearing}°: {r.why} {@render toStation(i + 1, `run ${r.n}`)}</p>{/each}
         <table class="plain-table mt-3">
           <thead
             ><tr

@@ -4,7 +4,7 @@ import { reader } from '$lib/server/form';
 import { idBeside, newId } from '$lib/server/newId';
 import type { NewEntry } from '$lib/server/record/write';
 import { stationName, waterOf } from '$lib/server/scouting';
-import { saveSurvey } from '$lib/server/survey';
+import { iceInHoles, saveSurvey } from '$lib/server/survey';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
@@ -35,8 +35,10 @@ export const actions: Actions = {
       ];
     });
     const form = read.text('entry');
-    const signs = (at: Date): NewEntry[] =>
-      seen.map((kind) => ({
+    const place = { water: params.water, station: station || null };
+    const also = (at: Date): NewEntry[] => [
+      ...iceInHoles(holes, place, form, at, locals),
+      ...seen.map((kind): NewEntry => ({
         id: idBeside(form, `sign entry ${kind}`),
         crew: locals.who.crew,
         kind: 'sign',
@@ -52,7 +54,8 @@ export const actions: Actions = {
           direction: '',
           note: 'at the winter lodge',
         },
-      }));
+      })),
+    ];
     return saveSurvey(
       read,
       locals,
@@ -70,7 +73,7 @@ export const actions: Actions = {
           holes,
         },
       },
-      signs,
+      also,
       'holes',
     );
   },
