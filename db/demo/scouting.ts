@@ -193,6 +193,15 @@ export function addScouting(context: DemoContext): void {
       },
       told,
     );
+  const warned = at(2, '18:00');
+  add(
+    'told',
+    {
+      ...{ id: make(warned), gauge: idOf('spill-pond'), at: warned.toISOString(), until: at(1, '10:00').toISOString() },
+      ...{ rise: inches(5), doubt: inches(2), who: 'the radio', note: '' },
+    },
+    warned,
+  );
   const crest = at(5, '13:20');
   add(
     'reading',

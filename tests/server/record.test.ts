@@ -351,14 +351,20 @@ describe('two crews', () => {
 });
 
 describe('what the rooms read', () => {
-  it('the last look at a live trap, not the one that did not reach it', async () => {
+  it('the last look at a live trap, beside it the one that did not reach it (F34)', async () => {
     const line = await currentLine(db, crew);
     const set = await bySetNumber(27);
     const visit = untouched(set, '2026-11-25T11:15:00.000Z');
     visit.devices = visit.devices.map((d) => ({ ...d, outcome: 'not reached', searched: 'water over the waders' }));
     const before = await answer(db, askLastLooks(db, crew, line?.id ?? '', NOW));
     await record(db, entry('check', visit));
-    assert.deepEqual(await answer(db, askLastLooks(db, crew, line?.id ?? '', NOW)), before);
+    const after = await answer(db, askLastLooks(db, crew, line?.id ?? '', NOW));
+    const missed = { at: visit.at, why: 'water over the waders' };
+    const stays = visit.devices.map((d) => d.stay);
+    assert.deepEqual(after, {
+      ...before,
+      ...Object.fromEntries(stays.map((stay) => [stay, { at: null, spent: null, ...before[stay], missed }])),
+    });
   });
   it('a set with its settings and stays as it was written', async () => {
     const set = await bySetNumber(22);

@@ -52,7 +52,7 @@ export interface DesignScene {
   beyond: { y: number; height: number } | null;
   water: { y: number; box: Box } | null;
   /** the water as it stood when the set was made, where that was another level */
-  made: { y: number } | null;
+  made: { y: number; text: [x: number, y: number] } | null;
   ice: { y: number; height: number } | null;
   shapes: Shape[];
   /** box of each part that is drawn */
@@ -146,7 +146,10 @@ export function designScene(
     ground: groundPath(line.map(put), frame),
     beyond: view === 'side' && surfaceLevel !== null ? bankBeyond(design.front, surfaceLevel, put) : null,
     water: water === null || !waterBox ? null : { y: water, box: waterBox },
-    made: bare || made === null || surfaceLevel === null || Math.abs(made - surfaceLevel) < 0.01 ? null : { y: put([0, made])[1] },
+    made:
+      bare || made === null || surfaceLevel === null || Math.abs(made - surfaceLevel) < 0.01
+        ? null
+        : madeAt(put([0, made])[1], waterBox ? [waterBox, ...labels] : labels),
     ice:
       known.sheet && surfaceLevel !== null
         ? { y: put([0, surfaceLevel + (1 - ICE_RATIO) * known.sheet])[1], height: known.sheet * fit.scale }
@@ -159,6 +162,22 @@ export function designScene(
     }),
     twin: twinOf(design, dims, view, surfaceLevel, known, system),
   };
+}
+
+export const MADE = 'when it was set';
+/** Where the word of that line stands: over it or under it, at its begin or further along, clear of what has a place already and of the title on top. */
+function madeAt(
+  y: number,
+  taken: readonly { x: number; y: number; width: number; height: number }[],
+): { y: number; text: [number, number] } {
+  const [width, title] = [textWidth(MADE, 13), { x: 0, y: 0, width: 110, height: 30 }];
+  const isFree = ([x, base]: [number, number]): boolean =>
+    [...taken, title].every((o) => x + width < o.x || x > o.x + o.width || base + 4 < o.y || base - 12 > o.y + o.height);
+  const spots = [8, 120, 200].flatMap((x): [number, number][] => [
+    [x, y - 5],
+    [x, y + 16],
+  ]);
+  return { y, text: spots.find(isFree) ?? [8, y - 5] };
 }
 
 /** What stands nearer to the eye is drawn later; devices last, since they are what is looked for. */

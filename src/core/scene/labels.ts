@@ -47,3 +47,14 @@ export function fitted(text: string, size: number, width: number): string {
   while (kept.length > 1 && textWidth(`${kept}…`, size) > width) kept = kept.slice(0, -1).trimEnd();
   return `${kept}…`;
 }
+
+/** Of marks along a line, each with its word right of it, those that have room for it. @param width px to which words may reach */
+export function spaced<T extends { x: number; text: string }>(marks: readonly T[], width: number, size = 11.5): T[] {
+  let free = 0;
+  return marks.filter(({ x, text }) => {
+    const end = x + 3 + textWidth(text, size);
+    if (x < free || end > width) return false;
+    free = end + 8;
+    return true;
+  });
+}

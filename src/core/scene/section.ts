@@ -11,7 +11,7 @@ import { surfaceAt } from '../water/ownLevel';
 import { bottomAt, type PartKind } from '../water/part';
 import { READING_LASTS, type DeviceState, type Water } from '../water/state';
 import { spanText } from '../time/localTime';
-import { fitted, placeLabels, type PlacedLabel } from './labels';
+import { fitted, placeLabels, spaced, type PlacedLabel } from './labels';
 
 /** Everything in pixels; heights and shore positions true, widths symbolic. */
 export interface SectionScene {
@@ -184,7 +184,10 @@ export function sectionScene(input: SectionInput): SectionScene {
       y: yOf(offGauge(z, frame)),
       text: printLevel(z, system).replace(/ (in|cm|m)$/, ''),
     })),
-    ways: wayTicks(far, system).map((along) => ({ x: xOf(along), text: printWay(along, system) })),
+    ways: spaced(
+      wayTicks(far, system).map((along) => ({ x: xOf(along), text: printWay(along, system) })),
+      size.width,
+    ),
   };
 }
 

@@ -48,6 +48,8 @@
       // times are the line's own clock, without a zone
       const ms = (t: string): number => Date.parse(`${t}Z`);
       const span = ms(last) - ms(first);
+      // on a small screen the numbers would lie on each other: the table below has them
+      const hasRoom = host.clientWidth * 0.02 > 12;
       const at = (n: number): string => new Date(ms(last) + span * 0.02 * (n + 1)).toISOString().slice(0, 16);
       return {
         data: [
@@ -99,15 +101,17 @@
           ...baseLayout(colours, 380),
           xaxis: { gridcolor: rule, linecolor: mute, type: 'date' },
           yaxis: { title: { text: unit }, gridcolor: rule, linecolor: mute, zeroline: false },
-          annotations: near.map((b, n) => ({
-            x: at(n),
-            y: 1,
-            yref: 'paper',
-            yanchor: 'bottom',
-            text: b.name.split(' ')[0],
-            showarrow: false,
-            font: { size: 11, color: ink },
-          })),
+          annotations: near
+            .filter(() => hasRoom)
+            .map((b, n) => ({
+              x: at(n),
+              y: 1,
+              yref: 'paper',
+              yanchor: 'bottom',
+              text: b.name.split(' ')[0],
+              showarrow: false,
+              font: { size: 11, color: ink },
+            })),
           margin: { l: 58, r: 24, t: 22, b: 46 },
         },
       };

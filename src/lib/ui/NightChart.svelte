@@ -68,6 +68,9 @@
           hovertemplate: '%{text}<extra></extra>',
         };
       });
+      // a date wants some 50 px
+      const every = Math.max(1, Math.ceil((suns.length * 52) / Math.max(120, host.clientWidth - 90)));
+      const named = suns.filter((_, n) => n % every === 0);
       const ticks = [4, 7, 10, 13, 16, 19, 22];
       return {
         data: [light('sunset', false), light('dusk', true), light('dawn', false), light('sunrise', true), ...sizes],
@@ -78,8 +81,8 @@
             gridcolor: rule,
             linecolor: mute,
             type: 'category',
-            tickvals: suns.map((s) => s.date),
-            ticktext: suns.map((s) => nightText(s.date)),
+            tickvals: named.map((s) => s.date),
+            ticktext: named.map((s) => nightText(s.date)),
             categoryorder: 'category ascending',
             categoryarray: suns.map((s) => s.date),
           },

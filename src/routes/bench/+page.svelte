@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import { SPECIES } from '#core/animals/species';
   import SelectField from '$lib/ui/SelectField.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
@@ -47,30 +48,32 @@
     <p class="float-right"><a class="link" href="/bench/carry">What the plan takes</a></p>
     <h2>Sets of this season</h2>
     {#if sets.length === 0}<p class="quiet mt-2">None yet.</p>{:else}
-      <table class="plain-table mt-2">
-        <thead
-          ><tr
-            ><th scope="col">Set</th><th scope="col">Type</th><th scope="col">Water</th><th scope="col">Tags</th><th scope="col">State</th
-            ></tr
-          ></thead
-        >
-        <tbody>
-          {#each sets as set (set.id)}
-            <tr>
-              <td><a class="link font-bold" href="/bench/{set.id}">{set.number} {set.name}</a></td>
-              <td>{set.type}</td>
-              <td>{set.water}</td>
-              <td
-                >{#each set.devices as d (d)}<span class="whitespace-nowrap">{d}</span>
-                {/each}</td
-              >
-              <td class="whitespace-nowrap"
-                ><span class="inline-flex gap-2 items-center"><StateMark verdict={set.verdict} /> {set.label}</span></td
-              >
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <Scroller label="Sets of this season"
+        ><table class="plain-table mt-2">
+          <thead
+            ><tr
+              ><th scope="col">Set</th><th scope="col">Type</th><th scope="col">Water</th><th scope="col">Tags</th><th scope="col">State</th
+              ></tr
+            ></thead
+          >
+          <tbody>
+            {#each sets as set (set.id)}
+              <tr>
+                <td><a class="link font-bold" href="/bench/{set.id}">{set.number} {set.name}</a></td>
+                <td>{set.type}</td>
+                <td>{set.water}</td>
+                <td
+                  >{#each set.devices as d (d)}<span class="whitespace-nowrap">{d}</span>
+                  {/each}</td
+                >
+                <td class="whitespace-nowrap"
+                  ><span class="inline-flex gap-2 items-center"><StateMark verdict={set.verdict} /> {set.label}</span></td
+                >
+              </tr>
+            {/each}
+          </tbody>
+        </table></Scroller
+      >
     {/if}
   </section>
 </div>
@@ -83,7 +86,7 @@
   }
   @media (max-width: 900px) {
     .two {
-      grid-template-columns: 1fr;
+      grid-template-columns: minmax(0, 1fr);
     }
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import Totals from './Totals.svelte';
@@ -29,34 +30,36 @@
     {data.total}
     {data.total === 1 ? 'entry' : 'entries'}, newest first. Nothing in it is ever rewritten: a correction stands beside what it corrects.
   </p>
-  <table class="plain-table">
-    <thead
-      ><tr><th scope="col">When</th><th scope="col">What</th><th scope="col">Entry</th><th scope="col">By</th><th scope="col"></th></tr
-      ></thead
-    >
-    <tbody>
-      {#each data.entries as entry (entry.id)}
-        <tr class:struck={entry.corrected}>
-          <td class="whitespace-nowrap">{entry.when}</td>
-          <td>{entry.kind}</td>
-          <td>
-            <span class="text">{entry.text}</span>
-            {#if entry.corrects}<span class="tag">{entry.withdrawn ? 'withdrawal' : 'correction'}</span>{/if}
-            {#if entry.corrected}<span class="tag">corrected later</span>{/if}
-            {#if entry.reason}<span class="quiet">{entry.reason}</span>{/if}
-          </td>
-          <td class="whitespace-nowrap">{entry.by}</td>
-          <td class="whitespace-nowrap"
-            ><a class="link" href="/book/{entry.id}"
-              >{entry.corrected || entry.withdrawn ? 'see' : 'correct'}<span class="only-heard">
-                the entry of {entry.when}: {entry.text}</span
-              ></a
-            ></td
-          >
-        </tr>
-      {:else}<tr><td colspan="5">Nothing in the book fits that.</td></tr>{/each}
-    </tbody>
-  </table>
+  <Scroller label="Log"
+    ><table class="plain-table">
+      <thead
+        ><tr><th scope="col">When</th><th scope="col">What</th><th scope="col">Entry</th><th scope="col">By</th><th scope="col"></th></tr
+        ></thead
+      >
+      <tbody>
+        {#each data.entries as entry (entry.id)}
+          <tr class:struck={entry.corrected}>
+            <td class="whitespace-nowrap">{entry.when}</td>
+            <td>{entry.kind}</td>
+            <td>
+              <span class="text">{entry.text}</span>
+              {#if entry.corrects}<span class="tag">{entry.withdrawn ? 'withdrawal' : 'correction'}</span>{/if}
+              {#if entry.corrected}<span class="tag">corrected later</span>{/if}
+              {#if entry.reason}<span class="quiet">{entry.reason}</span>{/if}
+            </td>
+            <td class="whitespace-nowrap">{entry.by}</td>
+            <td class="whitespace-nowrap"
+              ><a class="link" href="/book/{entry.id}"
+                >{entry.corrected || entry.withdrawn ? 'see' : 'correct'}<span class="only-heard">
+                  the entry of {entry.when}: {entry.text}</span
+                ></a
+              ></td
+            >
+          </tr>
+        {:else}<tr><td colspan="5">Nothing in the book fits that.</td></tr>{/each}
+      </tbody>
+    </table></Scroller
+  >
   {#if data.pages > 1}
     <nav aria-label="Pages of the log" class="mt-3 flex gap-4">
       {#if data.page > 1}<a class="link" href={link(data.page - 1)}>newer</a>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import { nights, type Exposure } from '#core/effort/exposure';
   import { nightsRange, rateOf, rateSays } from '#core/effort/rate';
   import type { PageData } from './$types';
@@ -30,27 +31,29 @@
   const longest = $derived(Math.max(1, ...totals.sets.map((s) => s.hoursSet)));
 </script>
 
-<table class="plain-table totals mt-2">
-  <caption class="only-heard">Catch and nights by the animal that sets are meant for</caption>
-  <thead
-    ><tr
-      ><th scope="col">Meant for</th><th scope="col">Caught</th><th scope="col">Nights working</th><th scope="col"
-        >Per 100 working nights</th
-      ></tr
-    ></thead
-  >
-  <tbody>
-    {#each totals.species as s, i (s.species)}
-      {@const rate = rates[i]}
-      <tr
-        ><th scope="row">{s.species}</th><td class="count">{s.count}</td><td>{nightsRange(s.inBand)} of {nights(s.hoursSet)}</td><td
-          >{#if rate}<RateLine {rate} {most} />
-          {/if}{rateSays(s.count, s.inBand, '')}</td
+<Scroller label="Totals"
+  ><table class="plain-table totals mt-2">
+    <caption class="only-heard">Catch and nights by the animal that sets are meant for</caption>
+    <thead
+      ><tr
+        ><th scope="col">Meant for</th><th scope="col">Caught</th><th scope="col">Nights working</th><th scope="col"
+          >Per 100 working nights</th
         ></tr
-      >
-    {:else}<tr><td colspan="4">Nothing was set yet.</td></tr>{/each}
-  </tbody>
-</table>
+      ></thead
+    >
+    <tbody>
+      {#each totals.species as s, i (s.species)}
+        {@const rate = rates[i]}
+        <tr
+          ><th scope="row">{s.species}</th><td class="count">{s.count}</td><td>{nightsRange(s.inBand)} of {nights(s.hoursSet)}</td><td
+            >{#if rate}<RateLine {rate} {most} />
+            {/if}{rateSays(s.count, s.inBand, '')}</td
+          ></tr
+        >
+      {:else}<tr><td colspan="4">Nothing was set yet.</td></tr>{/each}
+    </tbody>
+  </table></Scroller
+>
 {#if Object.keys(totals.also).length > 0}<p class="mt-1">Caught in sets meant for another: <b>{caught(totals.also)}</b>.</p>{/if}
 <details class="mt-2">
   <summary>{totals.one ? 'Why nights do not count' : 'By set, and why nights do not count'}</summary>
@@ -58,26 +61,28 @@
     A night is 24 h of one trap. In brackets exact 95% limits (Garwood 1936). A trap found sprung loses half the time since the look before
     (Nelson and Clark 1973). Nights at unread water count only to the upper figure; no rate under 10 nights.
   </p>
-  <table class="plain-table mt-2">
-    <thead
-      ><tr
-        ><th scope="col">Set</th><th scope="col">Nights</th><th scope="col">Working</th><th scope="col">Not counted</th><th scope="col"
-          >Caught</th
-        ><th scope="col">Own species per 100</th></tr
-      ></thead
-    >
-    <tbody>
-      {#each totals.sets as set (set.id)}
-        <tr
-          ><th scope="row"><a class="link" href="/book?set={set.id}">{set.number} {set.name}</a></th><td>{nights(set.hoursSet)}</td><td
-            ><HoursBar hours={set} most={longest} />{nightsRange(set.inBand)}</td
-          ><td>{lost(set) || '–'}</td><td>{caught(set.caught) || 'nothing yet'}</td><td
-            >{rateSays(set.caught[set.species] ?? 0, set.inBand, '')}</td
-          ></tr
-        >
-      {/each}
-    </tbody>
-  </table>
+  <Scroller label="Sets"
+    ><table class="plain-table mt-2">
+      <thead
+        ><tr
+          ><th scope="col">Set</th><th scope="col">Nights</th><th scope="col">Working</th><th scope="col">Not counted</th><th scope="col"
+            >Caught</th
+          ><th scope="col">Own species per 100</th></tr
+        ></thead
+      >
+      <tbody>
+        {#each totals.sets as set (set.id)}
+          <tr
+            ><th scope="row"><a class="link" href="/book?set={set.id}">{set.number} {set.name}</a></th><td>{nights(set.hoursSet)}</td><td
+              ><HoursBar hours={set} most={longest} />{nightsRange(set.inBand)}</td
+            ><td>{lost(set) || '–'}</td><td>{caught(set.caught) || 'nothing yet'}</td><td
+              >{rateSays(set.caught[set.species] ?? 0, set.inBand, '')}</td
+            ></tr
+          >
+        {/each}
+      </tbody>
+    </table></Scroller
+  >
 </details>
 
 <style>

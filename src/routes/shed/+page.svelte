@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import { enhance } from '$app/forms';
   import DeviceSymbol from '$lib/ui/DeviceSymbol.svelte';
   import Problem from '$lib/ui/Problem.svelte';
@@ -44,21 +45,24 @@
     {#each data.groups.filter((g) => g.devices.length > 0) as group (group.kind)}
       <section>
         <h3 class="flex gap-3 items-center mt-4 mb-1"><DeviceSymbol kind={group.kind} /> {NAMES[group.kind]}</h3>
-        <table class="plain-table">
-          <thead><tr><th scope="col">Tag</th><th scope="col">Size</th><th scope="col">Where</th><th scope="col">Condition</th></tr></thead>
-          <tbody>
-            {#each group.devices as d (d.id)}
-              <tr>
-                <td class="whitespace-nowrap"><a class="link font-bold" href="/book/{d.entry}">{d.tag}</a></td>
-                <td class="whitespace-nowrap">{d.text.replace(' snare', '')}</td>
-                <td
-                  >{#if d.set}<a class="link" href="/bench/{d.set.id}">{d.set.number} {d.set.name}</a>{:else}in the shed{/if}</td
-                >
-                <td>{d.condition}{d.note ? `, ${d.note}` : ''}</td>
-              </tr>
-            {/each}
-          </tbody>
-        </table>
+        <Scroller label="Traps"
+          ><table class="plain-table">
+            <thead><tr><th scope="col">Tag</th><th scope="col">Size</th><th scope="col">Where</th><th scope="col">Condition</th></tr></thead
+            >
+            <tbody>
+              {#each group.devices as d (d.id)}
+                <tr>
+                  <td class="whitespace-nowrap"><a class="link font-bold" href="/book/{d.entry}">{d.tag}</a></td>
+                  <td class="whitespace-nowrap">{d.text.replace(' snare', '')}</td>
+                  <td
+                    >{#if d.set}<a class="link" href="/bench/{d.set.id}">{d.set.number} {d.set.name}</a>{:else}in the shed{/if}</td
+                  >
+                  <td>{d.condition}{d.note ? `, ${d.note}` : ''}</td>
+                </tr>
+              {/each}
+            </tbody>
+          </table></Scroller
+        >
       </section>
     {/each}
   </div>

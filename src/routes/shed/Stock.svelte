@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import { enhance } from '$app/forms';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -22,24 +23,26 @@
 <section>
   <h2>By the roll, jar and piece</h2>
   {#if stock.length === 0}<p class="quiet">Nothing is counted yet: add cable, locks, stakes or lure below.</p>{:else}
-    <table class="plain-table">
-      <thead
-        ><tr><th scope="col">What</th><th scope="col">In stock</th><th scope="col">Used this season</th><th scope="col">It cost</th></tr
-        ></thead
-      >
-      <tbody>
-        {#each stock as s (s.id)}
-          <tr>
-            <th scope="row"><a class="link" href="/book/{s.entry}">{s.name}</a> <span class="quiet">{s.kind}</span></th>
-            <td class="whitespace-nowrap"
-              >{s.have}{#if s.low}<span class="low">, low (under {s.low})</span>{/if}</td
-            >
-            <td>{s.used}</td>
-            <td>{s.cost}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <Scroller label="Stock"
+      ><table class="plain-table">
+        <thead
+          ><tr><th scope="col">What</th><th scope="col">In stock</th><th scope="col">Used this season</th><th scope="col">It cost</th></tr
+          ></thead
+        >
+        <tbody>
+          {#each stock as s (s.id)}
+            <tr>
+              <th scope="row"><a class="link" href="/book/{s.entry}">{s.name}</a> <span class="quiet">{s.kind}</span></th>
+              <td class="whitespace-nowrap"
+                >{s.have}{#if s.low}<span class="low">, low (under {s.low})</span>{/if}</td
+              >
+              <td>{s.used}</td>
+              <td>{s.cost}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table></Scroller
+    >
     <form method="POST" action="?/move" class="sheet mt-3" use:enhance={keeping}>
       <h3>Something came or went</h3>
       <input type="hidden" name="entry" value={typed(kept, 'entry', ids.move)} />

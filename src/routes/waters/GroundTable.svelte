@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import { measuredSentence, pointsOf } from '#core/ground/points';
   import type { Shape } from '#core/record/scouting';
 
@@ -27,19 +28,22 @@
 <details class="my-3">
   <summary class="font-bold cursor-pointer">The same as a table: {stations.length} stations, {ground.length} pieces of ground</summary>
   <div class="overflow-x-auto">
-    <table class="plain-table mt-2">
-      <thead><tr><th scope="col">Station</th><th scope="col">Latitude</th><th scope="col">Longitude</th><th scope="col">Set</th></tr></thead
-      >
-      <tbody>
-        {#each stations as s (s.id)}
-          <tr
-            ><td><a class="link" href="/waters/{s.water}/{s.id}">{s.number} {s.name}</a> <span class="quiet">{s.kind}</span></td><td
-              class="mono">{s.lat?.toFixed(5) ?? 'not placed'}</td
-            ><td class="mono">{s.lon?.toFixed(5) ?? ''}</td><td>{s.label}</td></tr
-          >
-        {/each}
-      </tbody>
-    </table>
+    <Scroller label="Ground"
+      ><table class="plain-table mt-2">
+        <thead
+          ><tr><th scope="col">Station</th><th scope="col">Latitude</th><th scope="col">Longitude</th><th scope="col">Set</th></tr></thead
+        >
+        <tbody>
+          {#each stations as s (s.id)}
+            <tr
+              ><td><a class="link" href="/waters/{s.water}/{s.id}">{s.number} {s.name}</a> <span class="quiet">{s.kind}</span></td><td
+                class="mono">{s.lat?.toFixed(5) ?? 'not placed'}</td
+              ><td class="mono">{s.lon?.toFixed(5) ?? ''}</td><td>{s.label}</td></tr
+            >
+          {/each}
+        </tbody>
+      </table></Scroller
+    >
     <table class="plain-table mt-4">
       <thead><tr><th scope="col">Ground</th><th scope="col">Kind</th><th scope="col">Measured</th></tr></thead>
       <tbody>

@@ -146,14 +146,8 @@ function reachFinding(
 }
 
 /** What no figure is known for: wood that lives, and how thick it is. */
-function heldBy(to: Exclude<Anchor, 'stake'>, { called, weight }: Build): Finding {
-  return found(
-    'woodHolds',
-    'unknown',
-    'practice',
-    { to, called, weight: weight.high, footed: pullOf(weight.high, 'footed') },
-    { field: 'anchorAs' },
-  );
+function heldBy(to: Exclude<Anchor, 'stake'>, { weight }: Build): Finding {
+  return found('woodHolds', 'unknown', 'practice', { to, footed: pullOf(weight.high, 'footed') }, { field: 'anchorAs' });
 }
 
 /** The largest animal that a device can hold, whatever it is meant for: anchors are calculated for it. [practice] */

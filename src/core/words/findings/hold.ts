@@ -32,11 +32,11 @@ export const HOLD = {
     sentence: ({ depth, ground, called, weight: heavy, swimming, footed }, { force, weight }) =>
       `Type ${[depth ? 'how deep it is driven' : '', ground ? 'in what ground' : ''].filter(Boolean).join(' and ')}: the largest that can be caught in it is ${called} of ${weight(heavy)}, which pulls with ${force(swimming)} swimming and ${force(footed)} with a footing. Or choose the tree, root or log it is tied to.`,
   }),
-  woodHolds: words<{ to: 'tree' | 'root' | 'log'; called: string; weight: number; footed: number }>({
+  woodHolds: words<{ to: 'tree' | 'root' | 'log'; footed: number }>({
     about: 'Anchor',
     figure: () => 'not known',
-    sentence: ({ to, called, weight: heavy, footed }, { force, weight }) =>
-      `Nobody measures what a ${to} holds: ${to === 'log' ? 'bury it across the pull' : 'live wood, thicker than a wrist, tied low'} (rule of thumb). The largest that can be caught in it is ${called} of ${weight(heavy)}, which pulls with ${force(footed)} with a footing.`,
+    sentence: ({ to, footed }, { force }) =>
+      `What a ${to} holds is not known: ${to === 'log' ? 'bury it across the pull' : 'live wood, thicker than a wrist, tied low'}. The pull reaches ${force(footed)}.`,
   }),
   slideShort: words<{ overBank: number; wire: number }>({
     about: 'Drowning depth',

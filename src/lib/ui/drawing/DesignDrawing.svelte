@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { DesignScene, Dimension } from '#core/scene/designScene';
+  import { MADE, type DesignScene, type Dimension } from '#core/scene/designScene';
   import { INKS, type Ink } from '#core/scene/stroke';
 
   interface Props {
@@ -97,7 +97,7 @@
     </g>
     {#if scene.made}
       <path d="M0 {scene.made.y}H{scene.width}" stroke="var(--line)" stroke-width="1.5" stroke-dasharray="3 5" />
-      <text x="8" y={scene.made.y - 5} font-size="13" class="halo" style:fill="var(--linetext)">when it was set</text>
+      <text x={scene.made.text[0]} y={scene.made.text[1]} font-size="13" class="halo" style:fill="var(--linetext)">{MADE}</text>
     {/if}
     {#each scene.dimensions as d, i (i)}
       <path d="M{d.from.join(' ')}L{d.to.join(' ')}{ends(d)}" fill="none" stroke="var(--ink)" stroke-width="1.3" />

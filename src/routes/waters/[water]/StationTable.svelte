@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import type { Station } from '#core/stations/placed';
   import type { SetView } from '#core/sets/standing';
   import type { System } from '#core/units/factors';
@@ -37,44 +38,47 @@
 <details class="mt-5" open={stations.length > 0 && stations.length <= 6}>
   <summary class="font-bold cursor-pointer">The same as a table: {stations.length} {stations.length === 1 ? 'station' : 'stations'}</summary
   >
-  <table class="plain-table mt-2">
-    <thead
-      ><tr
-        ><th scope="col">Station</th><th scope="col">Distance</th><th scope="col">Depth</th><th scope="col">Set</th><th scope="col"
-          >Working range</th
-        ><th scope="col">State</th><th scope="col">Wading, with {printLength(FREEBOARD, system)} of waders left (rule of thumb)</th></tr
-      ></thead
-    >
-    <tbody>
-      {#each stations as station (station.id)}
-        {@const own = rows.filter((r) => r.view.station.id === station.id)}
-        <tr>
-          <td
-            ><a class="link font-bold" href="/waters/{station.water}/{station.id}">{station.number} {station.name}</a>
-            <span class="quiet">{station.kind}{station.surface === 'tail' ? ', on the tailwater' : ''}</span></td
-          >
-          <td>{printWay(station.along, system)}</td>
-          <td
-            >{depth(station)}{#if station.crest !== null}<br /><span class="quiet">top at {levelText(station.crest, frame)}</span>{/if}</td
-          >
-          <td
-            >{#each own as r (r.view.id)}<a class="link" href="/bench/{r.view.id}">{r.view.number} {r.view.typeName}</a><br />{:else}<a
-                class="link"
-                href="/bench/new?station={station.id}">place a set</a
-              >{/each}</td
-          >
-          <td
-            >{#each own as r (r.view.id)}{#each r.states as s (s.device)}{s.band ? bandText(s.band, frame, s.axis) : 'at any level'}<br
-                />{/each}{/each}</td
-          >
-          <td
-            >{#each own as r (r.view.id)}{r.view.state === 'live' ? '' : `${r.view.state}; would be `}{r.states
-                .map((s) => s.label)
-                .join(', ')}<br />{/each}</td
-          >
-          <td>{standing[station.id]?.sentence || '–'}</td>
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <Scroller label="Stations"
+    ><table class="plain-table mt-2">
+      <thead
+        ><tr
+          ><th scope="col">Station</th><th scope="col">Distance</th><th scope="col">Depth</th><th scope="col">Set</th><th scope="col"
+            >Working range</th
+          ><th scope="col">State</th><th scope="col">Wading, with {printLength(FREEBOARD, system)} of waders left (rule of thumb)</th></tr
+        ></thead
+      >
+      <tbody>
+        {#each stations as station (station.id)}
+          {@const own = rows.filter((r) => r.view.station.id === station.id)}
+          <tr>
+            <td
+              ><a class="link font-bold" href="/waters/{station.water}/{station.id}">{station.number} {station.name}</a>
+              <span class="quiet">{station.kind}{station.surface === 'tail' ? ', on the tailwater' : ''}</span></td
+            >
+            <td>{printWay(station.along, system)}</td>
+            <td
+              >{depth(station)}{#if station.crest !== null}<br /><span class="quiet">top at {levelText(station.crest, frame)}</span
+                >{/if}</td
+            >
+            <td
+              >{#each own as r (r.view.id)}<a class="link" href="/bench/{r.view.id}">{r.view.number} {r.view.typeName}</a><br />{:else}<a
+                  class="link"
+                  href="/bench/new?station={station.id}">place a set</a
+                >{/each}</td
+            >
+            <td
+              >{#each own as r (r.view.id)}{#each r.states as s (s.device)}{s.band ? bandText(s.band, frame, s.axis) : 'at any level'}<br
+                  />{/each}{/each}</td
+            >
+            <td
+              >{#each own as r (r.view.id)}{r.view.state === 'live' ? '' : `${r.view.state}; would be `}{r.states
+                  .map((s) => s.label)
+                  .join(', ')}<br />{/each}</td
+            >
+            <td>{standing[station.id]?.sentence || '–'}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table></Scroller
+  >
 </details>

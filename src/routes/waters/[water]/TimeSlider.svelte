@@ -100,6 +100,12 @@
   .marks span:last-child {
     transform: translateX(-100%);
   }
+  @media (max-width: 480px) {
+    /* every other mark has room */
+    .marks span:nth-child(odd) {
+      visibility: hidden;
+    }
+  }
   .text {
     flex: 1 1 240px;
     font-weight: 650;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
   import { many } from '#core/units/many';
@@ -54,22 +55,24 @@
     {#key data.chart.x.length}<div class="mt-3"><WeatherChart chart={data.chart} /></div>{/key}
     <details class="mt-2" open>
       <summary class="font-bold cursor-pointer">Days as a table</summary>
-      <table class="plain-table mt-1">
-        <thead
-          ><tr
-            ><th scope="col">Day</th><th scope="col">Lowest</th><th scope="col">Highest</th><th scope="col">Strongest wind</th><th
-              scope="col">Rain</th
-            ><th scope="col">Snow, melted</th><th scope="col">Frost</th></tr
-          ></thead
-        >
-        <tbody>
-          {#each data.days as d (d.at)}<tr
-              ><td>{d.at}{d.ahead ? ', expected' : ''}</td><td>{d.low}</td><td>{d.high}</td><td>{d.wind}</td><td>{d.rain}</td><td
-                >{d.snow}</td
-              ><td>{d.frost}</td></tr
-            >{/each}
-        </tbody>
-      </table>
+      <Scroller label="Days of weather"
+        ><table class="plain-table mt-1">
+          <thead
+            ><tr
+              ><th scope="col">Day</th><th scope="col">Lowest</th><th scope="col">Highest</th><th scope="col">Strongest wind</th><th
+                scope="col">Rain</th
+              ><th scope="col">Snow, melted</th><th scope="col">Frost</th></tr
+            ></thead
+          >
+          <tbody>
+            {#each data.days as d (d.at)}<tr
+                ><td>{d.at}{d.ahead ? ', expected' : ''}</td><td>{d.low}</td><td>{d.high}</td><td>{d.wind}</td><td>{d.rain}</td><td
+                  >{d.snow}</td
+                ><td>{d.frost}</td></tr
+              >{/each}
+          </tbody>
+        </table></Scroller
+      >
     </details>
   {/if}
   <div class="two mt-4 no-print">

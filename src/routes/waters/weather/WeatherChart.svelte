@@ -47,7 +47,7 @@
         ],
         layout: {
           ...baseLayout(colours, 300),
-          margin: { l: 58, r: 58, t: 16, b: 46 },
+          margin: { l: 58, r: 58, t: 26, b: 46 },
           barmode: 'stack',
           xaxis: { gridcolor: rule, linecolor: mute, type: 'date', range: [x[0], x.at(-1)] },
           yaxis: { title: { text: units[0] }, gridcolor: rule, linecolor: mute, zeroline: false, range: [low, high] },

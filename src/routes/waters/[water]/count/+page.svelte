@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import { many } from '#core/units/many';
   import { browser } from '$app/environment';
   import { enhance } from '$app/forms';
@@ -93,12 +94,14 @@
     {/if}
     <details class="mt-2">
       <summary class="cursor-pointer font-bold">The nights as a table</summary>
-      <table class="plain-table mt-1">
-        <thead><tr><th scope="col">Night of</th><th scope="col">Events</th><th scope="col">Most at once</th></tr></thead>
-        <tbody
-          >{#each data.count.nights as n (n.date)}<tr><td>{n.date}</td><td>{n.events}</td><td>{n.most}</td></tr>{/each}</tbody
-        >
-      </table>
+      <Scroller label="Nights"
+        ><table class="plain-table mt-1">
+          <thead><tr><th scope="col">Night of</th><th scope="col">Events</th><th scope="col">Most at once</th></tr></thead>
+          <tbody
+            >{#each data.count.nights as n (n.date)}<tr><td>{n.date}</td><td>{n.events}</td><td>{n.most}</td></tr>{/each}</tbody
+          >
+        </table></Scroller
+      >
     </details>
   {/if}
   <ul class="quiet mt-2">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
   import Problem from '$lib/ui/Problem.svelte';
@@ -29,35 +30,39 @@
   {#if data.site}<p class="quiet">{[data.site.endangered, data.site.users].filter(Boolean).join('. ')}</p>{/if}
 
   <h2 class="mt-5 mb-1">What its places gave</h2>
-  <table class="plain-table">
-    <thead><tr><th scope="col">Station</th><th scope="col">By season, nights in the band at most, exact limits</th></tr></thead>
-    <tbody>
-      {#each data.gave as s (s.id)}<tr
-          ><td class="whitespace-nowrap"><a class="link" href="/waters/{data.water.id}/{s.id}">{s.name}</a></td><td
-            >{#each s.seasons as text, i (i)}{text}<br />{/each}</td
-          ></tr
-        >{:else}<tr><td colspan="2">Nothing was set here yet.</td></tr>{/each}
-    </tbody>
-  </table>
+  <Scroller label="What its places gave"
+    ><table class="plain-table">
+      <thead><tr><th scope="col">Station</th><th scope="col">By season, nights in the band at most, exact limits</th></tr></thead>
+      <tbody>
+        {#each data.gave as s (s.id)}<tr
+            ><td class="whitespace-nowrap"><a class="link" href="/waters/{data.water.id}/{s.id}">{s.name}</a></td><td
+              >{#each s.seasons as text, i (i)}{text}<br />{/each}</td
+            ></tr
+          >{:else}<tr><td colspan="2">Nothing was set here yet.</td></tr>{/each}
+      </tbody>
+    </table></Scroller
+  >
 
   <h2 class="mt-6 mb-1">What others did here</h2>
   <p class="quiet">It decides what the survivors fear: a device they may know is offered later.</p>
-  <table class="plain-table mt-1">
-    <thead
-      ><tr
-        ><th scope="col">When</th><th scope="col">Who</th><th scope="col">What was used</th><th scope="col">Caught</th><th scope="col"
-          >What came of it</th
-        ></tr
-      ></thead
-    >
-    <tbody>
-      {#each data.earlier as e (e.id)}<tr
-          ><td>{e.season}</td><td>{e.who}</td><td>{e.used}{e.at ? `, at ${e.at}` : ''}</td><td
-            >{e.caught === null ? 'not known' : `${e.caught} ${e.species}`}{e.nights === null ? '' : ` in ${e.nights} nights`}</td
-          ><td>{e.note} <a class="link" href="/book/{e.entry}">correct<span class="only-heard"> {e.who}, {e.season}</span></a></td></tr
-        >{:else}<tr><td colspan="5">Nothing is known. Ask the owner.</td></tr>{/each}
-    </tbody>
-  </table>
+  <Scroller label="Earlier trapping"
+    ><table class="plain-table mt-1">
+      <thead
+        ><tr
+          ><th scope="col">When</th><th scope="col">Who</th><th scope="col">What was used</th><th scope="col">Caught</th><th scope="col"
+            >What came of it</th
+          ></tr
+        ></thead
+      >
+      <tbody>
+        {#each data.earlier as e (e.id)}<tr
+            ><td>{e.season}</td><td>{e.who}</td><td>{e.used}{e.at ? `, at ${e.at}` : ''}</td><td
+              >{e.caught === null ? 'not known' : `${e.caught} ${e.species}`}{e.nights === null ? '' : ` in ${e.nights} nights`}</td
+            ><td>{e.note} <a class="link" href="/book/{e.entry}">correct<span class="only-heard"> {e.who}, {e.season}</span></a></td></tr
+          >{:else}<tr><td colspan="5">Nothing is known. Ask the owner.</td></tr>{/each}
+      </tbody>
+    </table></Scroller
+  >
 
   <div class="two mt-6">
     <form method="POST" action="?/earlier" class="sheet" use:enhance={keeping}>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
   import { toField } from '#core/time/localTime';
@@ -70,35 +71,41 @@
     {#if data.aheadTable.length > 0}
       <details open>
         <summary class="font-bold cursor-pointer">The forecast as a table</summary>
-        <table class="plain-table mt-1">
-          <thead><tr><th scope="col">At</th><th scope="col">Level</th><th scope="col">Lowest</th><th scope="col">Highest</th></tr></thead>
-          <tbody
-            >{#each data.aheadTable as t (t.at)}<tr><td>{t.at}</td><td>{t.level}</td><td>{t.low}</td><td>{t.high}</td></tr>{/each}</tbody
-          >
-        </table>
+        <Scroller label="Forecast"
+          ><table class="plain-table mt-1">
+            <thead><tr><th scope="col">At</th><th scope="col">Level</th><th scope="col">Lowest</th><th scope="col">Highest</th></tr></thead>
+            <tbody
+              >{#each data.aheadTable as t (t.at)}<tr><td>{t.at}</td><td>{t.level}</td><td>{t.low}</td><td>{t.high}</td></tr>{/each}</tbody
+            >
+          </table></Scroller
+        >
       </details>
     {/if}
     <details>
       <summary class="font-bold cursor-pointer">What was read as a table: {data.count} in {data.days} days</summary>
-      <table class="plain-table mt-1">
-        <thead><tr><th scope="col">At</th><th scope="col">Level</th><th scope="col">From</th></tr></thead>
-        <tbody
-          >{#each data.table as t, i (i)}<tr><td>{t.at}</td><td>{t.level}</td><td>{t.source}</td></tr>{/each}</tbody
-        >
-      </table>
+      <Scroller label="Readings"
+        ><table class="plain-table mt-1">
+          <thead><tr><th scope="col">At</th><th scope="col">Level</th><th scope="col">From</th></tr></thead>
+          <tbody
+            >{#each data.table as t, i (i)}<tr><td>{t.at}</td><td>{t.level}</td><td>{t.source}</td></tr>{/each}</tbody
+          >
+        </table></Scroller
+      >
     </details>
   </div>
   {#if data.bands.length > 0}
     <details class="mt-2">
       <summary class="font-bold cursor-pointer">The bands of the sets as a table</summary>
-      <table class="plain-table mt-1">
-        <thead><tr><th scope="col">Set</th><th scope="col">From, {data.unit}</th><th scope="col">To, {data.unit}</th></tr></thead>
-        <tbody>
-          {#each data.bands as b (b.name)}<tr
-              ><td>{b.name}</td><td>{Number.isFinite(b.low) ? b.low : 'any'}</td><td>{Number.isFinite(b.high) ? b.high : 'any'}</td></tr
-            >{/each}
-        </tbody>
-      </table>
+      <Scroller label="Sets"
+        ><table class="plain-table mt-1">
+          <thead><tr><th scope="col">Set</th><th scope="col">From, {data.unit}</th><th scope="col">To, {data.unit}</th></tr></thead>
+          <tbody>
+            {#each data.bands as b (b.name)}<tr
+                ><td>{b.name}</td><td>{Number.isFinite(b.low) ? b.low : 'any'}</td><td>{Number.isFinite(b.high) ? b.high : 'any'}</td></tr
+              >{/each}
+          </tbody>
+        </table></Scroller
+      >
     </details>
   {/if}
   {#if data.gauge}
