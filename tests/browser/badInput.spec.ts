@@ -122,12 +122,12 @@ test('PostgreSQL stops while the page is open: the sentence, the typed values, a
   await page.getByLabel('Tag', { exact: true }).fill('AWAY-1');
   await page.getByLabel('Note').fill('bought at the sale');
   program.postgres().stop();
-  await page.getByRole('button', { name: 'Add it to the shed' }).click();
+  await page.getByRole('button', { name: 'Add to the shed' }).click();
   await expect(page.getByRole('alert')).toContainText('The record cannot be reached just now');
   await expect(page.getByLabel('Tag', { exact: true })).toHaveValue('AWAY-1');
   await expect(page.getByLabel('Note')).toHaveValue('bought at the sale');
   program.postgres().start();
-  await page.getByRole('button', { name: 'Add it to the shed' }).click();
+  await page.getByRole('button', { name: 'Add to the shed' }).click();
   await expect(page.getByRole('link', { name: 'AWAY-1' })).toBeVisible();
   expect(await one(program.url, `select count(*) as n from device where tag = 'AWAY-1'`)).toBe(1);
 });
@@ -138,7 +138,7 @@ test('the same without script: what was typed is kept on a page that sends it ag
   await page.goto(`${program.base}/shed`);
   await page.getByLabel('Tag', { exact: true }).fill('AWAY-2');
   program.postgres().stop();
-  await page.getByRole('button', { name: 'Add it to the shed' }).click();
+  await page.getByRole('button', { name: 'Add to the shed' }).click();
   await expect(page.getByRole('alert')).toContainText('What you typed is still here');
   await expect(page.getByText('AWAY-2')).toBeVisible();
   const other = await context.newPage();

@@ -33,7 +33,7 @@ test('an empty record says what to do first, and leads to the first live set of 
   await expect(page.getByText('Nothing yet.')).toBeVisible();
   await page.getByLabel('Tag', { exact: true }).fill('M-1');
   await page.getByLabel('Size').selectOption({ label: '330 body-grip' });
-  await page.getByRole('button', { name: 'Add it to the shed' }).click();
+  await page.getByRole('button', { name: 'Add to the shed' }).click();
   await expect(page.getByRole('link', { name: 'M-1' })).toBeVisible();
 
   await open(page, `${program.base}/bench`);

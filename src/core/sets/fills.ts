@@ -3,9 +3,10 @@ import type { System } from '../units/factors';
 import { printLength } from '../units/length';
 import { surfaceAt } from '../water/ownLevel';
 import type { Known } from '../water/levels';
-import { latest } from '../stations/measures';
+import type { StationKind } from '../stations/kinds';
+import { latest, measuresFor, type MeasureId } from '../stations/measures';
 import type { ChoiceKey, NumberKey } from './keys';
-import type { Laying, Place, SetType } from './setType';
+import type { Laying, NumberSpec, Place, SetType } from './setType';
 
 /** A number of a set that its place knows: measured there, and when. Metres. */
 export interface Filled {
@@ -31,6 +32,11 @@ export function filled(type: Pick<SetType, 'numbers'>, place: Place, then: Known
     if (value >= spec.min && value <= spec.max) found[key as NumberKey] = { value, at: newest.at };
   }
   return found;
+}
+
+/** The measure of a place under which a number of a set is kept there; null where the number is none of the place's. */
+export function keptAs({ from }: Pick<NumberSpec, 'from'>, kind: StationKind): MeasureId | null {
+  return from?.find((what) => measuresFor(kind).includes(what)) ?? from?.[0] ?? null;
 }
 
 /** Whether it is known how deep a set lies: as it was seen, or over a depth that was typed or measured there. */

@@ -6,7 +6,9 @@ import { layOut, placeOf, settingAt } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
 import { tell } from '#core/words/finding';
 import { numberFaults } from '#core/sets/ranges';
-import type { FilledPosition, NumberSpec, SetType } from '#core/sets/setType';
+import { keptAs } from '#core/sets/fills';
+import { numberSpec, type FilledPosition, type NumberSpec, type SetType } from '#core/sets/setType';
+import type { MeasureId } from '#core/stations/measures';
 import type { Device, Draft, Setting, Stay, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { wholeMinute } from '#core/time/localTime';
@@ -26,6 +28,8 @@ export interface BenchWrite {
   /** the break that was opened for it */
   opening: Draft<'opening'> | null;
   at: Date;
+  /** numbers of it that are kept at its place from now on */
+  kept: { what: MeasureId; value: number }[];
   /** why it went live although something speaks against it; empty where nothing does */
   reason: string;
 }
@@ -92,13 +96,16 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
   const entry = read.text('entry');
   const at = read.text('at') === '' ? wholeMinute(now) : read.instant('at', season.line.zone);
   const number = read.number('number');
-  const { numbers, choices } = readNumbers(read, type);
+  const { numbers: typed, choices } = readNumbers(read, type);
+  const kept = keptHere(read, type, station, typed);
+  // what is kept at the place is no longer the set's own: it follows the place
+  const numbers = Object.fromEntries(Object.entries(typed).filter(([key]) => !kept.some((k) => k.key === key)));
   const devices = readDevices(read, type, index<Device>(season.shed));
   const state = read.text('state') as TrapSet['state'];
   const readings = at ? await readingsAt(read, place, at, state === 'live') : null;
   if (number === undefined) read.refuse('number', 'A set has a number.');
   if (at && at > now) read.refuse('at', 'A set cannot be placed in the future: prepare it, with the date on which it opens.');
-  if (state === 'live') refuseUnarmed(read, type, devices, choices, place, numbers);
+  if (state === 'live') refuseUnarmed(read, type, devices, choices, place, typed);
   const opening = at && state === 'live' && before?.state !== 'live' ? openingOf(read, place, at) : null;
   if (!at || !readings || number === undefined || !read.ok()) return null;
 
@@ -106,7 +113,7 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
   const same = held && sameSetting(held, numbers, choices) && before?.state === state;
   const setting: Setting = same ? held : { id: idBeside(entry, 'setting'), at: at.toISOString(), numbers, choices };
   const remade = state === 'live' && (!same || changedDevices(before, devices));
-  const reason = remade ? await despite(read, place, at, { numbers, choices, devices }) : '';
+  const reason = remade ? await despite(read, place, at, { numbers: typed, choices, devices }) : '';
   if (!read.ok()) return null;
   return {
     at,
@@ -114,6 +121,7 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
     reason,
     readings,
     opening,
+    kept,
     set: {
       id: before?.id ?? read.text('id'),
       line: season.line.id,
@@ -140,6 +148,16 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
       note: read.text('note'),
     },
   };
+}
+
+/** The typed numbers whose box says that they belong to the place. */
+function keptHere(read: Reader, type: SetType, station: Station, numbers: Readonly<Record<string, number>>) {
+  return read.many('keep').flatMap((key) => {
+    const spec = numberSpec(type, key);
+    const what = spec && keptAs(spec, station.kind);
+    const value = numbers[key];
+    return what && value !== undefined ? [{ key, what, value }] : [];
+  });
 }
 
 /** What fails at the heights and choices of a set that goes live: what cannot be built is refused at its field, what is doubtful wants a reason. */

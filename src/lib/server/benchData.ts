@@ -1,7 +1,8 @@
 import { DEVICE_CLASSES, sizeText } from '#core/devices/sizes';
 import { metText } from '#core/planning/met';
 import { devicesAt, settingAt, thenOf } from '#core/sets/standing';
-import { choiceSpec, numberSpec, type SetType } from '#core/sets/setType';
+import { habitsOf } from '#core/sets/habits';
+import { numberSpec, type SetType } from '#core/sets/setType';
 import { printNumber } from '#core/sets/numberText';
 import { answered } from '#core/sets/fills';
 import type { ChoiceKey } from '#core/sets/keys';
@@ -35,7 +36,7 @@ export async function benchData(
 ) {
   const { now, who } = locals;
   const held = set && settingAt(set, now);
-  const model = held ?? (like && copyOf(type, settingAt(like, now)));
+  const model = held ?? (like && habitsOf(type, settingAt(like, now)));
   const standing = {
     ...set?.reserved,
     ...Object.fromEntries((set?.stays ?? []).filter((s) => s.to === null).map((s) => [s.position, s.device])),
@@ -115,16 +116,6 @@ async function opensOf(
       ? ''
       : levelText(level - (model?.numbers.breakDepth ?? acts.depth), frameOf(season, station.water, who.person.system));
   return { words: acts.words, width: printLength(model?.numbers.breakWidth ?? acts.width, who.person.system), bottom };
-}
-
-/** The setting of another set for a new place: what belongs to the way of building comes along, what belongs to a place (measures, ground) does not. */
-function copyOf(type: SetType, setting: Setting): Setting {
-  const habits = Object.entries(setting.numbers).filter(([key]) => {
-    const spec = numberSpec(type, key);
-    return spec && !spec.from && spec.origin !== 'measured';
-  });
-  const choices = Object.fromEntries(Object.entries(setting.choices).filter(([key]) => !choiceSpec(type, key)?.ofPlace));
-  return { ...setting, choices, numbers: Object.fromEntries(habits) };
 }
 
 /** For each place of a set a free device of the same size as stands in it. */

@@ -3,6 +3,8 @@ import { db } from './database';
 import { attempt, openedOn, type Reader } from './form';
 import { keepAfter } from './keepForecasts';
 import { idBeside } from './newId';
+import { bodyOf } from './record/upsert';
+import type { Season } from './season';
 import { record, type NewEntry } from './record/write';
 
 /** Which field of the bench's form a path of the record belongs to. */
@@ -16,7 +18,12 @@ function fieldOf(path: string): string {
 }
 
 /** Writes a set of the bench with the readings taken beside it, all or none; the refusal when the record does not take it. */
-export async function saveBench(read: Reader, { set, before, readings, opening, at, reason }: BenchWrite, locals: App.Locals) {
+export async function saveBench(
+  read: Reader,
+  { set, before, readings, opening, kept, at, reason }: BenchWrite,
+  season: Season,
+  locals: App.Locals,
+) {
   const { who } = locals;
   const common = { crew: who.crew, occurredAt: at, by: who.person.id };
   const entries: NewEntry[] = [
@@ -24,6 +31,17 @@ export async function saveBench(read: Reader, { set, before, readings, opening, 
     { ...common, id: read.text('entry'), kind: 'set', body: set, reason, ...(before ? openedOn(read, before) : {}) },
     ...(opening ? [{ ...common, id: idBeside(opening.id, 'entry'), kind: 'opening' as const, body: opening }] : []),
   ];
+  const place = season.stored.stations.find((s) => s.id === set.station);
+  if (place && kept.length > 0) {
+    const measures = [...place.measures, ...kept.map(({ what, value }) => ({ what, value, at: at.toISOString() }))];
+    entries.push({
+      ...common,
+      id: idBeside(read.text('entry'), 'station'),
+      kind: 'station',
+      opened: place.entry,
+      body: { ...bodyOf(place), measures },
+    });
+  }
   const result = await attempt(read, () => record(db(), ...entries), fieldOf);
   if ('failure' in result) return result.failure;
   if (result.done === 'written') await keepAfter(locals, entries);

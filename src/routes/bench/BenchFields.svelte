@@ -6,7 +6,7 @@
   import Asked from '$lib/ui/Asked.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
   import Field from '$lib/ui/Field.svelte';
-  import type { Kept } from '$lib/ui/kept';
+  import { ticked, type Kept } from '$lib/ui/kept';
   import type { BenchDesign } from './design.svelte';
 
   interface Props {
@@ -42,28 +42,34 @@
 <section>
   <h2>What is seen and measured</h2>
   {#each numbers as [key, spec] (key)}
-    <Field
-      label={spec.label}
-      name="n.{key}"
-      error={error(`n.${key}`)}
-      warning={failing[key]}
-      help={inWords(spec.help, system)}
-      origin={it.origin(key)}
-    >
-      {#snippet children(attributes)}<input
-          class="input w-full"
-          name="n.{key}"
-          autocomplete="off"
-          placeholder={spec.unit === 'share' ? `${Math.round((spec.default ?? 0.5) * 100)} %` : unit}
-          bind:value={fields[`n.${key}`]}
-          onfocus={(event) => event.currentTarget.select()}
-          {@attach (element) => {
-            if (copied && key === first)
-              void tick().then(() => ((element as HTMLInputElement).focus(), (element as HTMLInputElement).select()));
-          }}
-          {...attributes}
-        />{/snippet}
-    </Field>
+    <div class="own">
+      <Field
+        label={spec.label}
+        name="n.{key}"
+        error={error(`n.${key}`)}
+        warning={failing[key]}
+        help={inWords(spec.help, system)}
+        origin={it.origin(key)}
+      >
+        {#snippet children(attributes)}<input
+            class="input w-full"
+            name="n.{key}"
+            autocomplete="off"
+            placeholder={spec.unit === 'share' ? `${Math.round((spec.default ?? 0.5) * 100)} %` : unit}
+            bind:value={fields[`n.${key}`]}
+            onfocus={(event) => event.currentTarget.select()}
+            {@attach (element) => {
+              if (copied && key === first)
+                void tick().then(() => ((element as HTMLInputElement).focus(), (element as HTMLInputElement).select()));
+            }}
+            {...attributes}
+          />{/snippet}
+      </Field>
+      {#if spec.from && it.isOwn(key)}<label class="keep"
+          ><input type="checkbox" class="checkbox checkbox-sm" name="keep" value={key} checked={ticked(kept, 'keep', key)} /> keep it for
+          this place<span class="only-heard">: {spec.label}</span></label
+        >{/if}
+    </div>
   {/each}
   {#each choices as [key, spec] (key)}
     <Field label={spec.label} name="c.{key}" error={error(`c.${key}`)} warning={failing[key]}>
@@ -179,6 +185,19 @@
 </section>
 
 <style>
+  /* one tap more, where the hand is */
+  .keep {
+    display: none;
+    gap: 6px;
+    align-items: center;
+    font-size: 0.85rem;
+    margin: -4px 0 8px;
+    min-height: 28px;
+  }
+  .own:focus-within .keep,
+  .keep:has(:checked) {
+    display: flex;
+  }
   section {
     margin-top: 14px;
   }

@@ -131,6 +131,11 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     fields,
     pull,
     asked,
+    /** it is the set's own, and its place does not know it so */
+    isOwn: (key: string): boolean => {
+      const text = (fields[`n.${key}`] ?? '').trim();
+      return text !== '' && numbers[key] !== undefined && numbers[key] !== measuredHere[key as NumberKey]?.value;
+    },
     origin,
     get numbers() {
       return numbers;

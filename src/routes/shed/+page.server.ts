@@ -1,6 +1,8 @@
 import { redirect } from '@sveltejs/kit';
 import { DEVICE_CLASSES, SIZES, sizeText, type DeviceClass } from '#core/devices/sizes';
 import { amountIn, stockText, unitWords } from '#core/gear/stock';
+import { tagsOf } from '#core/gear/tags';
+import { agree } from '#core/units/many';
 import { MOVES, STOCK_KINDS, STOCK_UNITS } from '#core/record/gear';
 import type { Draft } from '#core/record/kinds';
 import { wholeMinute, whenText } from '#core/time/localTime';
@@ -99,11 +101,30 @@ export const actions: Actions = {
   device: async ({ request, locals }) => {
     const read = reader(await request.formData(), locals.who);
     const [kind, size = ''] = read.text('size').split(':');
-    return write(read, locals, {
-      id: read.text('entry'),
-      kind: 'device',
-      body: { id: read.text('id'), tag: read.text('tag'), class: kind as DeviceClass, size, condition: 'good', note: read.text('note') },
-    });
+    const tags = tagsOf(read.text('tag'));
+    if (!tags.ok) {
+      read.refuse('tag', tags.sentence);
+      return refused(read);
+    }
+    const [entry, id] = [read.text('entry'), read.text('id')];
+    const own = await devices(db(), locals.who.crew);
+    const taken = tags.tags.filter((tag) => own.some((d) => d.tag === tag && d.id !== id));
+    if (tags.tags.length > 1 && taken.length > 0) {
+      read.refuse(
+        'tag',
+        `${taken.slice(0, 6).join(', ')} ${agree(taken.length, 'stands', 'stand')} in the shed already: none of them was added.`,
+      );
+      return refused(read);
+    }
+    const entries = tags.tags.map((tag, n) => ({
+      id: n === 0 ? entry : idBeside(entry, tag),
+      kind: 'device' as const,
+      body: {
+        ...{ id: n === 0 ? id : idBeside(id, tag), tag, class: kind as DeviceClass, size },
+        ...{ condition: 'good' as const, note: read.text('note') },
+      },
+    }));
+    return write(read, locals, ...entries);
   },
 
   /** a new kind of stock with what is there of it */

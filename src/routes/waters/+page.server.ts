@@ -15,14 +15,15 @@ import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { bodyOf } from '$lib/server/record/upsert';
 import { attempt, reader, refused } from '$lib/server/form';
-import { newId } from '$lib/server/newId';
-import { record } from '$lib/server/record/write';
+import { idBeside, newId } from '$lib/server/newId';
+import { record, type NewEntry } from '$lib/server/record/write';
 import { sites } from '$lib/server/repositories/places';
 import { grounds } from '$lib/server/repositories/scouting';
 import { factorAt } from '#core/ice/sheets';
 import { weatherSince } from '$lib/server/repositories/moving';
 import { loadSeason, type Season } from '$lib/server/season';
 import { frameOf } from '#core/ahead/facts';
+import { readPlace } from '$lib/server/placeForm';
 import type { Actions, PageServerLoad } from './$types';
 
 const HOUR = 3_600_000;
@@ -116,21 +117,42 @@ function thinText(season: Season, station: Station, now: Date, system: 'us' | 'm
   return factor < 0.8 ? `Thin ice: ${printLength(ice.low * factor, system)} may be all, ${why}. No ice is safe.` : null;
 }
 
+/** The choice of a site that is not in the record yet. */
+const ANOTHER = 'another';
+
 export const actions: Actions = {
   water: async ({ request, locals }) => {
     const read = reader(await request.formData(), locals.who);
     const id = read.text('water');
     const common = { crew: locals.who.crew, occurredAt: locals.now, by: locals.who.person.id };
-    if (read.text('site') === '') read.refuse('site', 'Choose the site on which the water lies.');
+    const isNew = read.text('site') === ANOTHER;
+    const site = isNew ? idBeside(id, 'site') : read.text('site');
+    if (site === '') read.refuse('site', 'Choose the site on which the water lies.');
+    if (isNew && read.text('siteName') === '') read.refuse('siteName', 'Name the site: its owner, its road, a word you will know it by.');
+    const place = isNew ? readPlace(read) : { lat: null, lon: null };
     if (!read.ok()) return refused(read);
+    const fresh: NewEntry[] = isNew
+      ? [
+          {
+            ...common,
+            id: idBeside(id, 'site entry'),
+            kind: 'site',
+            body: {
+              ...{ id: site, name: read.text('siteName'), ...place, owner: read.text('owner'), access: read.text('access') },
+              ...{ endangered: read.text('endangered'), users: read.text('users') },
+            },
+          },
+        ]
+      : [];
     const result = await attempt(read, () =>
       record(
         db(),
+        ...fresh,
         {
           ...common,
           id: read.text('entry'),
           kind: 'water',
-          body: { id, site: read.text('site'), name: read.text('name'), kind: read.text('kind') as 'pond', note: read.text('note') },
+          body: { id, site, name: read.text('name'), kind: read.text('kind') as 'pond', note: read.text('note') },
         },
         {
           ...common,

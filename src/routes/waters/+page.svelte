@@ -1,18 +1,13 @@
 <script lang="ts">
   import { browser } from '$app/environment';
-  import { enhance } from '$app/forms';
   import { page } from '$app/state';
-  import { WATER_KINDS } from '#core/record/places';
   import { FORMS, measuredSentence, parsePoints, pointsOf, printPoints, type Form } from '#core/ground/points';
   import type { Position } from '#core/ground/geodesic';
-  import Problem from '$lib/ui/Problem.svelte';
-  import SelectField from '$lib/ui/SelectField.svelte';
-  import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import type { Shown } from '$lib/ui/map/styles';
-  import { keeping } from '$lib/ui/keeping';
   import GroundForm from './GroundForm.svelte';
   import GroundTable from './GroundTable.svelte';
+  import WaterForm from './WaterForm.svelte';
   import WaterList from './WaterList.svelte';
   import WindArrow from './WindArrow.svelte';
 
@@ -171,30 +166,7 @@
       {system}
       onsubject={take}
     />
-    <details class="sheet mt-4" open={keptWater?.problem !== undefined}>
-      <summary class="font-bold cursor-pointer">Add a water</summary>
-      <form method="POST" action="?/water" use:enhance={keeping} class="mt-3 max-w-md">
-        <Problem text={keptWater?.problem} />
-        {#each Object.entries(data.ids) as [name, value] (name)}<input type="hidden" {name} value={typed(keptWater, name, value)} />{/each}
-        <TextField label="Name of the water" name="name" value={typed(keptWater, 'name')} error={keptWater?.errors?.name} required />
-        <SelectField
-          label="Site"
-          name="site"
-          value={typed(keptWater, 'site')}
-          error={keptWater?.errors?.site}
-          options={data.sites.map((s) => ({ value: s.id, text: s.name }))}
-        />
-        <SelectField
-          label="Kind of water"
-          name="kind"
-          value={typed(keptWater, 'kind')}
-          error={keptWater?.errors?.kind}
-          options={WATER_KINDS.map((k) => ({ value: k, text: k }))}
-        />
-        <TextField label="Note on it" name="note" value={typed(keptWater, 'note')} error={keptWater?.errors?.note} />
-        <button class="btn btn-primary">Add the water and its gauge</button>
-      </form>
-    </details>
+    <WaterForm kept={keptWater} ids={data.ids} sites={data.sites.map((x) => ({ value: x.id, text: x.name }))} />
   {/if}
 </div>
 
@@ -246,7 +218,7 @@
   }
   @media (max-width: 900px) {
     .ground {
-      grid-template-columns: 1fr;
+      grid-template-columns: minmax(0, 1fr);
     }
     .frame {
       height: 380px;

@@ -56,7 +56,7 @@
         <summary>Permission, access, endangered, users</summary>
         <p class="quiet small">
           {[site.owner, site.access, site.endangered, site.users].filter(Boolean).join('. ')}
-          <a class="link" href="/book/{site.entry}">Correct these<span class="only-heard"> of {site.name}</span></a>
+          <a class="link" href="/book/{site.entry}">Change<span class="only-heard"> the details of {site.name}</span></a>
         </p>
       </details>
     </section>

@@ -171,11 +171,9 @@ const stayOf = ({ id, position, device_id, live_from, live_to }: StayRow): Stay 
 export const setOf = async (db: Knex, crew: string, id: string): Promise<Written<TrapSet> | undefined> =>
   (await sets(db, crew, { ids: [id] }))[0];
 
-/** The next free number of a line. */
-export async function nextSetNumber(db: Knex, line: string): Promise<number> {
-  const row = await db('trap_set').where({ line_id: line }).max('number as last').first();
-  return Number(row?.last ?? 0) + 1;
-}
+/** The numbers that the sets of a line carry, pulled ones with them. */
+export const setNumbers = async (db: Knex, line: string): Promise<number[]> =>
+  (await db('trap_set').where({ line_id: line }).pluck('number')).map(Number);
 
 /** `12 east lodge run` by id, for every set of the crew in the order of numbers. */
 export async function setNames(db: Knex, crew: string): Promise<Record<string, string>> {

@@ -64,7 +64,7 @@ export const actions: Actions = {
       system: locals.who.person.system,
     });
     if (!written) return refused(read);
-    const failure = await saveBench(read, written, locals);
+    const failure = await saveBench(read, written, season, locals);
     if (failure) return failure;
     redirect(303, `/bench/${set.id}?saved=1`);
   },

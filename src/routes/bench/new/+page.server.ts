@@ -11,7 +11,8 @@ import { readBench } from '$lib/server/bench';
 import { benchData } from '$lib/server/benchData';
 import { saveBench } from '$lib/server/benchSave';
 import { reader, refused } from '$lib/server/form';
-import { nextSetNumber } from '$lib/server/repositories/sets';
+import { numberFor } from '#core/sets/numbering';
+import { setNumbers } from '$lib/server/repositories/sets';
 import { db } from '$lib/server/database';
 import { loadSeason, type Season } from '$lib/server/season';
 import type { TrapSet } from '#core/record/kinds';
@@ -55,7 +56,19 @@ async function likeOf(season: Season, type: string, url: URL): Promise<TrapSet |
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { season, station, type } = await placeOf(locals, url);
   const like = await likeOf(season, type.id, url);
-  const bench = await benchData(season, station, type, undefined, await nextSetNumber(db(), season.line.id), locals, like);
+  const bench = await benchData(
+    season,
+    station,
+    type,
+    undefined,
+    numberFor(
+      station.number,
+      await setNumbers(db(), season.line.id),
+      season.stations.map((s) => s.number),
+    ),
+    locals,
+    like,
+  );
   // a trap that was chosen for the place stands in its first position
   const chosen = deviceOf(season, url);
   const position = type.positions[0];
@@ -78,7 +91,7 @@ export const actions: Actions = {
       system: locals.who.person.system,
     });
     if (!written) return refused(read);
-    const failure = await saveBench(read, written, locals);
+    const failure = await saveBench(read, written, season, locals);
     if (failure) return failure;
     redirect(303, `/bench/${written.set.id}?saved=1`);
   },

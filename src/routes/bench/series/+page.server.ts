@@ -13,12 +13,14 @@ import { idBeside, newId } from '$lib/server/newId';
 import { record, type NewEntry } from '$lib/server/record/write';
 import { barredOf } from '$lib/server/planning';
 import { grounds } from '$lib/server/repositories/scouting';
-import { nextSetNumber } from '$lib/server/repositories/sets';
+import { habitsOf } from '#core/sets/habits';
+import { numberFor } from '#core/sets/numbering';
+import { setNumbers } from '$lib/server/repositories/sets';
 import { loadSeason, type Season } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
 import { numberSpec } from '#core/sets/setType';
 
-const ROWS = 5;
+const ROWS = 8;
 
 async function modelOf(locals: App.Locals, url: URL) {
   const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
@@ -44,6 +46,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const along = fitting.filter((s) => s.water === station.water && !taken.has(s.id) && !barred[s.id]);
   const others = fitting.filter((s) => !along.includes(s));
   const keys = differing(type);
+  const habits = habitsOf(type, setting).numbers;
   return {
     model: `${set.number} ${set.name}`,
     id: set.id,
@@ -57,7 +60,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       barred[s.id] && !taken.has(s.id) && s.water === station.water ? [`${s.number} ${s.name}: ${barred[s.id] ?? ''}`] : [],
     ),
     rows: Array.from({ length: ROWS }, (_, i) => {
-      const own = along[i] ? { ...setting.numbers, ...depthAt(season, along[i], locals.now) } : setting.numbers;
+      const own: Record<string, number> = along[i] ? { ...habits, ...depthAt(season, along[i], locals.now) } : habits;
       return {
         station: along[i]?.id ?? '',
         numbers: Object.fromEntries(keys.map((key) => [key, own[key] === undefined ? '' : printLength(own[key], system)])),
@@ -73,18 +76,23 @@ export const actions: Actions = {
     const { season, set, type, setting } = await modelOf(locals, url);
     const read = reader(await request.formData(), locals.who);
     const at = wholeMinute(locals.now);
-    const first = await nextSetNumber(db(), season.line.id);
+    const numbered = await setNumbers(db(), season.line.id);
+    const places = season.stations.map((s) => s.number);
+    const habits = habitsOf(type, setting);
     const form = read.text('entry');
     const entries: NewEntry[] = [];
     for (let i = 0; i < ROWS; i += 1) {
       const station = season.stations.find((s) => s.id === read.text(`station.${i}`));
       if (!station) continue;
-      const numbers: Record<string, number> = { ...setting.numbers };
+      const numbers: Record<string, number> = { ...habits.numbers };
       for (const key of differing(type)) {
         const typed = read.length(`${key}.${i}`);
         if (typed === undefined) delete numbers[key];
         else numbers[key] = typed;
       }
+      const number = numberFor(station.number, numbered, places);
+      numbered.push(number);
+      const which = read.text(`which.${i}`);
       entries.push({
         id: idBeside(form, `entry ${i}`),
         crew: locals.who.crew,
@@ -94,8 +102,8 @@ export const actions: Actions = {
         body: {
           id: idBeside(form, `set ${i}`),
           line: season.line.id,
-          number: first + entries.length,
-          name: station.name,
+          number,
+          name: which === '' ? station.name : `${station.name}, ${which}`,
           type: set.type,
           species: set.species,
           station: station.id,
@@ -106,7 +114,7 @@ export const actions: Actions = {
               id: idBeside(form, `setting ${i}`),
               at: at.toISOString(),
               numbers,
-              choices: setting.choices,
+              choices: habits.choices,
             },
           ],
           stays: [],

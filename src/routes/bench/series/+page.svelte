@@ -22,7 +22,9 @@
       <table class="plain-table">
         <thead>
           <tr
-            ><th scope="col">Place</th>{#each data.columns as column (column.key)}<th scope="col">{column.label}</th>{/each}</tr
+            ><th scope="col">Place</th><th scope="col">Which, where there are several</th>{#each data.columns as column (column.key)}<th
+                scope="col">{column.label}</th
+              >{/each}</tr
           >
         </thead>
         <tbody>
@@ -43,6 +45,16 @@
                 </select>
                 {#if error(`station.${i}`)}<p class="error" id="s-{i}">{error(`station.${i}`)}</p>{/if}
               </td>
+              <td
+                ><input
+                  class="input"
+                  name="which.{i}"
+                  aria-label="Which of place {i + 1}"
+                  placeholder="left wall"
+                  value={typed(kept, `which.${i}`)}
+                  autocomplete="off"
+                /></td
+              >
               {#each data.columns as column (column.key)}
                 {@const name = `${column.key}.${i}`}
                 {@const wrong = error(name) ?? error(`n.${column.key}`)}

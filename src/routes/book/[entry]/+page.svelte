@@ -108,7 +108,7 @@
   }
   .fields {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(220px, 100%), 1fr));
     gap: 0 16px;
   }
   .history li {
@@ -120,7 +120,7 @@
   }
   @media (max-width: 800px) {
     .two {
-      grid-template-columns: 1fr;
+      grid-template-columns: minmax(0, 1fr);
     }
   }
 </style>

@@ -7,7 +7,8 @@ import { attempt, reader, refused } from '$lib/server/form';
 import { idBeside, newId } from '$lib/server/newId';
 import { loadPlan, WEEKDAYS } from '$lib/server/planning';
 import { record, type NewEntry } from '$lib/server/record/write';
-import { nextSetNumber } from '$lib/server/repositories/sets';
+import { numberFor } from '#core/sets/numbering';
+import { setNumbers } from '$lib/server/repositories/sets';
 import { loadSeason } from '$lib/server/season';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -47,7 +48,11 @@ export const actions: Actions = {
             body: {
               id: idBeside(form, 'set'),
               line: season.line.id,
-              number: await nextSetNumber(db(), season.line.id),
+              number: numberFor(
+                station.number,
+                await setNumbers(db(), season.line.id),
+                season.stations.map((s) => s.number),
+              ),
               name: station.name,
               type: type.id as 'lodge-run',
               species: (read.text('species') || type.species[0]) as 'beaver',

@@ -129,7 +129,7 @@
   }
   @media (max-width: 900px) {
     .two {
-      grid-template-columns: 1fr;
+      grid-template-columns: minmax(0, 1fr);
     }
   }
 </style>

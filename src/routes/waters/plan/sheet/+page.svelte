@@ -100,7 +100,7 @@
   }
   @media (max-width: 720px) {
     .two {
-      grid-template-columns: 1fr;
+      grid-template-columns: minmax(0, 1fr);
     }
   }
 </style>
