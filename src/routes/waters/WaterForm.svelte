@@ -16,10 +16,12 @@
   }
   let { kept, ids, sites }: Props = $props();
   const options = $derived([...sites, { value: 'another', text: 'another site …' }]);
+  // what was opened by hand stays open while the form changes under it
+  let isOpen = $derived(kept?.problem !== undefined);
   let site = $derived(typed(kept, 'site', sites[0]?.value ?? 'another'));
 </script>
 
-<details class="sheet mt-4" open={kept?.problem !== undefined}>
+<details class="sheet mt-4" bind:open={isOpen}>
   <summary class="font-bold cursor-pointer">Add a water or a site</summary>
   <form method="POST" action="?/water" use:enhance={keeping} class="mt-3 max-w-md">
     <Problem text={kept?.problem} />
