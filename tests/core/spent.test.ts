@@ -2,7 +2,7 @@ import { NO_REMEDY, remedySays } from '#core/water/remedy';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
-import { SPENDING, spentTimes, spentWords } from '#core/check/spent';
+import { spentAs, SPENDING, spentTimes, spentWords } from '#core/check/spent';
 import { exposureOf } from '#core/effort/exposure';
 import { OUTCOMES, type Outcome } from '#core/record/checks';
 import type { Check } from '#core/record/kinds';
@@ -48,10 +48,10 @@ describe('a device that was left as it was found', () => {
     assert.deepEqual(hours([look(10, 'catch', 'remade')]), []);
     assert.deepEqual(hours([look(10, 'catch', 'as it was', 'other')]), []);
   });
-  it('a catch, a miss, mud, a lost trap and ice leave it spent; water, bait and a check that was not made do not', () =>
+  it('a catch, a miss, mud, a lost trap, bait taken and ice leave it spent; water and a check that was not made do not', () =>
     assert.deepEqual(
       OUTCOMES.filter((o) => hours([look(10, o)]).length > 0),
-      ['catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'missing', 'frozen in'],
+      ['catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'missing', 'frozen in', 'bait taken'],
     ));
   it('the times never overlap and never end after now', () =>
     fc.assert(
@@ -79,6 +79,25 @@ describe('a device that was left as it was found', () => {
     const spent = spentTimes(STAY, [look(20, 'sprung empty'), look(68, 'untouched', 'remade')], [], at(100));
     const { hoursSet, inBand } = exposureOf(standing, [{ at: at(20), before: at(0) }], [], spent);
     assert.deepEqual([hoursSet, inBand], [100, { low: 100 - 10 - 48, high: 100 - 10 - 48 }]);
+  });
+});
+
+describe('what was ticked beside an outcome (12.2)', () => {
+  const ticked = (flags: Check['devices'][number]['flags'], change: Check['change'] = 'as it was'): Check => {
+    const visit = look(10, 'untouched', change);
+    return { ...visit, devices: visit.devices.map((d) => ({ ...d, flags })) };
+  };
+  it('bait gone and a twisted cable fish for nothing until they are remade, a visited place fishes on', () => {
+    assert.deepEqual(hours([ticked(['bait gone'])]), [[10, 100]]);
+    assert.deepEqual(hours([ticked(['damaged'])], [20]), [[10, 20]]);
+    assert.deepEqual(hours([ticked(['bait gone'], 'remade')]), []);
+    assert.deepEqual(hours([ticked(['place visited', 'went round'])]), []);
+    assert.deepEqual(hours([look(10, 'bait taken')]), [[10, 100]]);
+  });
+  it('the tick stands before the outcome', () => {
+    assert.equal(spentAs({ outcome: 'catch', flags: ['damaged'] }), 'damaged');
+    assert.equal(spentAs({ outcome: 'untouched', flags: [] }), null);
+    assert.equal(spentWords({ outcome: 'bait gone', at: '2026-11-25T09:10:00Z' }, 'UTC').order, 'Bait it again');
   });
 });
 

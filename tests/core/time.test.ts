@@ -122,7 +122,10 @@ describe('a deadline', () => {
   });
   it('sets the latest start by the tightest of them', () => {
     const at = (clock: string) => instantOf('2026-11-25', clock, zone);
-    assert.deepEqual(latestStart([at('10:00'), at('09:30'), at('09:31')], 5), at('09:21'));
+    const owed = (clock: string, minutes = 5) => ({ at: at(clock), minutes });
+    assert.deepEqual(latestStart([owed('10:00'), owed('09:30'), owed('09:31')]), at('09:21'));
+    // a hole through a foot of ice is half an hour (F106)
+    assert.deepEqual(latestStart([owed('09:30'), owed('10:00', 30)]), at('09:25'));
     assert.equal(latestStart([]), null);
   });
 });

@@ -1,11 +1,14 @@
-import type { Outcome } from '../record/checks';
-import type { Check, TrapSet } from '../record/kinds';
+import type { FLAGS, Outcome } from '../record/checks';
+import type { Check, CheckedDevice, TrapSet } from '../record/kinds';
 import { clockText, dayText } from '../time/localTime';
 import type { Verdict } from '../water/need';
 
+/** As what a device was left: the outcome of its look, or what was ticked beside it. */
+export type LeftAs = Outcome | (typeof FLAGS)[number];
+
 /** A device that was found so, and left so: it catches nothing until somebody sets it again. */
 export interface Spent {
-  outcome: Outcome;
+  outcome: LeftAs;
   /** ISO: when it was found */
   at: string;
 }
@@ -20,18 +23,25 @@ interface Words {
 const sprung: Words = { label: 'sprung', found: 'sprung', order: 'Set it again', verdict: 'spent' };
 
 /** The outcomes after which a device that is left as it was does not fish, and what is said of it. */
-const SPENDS: Partial<Record<Outcome, Words>> = {
+const SPENDS: Partial<Record<LeftAs, Words>> = {
   catch: sprung,
   'sprung empty': sprung,
   miss: sprung,
   knocked: { label: 'knocked down', found: 'knocked', order: 'Set it up again', verdict: 'spent' },
   plugged: { label: 'plugged', found: 'plugged', order: 'Clear it and set it again', verdict: 'spent' },
   missing: { label: 'missing', found: 'missing', order: 'Look for it', verdict: 'spent' },
+  'bait taken': { label: 'bait gone', found: 'with its bait taken', order: 'Bait it again', verdict: 'spent' },
+  'bait gone': { label: 'bait gone', found: 'without its bait', order: 'Bait it again', verdict: 'spent' },
+  damaged: { label: 'damaged', found: 'damaged', order: 'Put another in its place', verdict: 'spent' },
   'frozen in': { label: 'frozen in', found: 'frozen in', order: 'Chop it free', verdict: 'frozen' },
 };
 
-/** The outcomes that leave a device spent. */
-export const SPENDING = Object.keys(SPENDS) as Outcome[];
+/** The outcomes and ticks that leave a device spent. */
+export const SPENDING = Object.keys(SPENDS) as LeftAs[];
+
+/** As what a look leaves a device spent: what was ticked of it stands before its outcome; null where it fishes on. */
+export const spentAs = ({ outcome, flags }: Pick<CheckedDevice, 'outcome' | 'flags'>): LeftAs | null =>
+  [...flags, outcome].find((found) => SPENDING.includes(found)) ?? null;
 
 /** When a set was armed or changed at the bench, ISO: what lay spent before is set again. */
 export const armingsOf = ({ armed, settings }: Pick<TrapSet, 'armed' | 'settings'>): string[] => [
@@ -43,7 +53,8 @@ export const armingsOf = ({ armed, settings }: Pick<TrapSet, 'armed' | 'settings
 const changedBy = (visit: Check, stay: string): Spent | null | undefined => {
   const own = visit.devices.find((d) => d.stay === stay);
   if (visit.change !== 'as it was') return null;
-  return own && SPENDING.includes(own.outcome) ? { outcome: own.outcome, at: visit.at } : undefined;
+  const left = own && spentAs(own);
+  return left ? { outcome: left, at: visit.at } : undefined;
 };
 
 /**

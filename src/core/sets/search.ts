@@ -37,6 +37,10 @@ export const usualText = ({ usual }: SetType): string => {
 
 const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
 
+/** That a type is mostly made in other months, as a sentence; empty in its own. [practice] @param month 1 to 12 */
+export const outOfMonths = ({ months }: Pick<SetType, 'months'>, month: number): string =>
+  !months || months.includes(month) ? '' : `Mostly made ${monthsText(months)} (rule of thumb).`;
+
 /** `January to May`, or `all year`; months may run over the year's end. */
 export function monthsText(months: readonly number[] | undefined): string {
   const [first, last] = [months?.[0], months?.at(-1)];

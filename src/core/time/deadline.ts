@@ -43,18 +43,22 @@ export function ruleText(rule: CheckRule): string {
   return rule.kind === 'calendarDay' ? `${often}, by the end of the date` : `${often}, by ${rule.after} min after sunset`;
 }
 
-/** Minutes one set takes in a batch, walking included. [practice: 3 to 6.7 min]; travel is not added to it. */
-export const BATCH_MINUTES = 5;
+/** A check that is owed, with the minutes that it takes. */
+export interface Owed {
+  at: Date;
+  minutes: number;
+}
 
 /**
  * The latest start that still meets every deadline when sets are done in the order of their deadlines.
  *
- * @param deadlines one per set
- * @param minutes per set, walking included
  * @returns null without deadlines
  */
-export function latestStart(deadlines: Date[], minutes: number = BATCH_MINUTES): Date | null {
-  const sorted = deadlines.map((d) => d.getTime()).sort((a, b) => a - b);
-  if (sorted.length === 0) return null;
-  return new Date(Math.min(...sorted.map((at, i) => at - (i + 1) * minutes * 60_000)));
+export function latestStart(owed: readonly Owed[]): Date | null {
+  let [spent, start] = [0, Infinity];
+  for (const { at, minutes } of [...owed].sort((a, b) => a.at.getTime() - b.at.getTime())) {
+    spent += minutes * 60_000;
+    start = Math.min(start, at.getTime() - spent);
+  }
+  return Number.isFinite(start) ? new Date(start) : null;
 }

@@ -1,4 +1,5 @@
-import { DEVICE_CLASSES, sizeText } from '#core/devices/sizes';
+import { outOfMonths } from '#core/sets/search';
+import { CLASS_WORDS, DEVICE_CLASSES, sizeText } from '#core/devices/sizes';
 import { metText } from '#core/planning/met';
 import { devicesAt, settingAt, thenOf } from '#core/sets/standing';
 import { habitsOf } from '#core/sets/habits';
@@ -63,6 +64,8 @@ export async function benchData(
     rulebook: season.line.rulebook,
     /** by device class: why those left here may know it */
     met: Object.fromEntries(DEVICE_CLASSES.map((device) => [device, metText(station.water, device, season.earlier)])),
+    /** of a new set: that its type is mostly made in other months */
+    months: set ? '' : outOfMonths(type, now.getUTCMonth() + 1),
     opened: set?.entry,
     opens: await opensOf(season, station, type, set, model, locals),
     /** the set whose numbers stand in the fields of a new one */
@@ -94,6 +97,11 @@ export async function benchData(
         text: `${d.tag}, ${sizeText(d.class, d.size)}${d.set && d.set.id !== set?.id ? ` (stands in ${d.set.number} ${d.set.name})` : ''}`,
         free: !d.set || d.set.id === set?.id,
       })),
+    /** what is free and does not fit, with what would */
+    unfit: season.shed
+      .filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken' && !type.devices.includes(d.class))
+      .map((d) => `${d.tag}, ${sizeText(d.class, d.size)}`),
+    takes: type.devices.map((c) => CLASS_WORDS[c]).join(' or '),
   };
 }
 

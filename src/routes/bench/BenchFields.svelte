@@ -126,6 +126,9 @@
         <select class="select w-full" name="d.{position.id}" bind:value={fields[`d.${position.id}`]} {...attributes}>
           <option value="">none</option>
           {#each bench.shed as device (device.id)}<option value={device.id}>{device.text}</option>{/each}
+          {#if bench.unfit.length > 0}<optgroup label="Do not fit: it takes a {bench.takes}">
+              {#each bench.unfit as text (text)}<option disabled>{text}</option>{/each}
+            </optgroup>{/if}
         </select>
       {/snippet}
     </Field>

@@ -60,6 +60,7 @@
       <a class="link" href="/bench/catalogue/{it.type.id}">{it.type.name.toLowerCase()}</a>
     </p>
     {#if bench.copied}<p>Copied from <b>{bench.copied}</b>: change what differs here.</p>{/if}
+    {#if bench.months}<p class="warned">{bench.months}</p>{/if}
     {#if isNew && bench.met[it.atWork.device]}<p class="warned">{bench.met[it.atWork.device]}</p>{/if}
     <Problem text={kept?.problem} />
     <Opened entry={bench.opened} {kept} />

@@ -1,4 +1,5 @@
-import { BATCH_MINUTES, latestStart, ruleText } from '#core/time/deadline';
+import { minutesOf } from '#core/planning/minutes';
+import { latestStart, ruleText, type Owed } from '#core/time/deadline';
 import { addDays, dateText, localDate, spanText, whenText } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { tonight } from '#core/weather/tonight';
@@ -43,13 +44,18 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   }));
   const moving = movingOf(season, locals.now);
   const rows = live.map((view) => row(season, view, moving, locals)).sort((a, b) => a.deadline.localeCompare(b.deadline));
-  const deadlines = rows.map((r) => new Date(r.deadline));
-  const start = latestStart(deadlines);
   return {
     season: true as const,
     sets: setsSay(rows.map((r) => r.state?.verdict ?? 'unknown')),
     moved: live.length === 0 ? '' : movedSays(changes, now),
-    due: { count: rows.length, text: dueText(deadlines, start, now, season.line.zone) },
+    due: {
+      count: rows.length,
+      text: dueText(
+        live.flatMap((v) => owedOf(v, locals)),
+        now,
+        season.line.zone,
+      ),
+    },
     groups: afterNight(
       rows.map((r) => ({
         id: r.id,
@@ -180,12 +186,20 @@ function waterText(season: Season, water: string, change: Change | null, { who, 
   return `${levelText(level, frame)}${moved}, read ${spanText(age)} ago`;
 }
 
-function dueText(deadlines: Date[], start: Date | null, now: Date, zone: string): string {
-  if (!start || deadlines.length === 0) return '';
-  const overdue = deadlines.filter((d) => d < now).length;
+function dueText(owed: readonly Owed[], now: Date, zone: string): string {
+  const start = latestStart(owed);
+  if (!start) return '';
+  const overdue = owed.filter(({ at }) => at < now).length;
   const first = overdue > 0 ? `${overdue} overdue. ` : '';
   const begin = start < now ? 'Start now, the tightest first' : `Start by ${whenText(start, now, zone)}`;
-  return `${first}${begin}: ${BATCH_MINUTES} min a set, driving extra (rule of thumb).`;
+  const minutes = [...new Set(owed.map((o) => o.minutes))].sort((a, b) => a - b);
+  return `${first}${begin}: ${minutes.join(' to ')} min a set, driving extra.`;
+}
+
+/** What a check takes by this person: through ice the hole is opened anew. */
+function owedOf(view: SetView, { who }: App.Locals): Owed[] {
+  const own = minutesOf(who.person.minutes);
+  return view.deadline ? [{ at: new Date(view.deadline), minutes: setTypeOf(view.type).underIce ? own.ice : own.place }] : [];
 }
 
 async function savedEntry(id: string | null, crew: string) {

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { SPENDING } from '#core/check/spent';
+import { spentAs, SPENDING, type Spent } from '#core/check/spent';
 import type { Outcome } from '#core/record/checks';
 import type { Catch, Check, CheckedDevice } from '#core/record/kinds';
 import type { Look } from '#core/sets/view';
@@ -49,32 +49,39 @@ interface LookRow {
   at: Date | null;
   left_at: Date | null;
   outcome: Outcome | null;
+  flags: CheckedDevice['flags'] | null;
   change: Check['change'] | null;
   missed_at: Date | null;
   missed_why: string | null;
 }
 
+/** What a look left spent; null where it was set again, or fishes on. */
+function spentLook(at: Date | null, change: LookRow['change'], found: Pick<CheckedDevice, 'outcome' | 'flags'> | null): Spent | null {
+  const left = found && change === 'as it was' ? spentAs(found) : null;
+  return at && left ? { outcome: left, at: at.toISOString() } : null;
+}
+
 /** The last time each stay was really looked at, up to a moment, and what it was left as when its set was last left spent or set again. */
 export const askLastLooks = (db: Knex, crew: string, line: string, until: Date): Asked<LookRow, Record<string, Look>> => ({
   query: db.raw(
-    `select y.id as stay_id, c.at, l.at as left_at, l.outcome, l.change, m.at as missed_at, m.searched as missed_why
+    `select y.id as stay_id, c.at, l.at as left_at, l.outcome, l.flags, l.change, m.at as missed_at, m.searched as missed_why
      from trap_set s
      join stay y on y.set_id = s.id and y.live_to = 'infinity'
      left join lateral (select at from check_device where stay_id = y.id and outcome <> 'not reached' and at <= :until order by at desc limit 1) c on true
      left join lateral (select at, searched from check_device where stay_id = y.id and outcome = 'not reached' and at <= :until and at > coalesce(c.at, y.live_from) order by at desc limit 1) m on true
-     left join lateral (select d.at, d.outcome, v.change from check_device d join check_visit v on v.id = d.visit_id
-       where d.stay_id = y.id and d.at <= :until and (v.change <> 'as it was' or d.outcome = any(:spending)) order by d.at desc limit 1) l on true
+     left join lateral (select d.at, d.outcome, d.flags, v.change from check_device d join check_visit v on v.id = d.visit_id
+       where d.stay_id = y.id and d.at <= :until and (v.change <> 'as it was' or d.outcome = any(:spending) or jsonb_exists_any(d.flags, :spending)) order by d.at desc limit 1) l on true
      where s.crew_id = :crew and s.line_id = :line`,
     { crew, line, until, spending: SPENDING },
   ),
   times: ['at', 'left_at', 'missed_at'],
   read: (rows) =>
     Object.fromEntries(
-      rows.map(({ stay_id, at, left_at, outcome, change, missed_at, missed_why }): [string, Look] => [
+      rows.map(({ stay_id, at, left_at, outcome, flags, change, missed_at, missed_why }): [string, Look] => [
         stay_id,
         {
           at,
-          spent: left_at && outcome && change === 'as it was' ? { outcome, at: left_at.toISOString() } : null,
+          spent: spentLook(left_at, change, outcome && { outcome, flags: flags ?? [] }),
           missed: missed_at ? { at: missed_at.toISOString(), why: missed_why ?? '' } : null,
         },
       ]),

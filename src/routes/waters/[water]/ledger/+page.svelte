@@ -59,7 +59,7 @@
             ><td>{e.season}</td><td>{e.who}</td><td>{e.used}{e.at ? `, at ${e.at}` : ''}</td><td
               >{e.caught === null ? 'not known' : `${e.caught} ${e.species}`}{e.nights === null ? '' : ` in ${e.nights} nights`}</td
             ><td>{e.note} <a class="link" href="/book/{e.entry}">correct<span class="only-heard"> {e.who}, {e.season}</span></a></td></tr
-          >{:else}<tr><td colspan="5">Nothing is known. Ask the owner.</td></tr>{/each}
+          >{:else}<tr><td colspan="5">Nothing is known of earlier trapping.</td></tr>{/each}
       </tbody>
     </table></Scroller
   >
