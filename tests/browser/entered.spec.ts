@@ -72,7 +72,7 @@ test('a dozen traps in one line, a second site with its leave, and a width kept 
   await page.getByRole('link', { name: '27 patrol channel' }).click();
   const width = page.getByRole('textbox', { name: 'Run at the bed' });
   await width.fill('17 in');
-  await page.getByLabel('keep it for this place: Run at the bed').check();
+  await page.getByLabel('keep it for this place').locator('visible=true').check();
   for (const box of await page.getByRole('checkbox', { name: /\?$/ }).all()) await box.check();
   const despite = page.getByLabel('It goes live all the same, because');
   if (await despite.isVisible()) await despite.fill('it is let down tonight');

@@ -17,7 +17,8 @@ export interface ColonyEvidence {
 
 export interface ColonyRange {
   low: number;
-  high: number;
+  /** null: more were caught than the signs told of, so how many are left is not known */
+  high: number | null;
   reasons: string[];
   /** more than one family may live here */
   second: string | null;
@@ -67,18 +68,29 @@ export function colonyRange({ floor, young, lodgeAcross, damLength, pileExtent, 
     low = Math.max(low, floor);
   }
   high = Math.max(high, low);
+  // one range fits none of it any more once all of it is caught
+  const outrun = caught.count > 0 && caught.count >= high;
   if (caught.count > 0) {
-    reasons.push(`${caught.count} caught here since ${caught.since}: taken off`);
+    reasons.push(
+      `${caught.count} caught here since ${caught.since}: ${outrun ? 'more lived here than its signs told; count anew' : 'taken off'}`,
+    );
     low = Math.max(0, low - caught.count, floor - caught.afterFloor);
     high = Math.max(low, high - caught.count);
   }
   const tooLong = damLength !== null && lodgeAcross !== null && damLength > DAM_PER_LODGE * lodgeAcross;
   return {
     low,
-    high,
+    high: outrun ? null : high,
     reasons,
     second: tooLong
       ? `A dam of ${printWay(damLength, system)} is too large for a family with a lodge of ${printWay(lodgeAcross, system)}: look for a second lodge (practice: over ${DAM_PER_LODGE} times its width).`
       : null,
   };
+}
+
+/** The range as it heads a page: `4 to 8 beavers, as a first range`. */
+export function rangeText({ low, high }: Pick<ColonyRange, 'low' | 'high'>): string {
+  if (high === null)
+    return low > 0 ? `${low} beavers at least are left, how many more is not known.` : 'How many beavers are left is not known.';
+  return `${low === high ? low : `${low} to ${high}`} beavers, as a first range.`;
 }

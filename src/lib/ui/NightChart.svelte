@@ -76,8 +76,9 @@
         data: [light('sunset', false), light('dusk', true), light('dawn', false), light('sunrise', true), ...sizes],
         layout: {
           ...baseLayout(colours, 330),
+          legend: { orientation: 'h', y: -0.26, yanchor: 'top' },
           xaxis: {
-            title: { text: 'night of' },
+            title: { text: 'night of', standoff: 12 },
             gridcolor: rule,
             linecolor: mute,
             type: 'category',

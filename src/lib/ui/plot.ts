@@ -20,7 +20,8 @@ export const baseLayout = ({ ink, paper }: Colours, height: number): Plan => ({
   paper_bgcolor: paper,
   plot_bgcolor: paper,
   font: { family: '"Overpass Variable", sans-serif', size: 13, color: ink },
-  legend: { orientation: 'h', y: -0.22 },
+  // under the dates, and downward from there, however many lines it takes
+  legend: { orientation: 'h', y: -0.16, yanchor: 'top' },
 });
 
 /** Draws a chart with Plotly, which only loads here, and anew when the theme changes. @returns what takes it down */

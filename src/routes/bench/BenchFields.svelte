@@ -66,8 +66,8 @@
           />{/snippet}
       </Field>
       {#if spec.from && it.isOwn(key)}<label class="keep"
-          ><input type="checkbox" class="checkbox checkbox-sm" name="keep" value={key} checked={ticked(kept, 'keep', key)} /> keep it for
-          this place<span class="only-heard">: {spec.label}</span></label
+          ><input type="checkbox" class="checkbox checkbox-sm" name="keep" value={key} checked={ticked(kept, 'keep', key)} /> keep it for this
+          place</label
         >{/if}
     </div>
   {/each}

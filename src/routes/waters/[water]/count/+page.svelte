@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { rangeText } from '#core/counting/colonyRange';
   import Scroller from '$lib/ui/Scroller.svelte';
   import { many } from '#core/units/many';
   import { browser } from '$app/environment';
@@ -58,7 +59,7 @@
     </p>{/if}
   {#if data.range}
     <p class="first">
-      {data.range.low === data.range.high ? data.range.low : `${data.range.low} to ${data.range.high}`} beavers, as a first range.
+      {rangeText(data.range)}
     </p>
     <ul class="why">
       {#each data.range.reasons as reason (reason)}<li>{reason}</li>{/each}
