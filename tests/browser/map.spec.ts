@@ -156,7 +156,7 @@ test('camera events from a table: previewed with reasons, taken, charted, known 
     'Time,Camera,Species,Count,Size class\n2026-11-22 18:40,C7,beaver,2,large\n2026-11-23 05:10,C7,beaver,3,small\n2026-11-24 99:10,C7,beaver,3,small\n';
   const choose = () =>
     page
-      .getByLabel('CSV: time, camera, species, count, size class')
+      .getByLabel('CSV: time, camera, species, count, size class, did')
       .setInputFiles({ name: 'c7.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
   await choose();
   await expect(page.getByText('2 events new, 0 here already, 1 refused.')).toBeVisible();

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SPECIES } from '../animals/species';
 import { DEVICE_CLASSES, SIZES } from '../devices/sizes';
+import { CHOICE_KEYS } from './keys';
 import { numberFaults } from './ranges';
 import { MEASURE_IDS } from '../stations/measures';
 import type { ChoiceSpec, SetType } from './setType';
@@ -9,17 +10,21 @@ import { atWorkUsually } from './order';
 
 const words = z.string().min(3);
 
+/** What is asked only where a choice says so. */
+const when = z.strictObject({ choice: z.enum(CHOICE_KEYS), is: z.string() }).optional();
+
 const numberSpec = z
   .strictObject({
     label: words,
     help: z.string(),
-    unit: z.enum(['length', 'share']),
+    unit: z.enum(['length', 'share', 'weight']),
     default: z.number().optional(),
     min: z.number(),
     max: z.number(),
     origin: z.enum(['measured', 'yours', 'practice', 'published', 'computed']),
     withLevel: z.union([z.literal(1), z.literal(-1)]).optional(),
     from: z.array(z.enum(MEASURE_IDS)).min(1).optional(),
+    when,
   })
   .refine((spec) => spec.min < spec.max, { error: 'A range begins under its end.' })
   .refine((spec) => spec.default === undefined || (spec.default >= spec.min && spec.default <= spec.max), {
@@ -65,6 +70,7 @@ export const setTypeSchema = z
           options: z.record(z.string(), z.string()),
           default: z.string(),
           ofPlace: z.literal(true).optional(),
+          when,
           from: z.custom<NonNullable<ChoiceSpec['from']>>((v) => typeof v === 'object' && v !== null && 'is' in v).optional(),
         })
         .refine((c) => c.default in c.options, { error: 'The default is no option.' }),

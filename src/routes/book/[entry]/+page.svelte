@@ -80,7 +80,7 @@
           {/each}
         </div>
         <TextField label="Why it is corrected" name="reason" value={typed(kept, 'reason')} />
-        <div class="flex gap-3 mt-2">
+        <div class="flex flex-wrap gap-3 mt-2">
           <button class="btn btn-primary">Save the correction</button>
           {#if data.canWithdraw}<button class="btn" formaction="?/withdraw">Withdraw it whole</button>{/if}
         </div>

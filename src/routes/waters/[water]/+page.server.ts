@@ -121,7 +121,7 @@ function toldAt(season: Season, water: string, { now, who }: App.Locals): { entr
         .filter((t) => t.gauge === id)
         .map((t) => ({
           entry: t.entry,
-          text: `${surface === 'tail' ? 'Below the dam: ' : ''}${riseText(t, who.person.system)} by ${whenText(new Date(t.until), now, season.line.zone)}, told by ${t.who}.`,
+          text: `${surface === 'tail' ? 'Told of below the dam: ' : 'Told: '}${riseText(t, who.person.system)} by ${whenText(new Date(t.until), now, season.line.zone)} (${t.who}).`,
         }));
     });
 }

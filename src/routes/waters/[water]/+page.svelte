@@ -176,7 +176,7 @@
 
 <div class="page">
   <div class="print"><PrintButton /></div>
-  <WaterNotes water={data.water.id} isPond={data.water.kind === 'pond'} {toGo} clarity={data.clarity} crest={data.crest} />
+  <WaterNotes water={data.water.id} isPond={data.water.kind === 'pond'} {toGo} clarity={data.clarity} crest={data.crest} told={data.told} />
   <Lacking lacks={data.lacks} water={data.water.id} entry={data.lackingEntry} {kept} {system} />
   <SetList
     {rows}
@@ -217,7 +217,6 @@
         isPond={data.water.kind === 'pond'}
         hasTail={data.gauges.some((g) => g.surface === 'tail')}
         nowField={data.nowField}
-        told={data.told}
       />
     {/snippet}
   </StationForm>

@@ -17,10 +17,8 @@
     isPond: boolean;
     hasTail: boolean;
     nowField: string;
-    /** rises that somebody told and that are not all there yet */
-    told: { entry: string; text: string }[];
   }
-  let { kept, ids, system, isPond, hasTail, nowField, told }: Props = $props();
+  let { kept, ids, system, isPond, hasTail, nowField }: Props = $props();
 
   const BOUNDS = [
     { value: 'exact', text: 'read on the gauge' },
@@ -34,11 +32,6 @@
   const keptBelow = $derived(was('shows'));
 </script>
 
-{#if told.length > 0}
-  <ul class="told" aria-label="Told">
-    {#each told as t (t.entry)}<li>{t.text} <a class="link" href="/book/{t.entry}">Take back</a></li>{/each}
-  </ul>
-{/if}
 <details class="sheet" open={keptReading !== null}>
   <summary class="font-bold cursor-pointer">Enter a reading of another time or surface</summary>
   <form method="POST" action="?/reading" class="mt-3" use:enhance={keeping}>
@@ -104,9 +97,3 @@
     </form>
   </details>
 {/if}
-
-<style>
-  .told {
-    grid-column: 1 / -1;
-  }
-</style>

@@ -6,8 +6,10 @@
     toGo: string | null;
     clarity: string | null;
     crest: string | null;
+    /** rises that somebody told and that are not all there yet */
+    told: { entry: string; text: string }[];
   }
-  let { water, isPond, toGo, clarity, crest }: Props = $props();
+  let { water, isPond, toGo, clarity, crest, told }: Props = $props();
 </script>
 
 <nav aria-label="This water">
@@ -25,6 +27,12 @@
   {clarity ?? ''}
   {crest ?? ''}
 </p>
+
+{#if told.length > 0}
+  <ul aria-label="Told">
+    {#each told as t (t.entry)}<li><b>{t.text}</b> <a class="link" href="/book/{t.entry}">Take back</a></li>{/each}
+  </ul>
+{/if}
 
 <style>
   nav {

@@ -134,7 +134,7 @@
         error={kept?.errors?.station}
         onchange={(e) => (station = e.currentTarget.value)}
       />
-      <Field label="CSV: time, camera, species, count, size class" name="file" error={problem || kept?.errors?.file}>
+      <Field label="CSV: time, camera, species, count, size class, did" name="file" error={problem || kept?.errors?.file}>
         {#snippet children(attributes)}<input
             type="file"
             class="file-input w-full"
