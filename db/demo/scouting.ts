@@ -282,7 +282,13 @@ function addCamera(
     const [evening, morning] = [sunOf(date, zone, place).sunset, sunOf(addDays(date, 1), zone, place).sunrise];
     if (!evening || !morning) continue;
     for (const event of simulateNight(day * 31 + station.length, evening, morning, family))
-      events.push({ at: event.at.toISOString(), species: event.species as 'beaver', count: event.count, size: event.size, did: 'not seen' });
+      events.push({
+        at: event.at.toISOString(),
+        species: event.species as 'beaver',
+        count: event.count,
+        size: event.size,
+        did: 'not seen',
+      });
   }
   const [watchedFrom, watchedTo] = [at(from, '15:00'), at(to, '12:00')];
   add(
