@@ -6,7 +6,9 @@ import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { aimTexts } from '#core/sets/describe';
 import { againstLive } from '#core/sets/fit';
 import { draws, opening, ranged, type Above } from '#core/sets/pieces/range';
+import { swingFinding } from '#core/sets/pieces/guides';
 import { usualDevices } from '#core/sets/standing';
+import { fixed } from '#core/water/linear';
 import { inches } from '#core/units/factors';
 import { endAt, ENDS, heightLimits, type End, type Need } from '#core/water/need';
 import { endFact, endLabel } from '#core/words/ends';
@@ -190,5 +192,27 @@ describe('a bag of fill (F18)', () => {
     assert.equal(bag({ bag: 50, stopDepth: inches(20) }), 'warns');
     assert.equal(bag({ bag: 50, stopDepth: inches(80) }), 'holds');
     assert.equal(bag({ bag: 250, stopDepth: inches(20) }), 'holds');
+  });
+});
+
+describe('limbs crossed over a trap (F214)', () => {
+  it('a limb that leans through the opening blocks, though its foot stands outside; ahead of the jaws it does not', () => {
+    const frame = { y: 0, z: 0, across: inches(10), height: inches(10) };
+    const limb = (x: number) => ({
+      x,
+      y: inches(9),
+      z: fixed(-inches(6)),
+      wide: inches(2),
+      height: inches(30),
+      look: { leansAcross: -inches(14) },
+    });
+    assert.equal(swingFinding([limb(0)], frame)[0]?.verdict, 'fails');
+    assert.equal(swingFinding([limb(-inches(6.5))], frame)[0]?.verdict, 'holds');
+    assert.equal(swingFinding([{ ...limb(0), look: {} }], frame)[0]?.verdict, 'holds');
+  });
+  it('as it is drawn the cross stands ahead, where its steps put it', () => {
+    const limbs = lay('crossed-limbs').parts.filter((p) => p.id.startsWith('limb'));
+    assert.ok(limbs.length === 2 && limbs.every((p) => p.x <= -inches(6.4)));
+    assert.equal(lay('crossed-limbs').findings.find((f) => f.says === 'swing')?.verdict, 'holds');
   });
 });

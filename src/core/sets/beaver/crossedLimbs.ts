@@ -21,6 +21,8 @@ const numbers = {
   driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
+/** The cross stands so far ahead of the jaws that neither limb is in their swing; right over them it is practised too, and wants a crossing higher up. [practice] */
+const AHEAD = inches(6.5);
 /** The crossing of the limbs over the jaws. */
 const CROSSING = inches(1.5);
 
@@ -67,7 +69,7 @@ export const crossedLimbs: SetType = {
       upright(
         {
           id: `limb${hand < 0 ? 'L' : 'R'}`,
-          x: -inches(2) * hand,
+          x: hand < 0 ? -AHEAD : -AHEAD - inches(2),
           y: hand * start,
           foot,
           top,

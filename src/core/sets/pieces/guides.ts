@@ -176,14 +176,27 @@ export const userOf = (build: BuildKey): { called: string; gap: number } => ({
   gap: BUILDS[build].smallestGap,
 });
 
-/** Whether any stick stands in the swing of the jaws. */
-export function swingFinding(sticks: Pick<Part, 'x' | 'y' | 'wide'>[], frame: Frame, x = 0): Finding[] {
-  const worst = sticks.map((s) => ({
-    how: jawSwing(s.x - x, s.y - frame.y, frame.across, s.wide),
-    in: frame.across / 2 - Math.abs(s.y - frame.y),
-  }));
-  const blocks = worst.find((s) => s.how === 'blocks');
-  const steadies = worst.some((s) => s.how === 'steadies');
+type Stick = Pick<Part, 'x' | 'y' | 'z' | 'wide' | 'height' | 'look'>;
+
+/** Where a stick stands at some heights of a frame: one that leans is elsewhere at each. */
+function alongFrame({ x, y, z, height, look }: Stick, frame: Frame): { x: number; y: number }[] {
+  return Array.from({ length: 9 }, (_, n) => {
+    const share = (frame.z + (frame.height * n) / 8 - z.k) / (height || 1);
+    return { x: x + (look?.leans ?? 0) * share, y: y + (look?.leansAcross ?? 0) * share };
+  });
+}
+
+/** Whether any stick stands in the swing of the jaws, over the whole height of the frame. */
+export function swingFinding(sticks: Stick[], frame: Frame, x = 0): Finding[] {
+  const looks = sticks.flatMap((stick) =>
+    alongFrame(stick, frame).map((at) => ({
+      how: jawSwing(at.x - x, at.y - frame.y, frame.across, stick.wide),
+      in: frame.across / 2 - Math.abs(at.y - frame.y),
+    })),
+  );
+  const inside = looks.filter((l) => l.how === 'blocks').map((l) => l.in);
+  const steadies = looks.some((l) => l.how === 'steadies');
   if (sticks.length === 0) return [];
-  return [found('swing', blocks ? 'fails' : 'holds', 'practice', { inside: blocks ? Math.max(blocks.in, 0) : null, steadies })];
+  const blocks = inside.length > 0;
+  return [found('swing', blocks ? 'fails' : 'holds', 'practice', { inside: blocks ? Math.max(0, ...inside) : null, steadies })];
 }
