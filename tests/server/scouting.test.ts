@@ -333,11 +333,11 @@ describe('guided readings, ledger, counting, plan', () => {
       /cellar: \d+¾? ?in still to go, down to 10 in|cellar: [\d¼½¾]+ in still to go, down to 10 in/,
     );
   });
-  it('a catch is sign at its place, and is taken off the range of who is left', async () => {
+  it('a catch is sign at its place, and is counted against the range of who is left', async () => {
     const caught = (await rows('catch')).filter((c) => c.species === 'beaver').length;
     assert.ok(caught > 0);
     assert.match(await get(place('Header Pond', 20)), /For: [^.]*catch/);
-    assert.match(await get(`${water('Header Pond')}/count`), /\d+ caught here since \d+ \w+: taken off/);
+    assert.match(await get(`${water('Header Pond')}/count`), /\d+ caught here since \d+ \w+: more lived here than its signs told/);
   });
   it('a copy of a set goes to no place that cannot be waded, and names it', async () => {
     const [set] = await rows('trap_set', { number: 12 });
