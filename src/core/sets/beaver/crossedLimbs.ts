@@ -30,7 +30,7 @@ const CROSSING = inches(1.5);
 export const crossedLimbs: SetType = {
   id: 'crossed-limbs',
   name: 'Crossed limbs',
-  idea: 'Two limbs crossed over the trap, their ends showing: they look fallen, and the only way is under the cross. Works partly out of water as well, where the rules let it.',
+  idea: 'Two limbs crossed before the trap, their ends showing: they look fallen, and the only way is under the cross. Works partly out of water as well, where the rules let it.',
   species: ['beaver'],
   stations: ['run', 'channel', 'slide', 'feed bed', 'point'],
   suits: [
@@ -45,9 +45,9 @@ export const crossedLimbs: SetType = {
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },
-  fit: 'Springs tied to the limbs where they cross the frame; springs up hide behind the limbs.',
+  fit: 'Springs up, wired to the limbs, hidden behind them; the cross 6 in ahead of the jaws.',
   tools: ['setter', 'hatchet', 'wire'],
-  faults: ['A limb in the swing: the crossing sits over the dog, not inside the frame.'],
+  faults: ['A limb in the swing: the cross stood nearer than 6 in, or crossed inside the frame.'],
   numbers,
   seen: 'topUnder',
   choices: { ...anchored('tree'), notch: notchChoice('middle') },
