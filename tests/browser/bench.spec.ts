@@ -1,3 +1,4 @@
+import { clashes } from '../support/boxes';
 import type { Page } from '@playwright/test';
 import { expect, open, serious, test } from './fixture';
 
@@ -210,30 +211,7 @@ test('the catalogue finds types by place and species; no word of five drawings l
   for (const type of ['lodge-run', 'castor-foothold', 'channel-snare', 'ice-snare-pole', 'undercut-bank']) {
     await open(page, `${program.base}/bench/catalogue/${type}`);
     await page.evaluate(() => document.fonts.ready);
-    const clashes = await page.evaluate(() => {
-      const found: string[] = [];
-      for (const svg of document.querySelectorAll('figure svg')) {
-        const frame = svg.getBoundingClientRect();
-        const words = [...svg.querySelectorAll('text')].map((t) => ({
-          text: t.lastChild?.textContent ?? '',
-          box: t.getBoundingClientRect(),
-        }));
-        words.forEach(({ text, box }, i) => {
-          if (box.left < frame.left - 1 || box.right > frame.right + 1 || box.top < frame.top - 1 || box.bottom > frame.bottom + 1)
-            found.push(`${text} leaves its frame`);
-          for (const other of words.slice(i + 1))
-            if (
-              box.left < other.box.right &&
-              other.box.left < box.right &&
-              box.top + 3 < other.box.bottom - 3 &&
-              other.box.top + 3 < box.bottom - 3
-            )
-              found.push(`${text} lies over ${other.text}`);
-        });
-      }
-      return found;
-    });
-    expect(clashes, type).toEqual([]);
+    expect(await clashes(page), type).toEqual([]);
   }
   await page.getByLabel('Station').selectOption({ label: '70 first bend, undercut at Spill Creek' });
   await page.getByRole('button', { name: 'To the bench' }).click();

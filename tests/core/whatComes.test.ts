@@ -227,5 +227,9 @@ describe('ice in probe holes (F52)', () => {
     near(sheet(ice('lodge', 0.2))?.course[0]?.middle ?? 0, 0.2, 1e-12);
     near(sheet(ice(null, 0.3), ice('lodge', 0.2))?.last.thickness ?? 0, 0.3, 1e-12);
     assert.equal(sheet(), undefined);
+    // several holes at one place: its thinnest, and no other place beside it
+    const holes = sheet(ice('run', 0.05), ice('lodge', 0.2), ice('lodge', 0.15));
+    near(holes?.last.thickness ?? 0, 0.15, 1e-12);
+    assert.equal(holes?.growth.from, 0);
   });
 });

@@ -101,22 +101,23 @@ function toldTo(season: Facts, water: string, surface: 'pond' | 'tail', outlook:
   return told.length === 0 ? outlook : { ...outlook, courses: withTold(outlook.courses, told, outlook.from.getTime()) };
 }
 
+/** The surfaces of a water whose reading is too old to stand by itself. */
+const oldOf = ({ age }: Water): ('pond' | 'tail')[] => (['pond', 'tail'] as const).filter((surface) => (age[surface] ?? 0) > READING_LASTS);
+
 /** The levels of waters with what the forecast says of those that were read too long ago to stand by themselves. */
 export function foretold(season: Facts, now: Date): Record<string, Water> {
-  const isOld = (water: Water): boolean => (['pond', 'tail'] as const).some((s) => (water.age[s] ?? 0) > READING_LASTS);
-  if (!Object.values(season.levels).some(isOld)) return season.levels;
+  if (Object.values(season.levels).every((water) => oldOf(water).length === 0)) return season.levels;
   const { waters } = movingOf(season, now);
   return Object.fromEntries(
     Object.entries(season.levels).map(([id, water]) => {
-      if (!isOld(water)) return [id, water];
-      const ahead = (['pond', 'tail'] as const).flatMap((surface) => {
+      const ahead = oldOf(water).flatMap((surface) => {
         const outlook = waters[id]?.[surface];
-        if (!outlook || (water.age[surface] ?? 0) <= READING_LASTS) return [];
+        if (!outlook) return [];
         const at = (now.getTime() - outlook.from.getTime()) / 1000;
         const { low, middle, high } = outlook.courses;
         return [[surface, { low: levelOn(low, at), middle: levelOn(middle, at), high: levelOn(high, at) }] as const];
       });
-      return [id, { ...water, foretold: Object.fromEntries(ahead) }];
+      return [id, ahead.length === 0 ? water : { ...water, foretold: Object.fromEntries(ahead) }];
     }),
   );
 }

@@ -152,13 +152,14 @@ function frostOutlook(view: SetView, sheet: Sheet | undefined, course: Outlook |
   const times = sheet.course.map((p) => p.at).filter((at) => at > now.getTime() && at <= check.getTime());
   const likely = times.find((at) => frozenAt(at, 'middle'));
   const early = times.find((at) => frozenAt(at, 'high'));
-  const until = Math.min(after.getTime(), sheet.course.at(-1)?.at ?? now.getTime());
+  const ends = sheet.course.at(-1)?.at ?? now.getTime();
+  const [seen, until] = [Math.min(check.getTime(), ends), Math.min(after.getTime(), ends)];
   const remedy = frozenAt(until, 'high')
     ? lowerBy(view, first.device, { grown: thickest(until), until: new Date(until) }, span)
     : NO_REMEDY;
   const sentence =
     early === undefined
-      ? `The ice there may be ${printLength(thickest(check.getTime()), frame.system)} by ${clock(check)}: it stays clear of it.`
+      ? `The ice there may be ${printLength(thickest(seen), frame.system)} by ${clock(new Date(seen))}: it stays clear of it.`
       : `Frozen in by about ${likely === undefined ? `${clock(new Date(early))} at the earliest, maybe not before the check` : `${clock(new Date(likely))}, at the earliest ${clock(new Date(early))}`}.`;
   return { sentence, remedy, tells: true, idle: likely !== undefined };
 }

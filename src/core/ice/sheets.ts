@@ -24,12 +24,22 @@ export interface Sheet {
 export const iceSince = (seen: readonly Ice[], now: Date): Date =>
   new Date(Math.max(Math.min(now.getTime(), ...seen.map((i) => Date.parse(i.at))), now.getTime() - 120 * DAY) - 2 * DAY);
 
+/** Where nobody measured the open sheet the place that was measured last stands for it: its thinnest hole of each time, since one place grows by one law. */
+function atOnePlace(all: readonly Ice[]): Ice[] {
+  const last = all.filter((i) => i.seen === 'measured').at(-1)?.station ?? null;
+  const thinnest = new Map<string, Ice>();
+  for (const ice of all) {
+    const known = thinnest.get(ice.at);
+    if ((ice.station === null || ice.station === last) && (!known || ice.thickness < known.thickness)) thinnest.set(ice.at, ice);
+  }
+  return [...thinnest.values()];
+}
+
 /** What was seen of a water's open sheet since it was last open water; of its places where the sheet itself was never measured. */
 function frozenOf(water: string, seen: readonly Ice[], now: Date): Ice[] {
   const all = seen.filter((i) => i.water === water && Date.parse(i.at) <= now.getTime());
   const open = all.filter((i) => i.station === null);
-  // nobody measured the open sheet: what was measured at its places stands for it
-  const own = open.some((i) => i.seen === 'measured') ? open : all;
+  const own = open.some((i) => i.seen === 'measured') ? open : atOnePlace(all);
   return own.slice(own.map((i) => i.seen).lastIndexOf('open water') + 1);
 }
 

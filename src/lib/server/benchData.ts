@@ -149,7 +149,7 @@ async function iceAhead(season: Season, station: Station, set: TrapSet | undefin
   const { now } = locals;
   const check = nextCheck(view?.deadline ?? null, now, season.line);
   const ahead = carriedOn(hours, check.getTime());
-  // of weather that nobody told the ice is not reckoned: the rule of thumb of the type stands
+  // of weather that nobody told the ice is not computed: the rule of thumb of the type stands
   const isTold = unknownHours(ahead, now.getTime(), check.getTime()) < 1;
   const told = hours.at(-1)?.at ?? 0;
   const { factor } = factorAt(station, sheet, season.ice);

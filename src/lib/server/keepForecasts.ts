@@ -28,18 +28,19 @@ export function keptPoints({ from, courses }: Outlook, gauge: Hung) {
 export async function keepAfter(locals: App.Locals, entries: readonly NewEntry[]): Promise<void> {
   for (const { kind, body } of entries) {
     const reading = body as Draft<'reading'>;
-    if (kind === 'reading' && reading.bound === 'exact') await keepForecasts(locals, reading.gauge, reading.id);
+    if (kind === 'reading' && reading.bound === 'exact') await keepForecasts(locals, reading.gauge, reading.id, new Date(reading.at));
   }
 }
 
 /** Keeps what the forecast says from a new reading on, so that it can be held against what comes. It is the program's own and fails no form. */
-export async function keepForecasts(locals: App.Locals, gauge: string, reading: string): Promise<void> {
+export async function keepForecasts(locals: App.Locals, gauge: string, reading: string, at: Date): Promise<void> {
   const fresh = { ...locals };
   const season = await loadSeason(fresh);
   const board = season?.gauges.find((g) => g.id === gauge);
   if (!season || !board) return;
   const outlook = movingOf(season, fresh.now).waters[board.water]?.[board.surface];
-  if (!outlook) return;
+  // one that was dated back begins no forecast: a newer one did
+  if (!outlook || wholeMinute(outlook.from).getTime() !== wholeMinute(at).getTime()) return;
   const id = idBeside(reading, 'forecast');
   await record(db(), {
     id: idBeside(reading, 'forecast entry'),

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import { enhance } from '$app/forms';
   import Problem from '$lib/ui/Problem.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
@@ -18,7 +19,7 @@
   <Problem text={kept?.problem} />
   <form method="POST" class="mt-3" use:enhance={keeping}>
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />
-    <div class="wide">
+    <Scroller label="Places of the series">
       <table class="plain-table">
         <thead>
           <tr
@@ -75,15 +76,12 @@
           {/each}
         </tbody>
       </table>
-    </div>
+    </Scroller>
     <button class="btn btn-primary btn-lg mt-4">Plan these sets</button>
   </form>
 </div>
 
 <style>
-  .wide {
-    overflow-x: auto;
-  }
   .left {
     color: var(--edge);
     font-weight: 600;

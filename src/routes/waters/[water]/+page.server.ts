@@ -9,6 +9,7 @@ import { parseLength, smallUnit } from '#core/units/length';
 import { trackOf } from '#core/water/track';
 import { clarityText, crestText } from '#core/water/seenText';
 import { riseText, stillToCome } from '#core/water/toldRise';
+import { exactOf } from '#core/water/series';
 import { changeOf } from '#core/water/change';
 import { offGauge } from '#core/units/frame';
 import { db } from '$lib/server/database';
@@ -116,8 +117,11 @@ function toldAt(season: Season, water: string, { now, who }: App.Locals): { entr
   return season.gauges
     .filter((g) => g.water === water)
     .flatMap(({ id, surface }) => {
-      const read = season.readings[id]?.at(-1)?.at.getTime() ?? 0;
-      return stillToCome(season.told, Math.max(read, now.getTime()))
+      const read =
+        exactOf(season.readings[id] ?? [])
+          .at(-1)
+          ?.at.getTime() ?? 0;
+      return stillToCome(season.told, read)
         .filter((t) => t.gauge === id)
         .map((t) => ({
           entry: t.entry,

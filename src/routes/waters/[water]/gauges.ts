@@ -58,7 +58,7 @@ export async function reading(event: Event) {
     }),
   );
   if ('failure' in result) return result.failure;
-  if (!isCrest && result.done === 'written') await keepForecasts(locals, gauge.id, read.text('entry'));
+  if (!isCrest && result.done === 'written') await keepForecasts(locals, gauge.id, read.text('entry'), at);
   redirect(303, `/waters/${params.water}?read=1`);
 }
 

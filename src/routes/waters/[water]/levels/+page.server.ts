@@ -177,7 +177,7 @@ export const actions: Actions = {
       }),
     );
     if ('failure' in result) return result.failure;
-    if (result.done === 'written') await keepForecasts(locals, gauge.id, form);
+    if (result.done === 'written') await keepForecasts(locals, gauge.id, form, at);
     redirect(303, `/waters/${params.water}/levels?surface=${surface}&read=1`);
   },
 
