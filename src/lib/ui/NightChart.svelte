@@ -76,7 +76,6 @@
         data: [light('sunset', false), light('dusk', true), light('dawn', false), light('sunrise', true), ...sizes],
         layout: {
           ...baseLayout(colours, 330),
-          legend: { orientation: 'h', y: -0.26, yanchor: 'top' },
           xaxis: {
             title: { text: 'night of', standoff: 12 },
             gridcolor: rule,

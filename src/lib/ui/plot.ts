@@ -12,6 +12,9 @@ const colours = (): Colours => {
   return Object.fromEntries(NAMES.map((name) => [name, style.getPropertyValue(`--${name}`).trim()])) as Colours;
 };
 
+/** px from the axis to the legend: dates stand in two lines. */
+const UNDER = 52;
+
 /** What every chart has in common. */
 export const baseLayout = ({ ink, paper }: Colours, height: number): Plan => ({
   height,
@@ -20,8 +23,8 @@ export const baseLayout = ({ ink, paper }: Colours, height: number): Plan => ({
   paper_bgcolor: paper,
   plot_bgcolor: paper,
   font: { family: '"Overpass Variable", sans-serif', size: 13, color: ink },
-  // under the dates, and downward from there, however many lines it takes
-  legend: { orientation: 'h', y: -0.16, yanchor: 'top' },
+  // under two lines of dates, and downward from there, however many lines it takes itself
+  legend: { orientation: 'h', y: -UNDER / (height - 90), yanchor: 'top' },
 });
 
 /** Draws a chart with Plotly, which only loads here, and anew when the theme changes. @returns what takes it down */
