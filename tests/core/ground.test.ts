@@ -3,7 +3,7 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { getArea, getDistance } from 'ol/sphere.js';
 import { Polygon } from 'ol/geom.js';
-import { alongLine, areaOf, compass, lineLength, moved, way, type Position } from '#core/ground/geodesic';
+import { alongLine, areaOf, besideLine, compass, lineLength, moved, way, type Position } from '#core/ground/geodesic';
 import { inside, outsideSentence } from '#core/ground/permission';
 import { measured, measuredSentence, parsePoints, pointsOf, printPoints, shapeOf, walkedOn } from '#core/ground/points';
 import { upwindSide, upwindText, windText } from '#core/ground/wind';
@@ -88,6 +88,22 @@ describe('geodesy', () => {
     assert.deepEqual(alongLine(line, 1e6), line[2]);
     near(lineLength([...line.slice(0, 2), alongLine(line, 200)]), 200, 0.01);
     assert.throws(() => alongLine([], 1), RangeError);
+  });
+  it('finds beside a line the way it would be walked to, and how far off it lies', () => {
+    const line: Position[] = [
+      [-90.49, 45.51],
+      [-90.489, 45.51],
+      [-90.489, 45.512],
+    ];
+    fc.assert(
+      fc.property(fc.double({ min: 5, max: 70, noNaN: true }), fc.double({ min: 0, max: 40, noNaN: true }), (along, off) => {
+        const beside = besideLine(line, moved(alongLine(line, along), 180, off));
+        near(beside?.along ?? NaN, along, 0.05);
+        near(beside?.off ?? NaN, off, 0.05);
+      }),
+    );
+    near(besideLine(line, moved(line[2] as Position, 0, 30))?.off ?? 0, 30, 0.05);
+    assert.equal(besideLine(line.slice(0, 1), [-90.49, 45.51]), null);
   });
   it('names the eight winds', () =>
     assert.deepEqual([0, 44, 91, 225, 359].map(compass), ['north', 'north-east', 'east', 'south-west', 'north']));

@@ -4,7 +4,7 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { bandGauge } from '#core/scene/bandGauge';
 import { fitted, placeLabels, textWidth } from '#core/scene/labels';
-import { readableZoom, sectionScene } from '#core/scene/section';
+import { alongAt, readableZoom, sectionScene, xAt } from '#core/scene/section';
 import { setTypeOf } from '#core/sets/catalogue';
 import { usualDevices, type SetView } from '#core/sets/standing';
 import type { Station } from '#core/stations/placed';
@@ -209,6 +209,67 @@ describe('the section', () => {
     const float = views.findIndex((v) => v.type === 'float');
     assert.ok(Math.abs(bottom(41, float) - bottom(38, float)) < 1e-6, 'the float keeps its height over the water');
     assert.ok(Math.abs(bottom(41, 0) - bottom(38, 0) + inches(3)) < 1e-6, 'the trap in the run stays');
+  });
+  it('is tapped where it shows: a way along the shore and its x lead to each other, in columns as well', () => {
+    for (const columns of [false, true]) {
+      const drawn = scene(41, { width: 1280, height: 500, columns } as { width: number; height: number });
+      fc.assert(
+        fc.property(fc.double({ min: 0, max: feet(350), noNaN: true }), (along) => {
+          const back = alongAt(drawn, xAt(drawn, along));
+          return back !== null && Math.abs(back - along) < 1e-6;
+        }),
+      );
+      assert.equal(alongAt(drawn, -60), null);
+    }
+  });
+  it('hangs what hangs, stands what stands, and puts what the tailwater judges behind the crest', () => {
+    const at = (type: string, over: Partial<Station> = {}) => {
+      const n = SEVERAL.indexOf(type);
+      const base =
+        n < 0
+          ? {
+              ...view(0, 0),
+              type,
+              layout: layFrom(
+                setTypeOf(type),
+                { numbers: {}, choices: {}, pond: inches(41), tail: inches(10) },
+                { kind: 'bridge', surface: 'pond', bed: null },
+                usualDevices(setTypeOf(type)),
+                'us',
+              ),
+            }
+          : view(n, 0);
+      const drawn = sectionScene({
+        ...{ water: { profile: [], kind: 'pond' as const }, stations, earlier: null, size: { width: 1280, height: 500 }, frame: US },
+        views: [{ ...base, station: station({ along: feet(90), ...over }) }],
+        levels: { known: { pond: inches(41), tail: inches(10) }, age: { pond: 0, tail: 0 }, atMost: {} },
+      });
+      const [set] = drawn.sets;
+      assert.ok(set);
+      return { x: set.x, own: xAt(drawn, over.along ?? feet(90)), device: set.devices[0] as (typeof set.devices)[number] };
+    };
+    const hung = at('wall-hanging').device;
+    assert.equal(hung.stick, 0, 'no post under what hangs from a wall');
+    assert.deepEqual(hung.at.map((b) => b.kind).sort(), ['bar', 'wall']);
+    assert.ok(at('lodge-run').device.stick > 0);
+    assert.equal(at('log-crossing').device.stick, 0);
+    assert.ok(at('log-crossing').device.at.some((b) => b.kind === 'trunk'));
+    assert.equal(at('float').device.stick, 0);
+    const face = at('dam-crossover-face', { kind: 'dam', along: feet(350), crest: inches(47) });
+    assert.ok(face.x > face.own);
+    const channel = at('dam-break-channel', { kind: 'dam', along: feet(350), crest: inches(47) });
+    assert.ok(channel.x < channel.own, 'the trap of the channel stands before the dam, not in it');
+  });
+  it('says of which places no depth is known, and of a bed that nobody measured that it is a guess', () => {
+    const drawn = scene(41);
+    assert.equal(drawn.guessed, false);
+    assert.ok(drawn.stations.every((s) => s.deep));
+    const bare = sectionScene({
+      ...{ water: { profile: [], kind: 'pond' as const }, views: [], earlier: null, size: { width: 900, height: 400 }, frame: US },
+      stations: [station({})],
+      levels: { known: {}, age: {}, atMost: {} },
+    });
+    assert.deepEqual([bare.guessed, bare.stations[0]?.deep], [true, false]);
   });
   it('without any station still draws a bed', () => {
     const empty = sectionScene({

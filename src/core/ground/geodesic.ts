@@ -46,6 +46,27 @@ export function alongLine(line: readonly Position[], distance: number): Position
   return last;
 }
 
+/**
+ * Where a position lies beside a line: the way along it to the nearest point, and how far off it, m. Null for a line of fewer than two positions.
+ *
+ * @source plane trigonometry on each stretch: right to a part in a thousand for what is drawn of one water
+ */
+export function besideLine(line: readonly Position[], at: Position): { along: number; off: number } | null {
+  let best: { along: number; off: number } | null = null;
+  let before = 0;
+  for (const [i, to] of line.slice(1).entries()) {
+    const from = line[i] as Position;
+    const stretch = way(from, to);
+    const there = way(from, at);
+    const turn = ((there.bearing - stretch.bearing) * Math.PI) / 180;
+    const ahead = Math.min(Math.max(there.distance * Math.cos(turn), 0), stretch.distance);
+    const off = Math.hypot(there.distance * Math.cos(turn) - ahead, there.distance * Math.sin(turn));
+    if (!best || off < best.off) best = { along: before + ahead, off };
+    before += stretch.distance;
+  }
+  return best;
+}
+
 const POINTS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
 
 /** A bearing in words: `north-west`. */

@@ -43,6 +43,13 @@ export function parsePoints(text: string): Points {
 export const printPoints = (points: readonly Position[]): string =>
   points.map(([lon, lat]) => `${lat.toFixed(7)}, ${lon.toFixed(7)}`).join('\n');
 
+/** Along what the ways of a water are told: its drawn stream line or shore; null where none was drawn. */
+export function lineOf(ground: readonly { water: string | null; kind: string; shape: Shape }[], water: string): Position[] | null {
+  const line = ground.find((g) => g.water === water && (g.kind === 'stream line' || g.kind === 'shore'));
+  const points = line ? pointsOf(line.shape).points : [];
+  return points.length > 1 ? points : null;
+}
+
 /** The places of a shape; an area's ring without its repeated end. */
 export function pointsOf(shape: Shape): { form: Form; points: Position[] } {
   if (shape.type === 'Point') return { form: 'point', points: [shape.coordinates] };

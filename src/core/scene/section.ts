@@ -1,17 +1,16 @@
 import type { Station } from '../stations/placed';
 import type { WaterBody } from '../water/placed';
-import { atPlace, stateOf, type SetView } from '../sets/standing';
+import type { SetView } from '../sets/standing';
 import { levelText, offGauge, onGauge, type Frame } from '../units/frame';
 import { INCH, feet, type System } from '../units/factors';
 import { ICE_RATIO } from '../ice/growth';
 import { printLength, printLevel, printWay } from '../units/length';
 import type { Band } from '../water/track';
-import type { Interval } from '../water/band';
-import { surfaceAt } from '../water/ownLevel';
-import { bottomAt, type PartKind } from '../water/part';
-import { READING_LASTS, type DeviceState, type Water } from '../water/state';
+import { bottomAt } from '../water/part';
+import { READING_LASTS, type Water } from '../water/state';
 import { spanText } from '../time/localTime';
 import { fitted, placeLabels, spaced, type PlacedLabel } from './labels';
+import { isOnShore, sectionSet, type Scales, type SectionSet } from './sectionSets';
 
 /** Everything in pixels; heights and shore positions true, widths symbolic. */
 export interface SectionScene {
@@ -30,24 +29,16 @@ export interface SectionScene {
   /** where the forecast has the pond at another time, as a band */
   ahead: { y: number; top: number; bottom: number; from: number; to: number; text: string } | null;
   sets: SectionSet[];
-  stations: { x: number; y: number; text: string; id: string }[];
+  /** `deep`: its depth was measured, or it needs none */
+  stations: { x: number; y: number; text: string; id: string; deep: boolean }[];
+  /** no depth of this water is known: its bed is a guess */
+  guessed: boolean;
+  /** x of ways along the shore, m, between which it is stretched evenly */
+  stops: [along: number, x: number][];
   /** stations without a set, by name */
   free: { id: string; x: number; y: number; label: PlacedLabel & { y: number }; full: string }[];
   levels: { y: number; text: string }[];
   ways: { x: number; text: string }[];
-}
-
-export interface SectionSet {
-  id: string;
-  x: number;
-  label: PlacedLabel & { y: number };
-  full: string;
-  state: DeviceState | null;
-  shape: 'planned' | 'prepared' | 'live' | 'pulled';
-  /** y of the shelf under a set on the shore; null where the line of the bed is its bed */
-  ledge: number | null;
-  devices: { device: string; kind: PartKind; x: number; top: number; height: number; stick: number; hung: number }[];
-  band: { x: number; top: number; bottom: number; openTop: boolean; openBottom: boolean } | null;
 }
 
 export interface SectionInput {
@@ -83,9 +74,6 @@ const RIGHT = 58;
 const LEFT = 104;
 /** Distance of two sets on a narrow screen. */
 const PITCH = 92;
-/** On the shore, not in the line of the bed: these get a ledge of their own. */
-const ON_THE_SHORE: readonly Station['kind'][] = ['castor mound', 'slide', 'point', 'latrine', 'muskrat place', 'log crossing'];
-
 /** Lays out the section of one water: bed, surfaces, stations in order, every set at its depth with its level band. */
 export function sectionScene(input: SectionInput): SectionScene {
   const { water, stations, views, levels, earlier, frame } = input;
@@ -98,8 +86,13 @@ export function sectionScene(input: SectionInput): SectionScene {
   const width = input.size.columns ? LEFT + Math.max(places.length, 3) * PITCH + 30 : input.size.width * (input.zoom ?? 1);
   const size = { width, height: input.size.height };
   const right = input.size.columns ? 0 : RIGHT;
-  const xOf = (along: number): number =>
-    input.size.columns ? columnOf(places, far, along) : LEFT + (along / far) * (width - RIGHT - LEFT - 40);
+  const stops: [number, number][] = input.size.columns
+    ? columnStops(places, far)
+    : [
+        [0, LEFT],
+        [far, width - RIGHT - 40],
+      ];
+  const xOf = (along: number): number => between(stops, along);
   const marks = keptLabels(views, stations, width, () =>
     labelled([...views.map(({ number, name, station }) => ({ number, name, along: station.along })), ...free], xOf, width - right),
   );
@@ -108,6 +101,7 @@ export function sectionScene(input: SectionInput): SectionScene {
   const [low, high] = range(ground, stations, views, levels);
   const scale = (size.height - top - FOOT) / (high - low);
   const yOf = (z: number): number => top + (high - z) * scale;
+  const scales: Scales = { xOf, yOf, scale, top, bottom: size.height - FOOT };
   const dam = stations.find((s) => s.kind === 'dam' && s.surface === 'pond');
   // a pond ends at its dam, whether the water below it was ever read or not
   const end = dam && (water.kind === 'pond' || levels.known.tail !== undefined) ? xOf(dam.along) : size.width;
@@ -161,25 +155,24 @@ export function sectionScene(input: SectionInput): SectionScene {
           },
     ice: iceOf(levels, end, yOf, scale, input.snow ?? 0, system),
     ahead: input.ahead ? aheadOf(input.ahead, end, yOf, frame) : null,
-    sets: views.map((view, i) =>
-      sectionSet(
-        view,
-        marks[i] as { label: PlacedLabel; full: string },
-        xOf(view.station.along),
-        yOf,
-        levels,
-        frame,
-        top,
-        size.height - FOOT,
-        scale,
-        bedAt(ground, view.station.along),
-      ),
-    ),
+    sets: views.map((view, i) => {
+      const { label, full } = marks[i] as { label: PlacedLabel; full: string };
+      const mark = { label: { ...label, y: 12 + label.row * ROW }, full };
+      return sectionSet(view, mark, scales, levels, frame, (along) => bedAt(ground, along));
+    }),
     free: free.map((s, i) => {
       const { label, full } = marks[views.length + i] as { label: PlacedLabel; full: string };
       return { id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), label: { ...label, y: 12 + label.row * ROW }, full };
     }),
-    stations: stations.map((s) => ({ id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), text: `${s.number} ${s.name}` })),
+    stations: stations.map((s) => ({
+      id: s.id,
+      x: xOf(s.along),
+      y: yOf(bedAt(ground, s.along)),
+      text: `${s.number} ${s.name}`,
+      deep: s.bed !== null || s.crest !== null,
+    })),
+    guessed: water.profile.length === 0 && stations.every((s) => s.bed === null && s.crest === null),
+    stops,
     levels: levelTicks(onGauge(low, frame), onGauge(high, frame), system).map((z) => ({
       y: yOf(offGauge(z, frame)),
       text: printLevel(z, system).replace(/ (in|cm|m)$/, ''),
@@ -223,17 +216,32 @@ function clearOf(y: number, now: number | null): number {
   return y <= now ? Math.min(y - 5, now - 24) : y + 16;
 }
 
-/** Where a place of the shore lies when the sets stand at an equal pitch; between two sets the way is stretched evenly. */
-function columnOf(places: number[], far: number, along: number): number {
-  const stops: [number, number][] = [
-    [0, LEFT - PITCH / 2],
-    ...places.map((p, i): [number, number] => [p, LEFT + (i + 0.5) * PITCH]),
-    [far + 1, LEFT + (places.length + 0.5) * PITCH],
-  ];
-  const after = stops.findIndex(([p]) => p >= along);
-  const [a, b] = [stops[Math.max(after - 1, 0)], stops[Math.max(after, 1)]];
+/** Where the shore lies when the sets stand at an equal pitch; between two sets the way is stretched evenly. */
+const columnStops = (places: number[], far: number): [number, number][] => [
+  [-1, LEFT - PITCH / 2],
+  ...places.map((p, i): [number, number] => [p, LEFT + (i + 0.5) * PITCH]),
+  [far + 1, LEFT + (places.length + 0.5) * PITCH],
+];
+
+/** On the straight line between the two neighbours, carried on beyond the ends. */
+function between(stops: readonly [number, number][], at: number): number {
+  const after = stops.findIndex(([p]) => p >= at);
+  const upper = after < 0 ? stops.length - 1 : Math.max(after, 1);
+  const [a, b] = [stops[upper - 1], stops[upper]];
   if (!a || !b) return LEFT;
-  return a[1] + ((along - a[0]) / (b[0] - a[0] || 1)) * (b[1] - a[1]);
+  return a[1] + ((at - a[0]) / (b[0] - a[0] || 1)) * (b[1] - a[1]);
+}
+
+/** x of a way along the shore, m. */
+export const xAt = ({ stops }: Pick<SectionScene, 'stops'>, along: number): number => between(stops, along);
+
+/** The way along the shore, m, at an x of the section; null before the inlet and beyond the last stop. */
+export function alongAt({ stops }: Pick<SectionScene, 'stops'>, x: number): number | null {
+  const along = between(
+    stops.map(([a, b]): [number, number] => [b, a]),
+    x,
+  );
+  return along < 0 || along > (stops.at(-1)?.[0] ?? 0) ? null : along;
 }
 
 interface Named {
@@ -265,7 +273,7 @@ function bedLine(water: Pick<WaterBody, 'profile'>, stations: Station[]): [numbe
   const drawn = water.profile.map(({ along, bed }): [number, number] => [along, bed]);
   const near = (along: number): boolean => drawn.some(([a]) => Math.abs(a - along) < 2);
   const measured = stations.flatMap((s): [number, number][] =>
-    s.bed && s.kind !== 'lodge' && !ON_THE_SHORE.includes(s.kind) && !near(s.along) ? [[s.along, s.bed.level - s.bed.depth]] : [],
+    s.bed && s.kind !== 'lodge' && !isOnShore(s) && !near(s.along) ? [[s.along, s.bed.level - s.bed.depth]] : [],
   );
   const dams = stations.flatMap((s): [number, number][] =>
     s.kind === 'dam' && s.crest !== null && !near(s.along) ? [[s.along, s.crest]] : [],
@@ -308,70 +316,6 @@ function range(ground: [number, number][], stations: Station[], views: SetView[]
       if (z !== null) reach(z, z + part.height);
     }
   return [low - 5 * INCH, high + 5 * INCH];
-}
-
-const DEVICE_KINDS: readonly PartKind[] = ['jaws', 'pan', 'loop'];
-
-function sectionSet(
-  view: SetView,
-  { label, full }: { label: PlacedLabel; full: string },
-  x: number,
-  yOf: (z: number) => number,
-  levels: Water,
-  frame: Frame,
-  top: number,
-  bottom: number,
-  scale: number,
-  bed: number,
-): SectionSet {
-  const drawn = view.layout.parts.filter((p) => p.device && DEVICE_KINDS.includes(p.kind));
-  const apart = Math.max(50, ...drawn.filter((p) => p.kind !== 'pan').map((p) => p.height * scale + 30));
-  /** what stands over each other on one pole is drawn over each other */
-  const spots = [...new Set(drawn.map((p) => `${p.x} ${p.y}`))];
-  const here = atPlace(view, levels).known;
-  const gauge = levels.known[view.station.surface];
-  /** the line of the water is the gauge's: a set hangs under it as deep as under its own surface */
-  const shift = view.follows && gauge !== undefined ? gauge - surfaceAt(view.follows, gauge) : 0;
-  const devices = drawn.map((part) => {
-    const z = (bottomAt(part, here) ?? part.z.k) + shift;
-    return {
-      device: part.device ?? '',
-      kind: part.kind,
-      x: x + (spots.indexOf(`${part.x} ${part.y}`) - (spots.length - 1) / 2) * apart,
-      top: yOf(z + part.height),
-      height: part.height * scale,
-      stick: Math.max(z - bed, 4 * INCH) * scale,
-      hung: part.bearer === 'ice' ? Math.max(0, (here.pond ?? z) + (here.sheet ?? 0) * (1 - ICE_RATIO) - z - part.height) * scale : 0,
-    };
-  });
-  const state = stateOf(view, levels, frame);
-  return {
-    id: view.id,
-    x,
-    label: { ...label, y: 12 + label.row * ROW },
-    full,
-    state,
-    shape: view.state,
-    devices,
-    ledge: ledgeOf(view.station, yOf),
-    band: bandOf(state?.band ?? null, x + ((spots.length - 1) / 2) * apart, yOf, top, bottom),
-  };
-}
-
-const ledgeOf = (station: Station, yOf: (z: number) => number): number | null =>
-  station.bed && ON_THE_SHORE.includes(station.kind) ? yOf(station.bed.level - station.bed.depth) : null;
-
-function bandOf(band: Interval | null, x: number, yOf: (z: number) => number, top: number, bottom: number): SectionSet['band'] {
-  if (!band) return null;
-  const upper = yOf(band.max);
-  const lower = yOf(band.min);
-  return {
-    x: x + 34,
-    top: Math.max(upper, top + 4),
-    bottom: Math.min(lower, bottom),
-    openTop: upper < top + 4,
-    openBottom: lower > bottom,
-  };
 }
 
 function levelTicks(low: number, high: number, system: System): number[] {

@@ -14,7 +14,7 @@ import { levelText, plainFrame } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { bodyOf } from '$lib/server/record/upsert';
-import { attempt, reader, refused } from '$lib/server/form';
+import { attempt, reader, refused, type Reader } from '$lib/server/form';
 import { idBeside, newId } from '$lib/server/newId';
 import { record, type NewEntry } from '$lib/server/record/write';
 import { sites } from '$lib/server/repositories/places';
@@ -120,6 +120,20 @@ function thinText(season: Season, station: Station, now: Date, system: 'us' | 'm
 /** The choice of a site that is not in the record yet. */
 const ANOTHER = 'another';
 
+/** The water whose shore or line was just drawn, named as the drawing is, with its gauge: a shore is a pond's. */
+function newWater(read: Reader, common: Omit<NewEntry, 'kind' | 'body'>, { id, site }: { id: string; site: string }): NewEntry[] {
+  const kind = read.text('groundKind') === 'shore' ? 'pond' : 'stream';
+  return [
+    { ...common, kind: 'water', body: { id, site, name: read.text('groundName'), kind, note: '' } },
+    {
+      ...common,
+      id: idBeside(common.id, 'gauge'),
+      kind: 'gauge',
+      body: { id: idBeside(id, 'gauge'), water: id, name: 'gauge', surface: 'pond', zero: 0 },
+    },
+  ];
+}
+
 export const actions: Actions = {
   water: async ({ request, locals }) => {
     const read = reader(await request.formData(), locals.who);
@@ -181,12 +195,18 @@ export const actions: Actions = {
     const common = { id: read.text('groundEntry'), crew: locals.who.crew, occurredAt: locals.now, by: locals.who.person.id };
     const old = station ? undefined : (await grounds(db(), locals.who.crew)).find((g) => g.id === subject);
     const kept = old && { id: old.id, site: old.site, water: old.water, properties: old.properties };
-    const fresh = { id: read.text('ground'), site: read.text('site'), water: read.text('water') || null, properties: {} };
+    const isNewWater = !station && !old && read.text('water') === ANOTHER;
+    const water = isNewWater ? idBeside(read.text('ground'), 'water') : read.text('water') || null;
+    const fresh = { id: read.text('ground'), site: read.text('site'), water, properties: {} };
+    const first: NewEntry[] = isNewWater
+      ? newWater(read, { ...common, id: idBeside(read.text('groundEntry'), 'water') }, { id: water ?? '', site: read.text('site') })
+      : [];
     const result = await attempt(
       read,
       () =>
         record(
           db(),
+          ...first,
           station && made.shape.type === 'Point'
             ? {
                 ...common,
@@ -215,6 +235,7 @@ export const actions: Actions = {
             : path,
     );
     if ('failure' in result) return result.failure;
+    if (isNewWater) redirect(303, `/waters/${water}`);
     redirect(
       303,
       `/waters?site=${station ? (season?.waters.find((w) => w.id === station.water)?.site ?? '') : (old?.site ?? read.text('site'))}&drawn=1`,

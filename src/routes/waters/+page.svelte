@@ -1,8 +1,9 @@
 <script lang="ts">
   import { browser } from '$app/environment';
   import { page } from '$app/state';
-  import { FORMS, measuredSentence, parsePoints, pointsOf, printPoints, type Form } from '#core/ground/points';
-  import type { Position } from '#core/ground/geodesic';
+  import { FORMS, lineOf, measuredSentence, parsePoints, pointsOf, printPoints, type Form } from '#core/ground/points';
+  import { besideLine, type Position } from '#core/ground/geodesic';
+  import { printWay } from '#core/units/length';
   import { typed, type Kept } from '$lib/ui/kept';
   import type { Shown } from '$lib/ui/map/styles';
   import GroundForm from './GroundForm.svelte';
@@ -22,6 +23,24 @@
   let text = $derived(typed(keptGround, 'points'));
   let drawing = $state(false);
   let picked = $state<Shown | null>(null);
+  let spot = $state<Position | null>(null);
+  /** how close a water's line must be to a tap to be offered before the others, m */
+  const CLOSE = 60;
+  /** the waters on which a place can be added there, those that run by first, and how far along */
+  const offered = $derived.by(() => {
+    const at = spot;
+    if (!at) return [];
+    return data.sites
+      .flatMap((s) => s.waters)
+      .map((water) => {
+        const line = lineOf(data.ground, water.id);
+        const beside = line && besideLine(line, at);
+        return { id: water.id, name: water.name, along: beside?.along ?? null, off: beside?.off ?? Infinity };
+      })
+      .sort((a, b) => a.off - b.off)
+      .filter((w, i, all) => i === 0 || w.off < CLOSE || (all[0]?.off ?? 0) > CLOSE)
+      .slice(0, 4);
+  });
   const points = $derived.by(() => {
     const parsed = parsePoints(text);
     return parsed.ok ? parsed.points : [];
@@ -52,6 +71,17 @@
       shape: { type: 'Point' as const, coordinates: [s.lon ?? 0, s.lat ?? 0] as [number, number] },
     })),
   ]);
+  const marked = $derived(
+    spot
+      ? [
+          ...things,
+          {
+            shown: { what: 'draft', id: 'spot', text: '' } satisfies Shown,
+            shape: { type: 'Point' as const, coordinates: [...spot] as [number, number] },
+          },
+        ]
+      : things,
+  );
   const shownSite = $derived(data.sites.find((s) => s.id === data.shown));
   const fit = $derived.by((): Position[] => {
     const near = shownSite?.waters.filter((w) => !data.shownWater || w.id === data.shownWater);
@@ -99,13 +129,14 @@
           {#if browser}
             {#await import('$lib/ui/map/GroundMap.svelte') then { default: GroundMap }}
               <GroundMap
-                {things}
+                things={marked}
                 {fit}
                 draft={{ form: data.stations.some((s) => s.id === subject) ? 'point' : form, points }}
                 {drawing}
                 {system}
                 ondraft={(drawn) => (text = printPoints(drawn))}
-                onpick={(shown) => (picked = shown)}
+                onpick={(shown) => ((picked = shown), (spot = null))}
+                onspot={(at, over) => ((spot = at), (picked = over))}
               />
             {/await}
           {:else}<p class="p-4">The map needs script. The table below has every place as text.</p>{/if}
@@ -141,9 +172,17 @@
           {:else if piece}<b>{piece.name}</b>, {piece.kind}. {piece.note}
             <button class="link" type="button" onclick={() => take(piece.id)}>Change its shape</button>
             <a class="link" href="/book/{piece.entry}">Correct or withdraw it</a>
-          {:else}<span class="quiet"
-              >Marks are the states of the sets; a small ring is a station without one. Choose one on the map. {data.wind.text}</span
+          {:else if !spot}<span class="quiet"
+              >Tap where a place is to be added, or a mark to see it. Marks are the states of the sets; a small ring is a station without
+              one. {data.wind.text}</span
             >{/if}
+          {#if spot}
+            {@const here = `${spot[1].toFixed(5)}, ${spot[0].toFixed(5)}`}
+            Add a place here:
+            {#each offered as w (w.id)}<a class="btn btn-sm mr-2" href="/waters/{w.id}?at={encodeURIComponent(here)}"
+                >{w.name}{w.along === null ? '' : `, ${printWay(w.along, system)} along`}</a
+              >{:else}add its water first, below.{/each}
+          {/if}
         </p>
       </div>
       <WaterList sites={data.sites} shown={data.shown} />

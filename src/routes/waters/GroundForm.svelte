@@ -106,7 +106,7 @@
             label="Belongs to"
             name="water"
             value={typed(kept, 'water')}
-            options={[{ value: '', text: 'no water' }, ...waters]}
+            options={[{ value: '', text: 'no water' }, ...waters, { value: 'another', text: 'a new water, named like it' }]}
           />{/if}
         <TextField label="Note" name="groundNote" value={typed(kept, 'groundNote', old?.note ?? '')} />
       {/if}

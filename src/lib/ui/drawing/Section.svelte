@@ -1,7 +1,6 @@
 <script lang="ts">
   import { INCH } from '#core/units/factors';
-  import type { SectionScene } from '#core/scene/section';
-  import { LABEL_SIZE } from '#core/scene/section';
+  import { alongAt, LABEL_SIZE, xAt, type SectionScene } from '#core/scene/section';
   import DeviceShape from './DeviceShape.svelte';
   import SectionGround from './SectionGround.svelte';
   import StateMark from '../StateMark.svelte';
@@ -22,8 +21,27 @@
     onlevel: (level: number) => void;
     /** at an equal pitch and its own width, the axis fixed beside it */
     columns?: boolean;
+    /** a way along the shore that was tapped, m, and how it is printed */
+    spot?: { along: number; text: string } | null;
+    onspot?: (along: number) => void;
+    /** the waterline was tapped */
+    onwaterline?: () => void;
   }
-  let { columns = false, scene, water, level, isWhatIf, isAhead = false, zoom = 1, onzoom, valueText, onlevel }: Props = $props();
+  let {
+    spot = null,
+    onspot,
+    onwaterline,
+    columns = false,
+    scene,
+    water,
+    level,
+    isWhatIf,
+    isAhead = false,
+    zoom = 1,
+    onzoom,
+    valueText,
+    onlevel,
+  }: Props = $props();
 
   const pond = $derived(scene.surfaces.find((s) => s.surface === 'pond'));
   const tail = $derived(scene.surfaces.find((s) => s.surface === 'tail'));
@@ -41,6 +59,15 @@
     const ratio = svg ? scene.height / svg.getBoundingClientRect().height : 1;
     const raw = dragFrom.level - ((event.clientY - dragFrom.y) * ratio) / dragFrom.scale;
     onlevel(Math.round(raw / (INCH / 4)) * (INCH / 4));
+  }
+  /** A tap beside all links: the way along the shore there, or the waterline itself. */
+  function tapped(event: MouseEvent): void {
+    if ((event.target as Element).closest('a, .handle')) return;
+    const box = (event.currentTarget as Element).getBoundingClientRect();
+    const ratio = scene.width / box.width;
+    const at = alongAt(scene, (event.clientX - box.left) * ratio);
+    if (pond && Math.abs((event.clientY - box.top) * ratio - pond.y) < 8) onwaterline?.();
+    else if (at !== null) onspot?.(at);
   }
   const STEPS: Record<string, number> = { ArrowUp: 0.25, ArrowDown: -0.25, ArrowRight: 0.25, ArrowLeft: -0.25, PageUp: 2, PageDown: -2 };
   function key(event: KeyboardEvent): void {
@@ -84,7 +111,10 @@
           />{/if}</svg
       >{/if}
     <div class="scroll">
+      <!-- what a tap does here the forms below do by keyboard -->
+      <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
       <svg
+        onclick={tapped}
         viewBox="0 0 {scene.width} {scene.height}"
         width={columns || zoom > 1 ? scene.width : '100%'}
         role="group"
@@ -207,6 +237,12 @@
         {/each}
 
         {#if !columns && zoom === 1}{@render axis(scene.width - 16)}{/if}
+
+        {#if spot}
+          {@const x = xAt(scene, spot.along)}
+          <path d="M{x} {scene.top}V{scene.height}" stroke="var(--ink)" stroke-width="2" stroke-dasharray="2 5" />
+          <text {x} y={scene.height - 26} font-size="13.5" font-weight="700" text-anchor="middle" class="halo">{spot.text}</text>
+        {/if}
 
         {#if handle && level !== null}
           <g

@@ -51,13 +51,24 @@
 {/each}
 <path d={ground} fill="var(--bed)" />
 <path d={ground} fill="url(#hatch)" />
-<path d={bedPath} fill="none" stroke="var(--bedink)" stroke-width="2.2" />
-{#each scene.stations as s (s.id)}<path d="M{s.x} {s.y}v7" stroke="var(--bedink)" stroke-width="1.6"><title>{s.text}</title></path>{/each}
+<path d={bedPath} fill="none" stroke="var(--bedink)" stroke-width="2.2" stroke-dasharray={scene.guessed ? '3 7' : undefined} />
+{#if scene.guessed}<text x={scene.width / 2} y={scene.height - 34} font-size="13" text-anchor="middle"
+    >no depth measured yet: the bed is a guess</text
+  >{/if}
+{#each scene.stations as s (s.id)}
+  {#if s.deep}<path d="M{s.x} {s.y}v7" stroke="var(--bedink)" stroke-width="1.6"><title>{s.text}</title></path>
+  {:else if !scene.guessed}<text x={s.x} y={s.y + 15} font-size="13" font-weight="700" text-anchor="middle" class="ask"
+      >?<title>{s.text}: depth not measured</title></text
+    >{/if}
+{/each}
 {#each scene.ways as w (w.x)}
   <path d="M{w.x} {scene.height - 6}v6" stroke="var(--ink)" /><text x={w.x + 3} y={scene.height - 5} font-size="11.5">{w.text}</text>
 {/each}
 
 <style>
+  .ask {
+    fill: var(--bedink);
+  }
   .halo {
     paint-order: stroke;
     stroke: color-mix(in srgb, var(--sky) 75%, transparent);

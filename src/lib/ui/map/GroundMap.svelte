@@ -26,8 +26,10 @@
     system: 'us' | 'metric';
     ondraft: (points: Position[]) => void;
     onpick: (shown: Shown) => void;
+    /** a tap where nothing lies, or on the line of a water */
+    onspot: (at: Position, over: Shown | null) => void;
   }
-  let { things, fit, draft, drawing, system, ondraft, onpick }: Props = $props();
+  let { things, fit, draft, drawing, system, ondraft, onpick, onspot }: Props = $props();
 
   let host: HTMLDivElement;
   let map: OlMap | undefined;
@@ -50,11 +52,11 @@
     if (draft.form === 'area' && points.length > 2) return new Polygon([[...points, first]]);
     return draft.form === 'point' || points.length === 1 ? new Point(first) : new LineString(points);
   }
+  const back = (at: number[]): Position => {
+    const [lon = 0, lat = 0] = toLonLat(at);
+    return [Math.round(lon * 1e7) / 1e7, Math.round(lat * 1e7) / 1e7];
+  };
   function pointsFrom(geometry: Geometry | undefined): Position[] {
-    const back = (at: number[]): Position => {
-      const [lon = 0, lat = 0] = toLonLat(at);
-      return [Math.round(lon * 1e7) / 1e7, Math.round(lat * 1e7) / 1e7];
-    };
     if (geometry instanceof Point) return [back(geometry.getCoordinates())];
     if (geometry instanceof LineString) return geometry.getCoordinates().map(back);
     if (geometry instanceof Polygon) return (geometry.getCoordinates()[0] ?? []).slice(0, -1).map(back);
@@ -80,7 +82,9 @@
     map.on('singleclick', (event) => {
       if (drawing) return;
       const hit = map?.forEachFeatureAtPixel(event.pixel, (f) => f as Feature, { hitTolerance: 8, layerFilter: (l) => l === layer });
-      if (hit) onpick(shownOf(hit));
+      const shown = hit && shownOf(hit);
+      if (shown && shown.kind !== 'shore' && shown.kind !== 'stream line') onpick(shown);
+      else onspot(back(event.coordinate), shown ?? null);
     });
     return () => {
       themes.disconnect();

@@ -5,7 +5,10 @@ import type { Water } from '#core/water/state';
 import { STATION_KINDS } from '#core/stations/kinds';
 import { stateOf } from '#core/sets/standing';
 import { spanText, toField, whenText, wholeMinute } from '#core/time/localTime';
-import { parseLength, smallUnit } from '#core/units/length';
+import { parseLength, printWay, smallUnit } from '#core/units/length';
+import { besideLine, type Position } from '#core/ground/geodesic';
+import { lineOf, parsePoints } from '#core/ground/points';
+import type { System } from '#core/units/factors';
 import { trackOf } from '#core/water/track';
 import { clarityText, crestText } from '#core/water/seenText';
 import { riseText, stillToCome } from '#core/water/toldRise';
@@ -107,10 +110,24 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
       .slice(0, 40)
       .map((d) => ({ value: d.id, text: `${d.tag}, ${sizeText(d.class, d.size)}` })),
     stationIds: { entry: newId(), id: newId() },
+    tapped: tappedOf(url.searchParams.get('at'), lineOf(season.ground, water.id), system),
   };
 };
 
 const HOUR = 3_600_000;
+
+/** A place that was tapped on the map, as the form of a new station takes it; null where none was. */
+function tappedOf(at: string | null, line: Position[] | null, system: System) {
+  const parsed = at === null ? null : parsePoints(at);
+  const place = parsed?.ok ? parsed.points[0] : undefined;
+  if (!place) return null;
+  const beside = line && besideLine(line, place);
+  return {
+    ...{ lat: String(place[1]), lon: String(place[0]) },
+    along: beside ? printWay(beside.along, system) : '',
+    from: beside ? `as tapped on the map, ${printWay(beside.off, system)} beside its line` : '',
+  };
+}
 
 /** Rises that somebody told of a water and that its readings do not hold yet, as sentences. */
 function toldAt(season: Season, water: string, { now, who }: App.Locals): { entry: string; text: string }[] {
@@ -167,7 +184,8 @@ export const actions: Actions = {
       read.refuse('depth', 'A depth is measured from a level: save a reading of the gauge first.');
     if (!read.ok() || along === undefined || number === undefined) return refused(read);
     const at = wholeMinute(locals.now);
-    const place = await placeOn(locals, params.water, along);
+    const tapped = parsePoints(`${read.text('lat')}, ${read.text('lon')}`);
+    const place = (tapped.ok ? tapped.points[0] : null) ?? (await placeOn(locals, params.water, along));
     const result = await attempt(
       read,
       () =>

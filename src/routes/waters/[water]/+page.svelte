@@ -9,7 +9,7 @@
   import { quarterDays, whenShort } from '$lib/ui/whenShort';
   import { statesOf } from '#core/sets/standing';
   import { levelText } from '#core/units/frame';
-  import { printLength } from '#core/units/length';
+  import { printLength, printWay } from '#core/units/length';
   import { worst, type Water } from '#core/water/state';
   import PrintButton from '$lib/ui/PrintButton.svelte';
   import Problem from '$lib/ui/Problem.svelte';
@@ -74,6 +74,14 @@
   const narrow = $derived(wide < 700);
   const places = $derived(new Set(data.stations.map((s) => s.along)).size);
   let zoom = $derived(readableZoom(places));
+  /** a place that was tapped on the section or the map, to be added */
+  let spot = $state<number | null>(null);
+  let addAt = $derived(data.tapped);
+  const spotText = $derived(spot === null ? '' : printWay(spot, system));
+  const damAlong = $derived(data.stations.find((s) => s.kind === 'dam')?.along ?? Infinity);
+  const hasTail = $derived(data.gauges.some((g) => g.surface === 'tail'));
+  let isBelowOpen = $state(false);
+  let levelField: HTMLInputElement;
   const scene = $derived(
     sectionScene({
       water: data.water,
@@ -130,6 +138,7 @@
     <label for="level">Level</label>
     <input
       id="level"
+      bind:this={levelField}
       name="level"
       class="input w-32 text-lg"
       bind:value={field}
@@ -155,7 +164,7 @@
 </div>
 
 {#if data.stations.length === 0}
-  <FirstSet {kept} entry={data.firstEntry} isPond={data.water.kind === 'pond'} free={data.free} />
+  <FirstSet {kept} entry={data.firstEntry} isPond={data.water.kind === 'pond'} free={data.free} ongauge={() => levelField.select()} />
 {:else}
   <Section
     {scene}
@@ -168,7 +177,32 @@
     valueText={print(levels.known.pond)}
     onlevel={setLevel}
     columns={narrow}
+    spot={spot === null ? null : { along: spot, text: spotText }}
+    onspot={(along) => (spot = along)}
+    onwaterline={() => levelField.select()}
   />
+{/if}
+{#if spot !== null}
+  <p class="spot" role="status">
+    <b>{spotText} along the shore</b>
+    <button
+      type="button"
+      class="btn btn-primary"
+      onclick={() => {
+        addAt = { along: spotText, lat: '', lon: '', from: 'as tapped on the section' };
+        spot = null;
+      }}>Add a place here</button
+    >
+    {#if data.water.kind === 'pond' && !hasTail && spot > damAlong}<button
+        type="button"
+        class="btn"
+        onclick={() => {
+          isBelowOpen = true;
+          spot = null;
+        }}>Add a gauge below the dam</button
+      >{/if}
+    <button type="button" class="btn btn-ghost" onclick={() => (spot = null)}>Nothing here</button>
+  </p>
 {/if}
 {#if most > 0}
   <TimeSlider {minutes} {most} text={timeText} {marks} onminutes={(m) => (minutes = m)} onplaying={(p) => (playing = p)} />
@@ -201,23 +235,9 @@
     frame={data.frame}
     standing={minutes === 0 && whatIf === null ? data.standing : {}}
   />
-  <StationForm
-    {kept}
-    ids={data.stationIds}
-    kinds={data.kinds}
-    next={data.nextNumber}
-    {system}
-    hasTail={data.gauges.some((g) => g.surface === 'tail')}
-  >
+  <StationForm {kept} ids={data.stationIds} kinds={data.kinds} next={data.nextNumber} {system} {hasTail} at={addAt}>
     {#snippet gauges()}
-      <GaugeForms
-        {kept}
-        ids={data.ids}
-        {system}
-        isPond={data.water.kind === 'pond'}
-        hasTail={data.gauges.some((g) => g.surface === 'tail')}
-        nowField={data.nowField}
-      />
+      <GaugeForms {kept} ids={data.ids} {system} isPond={data.water.kind === 'pond'} {hasTail} nowField={data.nowField} bind:isBelowOpen />
     {/snippet}
   </StationForm>
 </div>
@@ -233,6 +253,14 @@
   .bar p {
     flex: 1;
     min-width: 220px;
+  }
+  .spot {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 14px;
+    align-items: center;
+    padding: 8px 20px;
+    border-bottom: 1px solid var(--rule);
   }
   .print {
     float: right;

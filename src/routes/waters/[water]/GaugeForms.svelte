@@ -17,8 +17,9 @@
     isPond: boolean;
     hasTail: boolean;
     nowField: string;
+    isBelowOpen: boolean;
   }
-  let { kept, ids, system, isPond, hasTail, nowField }: Props = $props();
+  let { kept, ids, system, isPond, hasTail, nowField, isBelowOpen = $bindable() }: Props = $props();
 
   const BOUNDS = [
     { value: 'exact', text: 'read on the gauge' },
@@ -30,6 +31,13 @@
   const keptReading = $derived(was('bound'));
   const keptTold = $derived(was('rise'));
   const keptBelow = $derived(was('shows'));
+  let below = $state<HTMLDetailsElement>();
+  $effect(() => {
+    if (isBelowOpen) below?.querySelector('input:not([type=hidden])')?.scrollIntoView({ block: 'center' });
+  });
+  $effect(() => {
+    if (keptBelow) isBelowOpen = true;
+  });
 </script>
 
 <details class="sheet" open={keptReading !== null}>
@@ -81,7 +89,7 @@
   </form>
 </details>
 {#if isPond && !hasTail}
-  <details class="sheet" open={keptBelow !== null}>
+  <details class="sheet" bind:this={below} bind:open={isBelowOpen}>
     <summary class="font-bold cursor-pointer">Add a gauge below the dam</summary>
     <form method="POST" action="?/below" class="mt-3" use:enhance={keeping}>
       <input type="hidden" name="below" value={typed(keptBelow, 'below', ids.below)} />

@@ -15,18 +15,25 @@
     next: number;
     system: System;
     hasTail: boolean;
+    /** where it was tapped: on the section or on the map */
+    at: { along: string; lat: string; lon: string; from: string } | null;
     /** the forms of the gauges, that stand beside */
     gauges: Snippet;
   }
-  let { kept, ids, kinds, next, system, hasTail, gauges }: Props = $props();
+  let { kept, ids, kinds, next, system, hasTail, at, gauges }: Props = $props();
 
   const small = $derived(system === 'us' ? 'inches' : 'centimetres');
   const wasStation = $derived(kept?.values?.along !== undefined);
+  let isOpen = $derived(wasStation || at !== null);
+  let nameField = $state<HTMLElement>();
+  $effect(() => {
+    if (at) nameField?.querySelector('input')?.focus();
+  });
 </script>
 
 <div class="two">
   {@render gauges()}
-  <details class="sheet" open={wasStation}>
+  <details class="sheet" bind:open={isOpen}>
     <summary class="font-bold cursor-pointer">Add a station</summary>
     <form method="POST" action="?/station" class="mt-3" use:enhance={keeping}>
       <input type="hidden" name="entry" value={wasStation ? typed(kept, 'entry', ids.entry) : ids.entry} />
@@ -39,8 +46,10 @@
           value={typed(kept, 'number', String(next))}
           error={kept?.errors?.number}
         />
-        <TextField label="Name" name="name" value={typed(kept, 'name')} error={kept?.errors?.name} />
+        <div bind:this={nameField}><TextField label="Name" name="name" value={typed(kept, 'name')} error={kept?.errors?.name} /></div>
       </div>
+      <input type="hidden" name="lat" value={typed(kept, 'lat', at?.lat)} />
+      <input type="hidden" name="lon" value={typed(kept, 'lon', at?.lon)} />
       <SelectField
         label="Kind"
         name="kind"
@@ -52,9 +61,9 @@
       <TextField
         label="Along the shore from the inlet"
         name="along"
-        value={typed(kept, 'along')}
+        value={typed(kept, 'along', at?.along)}
         error={kept?.errors?.along}
-        help="in {system === 'us' ? 'feet' : 'metres'}"
+        help={at?.along ? at.from : `in ${system === 'us' ? 'feet' : 'metres'}`}
       />
       <TextField
         label="Depth there now"
