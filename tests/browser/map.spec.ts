@@ -44,6 +44,50 @@ test('mark here takes the simulated receiver’s position, and a bad line is sai
   await expect(page.getByText(/Line 1, “the willow”, is not a latitude/)).toBeVisible();
 });
 
+test('a pond comes with its drawn shore, and a place where the map or the section is tapped', async ({ page, program }) => {
+  await open(page, `${program.base}/waters`);
+  const form = page.locator('form').filter({ hasText: 'Draw and measure' });
+  await form.getByLabel('area').check();
+  await form.getByLabel('Kind').selectOption('shore');
+  await form.getByLabel('Belongs to').selectOption('a new water, named like it');
+  await form.getByLabel('Places: latitude, longitude, one a line').fill('45.5130, -90.4850\n45.5130, -90.4840\n45.5136, -90.4840');
+  await form.getByRole('button', { name: 'Save to the map' }).click();
+  await expect(page.getByText(/name/i).and(page.locator('[id$=error]')).first()).toBeVisible();
+  await form.getByLabel('Name', { exact: true }).fill('Crow Pond');
+  await form.getByRole('button', { name: 'Save to the map' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Crow Pond' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'dam' })).toBeVisible();
+  await page.getByRole('button', { name: 'lodge' }).press('Enter');
+  await expect(page.getByLabel('What place is it?')).toHaveValue('lodge');
+  await page.getByRole('button', { name: /^gauge/ }).click();
+  await expect(page.getByLabel('Level', { exact: true })).toBeFocused();
+
+  await open(page, `${program.base}/waters`);
+  const map = page.getByRole('application', { name: /Map of the ground/ });
+  await expect(map.locator('canvas').first()).toBeVisible();
+  const box = await map.boundingBox();
+  if (!box) throw new Error('no map');
+  await page.mouse.click(box.x + 472, box.y + 305);
+  const here = page.getByRole('link', { name: /^Spill Creek, \d+ ft along$/ });
+  const along = /(\d+ ft)/.exec(await here.innerText())?.[1] ?? '';
+  await here.click();
+  await expect(page.getByLabel('Along the shore from the inlet')).toHaveValue(along);
+  await expect(page.getByText(/as tapped on the map, \d+ ft beside its line/)).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('tapped run');
+  await page.getByRole('button', { name: 'Add the station' }).click();
+  await expect(page.getByRole('link', { name: /tapped run/ })).toBeVisible();
+  await page.getByText(/The same as a table/).click();
+  await expect(page.getByRole('row', { name: /tapped run/ })).toContainText(along);
+
+  const section = page.getByRole('group', { name: /Section of the water, unrolled/ });
+  const drawn = await section.boundingBox();
+  if (!drawn) throw new Error('no section');
+  await page.mouse.click(drawn.x + drawn.width * 0.4, drawn.y + drawn.height - 40);
+  await page.getByRole('button', { name: 'Add a place here' }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
+  await expect(page.getByText('as tapped on the section')).toBeVisible();
+});
+
 test('a file that went out comes in as here already, in every format', async ({ page, program }) => {
   for (const format of ['geojson', 'gpx', 'kml', 'csv']) {
     const text = await (await fetch(`${program.base}/waters/export/zaprud.${format}`)).text();

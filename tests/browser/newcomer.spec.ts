@@ -14,7 +14,7 @@ test('from the name to a first live set in twelve answers, nothing asked that ca
   await page.getByRole('button', { name: 'Begin' }).click();
 
   await expect(page.getByRole('heading', { level: 1, name: 'Mill Pond' })).toBeVisible();
-  await expect(page.getByRole('img', { name: /What will stand here/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /What will stand here/ })).toBeVisible();
   expect(await serious(page)).toEqual([]);
   await page.getByRole('button', { name: 'Build the set' }).click();
   await expect(page.getByText('Choose what the place is: a lodge, a run, a dam.')).toBeVisible();

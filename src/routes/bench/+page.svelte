@@ -3,6 +3,7 @@
   import { SPECIES } from '#core/animals/species';
   import SelectField from '$lib/ui/SelectField.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
+  import EmptyRoom from '$lib/ui/EmptyRoom.svelte';
 
   let { data } = $props();
   const ANIMALS = SPECIES.filter((s) => s !== 'other');
@@ -16,11 +17,11 @@
   <section>
     <h1>Sets</h1>
     {#if data.stations.length === 0}
-      <p class="sheet mt-3">
+      <EmptyRoom room="bench" label="What will stand here: sets as they stand in the water">
         A set stands at a station. <a class="link" href={data.firstWater ? `/waters/${data.firstWater}` : '/waters'}
           >Name the first place and its trap</a
         >.
-      </p>
+      </EmptyRoom>
     {:else}
       <form method="GET" action="/bench/new" class="mt-3">
         <SelectField label="Station" name="station" options={data.stations.map((s) => ({ value: s.id, text: s.text }))} />

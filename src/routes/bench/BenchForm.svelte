@@ -16,7 +16,7 @@
   import CarryList from './CarryList.svelte';
   import Drawings from './Drawings.svelte';
   import Findings from './Findings.svelte';
-  import { remedySays } from '#core/water/remedy';
+  import { remedySays, type Remedy } from '#core/water/remedy';
   import { worst } from '#core/water/state';
   import StateMark from '$lib/ui/StateMark.svelte';
   import { benchDesign } from './design.svelte';
@@ -27,11 +27,13 @@
     system: System;
     title: string;
     isNew?: boolean;
+    /** what the forecast asks of it as it was saved */
+    ordered?: Remedy | null;
   }
-  let { bench, kept, system, title, isNew = false }: Props = $props();
+  let { bench, kept, system, title, isNew = false, ordered = null }: Props = $props();
 
   // the form is made anew for another set: its page keys it
-  const it = untrack(() => benchDesign(bench, () => kept, system));
+  const it = untrack(() => benchDesign(bench, () => kept, system, ordered));
   let form: HTMLFormElement;
   /** what speaks for the set, in view while lengths are typed on a small screen; the findings are its accessible twin */
   const state = $derived(worst(it.states));

@@ -18,11 +18,17 @@ import { offGauge } from '#core/units/frame';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import type { Known } from '#core/water/levels';
 import { originWord } from '#core/water/originWord';
+import type { Remedy } from '#core/water/remedy';
+import { worst } from '#core/water/state';
 import type { BenchData } from '$lib/server/benchData';
 import { typed, type Kept } from '$lib/ui/kept';
 
-/** What the bench calculates from its fields, live: the design with its drawings, states, arming check and what it takes. */
-export function benchDesign(bench: BenchData, kept: () => Kept | null, system: System) {
+/**
+ * What the bench calculates from its fields, live: the design with its drawings, states, arming check and what it takes.
+ *
+ * @param ordered what the forecast asks of the set as it was saved: said until something is typed, so that one page has one order
+ */
+export function benchDesign(bench: BenchData, kept: () => Kept | null, system: System, ordered: Remedy | null) {
   const type = setTypeOf(bench.type);
   const fields: Record<string, string> = $state(
     Object.fromEntries(Object.entries(bench.fields).map(([name, value]) => [name, typed(kept(), name, value)])),
@@ -99,7 +105,11 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   const frame = (ratio: number) => ({ width: Math.max(240, room), height: Math.max(230, room * ratio) });
   const side = $derived(designScene(design, 'side', known, surface, frame(0.48), system, false, from[surface] ?? null));
   const eye = $derived(designScene(design, 'eye', known, surface, frame(0.5), system, false, from[surface] ?? null));
-  const states = $derived(statesOf({ layout: design, devices: [] }, { known, age: {}, atMost: {} }, bench.frame));
+  const states = $derived.by(() => {
+    const all = statesOf({ layout: design, devices: [] }, { known, age: {}, atMost: {} }, bench.frame);
+    const speaks = worst(all);
+    return ordered?.order && unchanged && higher === 0 ? all.map((s) => (s === speaks ? { ...s, remedy: ordered } : s)) : all;
+  });
 
   let start = 0;
   /** A length was drawn: its number follows, within its range, on the marks of the tape. */

@@ -5,6 +5,7 @@
   import type { PageData } from './$types';
   import HoursBar from './HoursBar.svelte';
   import RateLine from './RateLine.svelte';
+  import EmptyRoom from '$lib/ui/EmptyRoom.svelte';
 
   /** What the season adds up to, an animal at a time: its catch over the nights of the sets meant for it. */
   let { totals }: { totals: NonNullable<PageData['totals']> } = $props();
@@ -31,29 +32,35 @@
   const longest = $derived(Math.max(1, ...totals.sets.map((s) => s.hoursSet)));
 </script>
 
-<Scroller label="Totals"
-  ><table class="plain-table totals mt-2">
-    <caption class="only-heard">Catch and nights by the animal that sets are meant for</caption>
-    <thead
-      ><tr
-        ><th scope="col">Meant for</th><th scope="col">Caught</th><th scope="col">Nights working</th><th scope="col"
-          >Per 100 working nights</th
-        ></tr
-      ></thead
-    >
-    <tbody>
-      {#each totals.species as s, i (s.species)}
-        {@const rate = rates[i]}
-        <tr
-          ><th scope="row">{s.species}</th><td class="count">{s.count}</td><td>{nightsRange(s.inBand)} of {nights(s.hoursSet)}</td><td
-            >{#if rate}<RateLine {rate} {most} />
-            {/if}{rateSays(s.count, s.inBand, '')}</td
+{#if totals.species.length === 0}<EmptyRoom
+    room="book"
+    label="What will stand here: nights that worked, and what was caught a hundred nights"
+  >
+    Nothing was set yet. Catch and nights stand here from the first live set on.
+  </EmptyRoom>{:else}
+  <Scroller label="Totals"
+    ><table class="plain-table totals mt-2">
+      <caption class="only-heard">Catch and nights by the animal that sets are meant for</caption>
+      <thead
+        ><tr
+          ><th scope="col">Meant for</th><th scope="col">Caught</th><th scope="col">Nights working</th><th scope="col"
+            >Per 100 working nights</th
           ></tr
-        >
-      {:else}<tr><td colspan="4">Nothing was set yet.</td></tr>{/each}
-    </tbody>
-  </table></Scroller
->
+        ></thead
+      >
+      <tbody>
+        {#each totals.species as s, i (s.species)}
+          {@const rate = rates[i]}
+          <tr
+            ><th scope="row">{s.species}</th><td class="count">{s.count}</td><td>{nightsRange(s.inBand)} of {nights(s.hoursSet)}</td><td
+              >{#if rate}<RateLine {rate} {most} />
+              {/if}{rateSays(s.count, s.inBand, '')}</td
+            ></tr
+          >
+        {/each}
+      </tbody>
+    </table></Scroller
+  >{/if}
 {#if Object.keys(totals.also).length > 0}<p class="mt-1">Caught in sets meant for another: <b>{caught(totals.also)}</b>.</p>{/if}
 <details class="mt-2">
   <summary>{totals.one ? 'Why nights do not count' : 'By set, and why nights do not count'}</summary>

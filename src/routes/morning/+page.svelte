@@ -5,6 +5,7 @@
   import DeviceSymbol from '$lib/ui/DeviceSymbol.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
   import Counts from './Counts.svelte';
+  import EmptyRoom from '$lib/ui/EmptyRoom.svelte';
 
   let { data } = $props();
   const undone = $derived(page.url.searchParams.has('undone'));
@@ -36,13 +37,13 @@
     <h1>{data.sets}</h1>
     <p>{data.moved}</p>
     {#if data.waters.length === 0}
-      <p class="sheet mt-3">
+      <EmptyRoom room="rounds" label="What will stand here: a row a set, by its deadline, with its band, the water and what to do">
         Checks stand here by deadline, once a set is live.
         {#if data.firstWater}<a class="link" href="/waters/{data.firstWater.id}">Build the first set at {data.firstWater.name}</a>.{:else}<a
             class="link"
             href="/bench">Place one at the bench</a
           >.{/if}
-      </p>
+      </EmptyRoom>
     {:else}
       <Counts groups={data.groups} due={data.due} {shown} weather={data.weather} />
       <table class="plain-table rows mt-2">

@@ -11,6 +11,7 @@
   import Salvage from './Salvage.svelte';
   import Stock from './Stock.svelte';
   import { page } from '$app/state';
+  import EmptyRoom from '$lib/ui/EmptyRoom.svelte';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -30,7 +31,9 @@
       .length} are free. <a class="link" href="/bench/carry">What the plan takes</a>
   </p>
   {#if low.length > 0}<p class="low"><b>Running low:</b> {low.map((s) => `${s.name}, ${s.have}`).join('; ')}.</p>{/if}
-  {#if all.length === 0}<p class="sheet mt-3">Nothing yet. Add the first trap below by its tag; then it can stand in a set.</p>{/if}
+  {#if all.length === 0}<EmptyRoom room="shed" label="What will stand here: traps by their tags">
+      Nothing yet. Add the first trap below by its tag; then it can stand in a set.
+    </EmptyRoom>{/if}
   <Problem text={kept?.problem} />
 
   {#if data.salvage.length > 0}<Salvage items={data.salvage} />{/if}

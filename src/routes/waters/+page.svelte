@@ -177,7 +177,7 @@
               one. {data.wind.text}</span
             >{/if}
           {#if spot}
-            {@const here = `${spot[1].toFixed(5)}, ${spot[0].toFixed(5)}`}
+            {@const here = printPoints([spot])}
             Add a place here:
             {#each offered as w (w.id)}<a class="btn btn-sm mr-2" href="/waters/{w.id}?at={encodeURIComponent(here)}"
                 >{w.name}{w.along === null ? '' : `, ${printWay(w.along, system)} along`}</a

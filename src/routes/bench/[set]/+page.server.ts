@@ -44,6 +44,7 @@ async function aheadOf(season: Season, id: string, locals: App.Locals) {
   const current = currentOf(view, season, moving.open, levels, locals.now, true);
   const standing = standingOf(view, moving, season, locals);
   return {
+    remedy: said?.remedy ?? null,
     order: said?.remedy.order ?? '',
     why: [said?.sentence, said?.remedy.then, said?.sentence.includes(current) ? '' : current, standing?.sentence].filter(Boolean).join(' '),
     wading: standing?.short ? standing.sentence : '',

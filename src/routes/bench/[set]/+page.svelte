@@ -25,7 +25,13 @@
   </section>
 {/if}
 {#key data.bench.ids.entry}
-  <BenchForm bench={data.bench} {kept} system={data.who?.person.system ?? 'us'} title="{data.set.number} {data.set.name}" />
+  <BenchForm
+    bench={data.bench}
+    {kept}
+    system={data.who?.person.system ?? 'us'}
+    title="{data.set.number} {data.set.name}"
+    ordered={data.ahead?.remedy ?? null}
+  />
 {/key}
 <div class="page pt-0 flex gap-4 flex-wrap items-start">
   <p>

@@ -65,7 +65,7 @@
     {/snippet}
     {@render thing('gauge: it reads …', ongauge, 560, 84, 'M560 96V236M552 118h16M552 136h16M552 154h16M552 172h16', 'stake')}
     {@render thing('lodge', () => choose('lodge'), 152, 56, 'M90 122C110 60 190 60 214 122', 'trap')}
-    {#if isPond}{@render thing('dam', () => choose('dam'), 790, 70, 'M735 130L772 88H806L840 172', 'trap')}{/if}
+    {#if isPond}{@render thing('dam', () => choose('dam'), 790, 70, 'M744 108Q772 76 796 82T838 142', 'trap')}{/if}
   </svg>
   <form method="POST" action="?/first" class="sheet" use:enhance={keeping}>
     <h2>The first set here</h2>

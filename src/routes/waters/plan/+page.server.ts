@@ -15,9 +15,10 @@ import type { Actions, PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, url }) => {
   const plan = await loadPlan(locals, url.searchParams);
   if (!plan) error(404, 'No line was begun yet: begin one first.');
-  const { season: _, ...rest } = plan;
+  const { season, ...rest } = plan;
   return {
     plan: rest,
+    firstWater: season.stations.length === 0 ? (season.waters[0] ?? null) : null,
     species: SPECIES,
     weekdays: WEEKDAYS,
     search: url.search,

@@ -7,6 +7,7 @@
   import { typed, type Kept } from '$lib/ui/kept';
   import AskForm from './AskForm.svelte';
   import PlanRowView from './PlanRow.svelte';
+  import EmptyRoom from '$lib/ui/EmptyRoom.svelte';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -51,8 +52,13 @@
     {#each take as row, i (row.id)}<li>
         <PlanRowView {row} rank={i + 1} opens={plan.setting} species={plan.asked.species} keptFor={tried} />
       </li>
-    {:else}<li class="p-3">No place is worth a trap on these terms: the reasons stand below.</li>{/each}
+    {:else}{#if data.rows.length > 0}<li class="p-3">No place is worth a trap on these terms: the reasons stand below.</li>{/if}{/each}
   </ol>
+  {#if data.rows.length === 0}<EmptyRoom room="plan" label="What will stand here: places in the order to set them">
+      Places are ranked here once they are known. {#if data.firstWater}<a class="link" href="/waters/{data.firstWater.id}"
+          >Name the first place of {data.firstWater.name}</a
+        >.{/if}
+    </EmptyRoom>{/if}
   <p class="quiet mt-1">
     Ranked by use times catch per working night of such places so far ({plan.mean.toFixed(2)} a night over all, drawn towards it where nights
     are few), per minute of work.

@@ -11,6 +11,7 @@
   import { keeping } from '$lib/ui/keeping';
   import { typed, type Kept } from '$lib/ui/kept';
   import LoggerForm from './LoggerForm.svelte';
+  import EmptyRoom from '$lib/ui/EmptyRoom.svelte';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -48,7 +49,10 @@
     <a class="link" href="/book/forecasts">Forecast accuracy</a>
   </form>
   {#if data.count === 0}
-    <p class="sheet">Nothing was read here in {data.days} days. Save a reading on the water’s page, or take a logger’s file below.</p>
+    <EmptyRoom room="levels" label="What will stand here: the level over the days, and the bands of the sets beside it">
+      Nothing was read here in {data.days} days. <a class="link" href="/waters/{data.water.id}">Save a reading</a>, or take a logger’s file
+      below.
+    </EmptyRoom>
   {:else}
     {#key `${data.surface}${data.days}${data.count}`}
       <CourseChart
