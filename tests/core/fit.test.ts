@@ -162,13 +162,30 @@ describe('what it is tied to', () => {
   };
   const tied = CATALOGUE.filter((t) => t.choices.anchorAs);
   it('stands in the picture and on the list as it was chosen: one stake, or none', () => {
-    assert.ok(tied.length > 20);
+    assert.ok(tied.length > 30);
     for (const type of tied) {
       const [staked, wooden] = [drawn(type.id, 'stake'), drawn(type.id, 'tree')];
-      const anchor = (d: typeof staked) => d.parts.find((p) => p.id === 'anchor' || p.id.endsWith('-anchor'));
+      const anchor = (d: typeof staked) => d.parts.find((p) => /(^|-)(anchor|stake)$/.test(p.id));
       assert.deepEqual([anchor(staked)?.kind, anchor(wooden)?.kind], ['stake', 'tree'], type.id);
       assert.ok(anchor(staked)?.stock?.startsWith('stake '), type.id);
       assert.equal(anchor(wooden)?.stock, undefined, type.id);
+    }
+  });
+  it('a stake of a foothold, a raft or a platform is judged once its depth and its ground are known (F17)', () => {
+    for (const [id, key] of [
+      ['castor-foothold', 'driven'],
+      ['float', 'driven'],
+      ['pole-platform', 'pushIn'],
+    ] as const) {
+      const type = setTypeOf(id);
+      const place = { kind: type.stations[0] ?? 'run', surface: 'pond' as const, bed: null };
+      const of = (numbers: Record<string, number>, bottom: string) =>
+        layFrom(type, { numbers, choices: { bottom }, pond: inches(41) }, place, usualDevices(type), 'us').findings.find((f) =>
+          f.says.startsWith('stake'),
+        );
+      assert.deepEqual([of({}, 'firm')?.says, of({ [key]: inches(30) }, 'unknown')?.says], ['stakeUnknown', 'stakeUnknown'], id);
+      assert.equal(of({ [key]: inches(30) }, 'hard')?.says, 'stake', id);
+      assert.equal(of({ [key]: inches(4) }, 'soft')?.verdict, 'fails', id);
     }
   });
   it('nothing is promised of a tree: nobody measured it', () => {

@@ -48,6 +48,12 @@ describe('what the forecast says of a set', () => {
       );
     for (const other of [-6, -6.5, -7, -7.5, -8]) assert.ok(sides(by) >= sides(inches(other)) - 1e-9, String(other));
   });
+  it('goes up no farther than what is over it (F95)', () => {
+    const still: Courses = { low: falling(0), middle: falling(0), high: falling(0) };
+    const free = bestShift(still, band(30, 34), 0, 10 * HOUR, null);
+    const roofed = bestShift(still, band(30, 34), 0, 10 * HOUR, null, inches(2));
+    assert.ok(free.by > inches(2) && roofed.by <= inches(2) + 1e-9, `${free.by} ${roofed.by}`);
+  });
   it('stays within the room there is under it, and says how much of the time it then holds', () => {
     const { by, share } = bestShift(COURSES, band(36, 42), 3 * HOUR, 12 * HOUR, inches(1));
     assert.ok(by >= -inches(1) - 1e-9 && share > 0 && share < 1);

@@ -477,6 +477,17 @@ describe('aim and working range', () => {
     );
     assert.equal(remedy.order, 'Raise the bed 5 in');
   });
+  it('is never raised through the roof over it (F95)', () => {
+    for (const [roof, higher, order] of [
+      [20, 6, /^Raise it 6 in$/],
+      [9, 6, /^Raise it 3 in$/],
+      [7, 6, /^(Pull it|Move it to shallower water)/],
+      [14, 12, /^Move it to shallower water/],
+    ] as const) {
+      const { remedy } = stateOf('undercut-bank', { numbers: { roof } }, POND + inches(higher));
+      assert.match(remedy.order, order, `${roof} ${higher}`);
+    }
+  });
   it('a log afloat follows the water, one fixed at its ends is left by it', () => {
     assert.deepEqual(bandOf('log-notch', { choices: { log: 'afloat' } }), [-Infinity, Infinity]);
     assert.deepEqual(bandOf('log-crossing', { choices: { log: 'afloat' } }), [-Infinity, Infinity]);

@@ -19,7 +19,8 @@ import { widthAt } from '../water/pondForecast';
 import { halfGone } from '../water/streamForecast';
 import { surfaceAt } from '../water/ownLevel';
 import { NO_REMEDY, type Remedy } from '../water/remedy';
-import { deviceState, roomBelow, type DeviceState, type Water } from '../water/state';
+import { roomAbove, roomBelow } from '../water/room';
+import { deviceState, type DeviceState, type Water } from '../water/state';
 import { iceStanding } from '../ice/bearing';
 import { iceHere, type Sheet } from '../ice/sheets';
 import { frameOf, type Facts, type Reader } from './facts';
@@ -115,6 +116,7 @@ function levelOutlook(view: SetView, state: DeviceState, outlook: Outlook, span:
       say: free?.say ?? null,
       stone: free?.stone ?? 0,
       room: free ? roomBelow(free, view.layout, levels.known) : null,
+      above: free ? roomAbove(free, view.layout, levels.known) : null,
       clock: (s) => clock(new Date(outlook.from.getTime() + s * 1000)),
     },
     frame.system,

@@ -34,7 +34,7 @@ export interface NumberSpec {
 /** A choice that must have been made so, for something else to be asked. */
 export interface AskedWhen {
   choice: ChoiceKey;
-  is: string;
+  is: string | readonly string[];
 }
 
 /** A number that belongs to the place: the station's measures fill it. */

@@ -11,7 +11,7 @@ import { atWorkUsually } from './order';
 const words = z.string().min(3);
 
 /** What is asked only where a choice says so. */
-const when = z.strictObject({ choice: z.enum(CHOICE_KEYS), is: z.string() }).optional();
+const when = z.strictObject({ choice: z.enum(CHOICE_KEYS), is: z.union([z.string(), z.array(z.string())]) }).optional();
 
 const numberSpec = z
   .strictObject({

@@ -43,9 +43,18 @@ export const shareInBand = (course: readonly CoursePoint[], band: Interval, from
  * The change of height that keeps a device in its band longest until a time: most of it on the middle course, then on the low and the high one, then the smallest, in steps of ¼ in.
  *
  * @param room how far it can go down to the bed, m; null when that is not known
+ * @param above how far it can go up to what is over it, m; null where nothing is
  * @returns metres up (down when negative), and the share of the time it then spends in its band
  */
-export function bestShift(courses: Courses, band: Interval, from: number, to: number, room: number | null): { by: number; share: number } {
+export function bestShift(
+  courses: Courses,
+  band: Interval,
+  from: number,
+  to: number,
+  room: number | null,
+  above: number | null = null,
+): { by: number; share: number } {
+  const up = Math.min(FURTHEST, above ?? FURTHEST);
   const down = Math.min(FURTHEST, room ?? FURTHEST);
   const [low, middle, high] = [courses.low, courses.middle, courses.high].map((course) => rising(looked(course, from, to))) as [
     number[],
@@ -56,7 +65,7 @@ export function bestShift(courses: Courses, band: Interval, from: number, to: nu
   let best = { by: 0, share: share(middle, band), sides: sidesOf(0) };
   // nothing keeps it in its band longer than the whole time on every course
   if (best.share === 1 && best.sides === 2) return { by: 0, share: 1 };
-  for (let n = -Math.floor(down / STEP + 1e-6); n <= Math.floor(FURTHEST / STEP); n += 1) {
+  for (let n = -Math.floor(down / STEP + 1e-6); n <= Math.floor(up / STEP + 1e-6); n += 1) {
     const by = n * STEP;
     const own = share(middle, band, by);
     if (own < best.share - 1e-9) continue;
@@ -83,12 +92,14 @@ export interface Asked {
   /** thickness of a stone that can be taken out from under it, m; 0 without one */
   stone?: number;
   room: number | null;
+  /** how far it can go up to what is over it, m; null or left out where nothing is */
+  above?: number | null;
   clock: (seconds: number) => string;
 }
 
 /** What the forecast says of one device until its next check: until when it is fine, what then; and the change at that check that keeps it in longest until the one after. */
 export function outlookText(
-  { courses, band, now, check, after, then, say, room, stone = 0, clock }: Asked,
+  { courses, band, now, check, after, then, say, room, above = null, stone = 0, clock }: Asked,
   system: System,
 ): { sentence: string; remedy: Remedy; certain: boolean } {
   const ends = courses.middle.at(-1)?.at ?? 0;
@@ -99,7 +110,7 @@ export function outlookText(
   ];
   const ahead = { low: cut(courses.low), middle: cut(courses.middle), high: cut(courses.high) };
   const { middle, earliest, latest } = leaving(ahead, band);
-  const remedy = remedyOf({ courses, band, check, after, say, room, stone, clock }, system);
+  const remedy = remedyOf({ courses, band, check, after, say, room, above, stone, clock }, system);
   if (earliest === null) {
     const sentence =
       check <= ends
@@ -118,12 +129,12 @@ export function outlookText(
 }
 
 function remedyOf(
-  { courses, band, check, after: wanted, say, room, stone = 0, clock }: Omit<Asked, 'now' | 'then'>,
+  { courses, band, check, after: wanted, say, room, above = null, stone = 0, clock }: Omit<Asked, 'now' | 'then'>,
   system: System,
 ): Remedy {
   const after = Math.min(wanted, courses.middle.at(-1)?.at ?? 0);
   if (!say || check >= after) return NO_REMEDY;
-  const { by, share: inside } = bestShift(courses, band, check, after, room);
+  const { by, share: inside } = bestShift(courses, band, check, after, room, above);
   if (inside < 0.05) return { order: 'Move it to another depth', then: `No adjustment lasts until ${clock(after)}.`, by: 0 };
   if (by === 0 || inside < shareInBand(courses.middle, band, check, after) + 0.05) return NO_REMEDY;
   const order = `${by < 0 ? say.down : say.up} ${printLength(Math.abs(by), system)}${stoneText(by, stone, system)}`;

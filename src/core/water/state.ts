@@ -5,10 +5,10 @@ import { spanText } from '../time/localTime';
 import { bandNear, needBand, type Interval } from './band';
 import { endFact, endLabel, youngSays } from '../words/ends';
 import { bandsBeside, judged, keptBands, type Judged } from './keptBands';
-import type { Free, Layout } from './layout';
+import type { Layout } from './layout';
 import type { Axis, Known } from './levels';
 import { endAt, ENDS, heightAt, targetHeight, youngPass, type End, type Need, type Verdict } from './need';
-import { bottomAt, type Part } from './part';
+import { roomAbove, roomBelow } from './room';
 import { NO_REMEDY, type Remedy } from './remedy';
 
 /** A level older than this, without a forecast, no longer says how a set stands. [practice] */
@@ -226,9 +226,12 @@ function remedyOf({ own, need, height, water, frame }: Unmet): Remedy {
   const free = layout.free.find((f) => f.device === need.device);
   if (!free || part?.device !== need.device) return NO_REMEDY;
   const wanted = Math.round((targetHeight(need, layout.parts) - height) / STEP) * STEP;
-  const room = wanted < 0 ? roomBelow(free, layout, water.known) : null;
-  if (room !== null && room < STEP) return { order: 'Dig, or move it to deeper water', then: 'It is already on the bottom.', by: 0 };
-  const by = room !== null && -wanted > room ? -Math.floor(room / STEP + 1e-6) * STEP : wanted;
+  const room = wanted < 0 ? roomBelow(free, layout, water.known) : roomAbove(free, layout, water.known);
+  if (room !== null && room < STEP)
+    return wanted < 0
+      ? { order: 'Dig, or move it to deeper water', then: 'It is already on the bottom.', by: 0 }
+      : { order: 'Pull it, or wait for lower water', then: 'It cannot go higher: what is over it is in the way.', by: 0 };
+  const by = room !== null && Math.abs(wanted) > room ? Math.sign(wanted) * Math.floor(room / STEP + 1e-6) * STEP : wanted;
   const level = water.known[axis] ?? 0;
   const bands = keptBands(own, water.known, by);
   const band = bands && bandNear(bands, level);
@@ -236,22 +239,15 @@ function remedyOf({ own, need, height, water, frame }: Unmet): Remedy {
     const needs = `needs ${printLength(Math.abs(wanted), system)}`;
     return wanted < 0
       ? { order: 'Move it to deeper water', then: `It can go down only ${printLength(Math.abs(by), system)}; ${needs}.`, by: 0 }
-      : { order: 'Move it to shallower water', then: `It ${needs} more height, and cannot have it here.`, by: 0 };
+      : {
+          order: 'Move it to shallower water',
+          then: `It ${needs} more height${room === null ? '' : `, ${printLength(by, system)} of it under what is over it`}, and cannot have it here.`,
+          by: 0,
+        };
   }
   const order = `${by < 0 ? free.say.down : free.say.up} ${printLength(Math.abs(by), system)}`;
   return { order, then: `Then works at ${bandText(band, frame, axis)}.`, by };
 }
-
-/** How far a device can go down to the bed, m; null when the bed is not known. */
-export function roomBelow(free: Free, layout: Layout, known: Known): number | null {
-  if (free.floor === null) return null;
-  const bottoms = layout.parts.filter((p) => movable(p, free.device)).map((p) => bottomAt(p, known));
-  const lowest = Math.min(...bottoms.filter((b): b is number => b !== null));
-  return Number.isFinite(lowest) ? Math.max(0, lowest - free.floor) : null;
-}
-
-const movable = (part: Part, device: string): boolean =>
-  part.device === device && (part.kind === 'jaws' || part.kind === 'pan' || part.kind === 'loop');
 
 /** The worst of a set's devices speaks for the set. */
 export function worst(states: DeviceState[]): DeviceState | null {

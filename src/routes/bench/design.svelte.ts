@@ -43,8 +43,11 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     return read.ok ? read.value : null;
   };
   /** what only matters under another choice is asked, and counts, under it alone */
-  const asked = ({ when }: { when?: AskedWhen }): boolean =>
-    !when || (fields[`c.${when.choice}`] || type.choices[when.choice]?.default) === when.is;
+  const asked = ({ when }: { when?: AskedWhen }): boolean => {
+    if (!when) return true;
+    const by = type.choices[when.choice];
+    return [when.is].flat().includes(fields[`c.${when.choice}`] || (by?.default ?? '')) && (!by || asked(by));
+  };
   const numbers = $derived.by(() => {
     const found: Record<string, number> = {};
     for (const [key, spec] of Object.entries(type.numbers)) {

@@ -5,6 +5,7 @@ import { found, type Finding } from '../../words/finding';
 import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, upright, type Piece } from '../design';
 import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { anchored } from '../pieces/hold';
 import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, type Numbers, practised } from '../setType';
 import { once, FLOODS, LEVERS } from '../pieces/steps';
 import { always } from '../order';
@@ -65,7 +66,10 @@ export const damBreakShoulder: SetType = {
   tools: ['setters', 'spade', 'hatchet', 'waders'],
   faults: ['Dry in the morning: the pond fell further than the bed was deep.', 'Leaves in the bed: the ring was left out.'],
   hides: ['under the repair', 'over the far side of the dam'],
-  choices: { hold: { label: 'Hold', options: { live: 'live hold', slide: 'slide wire to deep water' }, default: 'live' } },
+  choices: {
+    hold: { label: 'Hold', options: { live: 'live hold', slide: 'slide wire to deep water' }, default: 'live' },
+    ...anchored('stake'),
+  },
   acts: { breaks: 1, shape: 'rectangle', width: inches(8), depth: inches(12), words: 'one narrow deep break between the beds' },
   layOut: (laying) => {
     const filled = SIDES.filter((side) => laying.devices[side]);

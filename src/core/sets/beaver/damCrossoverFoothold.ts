@@ -2,6 +2,7 @@ import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
 import { bed, offset, panUnder } from '../pieces/bed';
+import { anchored } from '../pieces/hold';
 import { mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
@@ -32,7 +33,10 @@ export const damCrossoverFoothold: SetType = {
   hides: ['in the pond, off the dam', 'over the far side of the dam'],
   numbers,
   seen: 'panUnder',
-  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water', live: 'live hold' }, default: 'slide' } },
+  choices: {
+    hold: { label: 'Hold', options: { slide: 'slide wire to deep water', live: 'live hold' }, default: 'slide' },
+    ...anchored('stake'),
+  },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

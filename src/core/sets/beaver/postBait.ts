@@ -3,6 +3,7 @@ import { inches } from '../../units/factors';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, panUnder } from '../pieces/bed';
+import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { crossPole, upright } from '../pieces/guides';
@@ -51,6 +52,7 @@ export const postBait: SetType = {
       options: { slide: 'slide wire to deep water', live: 'live hold', bag: 'bag of fill on a cable' },
       default: 'slide',
     },
+    ...anchored('stake'),
   },
   layOut: (laying) => {
     const device = laying.devices.trap;

@@ -3,6 +3,7 @@ import { found, type Finding } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, NOTHING } from '../design';
 import { bed, FOOT, offset, offsetPiece, panUnder, type Foot } from '../pieces/bed';
+import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
@@ -59,6 +60,7 @@ export const slideFoothold: SetType = {
   seen: 'panUnder',
   choices: {
     hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' },
+    ...anchored('stake'),
     foot: { label: 'Foot', options: { hind: 'hind foot', front: 'front foot' }, default: 'hind' },
   },
   layOut: (laying) => {

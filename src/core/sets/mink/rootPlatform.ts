@@ -3,6 +3,7 @@ import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, panUnder } from '../pieces/bed';
+import { anchored } from '../pieces/hold';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
@@ -33,7 +34,7 @@ export const rootPlatform: SetType = {
   faults: ['Rocked on the roots: a bed of gravel under it.'],
   numbers,
   seen: 'panUnder',
-  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to the pool' }, default: 'slide' } },
+  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to the pool' }, default: 'slide' }, ...anchored('stake') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -5,6 +5,7 @@ import { found, type Finding } from '../../words/finding';
 import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
 import { besideWall, mirrored } from '../pieces/ground';
+import { anchored } from '../pieces/hold';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, here } from '../setType';
 import { CULVERTS, footholdOrder, once } from '../pieces/steps';
@@ -55,6 +56,7 @@ export const wallBlind: SetType = {
   ],
   choices: {
     hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' },
+    ...anchored('stake'),
     measured: { label: 'Cover measured over', options: { pan: 'the pan', stone: 'the stone' }, default: 'pan' },
   },
   layOut: (laying) => {

@@ -151,7 +151,7 @@ export const wallHanging: SetType = {
       },
       { marks: [across('offWall', 'Off the wall', 'eye', bottom - inches(2), wall, frame / 2, -1)] },
       depthMarks(laying, floor, -inches(20), -frame / 2 - inches(2)),
-      movable(laying, 'Hang it'),
+      movable(laying),
       tie(laying, {
         numbers,
         part: 'jaws',

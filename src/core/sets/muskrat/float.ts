@@ -6,7 +6,8 @@ import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { assemble, NOTHING, upright } from '../design';
 import { weightFinding } from '../pieces/bed';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, here } from '../setType';
+import { BOTTOM, largestIn, linePart, stakeFinding } from '../pieces/hold';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, here, measured } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
 import { ranged } from '../pieces/range';
 import { moving } from '../offer';
@@ -19,6 +20,7 @@ const numbers = {
     'depth',
   ),
   lineRise: practised('Slack of the line', 'how far the water may rise before the line is taut', 24, [0, 237]),
+  driven: measured('Stake driven in', 'into the bed', [4, 60]),
 } satisfies Numbers;
 const of = asks(numbers);
 
@@ -51,7 +53,7 @@ export const float: SetType = {
   fit: 'No. 1 to 1½; each chain long enough to reach water beside the raft. A roof against birds.',
   tools: ['line', 'wire', 'pliers'],
   faults: ['Held under or aground: the line was measured for one level only.', 'A bird on it: no roof.'],
-  choices: { roof: { label: 'Roof against birds', options: { yes: 'roofed', no: 'open' }, default: 'yes' } },
+  choices: { bottom: BOTTOM, roof: { label: 'Roof against birds', options: { yes: 'roofed', no: 'open' }, default: 'yes' } },
   layOut: (laying) => {
     const positions = Object.keys(laying.devices);
     if (positions.length === 0) return NOTHING;
@@ -70,7 +72,12 @@ export const float: SetType = {
       })),
       free: [],
       front: [-0.6, 0.6].map((y): [number, number] => [y, bedOf(laying) ?? raft - inches(30)]),
-      findings: [ground(laying), roof(laying), weightFinding(laying, laying.devices[positions[0] ?? 'left']?.size ?? '1½', 'muskrat')],
+      findings: [
+        ground(laying),
+        roof(laying),
+        stakeFinding(laying, largestIn(laying.devices[positions[0] ?? 'left'], 'muskrat')),
+        weightFinding(laying, laying.devices[positions[0] ?? 'left']?.size ?? '1½', 'muskrat'),
+      ],
       marks: [
         upright('draft', 'Raft under water', 'side', -inches(22), raft, raft - of(laying, 'draft')),
         upright('depth', 'Depth under the raft', 'side', inches(16), raft, bedOf(laying) ?? raft - inches(30)),
@@ -132,6 +139,7 @@ function panPart(laying: Laying, id: string): Part {
 function raftParts(laying: Laying): Part[] {
   const draft = of(laying, 'draft');
   const bed = bedOf(laying) ?? levelThen(laying) - inches(30);
+  const { driven = inches(18) } = laying.numbers;
   return [
     {
       id: 'raft',
@@ -152,13 +160,37 @@ function raftParts(laying: Laying): Part[] {
       bearer: 'bed',
       x: inches(30),
       y: 0,
-      z: fixed(bed - inches(18)),
-      height: inches(24),
+      z: fixed(bed - driven),
+      height: driven + inches(6),
       wide: inches(1),
       across: inches(1),
-      tiedTo: 'raft',
-      stock: `line, ${printLength(of(laying, 'lineRise'), laying.system)} of slack`,
+      stock: `stake ${printLength(driven + inches(6), laying.system)}`,
     },
+    linePart(
+      'anchor-line',
+      [inches(18), 0, levelThen(laying)],
+      [inches(30), 0, bed + inches(4)],
+      `line, ${printLength(of(laying, 'lineRise'), laying.system)} of slack`,
+      'raft',
+    ),
+    ...(laying.choices.roof === 'no'
+      ? []
+      : [
+          {
+            id: 'roof',
+            kind: 'platform' as const,
+            bearer: 'float' as const,
+            x: 0,
+            y: 0,
+            z: follows(laying.place.surface, inches(8)),
+            height: inches(1),
+            wide: inches(38),
+            across: inches(16),
+            limits: limitsOver(laying, draft + inches(8)),
+            tiedTo: 'raft',
+            stock: 'roof board',
+          },
+        ]),
   ];
 }
 

@@ -8,6 +8,7 @@ import { panUnder, weightFinding } from '../pieces/bed';
 import { depthHere, depthMarks } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
+import { BOTTOM, largestIn, stakeFinding } from '../pieces/hold';
 import { bait } from '../pieces/scent';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, chainedOrder, once } from '../pieces/steps';
@@ -37,7 +38,7 @@ export const polePlatform: SetType = {
   faults: ['Dry or drowned: the level moved; a float follows it.'],
   numbers,
   seen: 'panUnder',
-  choices: { roof: { label: 'Roof against birds', options: { yes: 'roofed', no: 'open' }, default: 'yes' } },
+  choices: { bottom: BOTTOM, roof: { label: 'Roof against birds', options: { yes: 'roofed', no: 'open' }, default: 'yes' } },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -119,6 +120,7 @@ export const polePlatform: SetType = {
         free: [{ device: 'trap', say: { down: 'Lower the board', up: 'Raise the board' }, floor }],
         findings: [
           weightFinding(laying, device.size, 'muskrat'),
+          stakeFinding(laying, largestIn(device, 'muskrat'), 'pushIn'),
           found('birds', roofed ? 'holds' : 'warns', 'practice', { roofed, traps: 1 }, { id: 'roof' }),
         ],
         holds: [{ kind: 'tie', device: 'trap', anchor: [-long / 2, 0, board], tether: inches(14), held: 'front foot', build: 'muskrat' }],

@@ -2,6 +2,7 @@ import { inches } from '../../units/factors';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING } from '../design';
 import { bed, panUnder } from '../pieces/bed';
+import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
@@ -34,7 +35,7 @@ export const otterCrossover: SetType = {
   faults: ['Crossed the other way: a bed at each foot of the crossing.'],
   numbers,
   seen: 'panUnder',
-  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' } },
+  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' }, ...anchored('stake') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

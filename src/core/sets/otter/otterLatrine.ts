@@ -2,6 +2,7 @@ import { inches } from '../../units/factors';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING } from '../design';
 import { bed, panUnder } from '../pieces/bed';
+import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
@@ -32,7 +33,7 @@ export const otterLatrine: SetType = {
   faults: ['Sprung at a toe: the bed lay beside the landing, not on it.', 'In some weeks they travel small creeks: a latrine rests then.'],
   numbers,
   seen: 'panUnder',
-  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' } },
+  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' }, ...anchored('stake') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -206,8 +206,8 @@ export function depthMarks(laying: Laying, floor: number, side: number, eye: num
 }
 
 /** The trap may be set lower or higher. */
-export const movable = (laying: Laying, say = 'Set it', device = 'trap'): Piece => ({
-  free: [{ device, say: { down: say, up: say }, floor: bedOf(laying) }],
+export const movable = (laying: Laying, device = 'trap'): Piece => ({
+  free: [{ device, say: { down: 'Lower it', up: 'Raise it' }, floor: bedOf(laying) }],
 });
 
 /** A trap taller than the water it must be in. */

@@ -94,30 +94,32 @@ const ANCHORS: Record<Anchor, { kind: PartKind; height: number; wide: number; un
   log: { kind: 'trunk', height: inches(7), wide: inches(16), under: inches(4) },
 };
 
+/** What it is tied to, as a part. @param at where the tie leaves it, m */
+export function anchorPart(laying: Laying, id: string, [x, y, z]: [number, number, number], usual: Anchor): Part {
+  const to = anchorOf(laying.choices, usual);
+  const { kind, height, wide, under } = ANCHORS[to];
+  const { driven = under } = to === 'stake' ? laying.numbers : {};
+  const tall = driven + height - under;
+  return {
+    ...{ id, kind, bearer: 'bank', x, y, z: fixed(z - driven), height: tall, wide, across: wide },
+    ...(to === 'stake' ? { stock: `stake ${printLength(tall, laying.system)}` } : {}),
+  };
+}
+
+/** Whether what it is tied to holds the largest animal that can be caught. */
+export function anchorFinding(laying: Laying, usual: Anchor, largest: BuildKey): Finding {
+  const to = anchorOf(laying.choices, usual);
+  return to === 'stake' ? stakeFinding(laying, largest) : heldBy(to, BUILDS[largest]);
+}
+
 /** A cable from the device to its anchor, with what that anchor holds against the largest animal that can be caught. */
 export function tie(laying: Laying, own: TieTo): Piece {
   const { numbers, device = 'trap', part, from, at, build, held = 'body', kind = 'tie', cable = 'tie cable' } = own;
   const tail = 'tail' in numbers;
   const length = tail ? numberOf(laying, { numbers }, 'tail') : numberOf(laying, { numbers }, 'tie');
-  const to = anchorOf(laying.choices, own.to);
-  const usual = ANCHORS[to];
-  const { driven = usual.under } = to === 'stake' ? laying.numbers : {};
-  const shape = { ...usual, under: driven, height: driven + usual.height - usual.under };
   const id = device === 'trap' || device === 'snare' ? 'anchor' : `${device}-anchor`;
-  const anchor: Part = {
-    id,
-    kind: shape.kind,
-    bearer: 'bank',
-    x: at[0],
-    y: at[1],
-    z: fixed(at[2] - shape.under),
-    height: shape.height,
-    wide: shape.wide,
-    across: shape.wide,
-    ...(to === 'stake' ? { stock: `stake ${printLength(shape.height, laying.system)}` } : {}),
-  };
-  const largest = largestIn(laying.devices[device], build);
-  const holding = to === 'stake' ? stakeFinding(laying, largest) : heldBy(to, BUILDS[largest]);
+  const anchor = anchorPart(laying, id, at, own.to);
+  const holding = anchorFinding(laying, own.to, largestIn(laying.devices[device], build));
   const name = `${cable} ${printLength(length, laying.system)}`;
   return {
     parts: [anchor, linePart(`${id}-tie`, from, [at[0], at[1], at[2]], name, part)],
@@ -173,19 +175,19 @@ export function largestIn(device: FilledPosition | undefined, meant: BuildKey): 
   return BUILDS[can].weight.high > BUILDS[meant].weight.high ? can : meant;
 }
 
-/** Whether a stake holds the largest animal that can be caught there; told only once its depth and its ground are known. */
-export function stakeFinding(laying: Laying, build: BuildKey): Finding {
-  const { driven } = laying.numbers;
+/** Whether a stake holds the largest animal that can be caught there; told only once its depth and its ground are known. @param field the number that says how deep it is driven */
+export function stakeFinding(laying: Laying, build: BuildKey, field: 'driven' | 'pushIn' = 'driven'): Finding {
+  const driven = laying.numbers[field];
   const { bottom = 'unknown' } = laying.choices;
   const { weight, called } = BUILDS[build];
   const { high } = weight;
   const pulls = { called, weight: high, swimming: pullOf(high, 'swimming'), footed: pullOf(high, 'footed') };
   if (driven === undefined || !isBottom(bottom)) {
     const lacks = { depth: driven === undefined, ground: !isBottom(bottom) };
-    return found('stakeUnknown', 'unknown', 'practice', { ...lacks, ...pulls }, { field: lacks.depth ? 'driven' : 'bottom' });
+    return found('stakeUnknown', 'unknown', 'practice', { ...lacks, ...pulls }, { field: lacks.depth ? field : 'bottom' });
   }
   const holds = stakeHolds(driven, bottom);
   const verdict = holds >= pulls.footed ? 'holds' : holds >= pulls.swimming ? 'warns' : 'fails';
   const values = { driven, ground: bottom, holds, ...pulls, deeper: (driven * pulls.footed) / holds };
-  return found('stake', verdict, 'practice', values, { field: 'driven' });
+  return found('stake', verdict, 'practice', values, { field });
 }

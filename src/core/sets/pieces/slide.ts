@@ -8,8 +8,8 @@ import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { upright as mark, type Piece } from '../design';
-import { levelThen, measured, numberOf, practised, type ChoiceSpec, type Laying, type Numbers } from '../setType';
-import { linePart } from './hold';
+import { levelThen, measured, numberOf, practised, type Choices, type ChoiceSpec, type Laying, type Numbers } from '../setType';
+import { anchored, anchorFinding, anchorPart, DRIVEN, largestIn, linePart } from './hold';
 import { bagFinding, bagOf, fillOf, liveFinding, tangleFinding, tanglePole } from './otherHolds';
 import { MARGIN, profileOf, edgeOf, type SlideOf } from './profile';
 
@@ -36,6 +36,7 @@ export const SLIDE_NUMBERS = {
     origin: 'measured',
     when: { choice: 'hold', is: 'bag' },
   },
+  driven: DRIVEN,
 } satisfies Numbers;
 
 const HOLD: ChoiceSpec = {
@@ -51,8 +52,15 @@ const FILL: ChoiceSpec = {
   when: { choice: 'hold', is: 'bag' },
 };
 
-/** How a foothold is held, and what a bag is filled with. */
-export const HELD = { hold: HOLD, fill: FILL };
+const ANCHORED = anchored('stake');
+
+/** How a foothold is held, what its bank end is tied to, and what a bag is filled with. */
+export const HELD = {
+  hold: HOLD,
+  fill: FILL,
+  ...ANCHORED,
+  anchorAs: { ...ANCHORED.anchorAs, when: { choice: 'hold', is: ['slide', 'live'] } },
+} satisfies Choices;
 
 /** Depth that chain, the way from forefoot to nose and some inches want at the stop, m. */
 export const wantedDepth = (chain: number, build: Pick<Build, 'forearmToNose'>): number => chain + build.forearmToNose + MARGIN;
@@ -102,19 +110,7 @@ export function slideParts(laying: Laying, wire: number, wanted: number, bank = 
       across: inches(3),
       stock: 'one-way lock and stop',
     },
-    {
-      id: 'stake',
-      kind: 'stake',
-      bearer: 'bank',
-      x: bank,
-      y: ASIDE,
-      z: fixed(surface - inches(18)),
-      height: inches(24),
-      wide: inches(1),
-      across: inches(1),
-      tiedTo: 'stop',
-      stock: 'bank stake 24 in',
-    },
+    { ...bankEnd(laying, bank), tiedTo: 'stop' },
     linePart(
       'slideWire',
       [bank - out, 0, z + inches(2)],
@@ -151,6 +147,7 @@ export function holdPiece(laying: Laying, own: SlideOf): Piece {
   const surface = levelThen(laying);
   const wanted = wantedDepth(chain, { forearmToNose: animalReach(BUILDS[build], held) });
   const anchor: [number, number, number] = [bank, ASIDE, surface + inches(6)];
+  const largest = largestIn(laying.devices[device], build);
   if (how === 'slide') {
     const parts = slideParts(laying, wire, wanted, bank, device);
     const stop = parts[0];
@@ -160,17 +157,17 @@ export function holdPiece(laying: Laying, own: SlideOf): Piece {
       needs: laying.numbers.stopDepth !== undefined || profileOf(laying, bank) ? [stopNeed(laying, wanted, device)] : [],
       holds: [{ kind: 'slide', device, anchor, tether: wire, held, build, deep }],
       supplies: [{ kind: 'wire', what: 'slide wire', amount: wire }],
-      findings: [slideFinding(laying, wanted, { build, held, bank })],
+      findings: [slideFinding(laying, wanted, { build, held, bank }), anchorFinding(laying, 'stake', largest)],
       marks: [mark('stopDepth', 'Depth at the stop', 'side', deep[0], surface, deep[1])],
     };
   }
   if (how === 'live') {
     const line = linePart('tether', [0, 0, surface - inches(3)], anchor, `tether ${printLength(wire, laying.system)}`, 'pan');
     return {
-      parts: [bankStake(bank, surface), line],
+      parts: [bankEnd(laying, bank), line],
       holds: [{ kind: 'live', device, anchor, tether: wire, held, build }],
       supplies: [{ kind: 'cable', what: 'tether cable', amount: wire }],
-      findings: [liveFinding(laying, own)],
+      findings: [liveFinding(laying, own), anchorFinding(laying, 'stake', largest)],
     };
   }
   const deep: [number, number] = [-inches(30), surface - (laying.numbers.stopDepth ?? wanted)];
@@ -224,18 +221,8 @@ export function holdPiece(laying: Laying, own: SlideOf): Piece {
   };
 }
 
-const bankStake = (bank: number, surface: number): Part => ({
-  id: 'stake',
-  kind: 'stake',
-  bearer: 'bank',
-  x: bank,
-  y: ASIDE,
-  z: fixed(surface - inches(18)),
-  height: inches(24),
-  wide: inches(1),
-  across: inches(1),
-  stock: 'bank stake 24 in',
-});
+/** What the bank end is tied to. */
+const bankEnd = (laying: Laying, bank: number): Part => anchorPart(laying, 'stake', [bank, ASIDE, levelThen(laying) + inches(2)], 'stake');
 
 /** Whether the stop lies deep enough for the largest animal that is meant; with a profile also where it lies and the shortest wire. */
 export function slideFinding(

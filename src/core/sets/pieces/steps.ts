@@ -104,13 +104,18 @@ export const onItsGround = (at: AtWork, before: Step[], around: Step[]): Order[]
   always(...before, setGrip(at), ...around, feelSwing, hooksOff(at, 'once all is in place'), feelSwing);
 
 /** How the catch of a foothold is held: what is put in before the trap. */
-function holdFirst({ choices }: AtWork): Step {
+function holdFirst(at: AtWork): Step {
+  const { choices } = at;
   if (choices.hold === 'live')
     return once('Anchor the tether where land and water are both in its reach and nothing is there to wrap round.');
   if (choices.hold === 'tangle') return once('Push the tangle pole in at its depth and tie the cable to it.', WADING);
   if (choices.hold === 'bag')
     return once('Fill the bag, sink it in deep water with its cable tied, and lay the cable to the trap.', WADING);
-  return once('Deep end first, then the bank stake; the lock stays at the bank end.', WADING);
+  const end = choices.anchorAs ?? 'stake';
+  return once(
+    `Deep end first, then ${end === 'stake' ? 'the bank stake' : `the bank end on ${WOOD[end] ?? end}, low`}; the lock stays at the bank end.`,
+    WADING,
+  );
 }
 
 /** The last touch of a foothold, how it is carried, tried and covered. */
