@@ -62,6 +62,42 @@ describe('what a place measured fills the numbers of a set', () => {
     assert.equal(inInches('lodge-run', place, null).depth, 30);
     assert.equal(inInches('lodge-run', at(taken('depth', 30, { level: null })), POND - inches(4)).depth, 30);
   });
+  it('several measures make one number, and it is left out where one of them is not known (common practice: which)', () => {
+    const log = (...more: Taken[]) => inInches('log-crossing', at(taken('overWater', 5), ...more));
+    assert.equal(log().overWater, undefined);
+    assert.deepEqual([log(taken('thick', 8)).overWater, log(taken('thick', 8)).trunk], [13, 8]);
+    assert.equal(inInches('log-crossing', at(taken('overWater', 5), taken('thick', 8)), POND - inches(3)).overWater, 16);
+    assert.equal(
+      inInches('log-crossing', at(taken('overWater', 5), taken('thick', 8), { ...taken('fixed', 1), value: 0 }), POND - inches(3))
+        .overWater,
+      13,
+      'afloat it follows',
+    );
+    assert.equal(inInches('log-notch', at(taken('thick', 7))).log, 7);
+    const groove = at(taken('depth', 30), taken('besideGroove', 16, { level: POND - inches(4) }));
+    assert.equal(inInches('lodge-run', groove).groove, 10, '16 in beside it four inches lower are 20 in now');
+    assert.equal(inInches('lodge-run', groove, POND + inches(5)).groove, 10, 'a groove is as deep at any level');
+    assert.equal(inInches('lodge-run', at(taken('depth', 30))).groove, undefined);
+  });
+  it('the crest over the jaws is the deck over the tailwater less the jaws over it and their frame', () => {
+    const face = setTypeOf('dam-crossover-face');
+    const place: Place = { ...at(taken('overTail', 28)), surface: 'tail' };
+    const devices = usualDevices(face);
+    const of = (numbers: Record<string, number>, tail = POND) => filled(face, place, { tail }, { numbers, devices }).crestOver?.value;
+    assert.ok(Math.abs((of({ overTail: inches(6) }) ?? 0) - inches(12)) < 1e-9);
+    assert.ok(Math.abs((of({ overTail: inches(6) }, POND + inches(2)) ?? 0) - inches(10)) < 1e-9);
+  });
+  it('an arm that was measured stands for the usual one, and a typed reach before it', () => {
+    const type = setTypeOf('lodge-run');
+    const beyond = (hands: Record<string, number>, numbers: Record<string, number> = {}) =>
+      layOut(type, { numbers, choices: {}, then: { pond: POND }, place: at(), devices: usualDevices(type), hands }, 'us').needs.find(
+        (n) => n.serves,
+      )?.min;
+    assert.deepEqual(
+      [beyond({}), beyond({ arm: inches(30) }), beyond({ arm: inches(30) }, { reach: inches(33) })],
+      [-inches(36), -inches(30), -inches(33)],
+    );
+  });
   it('a measure out of the range of the number is left out', () => {
     assert.deepEqual(inInches('undercut-bank', at(taken('roof', 70))), {});
     assert.deepEqual(inInches('lodge-run', at(taken('depth', 2)), POND - inches(9)), {});

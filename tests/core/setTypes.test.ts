@@ -426,7 +426,7 @@ describe('aim and working range', () => {
     assert.deepEqual([verdict, label], ['perhaps', 'perhaps swum over']);
     assert.match(
       sentence,
-      /^In doubt\. .*Works at 37 in to 41½ in; perhaps at 37 in or higher; now 44 in\. Measure how far it stands before the hole\.$/,
+      /^In doubt\. .*Works at 37 in to 41½ in; perhaps at 37 in or higher; now 44 in\. Measure how far it stands before the hole, or how deep the groove is\.$/,
     );
     assert.equal(stateOf('bank-den-run', {}, POND + inches(12)).verdict, 'perhaps');
     assert.equal(stateOf('bank-den-run', { numbers: { fromMouth: 12 } }, POND + inches(12)).verdict, 'fine');
@@ -476,6 +476,17 @@ describe('aim and working range', () => {
       [-1, 1],
     );
     assert.equal(remedy.order, 'Raise the bed 5 in');
+  });
+  it('in a groove as deep as the frame nothing swims over, however far from the hole (common practice)', () => {
+    for (const [id, far, frame, ends] of [
+      ['lodge-run', { fromMouth: 120 }, 10, -12],
+      ['bank-den-run', { fromMouth: 40 }, 10, -12],
+      ['den-run', { mouth: 20 }, 4.8, -2.5],
+    ] as const) {
+      assert.equal(limitsOf(id, { numbers: { ...far } }).works[0], ends, id);
+      assert.equal(limitsOf(id, { numbers: { ...far, groove: frame - 1 } }).works[0], ends, id);
+      assert.equal(limitsOf(id, { numbers: { ...far, groove: frame } }).works[0], null, id);
+    }
   });
   it('is never raised through the roof over it (F95)', () => {
     for (const [roof, higher, order] of [

@@ -26,6 +26,7 @@ const CROSS: Family = {
     widthSurface: [68, 52, 172, 52],
     widthBed: [90, 130, 150, 130],
     depth: [128, 60, 128, 120],
+    besideGroove: [80, 60, 80, 76],
     pushIn: [104, 120, 104, 143],
     ceiling: [150, 20, 150, 60],
   },
@@ -36,6 +37,8 @@ const DAM: Family = {
   ends: {
     channelOff: [84, 20, 150, 20],
     channelDepth: [84, 50, 84, 117],
+    channelWidth: [66, 66, 104, 66],
+    shoulderDepth: [134, 50, 134, 70],
     shelfDepth: [120, 50, 120, 84],
     crestHeight: [176, 30, 176, 98],
     head: [224, 50, 224, 98],
@@ -80,13 +83,25 @@ const PASSAGE: Family = {
 const UNDERCUT: Family = {
   ground: ['M0 100Q46 142 92 122L150 108H206V58H150L164 30H240V150H0Z'],
   water: ['M0 78H206V108H150L92 122Q46 142 0 100Z'],
-  ends: { poolDepth: [46, 78, 46, 131], besideDepth: [104, 78, 104, 119], trapDepth: [166, 78, 166, 108], roof: [190, 58, 190, 108] },
+  ends: {
+    poolDepth: [46, 78, 46, 131],
+    besideDepth: [104, 78, 104, 119],
+    trapDepth: [166, 78, 166, 108],
+    roof: [190, 58, 190, 108],
+    reachBack: [150, 50, 206, 50],
+  },
 };
 const LOG: Family = {
   ground: ['M0 40L40 60L70 118H170L204 56L240 40V150H0Z'],
   water: ['M52 84H188L170 118H70Z'],
   lines: ['M18 50L222 40', 'M18 58L222 48'],
-  ends: { overWater: [120, 52, 120, 84], slope: [150, 36, 214, 32], fixed: [196, 62, 222, 62] },
+  ends: {
+    overWater: [120, 52, 120, 84],
+    thick: [72, 44, 72, 58],
+    depth: [96, 84, 96, 118],
+    slope: [150, 36, 214, 32],
+    fixed: [196, 62, 222, 62],
+  },
 };
 
 const FAMILY: Record<StationKind, Family> = {

@@ -1,12 +1,13 @@
 import { dayText } from '../time/localTime';
 import type { System } from '../units/factors';
-import { printLength } from '../units/length';
+import { printLength, type Gauge } from '../units/length';
 import { surfaceAt } from '../water/ownLevel';
 import type { Known } from '../water/levels';
 import type { StationKind } from '../stations/kinds';
 import { latest, measuresFor, type MeasureId } from '../stations/measures';
 import type { ChoiceKey, NumberKey } from './keys';
 import type { Laying, NumberSpec, Place, SetType } from './setType';
+import type { Laid } from './standing';
 
 /** A number of a set that its place knows: measured there, and when. Metres. */
 export interface Filled {
@@ -16,26 +17,51 @@ export interface Filled {
 
 /**
  * What the station of a set measured of the numbers of its type, as they stand at a level: the newest measure of each, moved with the level since where it
- * is measured from the surface. A number that would lie out of its range is left out.
+ * is measured from the surface. A number that would lie out of its range is left out, and one that is reckoned from several of which one is not known.
+ *
+ * @param own what the set itself says, for a number that its place and it make together
  */
-export function filled(type: Pick<SetType, 'numbers'>, place: Place, then: Known): Partial<Record<NumberKey, Filled>> {
+export function filled(
+  type: Pick<SetType, 'numbers'>,
+  place: Place,
+  then: Known,
+  own: Pick<Laid, 'numbers' | 'devices'> = { numbers: {}, devices: {} },
+): Partial<Record<NumberKey, Filled>> {
   const { measures = [], follows, surface } = place;
-  const own = (level: number): number => (follows ? surfaceAt(follows, level) : level);
+  const here = (level: number): number => (follows ? surfaceAt(follows, level) : level);
+  const afloat = latest(measures, 'fixed')?.value === 0;
   const found: Partial<Record<NumberKey, Filled>> = {};
   if (measures.length === 0) return found;
   for (const [key, spec] of Object.entries(type.numbers)) {
     const newest = spec.from && latest(measures, ...spec.from);
     if (!newest) continue;
-    const now = then[surface];
-    const rise = newest.level === null || now === undefined ? 0 : own(now) - own(newest.level);
-    const value = newest.value + (spec.withLevel ?? 0) * rise;
+    const beside = { plus: spec.plus && latest(measures, spec.plus), less: spec.less && latest(measures, spec.less) };
+    if ((spec.plus && !beside.plus) || (spec.less && !beside.less)) continue;
+    const since = (level: number | null, now: number | undefined): number =>
+      level === null || now === undefined ? 0 : here(now) - here(level);
+    // a log that floats lies as it lay, whatever the water does
+    const moves = afloat && newest.what === 'overWater' ? 0 : (spec.fromWithLevel ?? spec.withLevel ?? 0);
+    const less = beside.less ? beside.less.value + since(beside.less.level, newest.level ?? undefined) : 0;
+    const value = newest.value + moves * since(newest.level, then[surface]) + (beside.plus?.value ?? 0) - less - (spec.lessOwn?.(own) ?? 0);
     if (value >= spec.min && value <= spec.max) found[key as NumberKey] = { value, at: newest.at };
   }
   return found;
 }
 
+/** What a person measured of himself, where a type asks how far an arm reaches and how deep he can stand. */
+export function handsOf(type: Pick<SetType, 'numbers'>, { arm, waders }: Gauge): Partial<Record<NumberKey, number>> {
+  return {
+    ...(type.numbers.reach && arm !== undefined ? { reach: arm } : {}),
+    ...(type.numbers.waders && waders !== undefined ? { waders } : {}),
+  };
+}
+
 /** The measure of a place under which a number of a set is kept there; null where the number is none of the place's. */
-export function keptAs({ from }: Pick<NumberSpec, 'from'>, kind: StationKind): MeasureId | null {
+export function keptAs(
+  { from, plus, less, lessOwn }: Pick<NumberSpec, 'from' | 'plus' | 'less' | 'lessOwn'>,
+  kind: StationKind,
+): MeasureId | null {
+  if (plus || less || lessOwn) return null;
   return from?.find((what) => measuresFor(kind).includes(what)) ?? from?.[0] ?? null;
 }
 

@@ -35,6 +35,7 @@ export const NUMBER_KEYS = [
   'fromMouth',
   'fromToe',
   'gap',
+  'groove',
   'hole',
   'hollow',
   'ice',

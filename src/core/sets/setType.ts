@@ -27,6 +27,14 @@ export interface NumberSpec {
   withLevel?: 1 | -1;
   /** the measures of a station that are this number, wherever the set stands at it */
   from?: readonly MeasureId[];
+  /** a length of the place that is added to it */
+  plus?: MeasureId;
+  /** a depth of the place that is taken off it */
+  less?: MeasureId;
+  /** what the set's own numbers and its device take off it, m */
+  lessOwn?: (own: { numbers: Readonly<Record<string, number>>; devices: Record<string, FilledPosition> }) => number;
+  /** the measure grows (1) or shrinks (−1) with the level, where the number itself does not */
+  fromWithLevel?: 1 | -1;
   /** it is asked only where a choice says so */
   when?: AskedWhen;
 }

@@ -1,9 +1,10 @@
-import { filled } from './fills';
+import { filled, handsOf } from './fills';
 import { spentWords, type Spent } from '../check/spent';
 import type { Device, Setting, TrapSet } from '../record/kinds';
 import type { Station } from '../stations/placed';
 import type { System } from '../units/factors';
 import type { Frame } from '../units/frame';
+import type { Gauge } from '../units/length';
 import { bedOf } from '../stations/placed';
 import { knownAt, type Surfaces } from '../water/levelAt';
 import type { Known } from '../water/levels';
@@ -65,6 +66,8 @@ export interface Laid {
   then: Known;
   place: Place;
   devices: Record<string, FilledPosition>;
+  /** what the person who reads it measured of himself, m, by word */
+  hands?: Gauge;
 }
 
 /** What is asked to say how a set stood at some moment. */
@@ -73,6 +76,7 @@ export interface Ground {
   follows: Follows | null;
   surfaces: Surfaces;
   shed: Record<string, Pick<Device, 'class' | 'size'>>;
+  hands?: Gauge;
 }
 
 /** The levels that a setting was measured from: by the readings beside its moment, else as the first version noted them. */
@@ -86,7 +90,7 @@ export function thenOf({ at, noted }: Setting, { water }: Pick<Station, 'water'>
 }
 
 /** How a set was laid at a moment, by the settings, devices and readings that were true then and are known now. */
-export function laidAt(set: TrapSet, at: Date, { station, follows, surfaces, shed }: Ground): Laid {
+export function laidAt(set: TrapSet, at: Date, { station, follows, surfaces, shed, hands }: Ground): Laid {
   const setting = settingAt(set, at);
   const { numbers, choices } = setting;
   return {
@@ -95,13 +99,14 @@ export function laidAt(set: TrapSet, at: Date, { station, follows, surfaces, she
     then: thenOf(setting, station, surfaces),
     place: placeOf(station, follows),
     devices: devicesAt(set, at, shed),
+    ...(hands ? { hands } : {}),
   };
 }
 
 /** The parts and needs of a set that was laid so. */
 export function layOut(
   type: SetType,
-  { numbers, choices, then, place, devices }: Laid,
+  { numbers, choices, then, place, devices, hands = {} }: Laid,
   system: System,
   ahead: Pick<Laying, 'iceNext' | 'frostToCheck'> = {},
 ): Design {
@@ -109,9 +114,9 @@ export function layOut(
   const gauge = then[surface];
   const own = follows && gauge !== undefined ? { ...then, [surface]: surfaceAt(follows, gauge) } : then;
   const defaults = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
-  const known = Object.fromEntries(Object.entries(filled(type, place, then)).map(([key, { value }]) => [key, value]));
+  const known = Object.fromEntries(Object.entries(filled(type, place, then, { numbers, devices })).map(([key, { value }]) => [key, value]));
   const layout = type.layOut({
-    numbers: { ...known, ...numbers },
+    numbers: { ...handsOf(type, hands), ...known, ...numbers },
     choices: { ...defaults, ...choices },
     place,
     devices,

@@ -4,7 +4,7 @@ import { DEVICE_CLASSES, SIZES } from '../devices/sizes';
 import { CHOICE_KEYS } from './keys';
 import { numberFaults } from './ranges';
 import { MEASURE_IDS } from '../stations/measures';
-import type { ChoiceSpec, SetType } from './setType';
+import type { ChoiceSpec, NumberSpec, SetType } from './setType';
 import { STATION_KINDS } from '../stations/kinds';
 import { atWorkUsually } from './order';
 
@@ -24,6 +24,10 @@ const numberSpec = z
     origin: z.enum(['measured', 'yours', 'practice', 'published', 'computed']),
     withLevel: z.union([z.literal(1), z.literal(-1)]).optional(),
     from: z.array(z.enum(MEASURE_IDS)).min(1).optional(),
+    plus: z.enum(MEASURE_IDS).optional(),
+    less: z.enum(MEASURE_IDS).optional(),
+    lessOwn: z.custom<NonNullable<NumberSpec['lessOwn']>>((v) => typeof v === 'function').optional(),
+    fromWithLevel: z.union([z.literal(1), z.literal(-1)]).optional(),
     when,
   })
   .refine((spec) => spec.min < spec.max, { error: 'A range begins under its end.' })

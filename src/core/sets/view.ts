@@ -9,6 +9,7 @@ import { laidAt, layOut, type DeviceView, type Laid, type Missed, type SetView }
 import { remembered } from '../remembered';
 import type { System } from '../units/factors';
 import { plainFrame, type Frame } from '../units/frame';
+import type { Gauge } from '../units/length';
 import type { Surfaces } from '../water/levelAt';
 
 /** The last look at a stay, the last one that left it spent where nothing set it again since, and a way there since that ended before it. */
@@ -33,6 +34,8 @@ export interface ViewContext {
   now: Date;
   /** in what the reader reads the levels of each water */
   frames: Record<string, Frame>;
+  /** what the reader measured of himself */
+  hands: Gauge;
 }
 
 /** What states, section and remedies need of a design; its drawings are made where they are shown. */
@@ -42,11 +45,14 @@ const lean = ({ parts, ground, needs, free, findings }: Layout): Layout => ({ pa
 const laidOut = remembered((type: string, laid: Laid, system: System): Layout => lean(layOut(setTypeOf(type), laid, system)), 4000);
 
 /** A set of the record as the rooms show it: laid out, with its devices, its last look and its deadline. */
-export function setView(set: TrapSet, { line, stations, follows, iceFactors, shed, looks, surfaces, now, frames }: ViewContext): SetView {
+export function setView(
+  set: TrapSet,
+  { line, stations, follows, iceFactors, shed, looks, surfaces, now, frames, hands }: ViewContext,
+): SetView {
   const station = stations[set.station];
   if (!station) throw new RangeError(`set ${set.number} names a station that is not in the record`);
   const type = setTypeOf(set.type);
-  const laid = laidAt(set, now, { station, follows: follows[station.id] ?? null, surfaces, shed });
+  const laid = laidAt(set, now, { station, follows: follows[station.id] ?? null, surfaces, shed, hands });
   const system = (frames[station.water] ?? plainFrame('us')).system;
   const devices = set.state === 'live' ? liveDevices(set, shed, looks) : [];
   const lastLooks = devices.map((d) => new Date(d.lastLook));

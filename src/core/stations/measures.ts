@@ -22,6 +22,8 @@ export const MEASURES = {
   shelfDepth: depth('Depth over the shelf', 'where the fill ends on the pond side'),
   channelOff: length('Patrol channel from the crest', 'from the crest to its middle'),
   channelDepth: depth('Depth in the patrol channel', 'in its middle'),
+  channelWidth: length('Width of the patrol channel', 'from its crest-side edge to its outer edge'),
+  shoulderDepth: depth('Depth over the shoulder', 'firm ground beside the place for a break'),
   width: length('Width', 'at its narrowest'),
   overPond: depth('Over the pond', 'deck over the pond surface'),
   overTail: depth('Over the tailwater', 'deck over the surface below'),
@@ -33,9 +35,12 @@ export const MEASURES = {
   widthSurface: length('Width at the surface', 'from edge to edge'),
   widthBed: length('Width at the bed', 'where the walls meet the floor'),
   depth: depth('Depth', 'in the deepest part'),
+  besideGroove: depth('Depth beside the groove', 'over the bed at its edge'),
   pushIn: length('Push-in', 'how far a stick goes in under the weight of a hand; firm is under 4 in (practice)'),
   ceiling: depth('Roof over the surface', 'the lowest point of the roof'),
   roof: length('Roof over the bed', 'it must clear the frame and an upright spring'),
+  reachBack: length('Reaches back', 'from the edge of the roof to the wall behind'),
+  rootsOver: length('Roots over the ledge', 'height they leave'),
   dryMouth: { label: 'Dry at the mouth', unit: 'yes', how: 'then it is a set on land' },
   slope: { label: 'Slope', unit: 'angle', how: 'against the level' },
   toeDepth: depth('Depth at the toe', 'where the slide meets the bed'),
@@ -50,6 +55,7 @@ export const MEASURES = {
   trapDepth: depth('Depth at the trap', 'under the roof'),
   besideDepth: depth('Depth beside it', 'in the brook'),
   poolDepth: depth('Depth of the pool', 'it keeps crayfish, frogs and small fish'),
+  thick: length('Thickness of the log', 'where the trap stands'),
   fixed: { label: 'Fixed to both banks', unit: 'yes', how: 'otherwise it is afloat and follows the water' },
   approaches: { label: 'Approaches', unit: 'count', how: 'places where they leave the water' },
   steady: { label: 'The level is steady', unit: 'yes', how: 'by the marks on stems and bank' },
@@ -61,11 +67,11 @@ export type MeasureId = keyof typeof MEASURES;
 export const MEASURE_IDS = Object.keys(MEASURES) as [MeasureId, ...MeasureId[]];
 
 const BY_KIND: Record<StationKind, MeasureId[]> = {
-  dam: ['crestLength', 'crestHeight', 'head', 'shelfDepth', 'channelOff', 'channelDepth'],
+  dam: ['crestLength', 'crestHeight', 'head', 'shelfDepth', 'channelOff', 'channelDepth', 'channelWidth', 'shoulderDepth'],
   crossover: ['width', 'overPond', 'overTail', 'footClear'],
   lodge: ['across', 'overWater', 'runs'],
-  'bank den': ['widthSurface', 'widthBed', 'depth', 'pushIn', 'bearing', 'dryMouth'],
-  run: ['widthSurface', 'widthBed', 'depth', 'pushIn', 'bearing'],
+  'bank den': ['widthSurface', 'widthBed', 'depth', 'besideGroove', 'pushIn', 'bearing', 'dryMouth', 'rootsOver'],
+  run: ['widthSurface', 'widthBed', 'depth', 'besideGroove', 'pushIn', 'bearing'],
   channel: ['widthSurface', 'widthBed', 'depth', 'pushIn', 'ceiling'],
   slide: ['slope', 'toeDepth', 'widthSurface', 'pushIn'],
   'castor mound': ['fromWater', 'edgeDepth'],
@@ -73,10 +79,10 @@ const BY_KIND: Record<StationKind, MeasureId[]> = {
   point: ['edgeDepth', 'pushIn'],
   culvert: ['widthSurface', 'wallDepth', 'ledge', 'ceiling', 'flow'],
   bridge: ['passages', 'widthSurface', 'wallDepth', 'ledge', 'ceiling', 'flow'],
-  undercut: ['trapDepth', 'besideDepth', 'roof', 'poolDepth'],
-  'log crossing': ['overWater', 'slope', 'fixed'],
+  undercut: ['trapDepth', 'besideDepth', 'roof', 'reachBack', 'rootsOver', 'poolDepth'],
+  'log crossing': ['overWater', 'thick', 'depth', 'slope', 'fixed'],
   latrine: ['approaches', 'edgeDepth', 'widthSurface'],
-  'muskrat place': ['depth', 'widthBed', 'steady'],
+  'muskrat place': ['depth', 'widthBed', 'besideGroove', 'steady'],
 };
 
 /** What is to be measured at a kind of place, in the order of its drawing; how far a boot sinks and whether warmer water comes in are asked everywhere. */

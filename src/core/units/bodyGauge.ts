@@ -20,3 +20,7 @@ export const TYPICAL_BODY: Record<(typeof BODY_WORDS)[number], number> = {
 export function wordsOf(own: Gauge): Gauge {
   return Object.fromEntries(Object.entries({ ...TYPICAL_BODY, ...own }).map(([word, metres]) => [word.toLowerCase(), metres]));
 }
+
+/** How deep a person reaches and can stand, where he measured it; the only own measures that a set's numbers take. */
+export const armAndWaders = (own: Gauge): Gauge =>
+  Object.fromEntries(Object.entries(own).filter(([word]) => word === 'arm' || word === 'waders'));

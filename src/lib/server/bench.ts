@@ -1,3 +1,4 @@
+import { armAndWaders } from '#core/units/bodyGauge';
 import { parseNumber } from '#core/sets/numberText';
 import { notArmedSentence, unanswered } from '#core/sets/arming';
 import { CLASS_WORDS } from '#core/devices/sizes';
@@ -172,7 +173,12 @@ async function despite(
   const level = read.length('level');
   const known = surfaces.at(water, surface, at);
   const here = level === undefined ? (known.how === 'unknown' ? 0 : known.level) : surfaces.elevation(water, surface, at, level);
-  const laid = { ...made, then: { [surface]: here }, place: placeOf(station, season.follows[station.id] ?? null) };
+  const laid = {
+    ...made,
+    then: { [surface]: here },
+    place: placeOf(station, season.follows[station.id] ?? null),
+    hands: armAndWaders(read.who.person.measures),
+  };
   const { impossible, doubtful } = againstLive(layOut(type, laid, system), laid.then, system);
   for (const finding of impossible) {
     const field = finding.field && finding.field in type.choices ? `c.${finding.field}` : `n.${finding.field ?? ''}`;

@@ -1,3 +1,4 @@
+import { armAndWaders } from '#core/units/bodyGauge';
 import { outOfMonths } from '#core/sets/search';
 import { CLASS_WORDS, DEVICE_CLASSES, sizeText } from '#core/devices/sizes';
 import { metText } from '#core/planning/met';
@@ -55,6 +56,8 @@ export async function benchData(
     ice: type.underIce ? await iceAhead(season, station, set, locals) : null,
     neighbours: neighboursOf(season, station, set?.id, locals),
     words: who.words,
+    /** what the reader measured of himself */
+    hands: armAndWaders(who.person.measures),
     ids: { entry: newId(), id: set?.id ?? newId() },
     held: held ?? null,
     /** the levels it was measured from */

@@ -1,18 +1,21 @@
+import { armAndWaders } from '#core/units/bodyGauge';
 import { error } from '@sveltejs/kit';
 import { setTypeOf } from '#core/sets/catalogue';
 import { laidAt, layOut, settingAt, type Ground } from '#core/sets/standing';
 import { whereItLies } from '#core/sets/whereItLies';
 import { reachOf, type Neighbour } from '#core/sets/circles';
 import type { Device, TrapSet } from '#core/record/kinds';
+import type { Gauge } from '#core/units/length';
 import type { Station } from '#core/stations/placed';
 import { index, loadSeason, type Season } from './season';
 
 /** What says how a set at a station stood at any moment of the season. */
-export const groundOf = (season: Season, station: Station): Ground => ({
+export const groundOf = (season: Season, station: Station, hands: Gauge = {}): Ground => ({
   station,
   follows: season.follows[station.id] ?? null,
   surfaces: season.surfaces,
   shed: index<Device>(season.shed),
+  hands,
 });
 
 /** The design of a set as it stands, with its station. */
@@ -20,7 +23,7 @@ export function designOf(season: Season, set: TrapSet, locals: App.Locals) {
   const station = season.stations.find((s) => s.id === set.station);
   if (!station) error(404, 'That set names a station that is not in this record.');
   const type = setTypeOf(set.type);
-  const laid = laidAt(set, locals.now, groundOf(season, station));
+  const laid = laidAt(set, locals.now, groundOf(season, station, armAndWaders(locals.who.person.measures)));
   return {
     station,
     type,

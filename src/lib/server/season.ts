@@ -1,3 +1,4 @@
+import { armAndWaders } from '#core/units/bodyGauge';
 import type { SeenAtSet } from '#core/counting/atSet';
 import type { Body, Device, Earlier, Gauge, Ground, Ice, Line, ToldRise, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
@@ -150,7 +151,18 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     places.filter((s) => sheets[s.water]).map((s) => [s.id, factorAt(s, sheets[s.water], seen).factor]),
   );
   const frames = Object.fromEntries(water.map(({ id }) => [id, frameFor(id, boards, who.person.system, line.zone, now)]));
-  const context = { line, stations: index(places), follows, iceFactors, surfaces, shed: index<Device>(shed), looks, now, frames };
+  const context = {
+    line,
+    stations: index(places),
+    follows,
+    iceFactors,
+    surfaces,
+    shed: index<Device>(shed),
+    looks,
+    now,
+    frames,
+    hands: armAndWaders(who.person.measures),
+  };
   const levels = Object.fromEntries(
     water.map(({ id }): [string, Water] => {
       const levels = waterAt(

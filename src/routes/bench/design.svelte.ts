@@ -10,7 +10,7 @@ import { drawnLength } from '#core/sets/design';
 import { numberSpec, type AskedWhen, type FilledPosition } from '#core/sets/setType';
 import { parseNumber, printNumber } from '#core/sets/numberText';
 import { aimTexts } from '#core/sets/describe';
-import { filled, filledText, lyingKnown } from '#core/sets/fills';
+import { filled, filledText, handsOf, lyingKnown } from '#core/sets/fills';
 import type { NumberKey } from '#core/sets/keys';
 import { layOut, placeOf, statesOf, usualDevices } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
@@ -83,9 +83,14 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     bench.held !== null && Object.keys(bench.fields).every((name) => !/^[nc]\./.test(name) || fields[name] === bench.fields[name]),
   );
   const from: Known = $derived(unchanged && bench.heldThen ? bench.heldThen : then);
-  const measuredHere = $derived(filled(type, placeOf(bench.station, bench.follows), from));
+  const measuredHere = $derived(filled(type, placeOf(bench.station, bench.follows), from, { numbers, devices }));
   const design = $derived(
-    layOut(type, { numbers, choices, then: from, place: placeOf(bench.station, bench.follows), devices }, system, bench.ice ?? {}),
+    layOut(
+      type,
+      { numbers, choices, then: from, place: placeOf(bench.station, bench.follows), devices, hands: bench.hands },
+      system,
+      bench.ice ?? {},
+    ),
   );
   /** what the design says of itself, and of the catches near it */
   const findings = $derived.by(() => {
@@ -135,6 +140,8 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     if (text !== '') return bench.copied && text === bench.fields[`n.${key}`] ? `as in ${bench.copied}` : 'yours';
     const known = measuredHere[key as NumberKey];
     if (known) return filledText(known, system, bench.frame.zone);
+    const ownArm = handsOf(type, bench.hands)[key as NumberKey];
+    if (ownArm !== undefined) return `${printNumber(spec, ownArm, system)}, as you measured yourself`;
     if (spec.default === undefined) return 'not measured';
     return `${printNumber(spec, spec.default, system)}, ${originWord(spec.origin)}`;
   };

@@ -93,7 +93,7 @@
         label="Tools, one a line"
         name="tools"
         error={kept?.errors?.tools}
-        help="axe handle = 28 in; waders = 46 in is the top of yours"
+        help="axe handle = 28 in; waders = 46 in, the top of yours; arm = 31 in, how deep you reach"
       >
         {#snippet children(attributes)}<textarea class="textarea w-full" rows="3" name="tools" {...attributes}
             >{typed(kept, 'tools', data.me.tools)}</textarea

@@ -4,7 +4,7 @@ import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
-import { trench } from '../pieces/ground';
+import { trench, GROOVE } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
@@ -20,6 +20,7 @@ const numbers = {
   ),
   width: here(practised('Run at the bed', 'the hard groove before the hole', 14, [6, 60]), 'widthBed'),
   frameOverBed: frameOverBed(1),
+  groove: GROOVE,
   fromMouth: practised('Before the mouth', 'trap to the hole', 10, [2, 48]),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 78]),
   tie: tieNumber(60),
@@ -27,11 +28,13 @@ const numbers = {
 } satisfies Numbers;
 const of = asks(numbers);
 
-/** Within two feet of the hole the bank closes the water over it; farther out they swim over, and where nobody measured it is in doubt. */
-function runRange({ numbers: { fromMouth } }: Laying): WorkRange {
+/** Within two feet of the hole the bank closes the water over it, a groove as deep as the frame anywhere; farther out they swim over, and where nobody measured it is in doubt. */
+function runRange({ numbers: { fromMouth, groove = 0 }, devices }: Laying): WorkRange {
   const sure = [-12, 4] as const;
   const ends = ['swumOver', 'narrow'] as const;
-  if (fromMouth === undefined) return { works: sure, perhaps: [null, 4], decides: 'Measure how far it stands before the mouth', ends };
+  if (groove >= openingOf(devices.trap?.size)) return { works: [null, 4], ends };
+  if (fromMouth === undefined)
+    return { works: sure, perhaps: [null, 4], decides: 'Measure how far it stands before the mouth, or how deep the groove is', ends };
   return fromMouth <= inches(24) ? { works: [null, 4], ends } : { works: sure, perhaps: [-24, 4], ends };
 }
 

@@ -34,7 +34,7 @@ const numbers = {
   ),
   frameOverBed: practised('Frame over the bed', 'height of the stand', 1, [0, 8]),
   poleAhead: practised('Pole ahead', 'its middle before the jaws: half the frame and half its thickness', 6.5, [1, 16]),
-  width: practised('Width of the channel', 'crest side to the fenced edge', 36, [10, 158]),
+  width: here(practised('Width of the channel', 'crest side to the fenced edge', 36, [10, 158]), 'channelWidth'),
   loop: practised('Loop', 'of the snare variant, inside diameter', 10, [6, 16]),
   away: practised('Breaks from the trap', 'to each side along the dam', 60, [24, 237]),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 79]),

@@ -6,7 +6,7 @@ import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '..
 import { assemble, level as across, upright, type Piece } from '../design';
 import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { anchored } from '../pieces/hold';
-import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, type Numbers, practised } from '../setType';
+import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, type Numbers, practised, here } from '../setType';
 import { once, FLOODS, LEVERS } from '../pieces/steps';
 import { always } from '../order';
 import { type WorkRange } from '../pieces/range';
@@ -22,7 +22,7 @@ const pan = (label: string, default_: number): NumberSpec => ({
 const numbers = {
   leftUnder: pan('Left pan under', 7),
   rightUnder: pan('Right pan under', 6),
-  depth: { ...BED_DEPTH, label: 'Depth on the shoulder', help: 'over the firm shoulder, before the bed is built' },
+  depth: here({ ...BED_DEPTH, label: 'Depth on the shoulder', help: 'over the firm shoulder, before the bed is built' }, 'shoulderDepth'),
   apart: practised('Beds apart', 'one at each side of the break', 30, [12, 119]),
   breakWidth: practised('Width of the break', 'narrow: it has to be closed from the side', 8, [3, 40]),
   breakDepth: practised('Depth of the break', 'its sill under the water', 12, [3, 60], 1),

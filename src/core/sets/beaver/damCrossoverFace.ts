@@ -5,7 +5,7 @@ import { found } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, NOTHING, upright, type Piece } from '../design';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
+import { levelThen, type Laying, type SetType, asks, type Numbers, practised, here } from '../setType';
 import { OVER_PLACE, STANDING, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
 import type { Step } from '../work';
@@ -25,7 +25,11 @@ const numbers = {
     [-40, 99],
     -1,
   ),
-  crestOver: practised('Crest over the jaws', 'how far the gap in the crest lies above the top of the jaws', 10, [0, 119]),
+  crestOver: {
+    ...here(practised('Crest over the jaws', 'how far the gap in the crest lies above the top of the jaws', 10, [0, 119]), 'overTail'),
+    fromWithLevel: -1,
+    lessOwn: ({ numbers: { overTail = inches(4) }, devices }) => overTail + openingOf(devices.trap?.size),
+  },
   reach: practised('Arm can reach', 'under the tailwater', 36, [12, 79]),
   tie: tieNumber(60, 'to a log buried in the dam'),
   driven: DRIVEN,

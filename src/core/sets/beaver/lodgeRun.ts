@@ -8,7 +8,7 @@ import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
-import { trench } from '../pieces/ground';
+import { trench, GROOVE } from '../pieces/ground';
 import { depthMarks, gripMarks, springsFinding, coverNeed } from '../pieces/grip';
 import { STAND, standFinding } from '../pieces/stand';
 import { openingFindings, swingFinding, userOf } from '../pieces/guides';
@@ -27,6 +27,7 @@ const numbers = {
   frameOverBed: practised('Frame over the bed', 'height of the stand', 1, [0, 8]),
   widthSurface: here(practised('Run at the surface', 'from edge to edge', 30, [8, 158]), 'widthSurface'),
   widthBed: here(practised('Run at the bed', 'the hard groove', 16, [6, 158]), 'widthBed'),
+  groove: GROOVE,
   spacing: practised('Between the traps', 'two in line', 48, [24, 158]),
   fromMouth: measured('Before the lodge', 'trap to the hole it leads to', [2, 400]),
   reach: practised('Arm can reach', 'under the surface, with waders', 36, [12, 79]),
@@ -108,10 +109,12 @@ export const lodgeRun: SetType = {
     ),
 };
 
-/** On the bed of the run: within six feet of the hole the lodge closes the water over it; in open water they swim over it from a foot down. */
-function runRange({ numbers: { fromMouth } }: Laying): WorkRange {
+/** On the bed of the run: within six feet of the hole the lodge closes the water over it, a groove as deep as the frame anywhere; in open water they swim over it from a foot down. */
+function runRange({ numbers: { fromMouth, groove = 0 }, devices }: Laying): WorkRange {
   const range = { aim: [-12, -1], works: [-12, 4], ends: ['swumOver', 'narrow'] } as const;
-  if (fromMouth === undefined) return { ...range, perhaps: [null, 4], decides: 'Measure how far it stands before the lodge' };
+  if (groove >= openingOf(devices.outer?.size)) return { ...range, works: [null, 4] };
+  if (fromMouth === undefined)
+    return { ...range, perhaps: [null, 4], decides: 'Measure how far it stands before the lodge, or how deep the groove is' };
   return fromMouth <= inches(72) ? { ...range, works: [null, 4] } : { ...range, perhaps: [-24, 4] };
 }
 

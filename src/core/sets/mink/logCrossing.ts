@@ -8,14 +8,14 @@ import { coverNeed } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { linePart, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 
 const numbers = {
-  overWater: practised('Log over the water', 'its top, or over the ice', 10, [1, 80], -1),
-  depth: measured('Depth under the log', 'to the bed', [0, 160], 1),
-  trunk: practised('Trunk', 'its thickness', 9, [4, 40]),
+  overWater: { ...here(practised('Log over the water', 'its top, or over the ice', 10, [1, 80], -1), 'overWater'), plus: 'thick' },
+  depth: here(measured('Depth under the log', 'to the bed', [0, 160], 1), 'depth'),
+  trunk: here(practised('Trunk', 'its thickness', 9, [4, 40]), 'thick'),
   thaw: measured('Highest level to come', 'over the water now, at the thaw', [0, 120]),
   tie: tieNumber(60, 'to a tree: ice takes no stake'),
 } satisfies Numbers;

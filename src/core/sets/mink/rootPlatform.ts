@@ -5,13 +5,13 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, panUnder } from '../pieces/bed';
 import { anchored } from '../pieces/hold';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(0.75, [-3, 4]),
   ledge: practised('Ledge', 'its width under the roots', 9, [4, 30]),
-  roots: practised('Roots over the ledge', 'height they leave', 10, [3, 40]),
+  roots: here(practised('Roots over the ledge', 'height they leave', 10, [3, 40]), 'rootsOver'),
   ...SLIDE_NUMBERS,
   chain: practised('Chain', 'trap to the lock', 8, [4, 118]),
   wire: practised('Slide wire', 'root to the deep end', 60, [20, 472]),

@@ -15,7 +15,7 @@ const numbers = {
   topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top under', help: 'negative: it stands proud, 1½ to 2 in are wanted' },
   depth: here(depthHere('Depth at the trap', 'not beside it'), 'trapDepth'),
   roof: here(practised('Roof over the bed', 'height of the undercut at the trap', 14, [5, 60]), 'roof'),
-  under: practised('Under the roof', 'how far it reaches back', 10, [3, 60]),
+  under: here(practised('Under the roof', 'how far it reaches back', 10, [3, 60]), 'reachBack'),
   tie: tieNumber(40),
   driven: DRIVEN,
 } satisfies Numbers;

@@ -4,7 +4,7 @@ import { found } from '../../words/finding';
 import { notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
-import { trench } from '../pieces/ground';
+import { trench, GROOVE } from '../pieces/ground';
 import { fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
@@ -16,6 +16,7 @@ const numbers = {
   topUnder: topUnder(2, [-3, 30]),
   depth: here(depthHere('Depth of the run', 'water over its bottom'), 'depth'),
   width: here(practised('Run at the bed', 'the groove', 6, [3, 24]), 'widthBed'),
+  groove: GROOVE,
   mouth: practised('Before the hole', 'trap to the mouth', 5, [1, 24]),
   reach: practised('Arm can reach', 'under the surface', 30, [8, 60]),
   tie: tieNumber(30),
@@ -23,9 +24,11 @@ const numbers = {
 } satisfies Numbers;
 const of = asks(numbers);
 /** Within 12 in of the hole bank and groove close the water over it; farther out they swim over, and where nobody measured it is in doubt. */
-function runRange({ numbers: { mouth } }: Laying): WorkRange {
+function runRange({ numbers: { mouth, groove = 0 }, devices }: Laying): WorkRange {
   const ends = ['swumOver', 'narrow'] as const;
-  if (mouth === undefined) return { works: [-2.5, 2], perhaps: [null, 2], decides: 'Measure how far it stands before the hole', ends };
+  if (groove >= openingOf(devices.trap?.size)) return { works: [null, 2], ends };
+  if (mouth === undefined)
+    return { works: [-2.5, 2], perhaps: [null, 2], decides: 'Measure how far it stands before the hole, or how deep the groove is', ends };
   return mouth <= inches(12) ? { works: [null, 2], ends } : { works: [-2.5, 2], perhaps: [-6, 2], ends };
 }
 

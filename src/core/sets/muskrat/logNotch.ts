@@ -6,13 +6,13 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { panUnder, weightFinding } from '../pieces/bed';
 import { depthHere } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
 
 const numbers = {
   panUnder: panUnder(1, [-2, 4]),
   depth: depthHere(),
-  log: practised('Log', 'its thickness', 8, [4, 30]),
+  log: here(practised('Log', 'its thickness', 8, [4, 30]), 'thick'),
   notch: practised('Notch', 'its length', 8, [5, 24]),
   logLong: practised('Length of the log', 'as far as it is drawn', 48, [20, 200]),
 } satisfies Numbers;

@@ -1,9 +1,17 @@
 import { inches } from '../../units/factors';
 import type { Piece } from '../design';
+import { measured, type NumberSpec } from '../setType';
 
 /** Ground as a drawing shows it; where nothing was measured its slopes are symbolic and its heights true. */
 
 export type Line = [number, number][];
+
+/** How deep a groove is in its bed: as deep as the frame, nothing swims over the trap in it. */
+export const GROOVE: NumberSpec = {
+  ...measured('Groove', 'its floor under the bed beside it', [0, 60]),
+  from: ['depth'],
+  less: 'besideGroove',
+};
 
 /** A groove across the travel, its banks over the surface. */
 export const trench = (surface: number, floor: number, atBed: number, atSurface: number): Line => {
