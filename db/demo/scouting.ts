@@ -316,6 +316,8 @@ function addSurveys({ at, idOf, make, add }: DemoContext): void {
     dark: yes.includes('d'),
     bare: yes.includes('b'),
     channel: yes.includes('c'),
+    poles: false,
+    unused: false,
     width: inches(width),
   });
   add(

@@ -325,6 +325,35 @@ describe('a missing trap', () => {
       assert.ok(plan.spots.length > 0 && plan.spots.every((s) => s.x >= 0 && s.x <= 520 && s.y >= 0 && s.y <= 340));
     }
   });
+  it('in a pond stands before its own shore and dam, and nothing is drawn where it only was pinned on the line (F113)', () => {
+    const square = {
+      ring: [
+        [3, -20],
+        [3, 20],
+        [-40, 20],
+        [-40, -20],
+      ] as [number, number][],
+      dams: [
+        [
+          [3, -20],
+          [3, 20],
+        ],
+      ] as [number, number][][],
+      bank: 3,
+      toward: 90,
+    };
+    const of = (id: string, bank: number) => {
+      const type = setTypeOf(id);
+      const found = whereItLies(sampleDesign(type, undefined, 'us'), type, '', 'us', 1);
+      assert.ok(found);
+      const ring = square.ring.map(([x, y]): [number, number] => [x === 3 ? bank : x, y]);
+      return findPlan(found, { width: 520, height: 340 }, { ...square, ring, bank });
+    };
+    const run = of('lodge-run', 3);
+    assert.deepEqual([run.land, run.own?.dams.length, run.own?.north], [[], 1, 0]);
+    assert.deepEqual([of('lodge-run', 0).own, of('lodge-run', 0).land], [null, []]);
+    assert.ok(of('castor-foothold', 0).own, 'a bed before the bank has its own distance to it');
+  });
   it('on a slide the deep end comes second, and under a dam the repair', () => {
     const slide = setTypeOf('slide-foothold');
     assert.match(whereItLies(sampleDesign(slide, undefined, 'us'), slide, '', 'us', 1)?.places[1]?.say ?? '', /deep end/);

@@ -3,6 +3,7 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { getArea, getDistance } from 'ol/sphere.js';
 import { Polygon } from 'ol/geom.js';
+import { ownShore } from '#core/ground/ownShore';
 import { alongLine, areaOf, besideLine, compass, lineLength, moved, way, type Position } from '#core/ground/geodesic';
 import { inside, outsideSentence } from '#core/ground/permission';
 import { measured, measuredSentence, parsePoints, pointsOf, printPoints, shapeOf, walkedOn } from '#core/ground/points';
@@ -13,6 +14,43 @@ const near = (a: number, b: number, within: number) => assert.ok(Math.abs(a - b)
 const lon = fc.double({ min: -179, max: 179, noNaN: true });
 const lat = fc.double({ min: -80, max: 80, noNaN: true });
 const position = fc.tuple(lon, lat) as fc.Arbitrary<Position>;
+
+describe('a water’s own shore, as it is seen from a place', () => {
+  const at: Position = [-90.49, 45.51];
+  const corner = (bearing: number, far: number): Position => moved(at, bearing, far);
+  // a square pond of 40 m whose south-east shore lies 5 m from the place, with a dam on it
+  const square = (toward: number) => {
+    const side = (far: number, across: number): Position => moved(moved(at, toward, far), toward + 90, across);
+    return [side(5, -20), side(5, 20), side(-35, 20), side(-35, -20)].map((p): [number, number] => [p[0], p[1]]);
+  };
+  const ground = (toward: number) => {
+    const ring = square(toward);
+    return [
+      { water: 'w', kind: 'shore', shape: { type: 'Polygon' as const, coordinates: [[...ring, ring[0] as [number, number]]] } },
+      { water: 'w', kind: 'dam crest', shape: { type: 'LineString' as const, coordinates: [ring[0], ring[1]] as [number, number][] } },
+    ];
+  };
+  it('the bank lies ahead at its distance, whatever its bearing, the far side behind', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 359 }), (toward) => {
+        const shore = ownShore(ground(toward), 'w', at);
+        assert.ok(shore);
+        near(shore.bank, 5, 0.01);
+        near(Math.abs(((shore.toward - toward + 540) % 360) - 180), 0, 0.5);
+        near(Math.max(...shore.ring.map(([x]) => x)), 5, 0.05);
+        near(Math.min(...shore.ring.map(([x]) => x)), -35, 0.1);
+        for (const [x] of shore.dams[0] ?? []) near(x, 5, 0.05);
+      }),
+    ));
+  it('a place on land has the water behind it, and nothing is made up where none was drawn', () => {
+    const shore = ownShore(ground(90), 'w', corner(90, 9));
+    near(shore?.bank ?? 0, -4, 0.01);
+    near(shore?.toward ?? 0, 90, 0.5);
+    assert.equal(ownShore(ground(90), 'another', at), null);
+    near(ownShore(ground(90), 'w', corner(90, 5))?.toward ?? 0, 90, 0.5);
+    near(ownShore(ground(90), 'w', at, 30)?.toward ?? 0, 30, 1e-9);
+  });
+});
 
 describe('geodesy', () => {
   it('gives the example published with GeographicLib: (40.6, −73.8) to (51.6, −0.5) is 5 551 759.400 m', () =>

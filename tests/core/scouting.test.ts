@@ -197,9 +197,49 @@ describe('the map on paper', () => {
   });
 });
 
+describe('a gap that is not in use', () => {
+  const gap = { place: 'middle' as const, worn: true, wet: true, dark: false, bare: true, channel: false, width: null };
+  it('is no crossing, however worn it is, and says why', () => {
+    assert.equal(mainCrossing([gap]).main, 0);
+    for (const [against, said] of [
+      ['poles', /poles lie across it/],
+      ['unused', /not in use/],
+    ] as const) {
+      const barred = { ...gap, [against]: true };
+      assert.equal(mainCrossing([barred]).main, null, against);
+      assert.match(rankGaps([barred])[0]?.reason ?? '', said);
+    }
+    assert.match(
+      mainCrossing([
+        { ...gap, poles: true },
+        { ...gap, place: 'left end' },
+      ]).sentence,
+      /^Main crossing at the left end/,
+    );
+  });
+  it('is drawn apart from a worn one, and from one of which nothing was seen (F117)', () => {
+    const drawn = damGaps([gap, { ...gap, worn: false, wet: false, bare: false }, { ...gap, poles: true }]);
+    assert.ok((drawn[0]?.cut ?? 0) > (drawn[1]?.cut ?? 0));
+    assert.deepEqual(
+      drawn.map((g) => g.poles),
+      [false, false, true],
+    );
+  });
+});
+
 describe('what a guided reading found becomes a station, whole', () => {
   it('a gap with its width, its clear foot and its worn crossing', () => {
-    const gap = { place: 'middle' as const, worn: true, wet: false, dark: false, bare: false, channel: true, width: 0.4 };
+    const gap = {
+      place: 'middle' as const,
+      worn: true,
+      wet: false,
+      dark: false,
+      bare: false,
+      channel: true,
+      width: 0.4,
+      poles: false,
+      unused: false,
+    };
     assert.deepEqual(foundPlace({ kind: 'crossing', gaps: [gap], main: 0 }, 0), {
       ...{ name: 'crossing, middle', kind: 'crossover', along: null, child: true, depth: null },
       measures: [
@@ -210,6 +250,7 @@ describe('what a guided reading found becomes a station, whole', () => {
     });
     const plain = foundPlace({ kind: 'crossing', gaps: [{ ...gap, worn: false, channel: false, width: null }], main: 0 }, 0);
     assert.deepEqual([plain?.measures, plain?.signs], [[], []]);
+    assert.deepEqual(foundPlace({ kind: 'crossing', gaps: [{ ...gap, poles: true }], main: null }, 0)?.signs, ['polesAcross']);
   });
   it('a likely run of a lodge with its bearing, an undercut with its depth and its roof', () => {
     const run = foundPlace({ kind: 'lodge', seen: [], ledge: null, pile: 180, radius: null, holes: [] }, 0);

@@ -122,6 +122,8 @@ export const surveySchema = z.strictObject({
             dark: yes('Dark and muddy'),
             bare: yes('Bare of poles'),
             channel: yes('Firm clear channel at its foot'),
+            poles: yes('Poles lie across it').default(false),
+            unused: yes('Not in use').default(false),
             width: length('Width', 0, 10, 'A gap is between 0 and 10 m wide.').nullable(),
           }),
         )

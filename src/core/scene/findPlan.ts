@@ -1,3 +1,4 @@
+import type { OwnShore } from '../ground/ownShore';
 import type { WhereItLies } from '../sets/whereItLies';
 
 export interface FindPlan {
@@ -14,13 +15,29 @@ export interface FindPlan {
   spots: { n: number; x: number; y: number }[];
   /** land, px boxes */
   land: { x: number; y: number; width: number; height: number }[];
+  /** the water's own shore and dams as paths, and where north lies on the drawing, degrees clockwise from up; null where none was drawn */
+  own: { ring: string; dams: string[]; north: number } | null;
 }
 
-/** The place from above, to scale: anchor, circles of trap and animal, the numbered places to look at. Water lies to the left, the bank to the right. */
-export function findPlan(found: WhereItLies, frame: { width: number; height: number }): FindPlan {
+/** Nearer than this to the drawn shore a place lies on it, m. */
+const PINNED = 1;
+
+/**
+ * The place from above, to scale: anchor, circles of trap and animal, the numbered places to look at. Water lies to the left, the bank to the right.
+ *
+ * @param water its own shore, drawn instead of the symbolic one; `open` for a pond of which none is known near the place
+ */
+export function findPlan(found: WhereItLies, frame: { width: number; height: number }, water: OwnShore | 'open' | null = null): FindPlan {
   const { anchor, device, deep, tether, reach } = found;
+  const own = water === 'open' || isUnsure(water, found) ? null : water && shifted(water, found.shore);
   const round = deep ? Math.max(reach - tether, 0.5) : reach;
-  const xs = [anchor[0] - (deep ? 0.4 : reach), anchor[0] + (deep ? 0.4 : reach), device[0], ...(deep ? [deep[0] - round] : [])];
+  const xs = [
+    anchor[0] - (deep ? 0.4 : reach),
+    anchor[0] + (deep ? 0.4 : reach),
+    device[0],
+    ...(deep ? [deep[0] - round] : []),
+    ...(own ? [bankOf(own, reach)] : []),
+  ];
   const ys = [anchor[1] - (deep ? round : reach), anchor[1] + (deep ? round : reach), device[1]];
   const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const scale = Math.min((frame.width - 40) / (right - left), (frame.height - 40) / (high - low));
@@ -48,9 +65,37 @@ export function findPlan(found: WhereItLies, frame: { width: number; height: num
     tether: tether * scale,
     reach: (deep ? round : reach) * scale,
     spots,
-    land: landOf(found, put, frame),
+    land: water ? [] : landOf(found, put, frame),
+    own: own && {
+      ring: `${pathOf(own.ring, put)}Z`,
+      dams: own.dams.map((dam) => pathOf(dam, put)),
+      north: (450 - own.toward) % 360,
+    },
   };
 }
+
+/** A run in open water whose place was only pinned on the shore: how far out it lies nobody said. */
+export const isUnsure = (water: OwnShore | 'open' | null, { shore }: Pick<WhereItLies, 'shore'>): boolean =>
+  water === 'open' || (water !== null && Math.abs(water.bank) < PINNED && shore !== null && 'left' in shore);
+
+/** Places are pinned on the line of their water: how far before it a set stands its own drawing knows better. */
+function shifted(own: OwnShore, shore: WhereItLies['shore']): OwnShore {
+  const by = shore && 'x' in shore && Math.abs(own.bank) < PINNED ? shore.x - own.bank : 0;
+  const move = ([x, y]: [number, number]): [number, number] => [x + by, y];
+  return { ...own, ring: own.ring.map(move), dams: own.dams.map((dam) => dam.map(move)), bank: own.bank + by };
+}
+
+/** The bank is in view unless it lies twice as far as the animal reaches. */
+const bankOf = ({ bank }: OwnShore, reach: number): number => Math.min(Math.max(bank + 0.5, 0), 2 * reach);
+
+const pathOf = (line: [number, number][], put: (p: [number, number]) => [number, number]): string =>
+  `M${line
+    .map((p) =>
+      put(p)
+        .map((n) => n.toFixed(1))
+        .join(' '),
+    )
+    .join('L')}`;
 
 function landOf(
   { shore }: WhereItLies,

@@ -53,14 +53,26 @@ export function lodgePlan(
   };
 }
 
-/** A dam seen from below: the gaps in their places, 0 (left end) to 1 (right end). Widths are symbolic. */
-export const damGaps = (gaps: readonly Gap[]): { n: number; at: number; place: Gap['place'] }[] => {
+export interface DamGap {
+  n: number;
+  at: number;
+  place: Gap['place'];
+  /** how deep it is drawn, 0 to 1: a dip where nothing of a crossing was seen, a worn trough */
+  cut: number;
+  wet: boolean;
+  poles: boolean;
+}
+
+/** A dam seen from below: the gaps in their places, 0 (left end) to 1 (right end), drawn as they were found. Widths are symbolic. */
+export const damGaps = (gaps: readonly Gap[]): DamGap[] => {
   const seen: Record<string, number> = {};
-  return gaps.map(({ place }, i) => {
+  return gaps.map(({ place, worn, wet, bare, dark, poles = false, unused = false }, i) => {
+    const cut = unused ? 0.2 : worn ? 1 : wet || bare || dark ? 0.6 : 0.2;
     const nth = (seen[place] = (seen[place] ?? 0) + 1) - 1;
     const base = { middle: 0.5, 'left end': 0.12, 'right end': 0.88 }[place];
     const step = 0.11 * Math.ceil(nth / 2) * (nth % 2 === 1 ? 1 : -1);
-    return { n: i + 1, at: base + (place === 'right end' ? -Math.abs(step) : place === 'left end' ? Math.abs(step) : step), place };
+    const at = base + (place === 'right end' ? -Math.abs(step) : place === 'left end' ? Math.abs(step) : step);
+    return { n: i + 1, at, place, cut, wet, poles };
   });
 };
 

@@ -40,7 +40,7 @@ export function foundPlace(found: Survey['found'], nth: number): FoundPlace | nu
       ? {
           ...{ name: `crossing, ${gap.place}`, kind: 'crossover', along: null, child: true, depth: null },
           measures: [...known('width', gap.width), ...(gap.channel ? known('footClear', 1) : [])],
-          signs: gap.worn || gap.wet ? ['wornGap'] : [],
+          signs: gap.poles || gap.unused ? ['polesAcross'] : gap.worn || gap.wet ? ['wornGap'] : [],
         }
       : null;
   }

@@ -10,6 +10,10 @@ export interface Gap {
   dark: boolean;
   bare: boolean;
   channel: boolean;
+  /** poles lie across it */
+  poles?: boolean;
+  /** seen not to be in use: green, grown over, mended */
+  unused?: boolean;
   width: number | null;
 }
 
@@ -21,6 +25,11 @@ const TRAITS: readonly (readonly [key: 'worn' | 'wet' | 'bare' | 'dark' | 'chann
   ['dark', 1, 'dark and muddy'],
   ['channel', 1, 'with a firm clear channel at its foot'],
 ];
+/** What speaks against a gap: it is no crossing then, whatever else is there. [practice] */
+const AGAINST = [
+  ['poles', 'poles lie across it'],
+  ['unused', 'not in use'],
+] as const;
 /** Under this a gap is no crossing. [practice] */
 const LEAST = 3;
 
@@ -38,8 +47,10 @@ export function rankGaps(gaps: readonly Gap[]): RankedGap[] {
   const ranked = gaps.map((gap, index) => {
     const has = TRAITS.filter(([key]) => gap[key]);
     const lacks = TRAITS.filter(([key]) => !gap[key]).map(([, , said]) => said);
-    const score = has.reduce((sum, [, weight]) => sum + weight, 0);
+    const against = AGAINST.filter(([key]) => gap[key]).map(([, said]) => said);
+    const score = against.length > 0 ? 0 : has.reduce((sum, [, weight]) => sum + weight, 0);
     const seen = has.length === 0 ? 'nothing of a crossing' : list(has.map(([, , said]) => said));
+    if (against.length > 0) return { index, score, reason: list([...has.map(([, , said]) => said), ...against]) };
     return { index, score, reason: lacks.length > 0 && has.length > 0 ? `${seen}; not ${list(lacks)}` : seen };
   });
   return ranked.sort((a, b) => b.score - a.score || nearMiddle(gaps, a.index) - nearMiddle(gaps, b.index) || a.index - b.index);

@@ -35,7 +35,7 @@ export const SIGN_KINDS: readonly SignKind[] = [
   contrary('weeds', 'weeds on the lodge', 20),
   contrary('drySticks', 'dry sticks only', 30),
   contrary('unmended', 'leak unmended two nights', 3),
-  contrary('polesAcross', 'poles across the gap', 10),
+  contrary('polesAcross', 'poles across the gap, not in use', 10),
 ];
 
 /** The kinds that a person notes. */

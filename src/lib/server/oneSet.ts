@@ -6,6 +6,8 @@ import { whereItLies } from '#core/sets/whereItLies';
 import { reachOf, type Neighbour } from '#core/sets/circles';
 import type { Device, TrapSet } from '#core/record/kinds';
 import type { Gauge } from '#core/units/length';
+import { latest } from '#core/stations/measures';
+import { ownShore } from '#core/ground/ownShore';
 import type { Station } from '#core/stations/placed';
 import { index, loadSeason, type Season } from './season';
 
@@ -42,12 +44,28 @@ export async function oneSet(locals: App.Locals, id: string) {
   return { season, set, ...designOf(season, set, locals) };
 }
 
-/** Where each device of a set can lie when it is missing, in the order to look. */
-export const liesOf = ({ design, type, then, station }: ReturnType<typeof designOf>, set: TrapSet, locals: App.Locals) =>
-  design.holds.map((hold) => ({
+/** Where the way of a set leads: into the bank that a measured run comes out of; null where no bearing was measured. */
+const facingOf = ({ measures }: Station): number | null => {
+  const out = latest(measures, 'bearing');
+  return out ? (out.value + 180) % 360 : null;
+};
+
+/** Where each device of a set can lie when it is missing, in the order to look, with the shore that was drawn of its water. */
+export const liesOf = (
+  { design, type, then, station }: ReturnType<typeof designOf>,
+  set: TrapSet,
+  { ground, waters }: Season,
+  locals: App.Locals,
+) => {
+  const { lat, lon, water } = station;
+  const drawn = lat === null || lon === null ? null : ownShore(ground, water, [lon, lat], facingOf(station));
+  const shore = drawn ?? (waters.find((w) => w.id === water)?.kind === 'pond' ? ('open' as const) : null);
+  return design.holds.map((hold) => ({
+    shore,
     device: type.positions.find((p) => p.id === hold.device)?.label ?? hold.device,
     found: whereItLies(design, type, set.anchor, locals.who.person.system, then[station.surface] ?? 0, hold),
   }));
+};
 
 /** Nearer than this along the shore two live catches are looked at together, m. */
 const NEAR = 30;

@@ -6,7 +6,15 @@
 </script>
 
 <svg viewBox="0 0 {plan.width} {plan.height}" width="100%" role="img" aria-label={title}>
-  <rect width={plan.width} height={plan.height} fill="var(--water)" />
+  <rect width={plan.width} height={plan.height} fill={plan.own ? 'var(--bed)' : 'var(--water)'} />
+  {#if plan.own}
+    <path d={plan.own.ring} fill="var(--water)" stroke="var(--line)" stroke-width="3" />
+    {#each plan.own.dams as d (d)}<path {d} fill="none" stroke="var(--bedink)" stroke-width="9" />{/each}
+    <g transform="translate({plan.width - 30} 32) rotate({plan.own.north})">
+      <path d="M0 14V-12M-6 -4 0 -13 6 -4" fill="none" stroke="var(--ink)" stroke-width="2.4" />
+      <text y="-15" text-anchor="middle" font-size="13" class="halo">N</text>
+    </g>
+  {/if}
   {#each plan.land as land, i (i)}
     <rect {...land} fill="var(--bed)" />
     <path

@@ -55,7 +55,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     state,
     then: view.then[view.station.surface] ?? null,
     design: designOf(season, set, locals).design,
-    lies: asked === 'missing' ? liesOf(designOf(season, set, locals), set, locals) : null,
+    lies: asked === 'missing' ? liesOf(designOf(season, set, locals), set, season, locals) : null,
     likely: likelyOutcome(state?.verdict ?? 'unknown'),
     outcome: OUTCOMES.find((o) => o === asked) ?? (asked === 'other' ? 'other' : null),
     doing,

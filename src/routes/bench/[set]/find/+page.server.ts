@@ -8,6 +8,6 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     set: { id: set.id, number: set.number, name: set.name, hole: set.hole, photoLeft: set.photoLeft },
     type: type.name,
     place: `${season.waters.find((w) => w.id === station.water)?.name ?? ''}, ${station.number} ${station.name}`,
-    holds: liesOf(one, set, locals),
+    holds: liesOf(one, set, season, locals),
   };
 };

@@ -29,6 +29,8 @@ export const actions: Actions = {
               dark: read.has(`${n}.dark`),
               bare: read.has(`${n}.bare`),
               channel: read.has(`${n}.channel`),
+              poles: read.has(`${n}.poles`),
+              unused: read.has(`${n}.unused`),
               width: read.length(`${n}.width`) ?? null,
             },
           ]

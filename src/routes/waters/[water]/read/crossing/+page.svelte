@@ -21,6 +21,8 @@
     ['dark', 'dark and muddy'],
     ['bare', 'left bare of poles'],
     ['channel', 'firm clear channel at its foot'],
+    ['poles', 'poles lie across it'],
+    ['unused', 'not in use'],
   ] as const;
   let says = $state('');
 
@@ -37,6 +39,8 @@
               dark: typedNow.has(`${n}.dark`),
               bare: typedNow.has(`${n}.bare`),
               channel: typedNow.has(`${n}.channel`),
+              poles: typedNow.has(`${n}.poles`),
+              unused: typedNow.has(`${n}.unused`),
               width: null,
             },
           ]
