@@ -290,7 +290,7 @@ function simulateLevels(seed: number, weather: Weather): Record<string, Simulate
   };
 }
 
-const EXACT = { bound: 'exact', source: 'simulated', since: null, clarity: 'not looked', set: null, note: '' } as const;
+const EXACT = { bound: 'exact', source: 'simulated', since: null, doubt: null, clarity: 'not looked', set: null, note: '' } as const;
 
 /** Morning and evening readings of every gauge; one of them typed with its figures swapped and corrected later. */
 function addReadings(
@@ -321,6 +321,7 @@ function addReadings(
           bound: 'exact',
           source: 'simulated',
           since: null,
+          doubt: null,
           clarity: key.endsWith('race-pond') || key.startsWith('outfall') ? 'clear' : 'not looked',
           set: null,
           note: '',

@@ -213,6 +213,7 @@ export function addScouting(context: DemoContext): void {
       bound: 'crest',
       source: 'debris',
       since: at(7, '08:00').toISOString(),
+      doubt: inches(3),
       clarity: 'muddy',
       set: null,
       note: 'grass hung in the alders at the bridge',

@@ -216,6 +216,7 @@ describe('an entry in words', () => {
       bound: 'atMost' as const,
       source: 'set' as const,
       since: null,
+      doubt: null,
       clarity: 'not looked' as const,
       set: null,
       note: '',

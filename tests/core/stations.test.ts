@@ -190,6 +190,7 @@ describe('what a reading says besides its level', () => {
     bound: 'exact' as const,
     clarity: 'not looked',
     since: null,
+    doubt: null,
     ...over,
   });
   it('the last clarity looked at', () => {

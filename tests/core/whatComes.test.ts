@@ -139,6 +139,11 @@ describe('a mark that high water left (F33)', () => {
     assert.deepEqual(hoursInBand(readings, at(-48), at(0), band), { low: 24, high: 48 });
     assert.deepEqual(hoursInBand(readings, at(-48), at(0), { min: inches(20), max: inches(70) }), { low: 48, high: 48 });
   });
+  it('counts by its upper end where it is not sure', () => {
+    const unsure = (doubt: number | null) => [...readings.slice(0, 2), read(0, 38, { bound: 'crest', since: at(-24), doubt })];
+    assert.deepEqual(hoursInBand(unsure(null), at(-48), at(0), band), { low: 48, high: 48 });
+    assert.deepEqual(hoursInBand(unsure(inches(3)), at(-48), at(0), band), { low: 24, high: 48 });
+  });
   it('is told as a time in which it stood over its band, sometime', () =>
     assert.deepEqual(outsideBand(readings, at(-48), at(0), band), [{ from: at(-24), to: at(0), side: 'over', sometime: true }]));
 });

@@ -230,6 +230,17 @@ describe('a station', () => {
     assert.match(page, /Clear: channels show/);
     assert.doesNotMatch(page, /now 30 in/);
   });
+  it('a crest that was measured over the water of now says so, with its doubt (F33)', async () => {
+    const path = water('Spill Creek');
+    const form = { at: '', bound: 'over', since: '2026-11-20T08:00', clarity: 'not looked', doubt: '2 in' };
+    saved(await post(`${path}?/reading`, { ...form, entry: uuid(), id: uuid(), level: '14 in' }), /read=1/);
+    const [, now = ''] = /now ([\d½¼¾]+) in/.exec(await get(path)) ?? [];
+    const inNumber = Number(now.replace(/[½¼¾]/, '')) + ({ '½': 0.5, '¼': 0.25, '¾': 0.75 }[now.at(-1) ?? ''] ?? 0);
+    const [, mark = ''] = /High-water mark ([\d½¼¾]+) in, give or take 2 in/.exec(await get(path)) ?? [];
+    const asNumber = Number(mark.replace(/[½¼¾]/, '')) + ({ '½': 0.5, '¼': 0.25, '¾': 0.75 }[mark.at(-1) ?? ''] ?? 0);
+    assert.equal(asNumber, inNumber + 14);
+    assert.match(await get('/book?kind=reading'), /14 in over the water of \d\d:\d\d/);
+  });
   const jpeg = new Blob([Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, ...Array.from({ length: 40 }, (_, i) => i)])], {
     type: 'image/jpeg',
   });

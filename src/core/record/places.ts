@@ -193,6 +193,8 @@ export const readingSchema = z.strictObject({
   bound: choice('Meaning', ['exact', 'atMost', 'crest']),
   source: choice('Source', ['gauge', 'set', 'simulated', 'debris']),
   since: instant('Not before').nullable().default(null),
+  /** how sure a crest is: give or take so much */
+  doubt: length('Give or take', 0, 5, 'A mark is sure to within 5 m.').nullable().default(null),
   clarity: choice('Water clarity', CLARITIES).default('not looked'),
   /** the set that served as a gauge */
   set: id('Set').nullable().default(null),

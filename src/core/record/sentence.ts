@@ -20,8 +20,8 @@ const SAY: Say = {
   gauge: ({ name, surface, water }, names) =>
     `${name === 'gauge' ? 'Gauge' : `Gauge ${name}`}${surface === 'tail' ? ' below the dam' : ''} of ${names[water] ?? 'a water'}`,
   station: ({ number, name, kind, water }, names) => `Station ${number} ${name}, ${kind} at ${names[water] ?? 'a water'}`,
-  reading: ({ gauge, level, bound, source, note, clarity }, names, system) =>
-    `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : bound === 'crest' ? ' (a high-water mark)' : ''}${clarity === undefined || clarity === 'not looked' ? '' : `, ${clarity}`}${note ? `, ${note}` : ''}`,
+  reading: ({ gauge, level, bound, source, note, clarity, doubt }, names, system) =>
+    `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : bound === 'crest' ? ` (a high-water mark${doubt ? `, give or take ${printLength(doubt, system)}` : ''})` : ''}${clarity === undefined || clarity === 'not looked' ? '' : `, ${clarity}`}${note ? `, ${note}` : ''}`,
   line: ({ name, season }) => `Line ${name}, season ${season}`,
   device: ({ tag, size, condition }) => `Tag ${tag}, ${size}, ${condition}`,
   set: ({ number, name, type, state, opens }) => {

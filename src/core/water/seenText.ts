@@ -1,6 +1,6 @@
 import { dayText, spanText } from '../time/localTime';
 import type { System } from '../units/factors';
-import { printLevel } from '../units/length';
+import { printLength, printLevel } from '../units/length';
 
 /** What a look at the water said besides its level. */
 export interface SeenReading {
@@ -9,6 +9,7 @@ export interface SeenReading {
   bound: 'exact' | 'atMost' | 'crest';
   clarity: string;
   since: Date | null;
+  doubt: number | null;
 }
 
 const CLARITY: Record<string, string> = {
@@ -33,6 +34,6 @@ export function crestText(readings: readonly SeenReading[], zone: string, system
     .sort((a, b) => a.at.getTime() - b.at.getTime())
     .at(-1);
   return last?.since
-    ? `High-water mark ${printLevel(last.level, system)}, between ${dayText(last.since, zone)} and ${dayText(last.at, zone)}.`
+    ? `High-water mark ${printLevel(last.level, system)}${last.doubt ? `, give or take ${printLength(last.doubt, system)}` : ''}, between ${dayText(last.since, zone)} and ${dayText(last.at, zone)}.`
     : null;
 }

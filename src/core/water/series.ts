@@ -10,6 +10,8 @@ export interface Reading {
   bound: 'exact' | 'atMost' | 'crest';
   /** of a crest only */
   since?: Date | null;
+  /** of a crest only: give or take, m */
+  doubt?: number | null;
   /** who read it; null for what no person read */
   by?: string | null;
 }
@@ -58,9 +60,11 @@ export function hoursInBand(readings: Reading[], from: Date, to: Date, band: Int
 /** A time in which high water left a mark over a band, ms. */
 export type MarkSpan = [from: number, to: number];
 
-/** The times in which, as a mark tells, the water once stood over a band. */
+/** The times in which, as a mark tells, the water once stood over a band, or may have: a mark counts by its upper end. */
 export const crestsOver = (readings: readonly Reading[], band: Interval): MarkSpan[] =>
-  readings.flatMap((r): MarkSpan[] => (r.bound === 'crest' && r.since && r.level > band.max ? [[r.since.getTime(), r.at.getTime()]] : []));
+  readings.flatMap((r): MarkSpan[] =>
+    r.bound === 'crest' && r.since && r.level + (r.doubt ?? 0) > band.max ? [[r.since.getTime(), r.at.getTime()]] : [],
+  );
 
 /** What is left of a time once those of marks are taken out. */
 const withoutMarks = (from: number, to: number, marks: readonly MarkSpan[]): MarkSpan[] =>

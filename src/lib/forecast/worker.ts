@@ -1,4 +1,6 @@
 import { pondForecast } from '#core/water/pondForecast';
+import type { ToldRise } from '#core/record/kinds';
+import { withTold } from '#core/water/toldRise';
 import type { PondModel } from '#core/water/balance';
 import { trackOf, type Track } from '#core/water/track';
 
@@ -9,6 +11,8 @@ export interface Asked {
   level: number;
   from: number;
   hours: number;
+  /** rises that somebody told and that are not all there */
+  told: ToldRise[];
 }
 
 export interface Answer {
@@ -18,7 +22,7 @@ export interface Answer {
 
 /** Many forecasts a second while a level is dragged: off the page's own thread. */
 self.onmessage = ({ data }: MessageEvent<Asked>): void => {
-  const { nth, model, level, from, hours } = data;
-  const answer: Answer = { nth, track: trackOf(pondForecast(model, level, hours), from) };
+  const { nth, model, level, from, hours, told } = data;
+  const answer: Answer = { nth, track: trackOf(withTold(pondForecast(model, level, hours), told, from), from) };
   self.postMessage(answer);
 };

@@ -14,7 +14,7 @@ export type ReadingsByGauge = Record<string, Reading[]>;
 type Board = Hung & { id: string };
 
 /** A reading as the database packs it: many of them are read far faster in one text than as rows. */
-type Packed = [at: number, level: number, bound: Reading['bound'], by: string | null, since: number | null];
+type Packed = [at: number, level: number, bound: Reading['bound'], by: string | null, since: number | null, doubt: number | null];
 
 interface Row {
   gauge_id: string;
@@ -38,18 +38,18 @@ export async function recentReadings(
   named: Date = since,
 ): Promise<ReadingsByGauge> {
   const { rows } = await db.raw<{ rows: { gauge_id: string; packed: Packed[] }[] }>(
-    `select g.id as gauge_id, json_agg(json_build_array(floor(extract(epoch from r.at) * 1000), r.level, r.bound, e.by, floor(extract(epoch from r.since) * 1000)) order by r.at, e.seq, r.entry_id) as packed
+    `select g.id as gauge_id, json_agg(json_build_array(floor(extract(epoch from r.at) * 1000), r.level, r.bound, e.by, floor(extract(epoch from r.since) * 1000), r.doubt) order by r.at, e.seq, r.entry_id) as packed
      from unnest(:gauges::uuid[]) as g (id)
      cross join lateral (
-       (select at, level, bound, entry_id, null::timestamptz as since from (
+       (select at, level, bound, entry_id, null::timestamptz as since, null::double precision as doubt from (
           (select at, level, bound, entry_id from reading where gauge_id = g.id and at < :since and bound = 'exact' order by at desc limit 1)
           union all
           (select p.at, p.level, 'exact', l.entry_id from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at < :since order by p.at desc limit 1)
         ) newest order by at desc limit 1)
        union all
-       (select at, level, bound, entry_id, since from reading where gauge_id = g.id and at between :since and :until)
+       (select at, level, bound, entry_id, since, doubt from reading where gauge_id = g.id and at between :since and :until)
        union all
-       (select p.at, p.level, 'exact', l.entry_id, null from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at between :since and :until)
+       (select p.at, p.level, 'exact', l.entry_id, null, null from logged_point p join logged l on l.id = p.logged_id where p.gauge_id = g.id and p.at between :since and :until)
      ) r
      -- one entry looked up a reading: a plain join would read the whole book of many seasons
      left join lateral (select seq, by from entry where id = r.entry_id and r.at >= :named limit 1) e on true
@@ -65,9 +65,9 @@ export async function recentReadings(
   );
 }
 
-function readingOf([at, level, bound, by, since]: Packed, board: Board | undefined): Reading {
+function readingOf([at, level, bound, by, since, doubt]: Packed, board: Board | undefined): Reading {
   const reading: Reading = { at: new Date(at), level: elevationOf(board, level, at), bound, by };
-  return since === null ? reading : { ...reading, since: new Date(since) };
+  return since === null ? reading : { ...reading, since: new Date(since), doubt };
 }
 
 /** For each wanted moment of a gauge the last exact reading until then and the first one after. */
@@ -109,7 +109,7 @@ export const allReadings = (db: Knex, boards: readonly Board[], since = new Date
 /** What was seen at a gauge besides its level: clarity and high-water marks, as the gauge shows them, of the last year. */
 export const seenAt = (db: Knex, crew: string, gauge: string): Promise<SeenReading[]> =>
   db('reading')
-    .select('at', 'level', 'bound', 'clarity', 'since')
+    .select('at', 'level', 'bound', 'clarity', 'since', 'doubt')
     .where({ crew_id: crew, gauge_id: gauge })
     .where((query) => query.where('bound', 'crest').orWhereNot('clarity', 'not looked'))
     .orderBy('at', 'desc')

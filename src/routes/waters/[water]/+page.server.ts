@@ -152,7 +152,8 @@ function whatIfModel(water: WaterBody, { known }: Water, season: Season, { open,
   if (known.pond === undefined) return null;
   const own = open.filter((o) => o.water === water.id);
   const model = pondModel(water, known.pond, now, { ground, open: own, hours, season, tail: known.tail });
-  return model && { model, hours: AHEAD };
+  const pond = season.gauges.find((g) => g.water === water.id && g.surface === 'pond');
+  return model && { model, hours: AHEAD, told: season.told.filter((t) => t.gauge === pond?.id) };
 }
 
 const trackOut = ({ from, courses }: Outlook) => trackOf(courses, from.getTime());

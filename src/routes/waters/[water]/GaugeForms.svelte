@@ -24,6 +24,7 @@
   const BOUNDS = [
     { value: 'exact', text: 'read on the gauge' },
     { value: 'crest', text: 'a high-water mark, from debris' },
+    { value: 'over', text: 'a high-water mark, so much over the water now' },
   ];
   const CLARITY = CLARITIES.map((c) => ({ value: c, text: c }));
   /** which of the forms was refused: each has a field of its own */
@@ -58,6 +59,12 @@
       <SelectField label="It is" name="bound" value={typed(keptReading, 'bound')} options={BOUNDS} />
       <SelectField label="Water clarity" name="clarity" value={typed(keptReading, 'clarity')} options={CLARITY} />
     </div>
+    <TextField
+      label="Give or take (a high-water mark only)"
+      name="doubt"
+      value={typed(keptReading, 'doubt')}
+      error={keptReading?.errors?.doubt}
+    />
     <TimeField
       label="Not before (a high-water mark only)"
       name="since"

@@ -1,14 +1,17 @@
 import { error, redirect, type RequestEvent } from '@sveltejs/kit';
 import type { Gauge, ReadingBody } from '#core/record/kinds';
-import { wholeMinute } from '#core/time/localTime';
-import { hungBelow } from '#core/water/gauge';
+import { clockText, wholeMinute } from '#core/time/localTime';
+import { printLength } from '#core/units/length';
+import { hungBelow, shownBy } from '#core/water/gauge';
+import { exactOf } from '#core/water/series';
+import { READING_LASTS } from '#core/water/state';
 import { askIfFar } from '$lib/server/askIfFar';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { keepForecasts } from '$lib/server/keepForecasts';
 import { idBeside } from '$lib/server/newId';
 import { record } from '$lib/server/record/write';
-import { loadSeason } from '$lib/server/season';
+import { loadSeason, type Season } from '$lib/server/season';
 
 type Event = RequestEvent<{ water: string }>;
 
@@ -21,13 +24,26 @@ async function opened({ request, locals, params }: Event) {
   return { read, season, gauge };
 }
 
+/** The last reading of a gauge as it showed it, if it is of today; null else. */
+function nowOn(gauge: Gauge, season: Season, now: Date): { level: number; text: string } | null {
+  const last = exactOf(season.readings[gauge.id] ?? []).at(-1);
+  if (!last || now.getTime() - last.at.getTime() > READING_LASTS) return null;
+  const level = shownBy(gauge, last.level, last.at.getTime());
+  return { level, text: `the water of ${clockText(last.at, season.line.zone)}` };
+}
+
 /** One look at a gauge: its level, or a mark that high water left. */
 export async function reading(event: Event) {
   const { locals, params } = event;
   const { read, season, gauge } = await opened(event);
-  const level = read.length('level');
+  const shown = read.length('level');
   const at = read.text('at') === '' ? wholeMinute(locals.now) : read.instant('at', season.line.zone);
-  const isCrest = read.text('bound') === 'crest';
+  const isOver = read.text('bound') === 'over';
+  const isCrest = isOver || read.text('bound') === 'crest';
+  const doubt = isCrest && read.text('doubt') !== '' ? read.length('doubt') : undefined;
+  const now = gauge && isOver ? nowOn(gauge, season, locals.now) : null;
+  if (isOver && !now) read.refuse('level', 'What the mark is measured over was not read since yesterday: save a reading of now first.');
+  const level = shown !== undefined && now ? now.level + shown : shown;
   const since = isCrest ? (read.text('since') === '' ? undefined : read.instant('since', season.line.zone)) : null;
   if (isCrest && read.text('since') === '') read.refuse('since', 'A high-water mark was left between two dates: say the earlier one.');
   if (level === undefined) read.refuse('level', 'Type the level on the gauge, for example 31 3/4 in.');
@@ -43,9 +59,10 @@ export async function reading(event: Event) {
     bound: isCrest ? 'crest' : 'exact',
     source: isCrest ? 'debris' : 'gauge',
     since: since ? since.toISOString() : null,
+    doubt: doubt ?? null,
     clarity: (read.text('clarity') || 'not looked') as 'clear',
     set: null,
-    note: '',
+    note: now && shown !== undefined ? `${printLength(shown, locals.who.person.system)} over ${now.text}` : '',
   };
   const result = await attempt(read, () =>
     record(db(), {
