@@ -370,6 +370,24 @@ describe('guided readings, ledger, counting, plan', () => {
     refused(await post(`${path}?/file`, { form: uuid(), station: stations['12'] ?? '', rows: table }), 400, /in the record already/);
     assert.match(await get(path), /Most at once 7/);
   });
+  it('one camera event is typed by hand, once, by the same rules', async () => {
+    const path = `${water('Header Pond')}/count`;
+    const event = {
+      eventStation: stations['12'] ?? '',
+      eventAt: '2026-11-22T19:05',
+      eventSpecies: 'beaver',
+      eventSize: 'small',
+      eventDid: 'went round',
+    };
+    const typed = (over: Record<string, string>) => post(`${path}?/typed`, { typedForm: uuid(), ...event, ...over });
+    refused(await typed({ eventCount: '' }), 400, /Say how many were in the picture at once/);
+    refused(await typed({ eventCount: '99' }), 400, /not a count from 1 to 40/);
+    refused(await typed({ eventCount: '2', eventAt: '2031-11-22T19:05' }), 400, /cannot lie in the future/);
+    saved(await typed({ eventCount: '2' }), /taken=1/);
+    refused(await typed({ eventCount: '2' }), 400, /in the record already/);
+    const [roll] = await rows('camera', { source: 'typed' });
+    assert.equal(roll?.station_id, stations['12']);
+  });
   it('a lodge that looks live and is not, and one that looks dead and is live', async () => {
     assert.match(await get(place('Upper Reservoir', 61)), /Likely not in use/);
     assert.match(await get(`${water('Upper Reservoir')}/count`), /look for a second lodge/);

@@ -33,6 +33,17 @@ const AGAINST = [
 /** Under this a gap is no crossing. [practice] */
 const LEAST = 3;
 
+/** Everything that is ticked of a gap, in the order of a table. */
+export const GAP_MARKS = [
+  ['worn', 'worn'],
+  ['wet', 'wet'],
+  ['dark', 'dark and muddy'],
+  ['bare', 'left bare of poles'],
+  ['channel', 'firm clear channel at its foot'],
+  ['poles', 'poles lie across it'],
+  ['unused', 'not in use'],
+] as const;
+
 export interface RankedGap {
   /** its place in the list that was given */
   index: number;

@@ -57,7 +57,19 @@ export function footText(sheet: Sheet, now: Date, zone: string, system: System):
   return `The table’s ${figure} for one on foot ${from}, ${latest === null ? 'perhaps not within three days' : `at the latest by ${clock(new Date(latest))}`}. Measure, and measure again.`;
 }
 
+/** A hole from the side: depths from the top of the ice, m. */
+export interface HoleDrawing {
+  now: number;
+  /** the thickest it may be at the check */
+  then: number;
+  /** top of what hangs there; null when nothing does */
+  top: number | null;
+  nowText: string;
+  thenText: string;
+}
+
 export interface HoleCheck {
+  drawn: HoleDrawing;
   set: string;
   name: string;
   /** what to do at the hole, the trouble first */
@@ -102,7 +114,12 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
       ? ' Its thin end holds the set pole.'
       : ` It does not hold the set pole (${print(HOLDS_POLE)} wanted): a safety pole of ${print(safetyPole(setting?.numbers.hole ?? inches(16)))} is required across it, tied to the set pole, on sound ice both sides.`
     : '';
+  const ice = (iceAt(sheet.course, now.getTime())?.middle ?? 0) * view.iceFactor;
   return {
+    drawn: {
+      ...{ now: ice, then: there, top: clear === null ? null : there + clear },
+      ...{ nowText: `${print(ice)} now`, thenText: `${print(there)} ${clock(new Date(until))}` },
+    },
     set: view.id,
     name: `${view.number} ${view.name}`,
     sentence: `${hole}${pole}${hangs}`,

@@ -11,6 +11,7 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import CourseChart from './CourseChart.svelte';
+  import WorkBar from './WorkBar.svelte';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -166,7 +167,9 @@
       <thead><tr><th scope="col">Set</th><th scope="col">Works</th><th scope="col">With this break</th></tr></thead>
       <tbody>
         {#each data.answer.sets as s (s.id)}<tr
-            ><td><a class="link font-bold" href="/bench/{s.set}">{s.name}</a></td><td>{s.band}</td><td>{s.leaves}</td></tr
+            ><td><a class="link font-bold" href="/bench/{s.set}">{s.name}</a></td><td>{s.band}</td><td
+              ><WorkBar {...s.works} /><br />{s.leaves}</td
+            ></tr
           >{:else}<tr><td colspan="3">No live set hangs on this pond.</td></tr>{/each}
       </tbody>
     </table>

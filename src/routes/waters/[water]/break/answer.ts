@@ -90,6 +90,7 @@ export function answerOf(asked: Asked, place: Place, model: PondModel, moving: M
       ...s,
       band: bandText(s.band, frame, 'pond'),
       leaves: leavingText(leaving(courses, s.band), when),
+      works: worksFor(leaving(courses, s.band), hours * 3600),
     })),
     chart: courseChart({
       courses,
@@ -108,6 +109,12 @@ export function answerOf(asked: Asked, place: Place, model: PondModel, moving: M
         high: print(levelOn(courses.high, p.at)),
       })),
   };
+}
+
+/** The shares of the hours looked at for which a set surely works, and may. */
+function worksFor({ earliest, latest }: Leaving, span: number): { earliest: number; latest: number } {
+  const share = (seconds: number | null): number => (seconds === null ? 1 : Math.min(1, seconds / span));
+  return { earliest: share(earliest), latest: share(latest) };
 }
 
 /** The level that is wanted: typed, the highest foot of a band that holds now, or that at which what is endangered is safe. */

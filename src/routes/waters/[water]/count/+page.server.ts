@@ -1,8 +1,8 @@
 import { redirect } from '@sveltejs/kit';
-import { eventKey, planEvents } from '#core/counting/importEvents';
+import { eventKey, planEvents, type FileEvent } from '#core/counting/importEvents';
 import type { CameraRoll } from '#core/record/kinds';
 import { simulateNight } from '#core/sim/camera';
-import { addDays, clockText, dayText, localDate, wholeMinute, instantOf } from '#core/time/localTime';
+import { addDays, clockText, dayText, localDate, wholeMinute, instantOf, toField } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { SPECIES, type Species } from '#core/animals/species';
 import { cameraPlaces, waterCount, waterRange } from '$lib/server/counting';
@@ -50,7 +50,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     })),
     known: Object.fromEntries(stations.map((s) => [s.id, knownAt(scouted.cameras, s.id)])),
     stations: stations.map((s) => ({ value: s.id, text: stationName(s) })),
-    ids: { form: newId(), sim: newId() },
+    nowField: toField(locals.now, zone),
+    ids: { form: newId(), sim: newId(), typed: newId() },
   };
 };
 
@@ -70,6 +71,27 @@ function rowsIn(read: Reader): Record<string, unknown>[] {
   return [];
 }
 
+async function planned(locals: App.Locals, water: string, station: string, rows: Record<string, unknown>[], zone: string) {
+  const scouted = await loadScouted(locals, water);
+  return planEvents(rows, new Set(knownAt(scouted.cameras, station)), zone);
+}
+
+/** The events of each camera as one stretch of watching. */
+function rollsOf(
+  fresh: FileEvent[],
+  { station, source, form }: { station: string; source: 'file' | 'typed'; form: string },
+  { who }: App.Locals,
+): NewEntry[] {
+  return [...new Set(fresh.map((e) => e.camera))].map((camera): NewEntry => {
+    const events = fresh.filter((e) => e.camera === camera).map(({ camera: _, ...event }) => event);
+    const times = events.map((e) => Date.parse(e.at));
+    const to = wholeMinute(new Date(Math.max(...times) + 60_000));
+    const from = wholeMinute(new Date(Math.min(...times))).toISOString();
+    const body = { id: idBeside(form, camera), station, camera, from, to: to.toISOString(), source, events, note: '' };
+    return { id: idBeside(form, `entry ${camera}`), crew: who.crew, kind: 'camera', occurredAt: to, by: who.person.id, body };
+  });
+}
+
 export const actions: Actions = {
   /** Takes the events of a table, each camera's as one stretch of watching; decided here again by the same rules as the preview. */
   file: async ({ request, locals, params }) => {
@@ -79,42 +101,45 @@ export const actions: Actions = {
     if (!station) read.refuse('station', 'Choose where the camera hung.');
     const rows = rowsIn(read);
     if (!read.ok() || !station) return refused(read);
-    const scouted = await loadScouted(locals, params.water);
-    const plan = planEvents(rows, new Set(knownAt(scouted.cameras, station.id)), season.line.zone);
+    const plan = await planned(locals, params.water, station.id, rows, season.line.zone);
     if (plan.fresh.length === 0)
       read.refuse('file', plan.here > 0 ? 'Every event of that table is in the record already.' : 'No row of that table is an event.');
     if (!read.ok()) return refused(read);
-    const form = read.text('form');
-    const cameras = [...new Set(plan.fresh.map((e) => e.camera))];
-    const entries = cameras.map((camera): NewEntry => {
-      const events = plan.fresh.filter((e) => e.camera === camera).map(({ camera: _, ...event }) => event);
-      const times = events.map((e) => Date.parse(e.at));
-      const to = wholeMinute(new Date(Math.max(...times) + 60_000));
-      return {
-        id: idBeside(form, `entry ${camera}`),
-        crew: locals.who.crew,
-        kind: 'camera',
-        occurredAt: to,
-        by: locals.who.person.id,
-        body: {
-          id: idBeside(form, camera),
-          station: station.id,
-          camera,
-          from: wholeMinute(new Date(Math.min(...times))).toISOString(),
-          to: to.toISOString(),
-          source: 'file',
-          events,
-          note: '',
-        },
-      };
-    });
     const result = await attempt(
       read,
-      () => record(db(), ...entries),
+      () => record(db(), ...rollsOf(plan.fresh, { station: station.id, source: 'file', form: read.text('form') }, locals)),
       () => 'file',
     );
     if ('failure' in result) return result.failure;
     redirect(303, `/waters/${params.water}/count?taken=${plan.fresh.length}&here=${plan.here}&refused=${plan.refused.length}`);
+  },
+
+  /** One event as somebody saw it on the camera's own screen, by the same rules as a row of a table. */
+  typed: async ({ request, locals, params }) => {
+    const { season, stations } = await waterOf(locals, params.water);
+    const read = reader(await request.formData(), locals.who);
+    const station = stations.find((s) => s.id === read.text('eventStation'));
+    if (!station) read.refuse('eventStation', 'Choose where the camera hung.');
+    const at = read.text('eventAt') === '' ? undefined : read.instant('eventAt', season.line.zone);
+    if (read.text('eventAt') === '') read.refuse('eventAt', 'Say when it came.');
+    if (read.text('eventCount') === '') read.refuse('eventCount', 'Say how many were in the picture at once: 1.');
+    if (at && at > locals.now) read.refuse('eventAt', 'An event cannot lie in the future.');
+    if (!read.ok() || !station || !at) return refused(read);
+    const row = {
+      ...{ time: at.toISOString(), camera: read.text('eventCamera'), species: read.text('eventSpecies') },
+      ...{ count: read.text('eventCount'), size: read.text('eventSize'), did: read.text('eventDid') },
+    };
+    const plan = await planned(locals, params.water, station.id, [row], season.line.zone);
+    if (plan.here > 0) read.refuse('eventAt', 'That event is in the record already.');
+    for (const { reason } of plan.refused) read.refuse('eventCount', reason);
+    if (!read.ok()) return refused(read);
+    const result = await attempt(
+      read,
+      () => record(db(), ...rollsOf(plan.fresh, { station: station.id, source: 'typed', form: read.text('typedForm') }, locals)),
+      () => 'eventAt',
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/waters/${params.water}/count?taken=1`);
   },
 
   /** Reads last night off the simulated camera. */

@@ -12,6 +12,7 @@
   import SelectField from '$lib/ui/SelectField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
+  import EventForm from './EventForm.svelte';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -151,6 +152,13 @@
         <button class="btn btn-primary mt-2" disabled={plan.fresh.length === 0}>Take the {plan.fresh.length} new</button>
       {/if}
     </form>
+    <EventForm
+      kept={kept?.values?.typedForm === undefined ? null : kept}
+      id={data.ids.typed}
+      stations={data.stations}
+      species={data.species}
+      nowField={data.nowField}
+    />
     <form method="POST" action="?/simulated" class="sheet" use:enhance={keeping}>
       <h2>The simulated camera</h2>
       <p class="quiet mb-2">It stands in for a real one and says so wherever its events are shown.</p>

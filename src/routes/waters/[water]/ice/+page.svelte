@@ -5,6 +5,7 @@
   import PrintButton from '$lib/ui/PrintButton.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
   import type { Kept } from '$lib/ui/kept';
+  import HoleDrawing from './HoleDrawing.svelte';
   import IceForm from './IceForm.svelte';
 
   let { data, form } = $props();
@@ -31,6 +32,7 @@
   {#if data.holes.length > 0}
     <h2 class="mt-4">At the holes, before a wire is cut</h2>
     {#each data.holes as h (h.set)}
+      <HoleDrawing drawn={h.drawn} />
       <p class="line">
         <StateMark verdict={h.warns ? 'frozen' : 'fine'} />
         <span><a class="link font-bold" href="/bench/{h.set}">{h.name}</a>: {h.sentence}</span>

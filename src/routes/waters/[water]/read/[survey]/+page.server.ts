@@ -2,7 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import { compass } from '#core/ground/geodesic';
 import { foundPlace } from '#core/scouting/asStation';
 import { chosenMarks, rankMarks } from '#core/scouting/brook';
-import { mainCrossing, rankGaps } from '#core/scouting/crossing';
+import { GAP_MARKS, mainCrossing, rankGaps } from '#core/scouting/crossing';
 import { afterHole, HOLE_FEELS, ICE_CAUTION, lodgeLife, type HoleFeel, type LodgeSign } from '#core/scouting/lodge';
 import { brookStrip, damGaps, lodgePlan } from '#core/scene/surveyMaps';
 import { dayText, wholeMinute } from '#core/time/localTime';
@@ -43,13 +43,14 @@ export const load: PageServerLoad = async ({ locals, params }) => {
         ? {
             sentence: mainCrossing(found.gaps).sentence,
             main: found.main,
-            gaps: rankGaps(found.gaps).map(({ index, reason }) => ({
+            gaps: rankGaps(found.gaps).map(({ index }) => ({
               n: index + 1,
               place: found.gaps[index]?.place ?? '',
-              reason,
+              marks: GAP_MARKS.map(([key]) => found.gaps[index]?.[key] === true),
               width: found.gaps[index]?.width === null ? '' : printLength(found.gaps[index]?.width ?? 0, system),
             })),
             drawn: damGaps(found.gaps),
+            columns: GAP_MARKS.map(([, label]) => label),
           }
         : null,
     lodge:

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Scroller from '$lib/ui/Scroller.svelte';
   import { enhance } from '$app/forms';
   import FindingLine from '$lib/ui/FindingLine.svelte';
   import PrintButton from '$lib/ui/PrintButton.svelte';
@@ -39,22 +40,25 @@
   {#if data.crossing}
     <p class="verdict">{data.crossing.sentence}</p>
     <DamMap gaps={data.crossing.drawn} main={data.crossing.main} />
-    <table class="plain-table mt-3">
-      <thead
-        ><tr
-          ><th scope="col">Gap</th><th scope="col">Where</th><th scope="col">Width</th><th scope="col">Why</th><th scope="col"
-            ><span class="only-heard">Station</span></th
-          ></tr
-        ></thead
-      >
-      <tbody>
-        {#each data.crossing.gaps as g (g.n)}<tr
-            ><td><b>{g.n}</b>{data.crossing.main === g.n - 1 ? ', main' : ''}</td><td>{g.place}</td><td>{g.width}</td><td>{g.reason}</td><td
-              >{@render toStation(g.n, `gap ${g.n}`)}</td
-            ></tr
-          >{/each}
-      </tbody>
-    </table>
+    <Scroller label="Gaps">
+      <table class="plain-table mt-3">
+        <thead
+          ><tr
+            ><th scope="col">Gap</th><th scope="col">Where</th><th scope="col">Width</th>{#each data.crossing.columns as c (c)}<th
+                scope="col">{c}</th
+              >{/each}<th scope="col"><span class="only-heard">Station</span></th></tr
+          ></thead
+        >
+        <tbody>
+          {#each data.crossing.gaps as g (g.n)}<tr
+              ><td><b>{g.n}</b>{data.crossing.main === g.n - 1 ? ', main' : ''}</td><td>{g.place}</td><td>{g.width}</td
+              >{#each g.marks as yes, i (i)}<td
+                  >{#if yes}✓<span class="only-heard"> yes</span>{/if}</td
+                >{/each}<td>{@render toStation(g.n, `gap ${g.n}`)}</td></tr
+            >{/each}
+        </tbody>
+      </table></Scroller
+    >
   {:else if data.lodge}
     <p class="problem mt-2">{data.lodge.caution}</p>
     <div class="two">

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
-  import { mainCrossing, type Gap } from '#core/scouting/crossing';
+  import { GAP_MARKS, mainCrossing, type Gap } from '#core/scouting/crossing';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -14,15 +14,6 @@
     { place: 'left end', title: '2  The left end, from below', first: true },
     { place: 'right end', title: '3  The right end, from below', first: true },
     { place: 'middle', title: '4  Another gap', first: false },
-  ] as const;
-  const TRAITS = [
-    ['worn', 'worn'],
-    ['wet', 'wet'],
-    ['dark', 'dark and muddy'],
-    ['bare', 'left bare of poles'],
-    ['channel', 'firm clear channel at its foot'],
-    ['poles', 'poles lie across it'],
-    ['unused', 'not in use'],
   ] as const;
   let says = $state('');
 
@@ -83,7 +74,7 @@
               value={typed(kept, `${n}.place`, 'middle')}
               options={data.places.map((p) => ({ value: p, text: p }))}
             />{/if}
-          {#each TRAITS as [trait, label] (trait)}
+          {#each GAP_MARKS as [trait, label] (trait)}
             <label class="tick"
               ><input type="checkbox" class="checkbox" name="{n}.{trait}" checked={ticked(kept, `${n}.${trait}`, 'on')} /> {label}</label
             >
