@@ -57,12 +57,11 @@ const list = (words: string[]): string => (words.length < 2 ? words.join('') : `
 export function rankGaps(gaps: readonly Gap[]): RankedGap[] {
   const ranked = gaps.map((gap, index) => {
     const has = TRAITS.filter(([key]) => gap[key]);
-    const lacks = TRAITS.filter(([key]) => !gap[key]).map(([, , said]) => said);
     const against = AGAINST.filter(([key]) => gap[key]).map(([, said]) => said);
     const score = against.length > 0 ? 0 : has.reduce((sum, [, weight]) => sum + weight, 0);
     const seen = has.length === 0 ? 'nothing of a crossing' : list(has.map(([, , said]) => said));
     if (against.length > 0) return { index, score, reason: list([...has.map(([, , said]) => said), ...against]) };
-    return { index, score, reason: lacks.length > 0 && has.length > 0 ? `${seen}; not ${list(lacks)}` : seen };
+    return { index, score, reason: seen };
   });
   return ranked.sort((a, b) => b.score - a.score || nearMiddle(gaps, a.index) - nearMiddle(gaps, b.index) || a.index - b.index);
 }

@@ -168,7 +168,7 @@
       <tbody>
         {#each data.answer.sets as s (s.id)}<tr
             ><td><a class="link font-bold" href="/bench/{s.set}">{s.name}</a></td><td>{s.band}</td><td
-              ><WorkBar {...s.works} /><br />{s.leaves}</td
+              ><span class="bar"><WorkBar {...s.works} /> {s.leaves}</span></td
             ></tr
           >{:else}<tr><td colspan="3">No live set hangs on this pond.</td></tr>{/each}
       </tbody>
@@ -188,6 +188,12 @@
 </div>
 
 <style>
+  .bar {
+    display: inline-flex;
+    flex-wrap: wrap;
+    gap: 4px 14px;
+    align-items: center;
+  }
   .head {
     display: flex;
     justify-content: space-between;

@@ -32,11 +32,13 @@
   {#if data.holes.length > 0}
     <h2 class="mt-4">At the holes, before a wire is cut</h2>
     {#each data.holes as h (h.set)}
-      <HoleDrawing drawn={h.drawn} />
-      <p class="line">
-        <StateMark verdict={h.warns ? 'frozen' : 'fine'} />
-        <span><a class="link font-bold" href="/bench/{h.set}">{h.name}</a>: {h.sentence}</span>
-      </p>
+      <div class="hole">
+        <HoleDrawing drawn={h.drawn} />
+        <p class="line">
+          <StateMark verdict={h.warns ? 'frozen' : 'fine'} />
+          <span><a class="link font-bold" href="/bench/{h.set}">{h.name}</a>: {h.sentence}</span>
+        </p>
+      </div>
     {/each}
   {/if}
 
@@ -130,6 +132,14 @@
 </div>
 
 <style>
+  .hole {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
+    gap: 4px 16px;
+    align-items: center;
+    max-width: 900px;
+    margin-bottom: 10px;
+  }
   .head {
     display: flex;
     justify-content: space-between;
