@@ -232,7 +232,7 @@ describe('a station', () => {
   });
   it('a crest that was measured over the water of now says so, with its doubt (F33)', async () => {
     const path = water('Spill Creek');
-    const form = { at: '', bound: 'over', since: '2026-11-20T08:00', clarity: 'not looked', doubt: '2 in' };
+    const form = { at: '', bound: 'over', since: '2026-11-20T08:00', clarity: 'not looked', markDoubt: '2 in' };
     saved(await post(`${path}?/reading`, { ...form, entry: uuid(), id: uuid(), level: '14 in' }), /read=1/);
     const [, now = ''] = /now ([\d½¼¾]+) in/.exec(await get(path)) ?? [];
     const inNumber = Number(now.replace(/[½¼¾]/, '')) + ({ '½': 0.5, '¼': 0.25, '¾': 0.75 }[now.at(-1) ?? ''] ?? 0);

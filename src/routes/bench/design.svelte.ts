@@ -116,7 +116,9 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   const states = $derived.by(() => {
     const all = statesOf({ layout: design, devices: [] }, { known, age: {}, atMost: {} }, bench.frame);
     const speaks = worst(all);
-    return ordered?.order && unchanged && higher === 0 ? all.map((s) => (s === speaks ? { ...s, remedy: ordered } : s)) : all;
+    return ordered?.order && unchanged && higher === 0
+      ? all.map((s) => (s === speaks ? { ...s, remedy: { ...ordered, then: '' } } : s))
+      : all;
   });
 
   let start = 0;

@@ -97,12 +97,13 @@ export const logCrossing: SetType = {
           stock: 'spiked log clip',
         },
         { id: 'trunk', kind: 'trunk', bearer, x: 0, y: 0, z: at(over - thick), height: thick, wide: inches(76), across: thick },
-        {
+        // a mink goes round on either side of what it can see past
+        ...([-1, 1] as const).map((hand) => ({
           ...upright(
             {
-              id: 'branch',
+              id: hand < 0 ? 'branchL' : 'branchR',
               x: -inches(1),
-              y: -(frame / 2 + inches(3)),
+              y: hand * (frame / 2 + inches(3)),
               foot: surface + over - inches(1),
               top: surface + over + frame + inches(4),
               thick: inches(0.6),
@@ -113,7 +114,7 @@ export const logCrossing: SetType = {
           ),
           z: at(over - inches(1)),
           bearer,
-        },
+        })),
         {
           id: 'anchor',
           kind: 'tree',
@@ -156,7 +157,13 @@ export const logCrossing: SetType = {
           build: 'mink',
         },
       ],
-      ground: [...bedLine(floor, -inches(24), inches(20)), [inches(36), surface], [inches(54), surface + inches(8)]],
+      ground: [
+        [-inches(54), surface + inches(8)],
+        [-inches(36), surface],
+        ...bedLine(floor, -inches(20), inches(20)),
+        [inches(36), surface],
+        [inches(54), surface + inches(8)],
+      ],
       front: flat(floor, inches(24)),
       marks: [
         mark('overWater', 'Log over the water', 'side', -inches(24), surface, surface + over, 1),

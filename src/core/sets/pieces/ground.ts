@@ -8,7 +8,7 @@ export type Line = [number, number][];
 
 /** How deep a groove is in its bed: as deep as the frame, nothing swims over the trap in it. */
 export const GROOVE: NumberSpec = {
-  ...measured('Groove', 'its floor under the bed beside it', [0, 60]),
+  ...measured('Groove', '', [0, 60]),
   from: ['depth'],
   less: 'besideGroove',
 };

@@ -22,7 +22,7 @@ export const BOTTOM: ChoiceSpec = {
 };
 
 export const DRIVEN: NumberSpec = {
-  ...measured('Stake driven in', 'into the ground; its tie low, out of reach of teeth', [4, 60]),
+  ...measured('Stake driven in', 'tied low, out of reach of teeth', [4, 60]),
   when: { choice: 'anchorAs', is: 'stake' },
 };
 

@@ -30,7 +30,7 @@ export const HOLD = {
     about: 'Stake',
     figure: () => 'not known',
     sentence: ({ depth, ground, called, weight: heavy, swimming, footed }, { force, weight }) =>
-      `Type ${[depth ? 'how deep it is driven' : '', ground ? 'in what ground' : ''].filter(Boolean).join(' and ')}: the largest that can be caught in it is ${called} of ${weight(heavy)}, which pulls with ${force(swimming)} swimming and ${force(footed)} with a footing. Or choose the tree, root or log it is tied to.`,
+      `Type ${[depth ? 'how deep it is driven' : '', ground ? 'in what ground' : ''].filter(Boolean).join(' and ')}: the largest that can be caught in it is ${called} of ${weight(heavy)}, which pulls with ${force(swimming)} swimming and ${force(footed)} with a footing. Or choose what else it is tied to.`,
   }),
   woodHolds: words<{ to: 'tree' | 'root' | 'log'; footed: number }>({
     about: 'Anchor',

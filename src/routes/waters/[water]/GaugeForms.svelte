@@ -60,10 +60,10 @@
       <SelectField label="Water clarity" name="clarity" value={typed(keptReading, 'clarity')} options={CLARITY} />
     </div>
     <TextField
-      label="Give or take (a high-water mark only)"
-      name="doubt"
-      value={typed(keptReading, 'doubt')}
-      error={keptReading?.errors?.doubt}
+      label="Mark sure to within (a high-water mark only)"
+      name="markDoubt"
+      value={typed(keptReading, 'markDoubt')}
+      error={keptReading?.errors?.markDoubt}
     />
     <TimeField
       label="Not before (a high-water mark only)"

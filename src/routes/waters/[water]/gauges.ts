@@ -40,7 +40,7 @@ export async function reading(event: Event) {
   const at = read.text('at') === '' ? wholeMinute(locals.now) : read.instant('at', season.line.zone);
   const isOver = read.text('bound') === 'over';
   const isCrest = isOver || read.text('bound') === 'crest';
-  const doubt = isCrest && read.text('doubt') !== '' ? read.length('doubt') : undefined;
+  const doubt = isCrest && read.text('markDoubt') !== '' ? read.length('markDoubt') : undefined;
   const now = gauge && isOver ? nowOn(gauge, season, locals.now) : null;
   if (isOver && !now) read.refuse('level', 'What the mark is measured over was not read since yesterday: save a reading of now first.');
   const level = shown !== undefined && now ? now.level + shown : shown;
