@@ -7,7 +7,6 @@ import type { StationKind } from '../stations/kinds';
 import { latest, measuresFor, type MeasureId } from '../stations/measures';
 import type { ChoiceKey, NumberKey } from './keys';
 import type { Laying, NumberSpec, Place, SetType } from './setType';
-import type { Laid } from './standing';
 
 /** A number of a set that its place knows: measured there, and when. Metres. */
 export interface Filled {
@@ -25,7 +24,7 @@ export function filled(
   type: Pick<SetType, 'numbers'>,
   place: Place,
   then: Known,
-  own: Pick<Laid, 'numbers' | 'devices'> = { numbers: {}, devices: {} },
+  own: Pick<Laying, 'numbers' | 'devices'> = { numbers: {}, devices: {} },
 ): Partial<Record<NumberKey, Filled>> {
   const { measures = [], follows, surface } = place;
   const here = (level: number): number => (follows ? surfaceAt(follows, level) : level);

@@ -133,12 +133,15 @@
 
 <style>
   .hole {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
-    gap: 4px 16px;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 20px;
     align-items: center;
-    max-width: 900px;
     margin-bottom: 10px;
+  }
+  .hole p {
+    flex: 1 1 240px;
+    max-width: 640px;
   }
   .head {
     display: flex;
