@@ -18,18 +18,20 @@
   {#if hold.found}
     {#if holds.length > 1}<h2 class="mt-3">{hold.device}</h2>{/if}
     <div class="two">
-      <FindDrawing
-        plan={findPlan(hold.found, { width: 520, height: 340 }, hold.shore)}
-        title="{name} from above: the trap lies within {printLength(
-          hold.found.tether,
-          system,
-        )} of its anchor, the animal within {printLength(hold.found.reach, system)}"
-      />
-      {#if !hold.shore}<p class="quiet">
-          Land and water are symbolic: no shore was drawn of this water, or the place is not on the map.
-        </p>{:else if isUnsure(hold.shore, hold.found)}<p class="quiet">
-          How far it stands from the shore is not known: <a class="link" href="/waters">put it in its place on the map</a>.
-        </p>{/if}
+      <div>
+        <FindDrawing
+          plan={findPlan(hold.found, { width: 520, height: 340 }, hold.shore)}
+          title="{name} from above: the trap lies within {printLength(
+            hold.found.tether,
+            system,
+          )} of its anchor, the animal within {printLength(hold.found.reach, system)}"
+        />
+        {#if !hold.shore}<p class="quiet">
+            Land and water are symbolic: no shore was drawn of this water, or the place is not on the map.
+          </p>{:else if isUnsure(hold.shore, hold.found)}<p class="quiet">
+            How far it stands from the shore is not known: <a class="link" href="/waters">put it in its place on the map</a>.
+          </p>{/if}
+      </div>
       <ol>
         {#each hold.found.places as place (place.say)}<li>{place.say}</li>{/each}
       </ol>
