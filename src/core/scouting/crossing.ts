@@ -33,16 +33,8 @@ const AGAINST = [
 /** Under this a gap is no crossing. [practice] */
 const LEAST = 3;
 
-/** Everything that is ticked of a gap, in the order of a table. */
-export const GAP_MARKS = [
-  ['worn', 'worn'],
-  ['wet', 'wet'],
-  ['dark', 'dark and muddy'],
-  ['bare', 'left bare of poles'],
-  ['channel', 'firm clear channel at its foot'],
-  ['poles', 'poles lie across it'],
-  ['unused', 'not in use'],
-] as const;
+/** Everything that is ticked of a gap, as it is said. */
+export const GAP_MARKS = [...TRAITS.map(([key, , said]) => [key, said] as const), ...AGAINST];
 
 export interface RankedGap {
   /** its place in the list that was given */

@@ -16,7 +16,7 @@ export interface Filled {
 
 /**
  * What the station of a set measured of the numbers of its type, as they stand at a level: the newest measure of each, moved with the level since where it
- * is measured from the surface. A number that would lie out of its range is left out, and one that is reckoned from several of which one is not known.
+ * is measured from the surface. A number that would lie out of its range is left out, and so is one made of several of which one is not known.
  *
  * @param own what the set itself says, for a number that its place and it make together
  */

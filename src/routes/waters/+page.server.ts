@@ -14,7 +14,7 @@ import { levelText, plainFrame } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { bodyOf } from '$lib/server/record/upsert';
-import { attempt, reader, refused, type Reader } from '$lib/server/form';
+import { attempt, reader, refused } from '$lib/server/form';
 import { idBeside, newId } from '$lib/server/newId';
 import { record, type NewEntry } from '$lib/server/record/write';
 import { sites } from '$lib/server/repositories/places';
@@ -120,19 +120,18 @@ function thinText(season: Season, station: Station, now: Date, system: 'us' | 'm
 /** The choice of a site that is not in the record yet. */
 const ANOTHER = 'another';
 
-/** The water whose shore or line was just drawn, named as the drawing is, with its gauge: a shore is a pond's. */
-function newWater(read: Reader, common: Omit<NewEntry, 'kind' | 'body'>, { id, site }: { id: string; site: string }): NewEntry[] {
-  const kind = read.text('groundKind') === 'shore' ? 'pond' : 'stream';
-  return [
-    { ...common, kind: 'water', body: { id, site, name: read.text('groundName'), kind, note: '' } },
-    {
-      ...common,
-      id: idBeside(common.id, 'gauge'),
-      kind: 'gauge',
-      body: { id: idBeside(id, 'gauge'), water: id, name: 'gauge', surface: 'pond', zero: 0 },
-    },
-  ];
-}
+/** A new water with its first gauge. */
+const waterWithGauge = (
+  { crew, occurredAt, by }: Pick<NewEntry, 'crew' | 'occurredAt' | 'by'>,
+  ids: { entry: string; gaugeEntry: string; gauge: string },
+  body: NewEntry<'water'>['body'] & { id: string },
+): NewEntry[] => [
+  { crew, occurredAt, by, id: ids.entry, kind: 'water', body },
+  {
+    ...{ crew, occurredAt, by, id: ids.gaugeEntry, kind: 'gauge' as const },
+    body: { id: ids.gauge, water: body.id, name: 'gauge', surface: 'pond', zero: 0 },
+  },
+];
 
 export const actions: Actions = {
   water: async ({ request, locals }) => {
@@ -162,18 +161,11 @@ export const actions: Actions = {
       record(
         db(),
         ...fresh,
-        {
-          ...common,
-          id: read.text('entry'),
-          kind: 'water',
-          body: { id, site, name: read.text('name'), kind: read.text('kind') as 'pond', note: read.text('note') },
-        },
-        {
-          ...common,
-          id: read.text('gaugeEntry'),
-          kind: 'gauge',
-          body: { id: read.text('gauge'), water: id, name: 'gauge', surface: 'pond', zero: 0 },
-        },
+        ...waterWithGauge(
+          common,
+          { entry: read.text('entry'), gaugeEntry: read.text('gaugeEntry'), gauge: read.text('gauge') },
+          { id, site, name: read.text('name'), kind: read.text('kind') as 'pond', note: read.text('note') },
+        ),
       ),
     );
     if ('failure' in result) return result.failure;
@@ -198,9 +190,17 @@ export const actions: Actions = {
     const isNewWater = !station && !old && read.text('water') === ANOTHER;
     const water = isNewWater ? idBeside(read.text('ground'), 'water') : read.text('water') || null;
     const fresh = { id: read.text('ground'), site: read.text('site'), water, properties: {} };
-    const first: NewEntry[] = isNewWater
-      ? newWater(read, { ...common, id: idBeside(read.text('groundEntry'), 'water') }, { id: water ?? '', site: read.text('site') })
-      : [];
+    const entryOf = (what: string): string => idBeside(read.text('groundEntry'), what);
+    // a shore is a pond's, a line a stream's; the water is named as the drawing is
+    const kind = read.text('groundKind') === 'shore' ? ('pond' as const) : ('stream' as const);
+    const first =
+      isNewWater && water
+        ? waterWithGauge(
+            common,
+            { entry: entryOf('water'), gaugeEntry: entryOf('gauge'), gauge: idBeside(water, 'gauge') },
+            { id: water, site: read.text('site'), name: read.text('groundName'), kind, note: '' },
+          )
+        : [];
     const result = await attempt(
       read,
       () =>
