@@ -2,7 +2,7 @@ import { redirect } from '@sveltejs/kit';
 import { eventKey, planEvents, type FileEvent } from '#core/counting/importEvents';
 import type { CameraRoll } from '#core/record/kinds';
 import { simulateNight } from '#core/sim/camera';
-import { addDays, clockText, dayText, localDate, wholeMinute, instantOf, toField } from '#core/time/localTime';
+import { addDays, clockText, dayText, localDate, wholeMinute, instantOf } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { SPECIES, type Species } from '#core/animals/species';
 import { cameraPlaces, waterCount, waterRange } from '$lib/server/counting';
@@ -50,7 +50,6 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     })),
     known: Object.fromEntries(stations.map((s) => [s.id, knownAt(scouted.cameras, s.id)])),
     stations: stations.map((s) => ({ value: s.id, text: stationName(s) })),
-    nowField: toField(locals.now, zone),
     ids: { form: newId(), sim: newId(), typed: newId() },
   };
 };

@@ -157,7 +157,6 @@
       id={data.ids.typed}
       stations={data.stations}
       species={data.species}
-      nowField={data.nowField}
     />
     <form method="POST" action="?/simulated" class="sheet" use:enhance={keeping}>
       <h2>The simulated camera</h2>

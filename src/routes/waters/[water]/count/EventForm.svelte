@@ -15,9 +15,8 @@
     id: string;
     stations: { value: string; text: string }[];
     species: string;
-    nowField: string;
   }
-  let { kept, id, stations, species, nowField }: Props = $props();
+  let { kept, id, stations, species }: Props = $props();
   const words = (all: readonly string[]) => all.map((value) => ({ value, text: value }));
 </script>
 
@@ -31,7 +30,7 @@
     options={stations}
     error={kept?.errors?.eventStation}
   />
-  <TimeField label="It came at" name="eventAt" value={typed(kept, 'eventAt', nowField)} error={kept?.errors?.eventAt} />
+  <TimeField label="It came at" name="eventAt" value={typed(kept, 'eventAt')} error={kept?.errors?.eventAt} />
   <div class="grid grid-cols-2 gap-x-3">
     <SelectField label="What came" name="eventSpecies" value={typed(kept, 'eventSpecies', species)} options={words(SPECIES)} />
     <TextField
