@@ -227,7 +227,7 @@ function year(): void {
   }));
   const times = Array.from({ length: 9 }, () => {
     const start = performance.now();
-    const { points } = planLogger(rows, 'America/Chicago', 'cm', Date.UTC(2027, 0, 1));
+    const { points } = planLogger(rows, { zone: 'America/Chicago', hours: 12 }, 'cm', Date.UTC(2027, 0, 1));
     thinned(points, 0.0003);
     return performance.now() - start;
   });

@@ -67,6 +67,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
         id: idOf(key),
         name,
         system,
+        times: null,
         minutes: {},
         measures: Object.fromEntries(Object.entries(measures).map(([word, n]) => [word, inches(n)])),
       },

@@ -16,7 +16,7 @@ test('a rise heard on the radio moves the forecast, and a level far from all tha
   await page.getByLabel('All there by').fill('2026-11-25T20:00');
   await page.getByLabel('Told by').fill('the radio');
   await page.getByRole('button', { name: 'Move the forecast by it' }).click();
-  await expect(page.getByText(/Told: a rise of 24 in, give or take 6 in by 20:00 \(the radio\)/)).toBeVisible();
+  await expect(page.getByText(/Told: a rise of 24 in, give or take 6 in by 8:00 pm \(the radio\)/)).toBeVisible();
   await page.getByText('How sure is the forecast?').click();
   await expect(page.getByText(/what the radio told/)).toBeVisible();
 

@@ -125,7 +125,7 @@ test('the plan: worked out, answered for 40 minutes and 8 traps, a place taken, 
   await first.getByRole('button', { name: 'Save 92 sluice corner' }).click();
   await expect(page.getByText('sluice corner: saved to the plan and the book.')).toBeVisible();
   await expect(page.getByText(/^In 40 minutes with 8 traps/)).toBeVisible();
-  await expect(page.getByRole('link', { name: /sluice corner: .*, prepared for 5 Dec/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /sluice corner: .*, prepared for Dec 5/ })).toBeVisible();
   const second = page.getByRole('listitem').filter({ hasText: '54 lane culvert' }).first();
   await second.getByText('Take it into the plan').click();
   await second.getByLabel('To do').selectOption('left unset');

@@ -17,7 +17,7 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
   const time = page.getByRole('slider', { name: 'Time looked at' });
   await expect(page.getByRole('heading', { name: '22 flume gap: working' })).toBeVisible();
   await time.fill('720');
-  await expect(time).toHaveAttribute('aria-valuetext', /^17:22: [\d¼½¾]+ in, between [\d¼½¾]+ in and [\d¼½¾]+ in/);
+  await expect(time).toHaveAttribute('aria-valuetext', /^5:22 pm: [\d¼½¾]+ in, between [\d¼½¾]+ in and [\d¼½¾]+ in/);
   await expect(page.getByRole('heading', { name: /22 flume gap: too shallow/ })).toBeVisible();
   await time.press('Home');
   await expect(time).toHaveAttribute('aria-valuetext', 'now');
@@ -32,7 +32,7 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
   await level.press('PageDown');
   await expect(level).toHaveAttribute('aria-valuetext', '30 in');
   await time.fill('360');
-  await expect(time).toHaveAttribute('aria-valuetext', /^11:22: 2[789][¼½¾]? in/);
+  await expect(time).toHaveAttribute('aria-valuetext', /^11:22 am: 2[789][¼½¾]? in/);
   await page.getByRole('link', { name: 'Back to now' }).click();
 
   const flume = page.getByRole('article').filter({ hasText: '22 flume gap: working' });

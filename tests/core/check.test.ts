@@ -108,7 +108,7 @@ describe('what stands over the rounds', () => {
       ],
       MORNING,
     );
-    assert.equal(moved, 'Header Pond fell 9¼ in since yesterday 16:45, 40½ in to 31¼ in.');
+    assert.equal(moved, 'Header Pond fell 9¼ in since yesterday 4:45 pm, 40½ in to 31¼ in.');
     assert.equal(setsSay(['outOfWater', 'outOfWater', 'nearEdge', 'fine']), 'Two sets not working, one near the limit.');
   });
   it('does not say that water held which nobody read', () => {

@@ -9,6 +9,7 @@ import type { Place } from '#core/sets/setType';
 import { layOut, usualDevices } from '#core/sets/standing';
 import { MEASURE_IDS, measuresFor, type MeasureId, type Taken } from '#core/stations/measures';
 import { inches } from '#core/units/factors';
+import { plainFrame } from '#core/units/frame';
 
 const POND = inches(41);
 const taken = (
@@ -44,8 +45,8 @@ describe('what a place measured fills the numbers of a set', () => {
   });
   it('is told with its day, in the reader’s units', () => {
     const roof = { value: inches(13), at: '2026-11-03T12:00:00Z' };
-    assert.equal(filledText(roof, 'us', 'UTC'), '13 in, measured here 3 Nov');
-    assert.equal(filledText(roof, 'metric', 'UTC'), '33 cm, measured here 3 Nov');
+    assert.equal(filledText(roof, plainFrame('us')), '13 in, measured here Nov 3');
+    assert.equal(filledText(roof, plainFrame('metric')), '33 cm, measured here 3 Nov');
   });
   it('the newest counts, in whatever order it was taken down', () => {
     const old = taken('widthBed', 14, { at: '2026-10-01T12:00:00Z' });

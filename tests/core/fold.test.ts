@@ -57,11 +57,11 @@ describe('the truth of a thing out of its entries', () => {
 describe('what a person sees changed', () => {
   const gauge: Body<'gauge'> = { id: 'g', water: 'w', name: 'board', surface: 'pond', zero: 0, earlier: [] };
   it('is told field by field, from what to what', () => {
-    const changes = changesOf('gauge', gauge, { ...gauge, name: 'stake', zero: inches(2) }, 'us', 'UTC');
+    const changes = changesOf('gauge', gauge, { ...gauge, name: 'stake', zero: inches(2) }, 'us', { zone: 'UTC', hours: 12 });
     assert.equal(changesText(changes), 'Name of the gauge: board → stake; Zero over the datum: 0 in → 2 in.');
   });
   it('is nothing where nothing was, and at most six are listed', () => {
-    assert.deepEqual(changesOf('gauge', gauge, gauge, 'us', 'UTC'), []);
+    assert.deepEqual(changesOf('gauge', gauge, gauge, 'us', { zone: 'UTC', hours: 12 }), []);
     const many = Array.from({ length: 8 }, (_, n) => ({ label: `f${n}`, from: '', to: 'x' }));
     assert.match(changesText(many), /f0: empty → x.*; and 2 more\.$/);
     assert.equal(

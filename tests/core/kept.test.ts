@@ -5,7 +5,8 @@ import { DateTime } from 'luxon';
 import { remembered } from '#core/remembered';
 import { CATALOGUE } from '#core/sets/catalogue';
 import { layOut, usualDevices } from '#core/sets/standing';
-import { clockText, localDate } from '#core/time/localTime';
+import { clockText } from '#core/time/clock';
+import { localDate } from '#core/time/localTime';
 import { levelBands, bandNear, type Interval } from '#core/water/band';
 import { levelOn, type CoursePoint } from '#core/water/balance';
 import { judged, keptBands } from '#core/water/keptBands';
@@ -141,7 +142,7 @@ describe('a wall clock read by quarters of an hour', () => {
         fc.property(fc.integer({ min: Date.UTC(2025, 0, 1) / 1000, max: Date.UTC(2027, 0, 1) / 1000 }), (second) => {
           const at = new Date(second * 1000);
           const luxon = DateTime.fromJSDate(at, { zone });
-          assert.equal(clockText(at, zone), luxon.toFormat('HH:mm'));
+          assert.equal(clockText(at, { zone, hours: 24 }), luxon.toFormat('HH:mm'));
           assert.equal(localDate(at, zone), luxon.toFormat('yyyy-MM-dd'));
         }),
       );

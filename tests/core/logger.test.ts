@@ -14,7 +14,7 @@ const quarter = (n: number): string => {
   const at = new Date(Date.UTC(2026, 9, 1) + n * 900_000);
   return at.toISOString().slice(0, 16);
 };
-const plan = (list: Record<string, string>[]) => planLogger(list, ZONE, 'in', UNTIL);
+const plan = (list: Record<string, string>[]) => planLogger(list, { zone: ZONE, hours: 12 }, 'in', UNTIL);
 
 describe('a logger’s file', () => {
   it('is read by its header’s unit, its times in the line’s zone', () => {
@@ -55,7 +55,7 @@ describe('a logger’s file', () => {
       ).problem ?? '',
       /written in 2 units \(cm, in\)/,
     );
-    assert.match(plan(rows([['2026-11-25 09:30', '50']])).problem ?? '', /1 row lie in the future: the clock or the zone/);
+    assert.match(plan(rows([['2026-11-25 09:30', '50']])).problem ?? '', /1 row lies in the future: the clock or the zone/);
     assert.match(plan([{ when: 'x', how: '1' }]).problem ?? '', /needs a column “time” and a column “level”; it has “when”, “how”/);
     assert.match(plan([]).problem ?? '', /no rows/);
     assert.match(plan(rows([['2026-11-01 00:30', '5']], 'level (stones)')).problem ?? '', /not a unit of length/);

@@ -26,7 +26,7 @@ describe('every text of a type', () => {
       for (const system of ['us', 'metric'] as const)
         fine(
           system,
-          textsOf(type, { system, zone: 'UTC', zero: { pond: 0.37, tail: 0.37 } }).map((t) => t.text),
+          textsOf(type, { system, zone: 'UTC', hours: 12, zero: { pond: 0.37, tail: 0.37 } }).map((t) => t.text),
         );
     });
     it(`${type.id} says the same of a gauge that hangs elsewhere`, () =>
@@ -37,7 +37,7 @@ describe('every text of a type', () => {
             const then = { pond: SAMPLE_LEVEL.pond + shift, tail: SAMPLE_LEVEL.tail + shift };
             const layout = layOut(type, { numbers: {}, choices: {}, then, place, devices: usualDevices(type) }, 'us');
             const known = { pond: then.pond + by, tail: then.tail + by, sheet: inches(6) };
-            const frame: Frame = { system: 'us', zone: 'UTC', zero: { pond: shift, tail: shift } };
+            const frame: Frame = { system: 'us', zone: 'UTC', hours: 12, zero: { pond: shift, tail: shift } };
             return statesOf({ layout, devices: [] }, { known, age: {}, atMost: {} }, frame).map((s) => s.verdict);
           };
           assert.deepEqual(said(zero), said(0));

@@ -13,6 +13,7 @@ import { feet, inches } from '#core/units/factors';
 import { clarityText, crestText } from '#core/water/seenText';
 import { stillToGo } from '#core/ledger/stillToGo';
 import { US } from '../support/lay';
+import { plainFrame } from '#core/units/frame';
 
 const near = (a: number, b: number, within = 1e-9) => assert.ok(Math.abs(a - b) <= within, `${a} is not ${b}`);
 const length = fc.double({ min: 0, max: 3, noNaN: true });
@@ -202,8 +203,11 @@ describe('what a reading says besides its level', () => {
   });
   it('a crest lies between two dates and says that it is inferred', () => {
     const crest = reading(5, { bound: 'crest', level: inches(24), since: new Date('2026-11-18T08:00:00Z') });
-    assert.match(crestText([crest], 'America/Chicago', 'us') ?? '', /^High-water mark 24 in, between 18 Nov and 20 Nov/);
-    assert.equal(crestText([reading(1, {})], 'UTC', 'us'), null);
+    assert.match(
+      crestText([crest], plainFrame('us', { zone: 'America/Chicago', hours: 12 })) ?? '',
+      /^High-water mark 24 in, between Nov 18 and Nov 20/,
+    );
+    assert.equal(crestText([reading(1, {})], plainFrame('us')), null);
   });
   it('how much is still to go, on the gauge’s own zero', () => {
     const safe = { level: inches(30), what: 'Bed drain' };

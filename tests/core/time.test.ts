@@ -2,9 +2,11 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import * as astronomy from 'astronomy-engine';
 import fc from 'fast-check';
+import { DateTime } from 'luxon';
 import { dayStrip } from '#core/time/dayStrip';
 import { deadlineAfter, latestStart, ruleText, setDeadline, type CheckRule } from '#core/time/deadline';
-import { addDays, dateText, instantOf, readLocalTime, spanText, toField, whenText, wholeMinute } from '#core/time/localTime';
+import { clockOf, clockText, datedText, dateText, spanText, whenText, type Hours } from '#core/time/clock';
+import { addDays, instantOf, readLocalTime, toField, wholeMinute } from '#core/time/localTime';
 import { seasonOf } from '#core/time/season';
 import { lastLight, sunOf } from '#core/time/sun';
 
@@ -42,10 +44,37 @@ describe('local time', () => {
   });
   it('says yesterday and tomorrow by the calendar', () => {
     const now = new Date('2026-11-25T11:22:00Z');
-    assert.equal(whenText(new Date('2026-11-24T23:00:00Z'), now, zone), 'yesterday 17:00');
-    assert.equal(whenText(new Date('2026-11-25T15:30:00Z'), now, zone), '09:30');
-    assert.equal(whenText(new Date('2026-11-26T15:30:00Z'), now, zone), 'tomorrow 09:30');
-    assert.equal(whenText(new Date('2026-11-12T15:30:00Z'), now, zone), '12 Nov 09:30');
+    const told = (hours: Hours) =>
+      ['2026-11-24T23:00:00Z', '2026-11-25T15:30:00Z', '2026-11-26T15:30:00Z', '2026-11-12T15:30:00Z'].map((at) =>
+        whenText(new Date(at), now, { zone, hours }),
+      );
+    assert.deepEqual(told(12), ['yesterday 5:00 pm', '9:30 am', 'tomorrow 9:30 am', 'Nov 12 9:30 am']);
+    assert.deepEqual(told(24), ['yesterday 17:00', '09:30', 'tomorrow 09:30', '12 Nov 09:30']);
+  });
+  it('a clock of twelve hours says the same minute as luxon does, at noon and midnight too', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1439 }), (minute) => {
+        const at = DateTime.fromISO('2026-12-08T00:00', { zone }).plus({ minutes: minute });
+        const twelve = { zone, hours: 12 as const };
+        assert.equal(clockText(at.toJSDate(), twelve), at.toFormat('h:mm a').toLowerCase());
+        assert.equal(datedText(at.toJSDate(), twelve), `Dec 8, 2026 ${clockText(at.toJSDate(), twelve)}`);
+      }),
+    );
+  });
+  it('what is told on twelve hours may be typed so', () => {
+    assert.deepEqual(readLocalTime('2026-12-08 3:12 pm', zone), readLocalTime('2026-12-08T15:12', zone));
+    assert.deepEqual(readLocalTime('2026-12-08 12:05 AM', zone), readLocalTime('2026-12-08T00:05', zone));
+    assert.equal(readLocalTime('2026-12-08 15:12 pm', zone).ok, false);
+  });
+  it('hours and dates go with the units until somebody says otherwise', () => {
+    assert.deepEqual(
+      [
+        clockOf({ times: null, system: 'us' }, zone),
+        clockOf({ times: null, system: 'metric' }, zone),
+        clockOf({ times: '24h', system: 'us' }, zone),
+      ].map(({ hours }) => hours),
+      [12, 24, 24],
+    );
   });
   it('spans are spoken', () => {
     assert.deepEqual(
@@ -132,7 +161,7 @@ describe('a deadline', () => {
 
 describe('the day strip', () => {
   const now = instantOf('2026-11-25', '05:22', zone);
-  const strip = dayStrip(now, zone, place, [
+  const strip = dayStrip(now, { zone, hours: 12 }, place, [
     { set: 'a', at: instantOf('2026-11-25', '09:30', zone) },
     { set: 'b', at: instantOf('2026-11-25', '02:00', zone) },
     { set: 'c', at: instantOf('2026-11-26', '09:30', zone) },
@@ -158,21 +187,22 @@ describe('the day strip', () => {
     assert.equal(strip.later, 1);
   });
   it('before three in the morning still shows the evening behind it', () => {
-    const early = dayStrip(instantOf('2026-11-25', '01:10', zone), zone, place, []);
+    const early = dayStrip(instantOf('2026-11-25', '01:10', zone), { zone, hours: 12 }, place, []);
     assert.deepEqual(early.from, instantOf('2026-11-24', '03:00', zone));
   });
   it('a day on which clocks change has 23 or 25 hours and whole labels', () => {
-    const short = dayStrip(instantOf('2026-03-07', '12:00', zone), zone, place, []);
+    const short = dayStrip(instantOf('2026-03-07', '12:00', zone), { zone, hours: 12 }, place, []);
     assert.equal((short.to.getTime() - short.from.getTime()) / 3_600_000, 23);
-    assert.ok(short.hours.every(({ text }) => text.endsWith(':00')));
+    assert.ok(short.hours.every(({ text }) => /^((3|6|9) [ap]m|noon|midnight)$/.test(text)));
   });
   it('counts dates over a month', () => assert.equal(addDays('2026-11-30', 1), '2026-12-01'));
 });
 
 describe('dates for the eye', () => {
   it('a date is told without its year while it is this one’s', () => {
-    assert.equal(dateText('2026-12-05', '2026-11-25'), '5 Dec');
-    assert.equal(dateText('2027-01-03', '2026-11-25'), '3 Jan 2027');
+    assert.equal(dateText('2026-12-05', '2026-11-25', 24), '5 Dec');
+    assert.equal(dateText('2027-01-03', '2026-11-25', 24), '3 Jan 2027');
+    assert.deepEqual([dateText('2026-12-05', '2026-11-25', 12), dateText('2027-01-03', '2026-11-25', 12)], ['Dec 5', 'Jan 3, 2027']);
   });
   it('a season is named by its winter (practice)', () => {
     assert.deepEqual(['2026-07-01', '2026-11-29', '2027-06-30', '1999-12-01'].map(seasonOf), ['2026-27', '2026-27', '2026-27', '1999-00']);
@@ -180,7 +210,7 @@ describe('dates for the eye', () => {
   it('where the place is not known no hour of light is told, and the strip draws none', () => {
     const nowhere = { lat: null, lon: null };
     assert.deepEqual(sunOf('2026-11-25', 'America/Chicago', nowhere), { dawn: null, sunrise: null, sunset: null, dusk: null });
-    const strip = dayStrip(new Date('2026-11-25T17:00:00Z'), 'America/Chicago', nowhere, []);
+    const strip = dayStrip(new Date('2026-11-25T17:00:00Z'), { zone: 'America/Chicago', hours: 12 }, nowhere, []);
     assert.deepEqual([strip.lights, strip.sunrise, strip.sunset], [[], null, null]);
     assert.ok(strip.hours.length > 6);
   });

@@ -118,7 +118,7 @@ describe('few readings (F32)', () => {
 });
 
 describe('a level typed far from all that was read (F39)', () => {
-  const frame = plainFrame('us', 'UTC');
+  const frame = plainFrame('us');
   const past = [read(-48, 30), read(-24, 35)];
   it('is asked about, with how far and from what', () =>
     assert.equal(
@@ -163,7 +163,7 @@ describe('an old reading (F35)', () => {
     atMost: {},
     ...(foretold ? { foretold: { pond: { low: inches(foretold[0]), middle: inches(foretold[1]), high: inches(foretold[2]) } } } : {}),
   });
-  const state = (w: Water) => deviceState(layout, 'trap', w, plainFrame('us', 'UTC'));
+  const state = (w: Water) => deviceState(layout, 'trap', w, plainFrame('us'));
   it('without a forecast says nothing of how it stands', () => assert.equal(state(water()).verdict, 'unknown'));
   it('with one whose whole band keeps it in it works, by the forecast', () => {
     const told = state(water([40.9, 41, 41.1]));

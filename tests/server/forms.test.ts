@@ -371,7 +371,15 @@ describe('the server', () => {
     const page = await get('/shed');
     assert.ok(!page.includes('<script>alert(1)') && page.includes('&lt;b>x&lt;/b>'));
   });
-  it(`tells the time of ${NOW}`, async () => assert.match(await get('/morning'), /05:2\d/));
+  it(`tells the time of ${NOW} as the reader wants it: hours, days and order go together`, async () => {
+    assert.match(await get('/morning'), /5:2\d am[\s\S]*yesterday 4:45 pm/);
+    const form = { entry: uuid(), name: 'Wren Ostby', system: 'us', tools: '' };
+    saved(await post('/people?/save', { ...form, times: '24h' }), /people/);
+    const page = await get('/morning');
+    assert.match(page, /05:2\d[\s\S]*yesterday 16:45/);
+    assert.doesNotMatch(page, /\d (am|pm)\b/);
+    saved(await post('/people?/save', { ...form, entry: uuid(), times: '12h' }), /people/);
+  });
 });
 
 describe('a set by its own figures', () => {

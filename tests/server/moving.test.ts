@@ -101,7 +101,7 @@ describe('a gauge that was moved', () => {
     assert.equal((row?.earlier as unknown[]).length, 1);
     assert.deepEqual(await rows('reading', { gauge_id: gauge }), shown);
     assert.equal(await level(), before, 'the gauge still shows what it shows');
-    assert.match(await get(path), /The gauge was moved: 23 Nov/);
+    assert.match(await get(path), /The gauge was moved: Nov 23/);
   });
   it('refuses what was not said', async () => {
     const path = `${water('Lower Bog Ditch')}/levels?/moved`;
@@ -192,12 +192,12 @@ describe('weather', () => {
     const rowsOf = (day: number) => JSON.stringify([{ time: `2026-08-0${day}T01:00`, temperature: '10' }]);
     for (const [n, station] of ['first.csv', 'second.csv', 'third.csv'].entries())
       saved(await post('/waters/weather?/file', { form: uuid(), rows: rowsOf(n + 1), station }), /taken=1/);
-    assert.match(await get('/waters/weather'), /third\.csv, told 25 Nov/);
+    assert.match(await get('/waters/weather'), /third\.csv, told Nov 25/);
   });
   it('the simulated station is read, and says what it is', async () => {
     saved(await post('/waters/weather?/simulated', { sim: uuid() }), /taken=\d+/);
     const page = await get('/waters/weather');
-    assert.match(page, /simulated mast, told 25 Nov/);
+    assert.match(page, /simulated mast, told Nov 25/);
     assert.match(page, /Upwind bank/);
   });
 });
@@ -249,8 +249,8 @@ describe('the designer', () => {
       await page('want=safe&by=2026-11-27T12:00'),
       /down to the safe level in [^.]*\. To be down at 30 in: at least|down to the safe level in [^.]*\. Without a break it is down at 30 in/,
     );
-    assert.match(await page('openAt=2026-11-25T20:00'), /Opened 20:00/);
-    assert.match(await page('mended=at&mendedAt=2026-11-25T12:00'), /if beaver plug it about 12:00/);
+    assert.match(await page('openAt=2026-11-25T20:00'), /Opened 8:00 pm/);
+    assert.match(await page('mended=at&mendedAt=2026-11-25T12:00'), /if beaver plug it about 12:00 pm/);
   });
   for (const [query, say] of [
     ['sill=-10 ft', /over 10 ft deep: type the level of its lowest point/],
@@ -266,7 +266,7 @@ describe('the designer', () => {
 describe('the book', () => {
   it('says how deep a set stood when it caught, and from when to when it was outside its band', async () => {
     const page = await get('/book/water');
-    assert.match(page, /20 inlet point[\s\S]*2[45] Nov \d\d:\d\d to 25 Nov 05:10, under its band/);
+    assert.match(page, /20 inlet point[\s\S]*Nov 2[45] \d+:\d\d [ap]m to Nov 25 5:10 am, under its band/);
     assert.match(page, /beaver<\/a>: (top of the jaws|pan|lowest point of the loop) [^<]* under the water, gauge/);
   });
 });

@@ -73,7 +73,7 @@ const rowOf = async (path: string, start: RegExp): Promise<string> => {
 
 describe('a level is what was read', () => {
   it('only readings are told as readings: from which to which', async () => {
-    assert.match(await words('/morning'), /fell 9¼ in since yesterday 16:45, 41¾ in to 32½ in/);
+    assert.match(await words('/morning'), /fell 9¼ in since yesterday 4:45 pm, 41¾ in to 32½ in/);
     const path = `/waters/${named.waters['Sallow Outfall']}`;
     const page = await words(path);
     assert.doesNotMatch(page, /was \d+¾? in/);
@@ -273,7 +273,7 @@ describe('a check', () => {
     });
     saved(answer, /morning/);
     const row = await rowOf('/book/water', /27 patrol channel/);
-    const caught = /25 Nov 05:21: beaver : top of the jaws ([\d¼½¾]+ in) (over|under)/.exec(row);
+    const caught = /Nov 25 5:21 am: beaver : top of the jaws ([\d¼½¾]+ in) (over|under)/.exec(row);
     assert.ok(caught, row);
     assert.equal(caught[2], 'over', 'it was dry: the remake of eight inches came after');
     if (before) assert.equal(caught[1], before[1]);
@@ -392,7 +392,7 @@ describe('what was left as it was found', () => {
   it('a trap left sprung is shown so on Morning, at its bench and on its water, until it is set again', async () => {
     const set = named.sets['42'] ?? '';
     saved((await checked(set, 'sprung empty')).answer, /morning/);
-    assert.match(await rowOf('/morning', /42 willow bend/), /sprung.*Set it again.*Found sprung 25 Nov 05:21 and left so\./);
+    assert.match(await rowOf('/morning', /42 willow bend/), /sprung.*Set it again.*Found sprung Nov 25 5:21 am and left so\./);
     assert.match(await words('/morning?show=idle'), /42 willow bend/);
     const water = await words(`/waters/${named.waters['Hatchery Race']}`);
     assert.match(water, /willow bend: sprung/);
@@ -418,8 +418,8 @@ describe('what a place measured', () => {
     const planned = { id, number: '190', state: 'planned', 'd.outer': '', anchor: '', 'n.topUnder': '' };
     saved(await placeAt('42', 'lodge-run', planned), /bench/);
     assert.deepEqual((await settingsOf(id))[0]?.numbers, {});
-    assert.match(await words(`/bench/${id}`), /17 in, measured here 25 Nov/);
-    assert.match(await words(`/bench/new?station=${station}&type=bank-den-run`), /17 in, measured here 25 Nov/);
+    assert.match(await words(`/bench/${id}`), /17 in, measured here Nov 25/);
+    assert.match(await words(`/bench/new?station=${station}&type=bank-den-run`), /17 in, measured here Nov 25/);
   });
   it('a new set takes from the last of its type how it is built, and nothing of its place', async () => {
     const id = uuid();

@@ -239,7 +239,7 @@ describe('a station', () => {
     const [, mark = ''] = /High-water mark ([\d½¼¾]+) in, give or take 2 in/.exec(await get(path)) ?? [];
     const asNumber = Number(mark.replace(/[½¼¾]/, '')) + ({ '½': 0.5, '¼': 0.25, '¾': 0.75 }[mark.at(-1) ?? ''] ?? 0);
     assert.equal(asNumber, inNumber + 14);
-    assert.match(await get('/book?kind=reading'), /14 in over the water of \d\d:\d\d/);
+    assert.match(await get('/book?kind=reading'), /14 in over the water of \d+:\d\d [ap]m/);
   });
   const jpeg = new Blob([Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, ...Array.from({ length: 40 }, (_, i) => i)])], {
     type: 'image/jpeg',
@@ -348,7 +348,7 @@ describe('guided readings, ledger, counting, plan', () => {
     const caught = (await rows('catch')).filter((c) => c.species === 'beaver').length;
     assert.ok(caught > 0);
     assert.match(await get(place('Header Pond', 20)), /For: [^.]*catch/);
-    assert.match(await get(`${water('Header Pond')}/count`), /\d+ caught here since \d+ \w+: more lived here than its signs told/);
+    assert.match(await get(`${water('Header Pond')}/count`), /\d+ caught here since \w+ \d+: more lived here than its signs told/);
   });
   it('a copy of a set goes to no place that cannot be waded, and names it', async () => {
     const [set] = await rows('trap_set', { number: 12 });

@@ -1,3 +1,4 @@
+import { type Clock } from '../time/clock';
 import type { Body, Gauge, Ground, Ice, Line, ToldRise, TrapSet } from '../record/kinds';
 import type { Sheet } from '../ice/sheets';
 import type { Station } from '../stations/placed';
@@ -13,6 +14,7 @@ import type { WeatherHour } from '../weather/hours';
 /** What is known of a season as far as it tells what comes: by water, by gauge, by the hour. */
 export interface Facts {
   line: Line;
+  clock: Clock;
   sets: readonly TrapSet[];
   stations: readonly Station[];
   waters: readonly WaterBody[];
@@ -41,5 +43,5 @@ export interface Reader {
 }
 
 /** The frame of a water; a plain one where the season knows no such water. */
-export const frameOf = (season: Pick<Facts, 'frames' | 'line'>, water: string, system: System): Frame =>
-  season.frames[water] ?? plainFrame(system, season.line.zone);
+export const frameOf = (season: Pick<Facts, 'frames' | 'clock'>, water: string, system: System): Frame =>
+  season.frames[water] ?? plainFrame(system, season.clock);

@@ -7,7 +7,7 @@ import type { Opening } from '../water/placed';
 import { atPlace, settingAt, type SetView } from '../sets/standing';
 import { latest } from '../stations/measures';
 import { nextCheck } from '../time/deadline';
-import { clockText, dayText, localDate } from '../time/localTime';
+import { shortText, type Clock } from '../time/clock';
 import { bedOf } from '../stations/placed';
 import { INCH, type System } from '../units/factors';
 import type { Frame } from '../units/frame';
@@ -40,11 +40,11 @@ export interface SetOutlook {
   idle: boolean;
 }
 
-/** A time as it is told: the clock alone when it is today. */
-export function clockFrom(now: Date, zone: string) {
-  return (at: Date): string =>
-    localDate(at, zone) === localDate(now, zone) ? clockText(at, zone) : `${dayText(at, zone)} ${clockText(at, zone)}`;
-}
+/** A time as it is told at `now`. */
+export const clockFrom =
+  (now: Date, clock: Clock) =>
+  (at: Date): string =>
+    shortText(at, now, clock);
 
 /** The time that an outlook looks at: from now to the next check, and from there to the one after. */
 interface Span {
@@ -76,7 +76,7 @@ export function outlookOf(
     after: nextCheck(null, check, season.line),
     levels: season.levels[water] ?? NO_LEVELS,
     frame: frameOf(season, water, who.person.system),
-    clock: clockFrom(now, season.line.zone),
+    clock: clockFrom(now, season.clock),
   };
   const course = moving.waters[water]?.[state?.axis === 'tail' ? 'tail' : 'pond'] ?? null;
   const frost = frostOutlook(view, season.sheets[water], course, span);
@@ -227,7 +227,7 @@ export function standingOf(
   const bed = bedOf(station);
   if (!course || bed === null) return null;
   const { now, who } = reader;
-  const clock = clockFrom(now, season.line.zone);
+  const clock = clockFrom(now, season.clock);
   const seconds = (at: Date): number => (at.getTime() - course.from.getTime()) / 1000;
   return standingAhead(
     bed,

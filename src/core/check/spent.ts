@@ -1,6 +1,6 @@
 import type { FLAGS, Outcome } from '../record/checks';
 import type { Check, CheckedDevice, TrapSet } from '../record/kinds';
-import { clockText, dayText } from '../time/localTime';
+import { momentText, type Clock } from '../time/clock';
 import type { Verdict } from '../water/need';
 
 /** As what a device was left: the outcome of its look, or what was ticked beside it. */
@@ -85,11 +85,11 @@ export function spentTimes(stay: string, visits: readonly Check[], armings: read
 }
 
 /** What is said of a spent device: two words, what was found when, and the order. */
-export function spentWords({ outcome, at }: Spent, zone: string): Omit<Words, 'found'> & { sentence: string } {
+export function spentWords({ outcome, at }: Spent, clock: Clock): Omit<Words, 'found'> & { sentence: string } {
   const { found, ...words } = SPENDS[outcome] ?? sprung;
   const when = new Date(at);
   return {
     ...words,
-    sentence: `Found ${found} ${dayText(when, zone)} ${clockText(when, zone)} and left so. It catches nothing until it is set again.`,
+    sentence: `Found ${found} ${momentText(when, clock)} and left so. It catches nothing until it is set again.`,
   };
 }

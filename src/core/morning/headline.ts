@@ -1,5 +1,5 @@
 import { agree } from '../units/many';
-import { whenText } from '../time/localTime';
+import { whenText } from '../time/clock';
 import { INCH } from '../units/factors';
 import { levelText, type Frame } from '../units/frame';
 import type { Change } from '../water/change';
@@ -31,7 +31,7 @@ export function movedSays(waters: WaterChange[], now: Date): string {
     return told.length === waters.length ? 'Every water held within an inch.' : 'What was read held within an inch.';
   const { name, change, frame, by } = most;
   const { from, to } = change;
-  return `${name} ${by < 0 ? 'fell' : 'rose'} ${printLength(Math.abs(by), frame.system)} since ${whenText(from.at, now, frame.zone)}, ${levelText(from.level, frame)} to ${levelText(to.level, frame)}.`;
+  return `${name} ${by < 0 ? 'fell' : 'rose'} ${printLength(Math.abs(by), frame.system)} since ${whenText(from.at, now, frame)}, ${levelText(from.level, frame)} to ${levelText(to.level, frame)}.`;
 }
 
 /** How the live sets stand, in one sentence. */

@@ -1,5 +1,7 @@
+import { datedText, type Clock } from '../time/clock';
+import { readLocalTime } from '../time/localTime';
 import type { System } from '../units/factors';
-import { fieldsOf } from './fields';
+import { fieldsOf, type RecordField } from './fields';
 import type { Body, Kind } from './kinds';
 
 /** One leaf of a body that differs between two of its states, as a person reads it. */
@@ -9,10 +11,16 @@ export interface Change {
   to: string;
 }
 
+/** An instant as it is told, where the field writes it as it is typed. */
+function said({ kind, text }: RecordField, clock: Clock): string {
+  const read = kind === 'instant' ? readLocalTime(text, clock.zone, 'first') : null;
+  return read?.ok ? datedText(read.at, clock) : text;
+}
+
 /** What a person would see changed between two states of one thing, in the order of its fields. */
-export function changesOf<K extends Kind>(kind: K, was: Body<K>, is: Body<K>, system: System, zone: string): Change[] {
+export function changesOf<K extends Kind>(kind: K, was: Body<K>, is: Body<K>, system: System, clock: Clock): Change[] {
   const texts = (body: Body<K>): Map<string, { label: string; text: string }> =>
-    new Map(fieldsOf(kind, body, system, zone).map(({ path, label, text }) => [path.join('.'), { label, text }]));
+    new Map(fieldsOf(kind, body, system, clock.zone).map((f) => [f.path.join('.'), { label: f.label, text: said(f, clock) }]));
   const [before, after] = [texts(was), texts(is)];
   return [...new Set([...before.keys(), ...after.keys()])].flatMap((key) => {
     const [from, to] = [before.get(key), after.get(key)];

@@ -35,6 +35,8 @@ export const personSchema = z.strictObject({
   id: id(),
   name: name('Name'),
   system: choice('Units', ['us', 'metric']),
+  /** how hours and dates are told; null goes with the units */
+  times: choice('Times', ['12h', '24h']).nullable().default(null),
   /** heights over the sole and own tools, m, by the word typed for them */
   measures: z
     .record(z.string().trim().min(1).max(30), length('Own measure', 0.01, 5, 'An own measure is between 1 cm and 5 m.'))

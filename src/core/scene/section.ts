@@ -8,7 +8,7 @@ import { printLength, printLevel, printWay } from '../units/length';
 import type { Band } from '../water/track';
 import { bottomAt } from '../water/part';
 import { READING_LASTS, type Water } from '../water/state';
-import { spanText } from '../time/localTime';
+import { spanText } from '../time/clock';
 import { fitted, placeLabels, spaced, type PlacedLabel } from './labels';
 import { isOnShore, sectionSet, type Scales, type SectionSet } from './sectionSets';
 

@@ -1,5 +1,5 @@
-import { dayText } from '../time/localTime';
-import type { System } from '../units/factors';
+import { dayText } from '../time/clock';
+import type { Frame } from '../units/frame';
 import { printLength, type Gauge } from '../units/length';
 import { surfaceAt } from '../water/ownLevel';
 import type { Known } from '../water/levels';
@@ -72,8 +72,8 @@ export const lyingKnown = (
   (type.seen !== null && numbers[type.seen] !== undefined) || numbers.depth !== undefined || filled(type, place, then).depth !== undefined;
 
 /** A filled number with its source: `16 in, measured here 3 Nov`. */
-export const filledText = ({ value, at }: Filled, system: System, zone: string): string =>
-  `${printLength(value, system)}, measured here ${dayText(new Date(at), zone)}`;
+export const filledText = ({ value, at }: Filled, frame: Frame): string =>
+  `${printLength(value, frame.system)}, measured here ${dayText(new Date(at), frame)}`;
 
 /** What the measures of a place answer of the choices of a type; a choice that nothing was measured for is left out. */
 export function answered(type: Pick<SetType, 'choices'>, { measures = [] }: Pick<Place, 'measures'>): Partial<Record<ChoiceKey, string>> {

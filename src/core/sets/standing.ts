@@ -192,7 +192,7 @@ export function statesOf(view: Standing, water: Water, frame: Frame): DeviceStat
     const state = deviceState(view.layout, device, here, frame);
     const spent = view.devices.find((d) => d.position === device)?.spent;
     if (!spent) return state;
-    const { order, ...words } = spentWords(spent, frame.zone);
+    const { order, ...words } = spentWords(spent, frame);
     const { remedy } = state;
     return { ...state, ...words, remedy: { ...remedy, order: remedy.order ? `${order}. ${remedy.order}` : order } };
   });

@@ -1,4 +1,5 @@
-import { addDays, clockText, instantOf, localDate } from './localTime';
+import { clockText, hourText, type Clock } from './clock';
+import { addDays, instantOf, localDate, wallOf } from './localTime';
 import { isPlaced, sunOf, type Place } from './sun';
 
 export type Light = 'night' | 'twilight' | 'day';
@@ -23,7 +24,8 @@ export interface DayStrip {
  * Lays out the 24 hours around `now`, night to night: light, hours, and one tick for each set's deadline.
  * A deadline already past is kept at the strip's beginning and marked overdue.
  */
-export function dayStrip(now: Date, zone: string, place: Place, deadlines: { set: string; at: Date }[]): DayStrip {
+export function dayStrip(now: Date, clock: Clock, place: Place, deadlines: { set: string; at: Date }[]): DayStrip {
+  const { zone } = clock;
   const today = localDate(now, zone);
   const start = instantOf(today, '03:00', zone);
   const date = now < start ? addDays(today, -1) : today;
@@ -38,11 +40,11 @@ export function dayStrip(now: Date, zone: string, place: Place, deadlines: { set
     to,
     lights: isPlaced(place) ? lightsOf(share, sun.dawn, sun.sunrise, sun.sunset, sun.dusk) : [],
     now: share(now),
-    nowText: clockText(now, zone),
-    sunrise: sun.sunrise && { at: share(sun.sunrise), text: clockText(sun.sunrise, zone) },
-    sunset: sun.sunset && { at: share(sun.sunset), text: clockText(sun.sunset, zone) },
-    hours: hoursOf(from, to, zone).map((at) => ({ at: share(at), text: clockText(at, zone) })),
-    deadlines: inside.map(({ set, at }) => ({ set, at: Math.max(0, share(at)), text: clockText(at, zone), overdue: at < now })),
+    nowText: clockText(now, clock),
+    sunrise: sun.sunrise && { at: share(sun.sunrise), text: clockText(sun.sunrise, clock) },
+    sunset: sun.sunset && { at: share(sun.sunset), text: clockText(sun.sunset, clock) },
+    hours: hoursOf(from, to, zone).map((at) => ({ at: share(at), text: hourText(at, clock) })),
+    deadlines: inside.map(({ set, at }) => ({ set, at: Math.max(0, share(at)), text: clockText(at, clock), overdue: at < now })),
     later: deadlines.length - inside.length,
   };
 }
@@ -67,7 +69,7 @@ function lightsOf(share: (at: Date) => number, dawn: Date | null, sunrise: Date 
 function hoursOf(from: Date, to: Date, zone: string): Date[] {
   const hours: Date[] = [];
   for (let at = from.getTime(); at < to.getTime(); at += 3_600_000) {
-    if (Number(clockText(new Date(at), zone).slice(0, 2)) % 3 === 0) hours.push(new Date(at));
+    if (Number(wallOf(new Date(at), zone).clock.slice(0, 2)) % 3 === 0) hours.push(new Date(at));
   }
   return hours;
 }

@@ -10,11 +10,11 @@ export type LocalTime = { ok: true; at: Date } | { ok: false; sentence: string }
  * @param which `first` (before the clocks go back) or `second`
  */
 export function readLocalTime(text: string, zone: string, which?: 'first' | 'second'): LocalTime {
-  const match = /^(\d{4}-\d{2}-\d{2})[T ](\d{2}:\d{2})(?::\d{2}(?:\.\d+)?)?$/.exec(text.trim());
+  const match = /^(\d{4}-\d{2}-\d{2})[T ](\d{2}:\d{2})(?::\d{2}(?:\.\d+)?)?$/.exec(whole(text));
   const typed = match ? `${match[1]}T${match[2]}` : '';
   const time = DateTime.fromISO(typed, { zone });
   if (!match || !time.isValid)
-    return { ok: false, sentence: `“${text.trim().slice(0, 30)}” is not a date and time. Write it like 2026-11-25 07:31.` };
+    return { ok: false, sentence: `“${text.trim().slice(0, 30)}” is not a date and time. Write it like 2026-11-25 07:31, or 7:31 am.` };
   if (time.toFormat("yyyy-MM-dd'T'HH:mm") !== typed) {
     return { ok: false, sentence: `The clocks skip ${match[2]} on ${match[1]}: that time does not exist. Give a time an hour later.` };
   }
@@ -26,16 +26,20 @@ export function readLocalTime(text: string, zone: string, which?: 'first' | 'sec
   return { ok: true, at: (chosen ?? time).toJSDate() };
 }
 
+/** `2026-11-25 3:12 pm` as `2026-11-25 15:12`; anything else as it was typed. */
+function whole(text: string): string {
+  const match = /^(\S+)[T ](1[0-2]|0?[1-9])(:\d{2})\s*([ap])\.?m\.?$/i.exec(text.trim());
+  if (!match) return text.trim();
+  const [, date = '', hour = '', minutes = '', half = ''] = match;
+  return `${date} ${String((Number(hour) % 12) + (half.toLowerCase() === 'p' ? 12 : 0)).padStart(2, '0')}${minutes}`;
+}
+
 /** An instant as a form field wants it: the line's wall time to the minute. */
 export function toField(at: Date, zone: string): string {
   const { date, clock } = wallOf(at, zone);
   return `${date}T${clock}`;
 }
 
-/** An instant as text that reads back: `2026-11-25 07:31` in the line's zone. */
-export const instantText = (at: Date, zone: string): string => DateTime.fromJSDate(at, { zone }).toFormat('yyyy-MM-dd HH:mm');
-
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const QUARTER = 900_000;
 /** Offsets from UTC in ms, by zone and quarter of an hour: a page asks for hundreds of wall times, and a zone's clocks change on a quarter. */
 const OFFSETS = new Map<string, Map<number, number>>();
@@ -51,36 +55,13 @@ function offsetAt(at: Date, zone: string): number {
   return offset;
 }
 
-/** What a wall clock of a zone shows. */
-function wallOf(at: Date, zone: string): { date: string; clock: string } {
+/** An instant as it is typed and read back: `2026-11-25 07:31` in the line's zone. */
+export const instantText = (at: Date, zone: string): string => toField(at, zone).replace('T', ' ');
+
+/** What a wall clock of a zone shows: the date (ISO) and `07:31`. */
+export function wallOf(at: Date, zone: string): { date: string; clock: string } {
   const wall = new Date(at.getTime() + offsetAt(at, zone)).toISOString();
   return { date: wall.slice(0, 10), clock: wall.slice(11, 16) };
-}
-
-/** `07:31` in the line's zone. */
-export const clockText = (at: Date, zone: string): string => wallOf(at, zone).clock;
-
-/** `12 Nov` in the line's zone. */
-export function dayText(at: Date, zone: string): string {
-  const { date } = wallOf(at, zone);
-  return `${Number(date.slice(8))} ${MONTHS[Number(date.slice(5, 7)) - 1] ?? ''}`;
-}
-
-/** `5 Dec` for a local date (ISO); with its year where that is not this one's. */
-export function dateText(date: string, today: string): string {
-  const [year = '', month = '', day = ''] = date.split('-');
-  const short = `${Number(day)} ${MONTHS[Number(month) - 1] ?? ''}`;
-  return today.startsWith(`${year}-`) ? short : `${short} ${year}`;
-}
-
-/** `12 Nov 07:31`, or only the time when it is the same local day as `now`. */
-export function whenText(at: Date, now: Date, zone: string): string {
-  const { date, clock } = wallOf(at, zone);
-  const days = Math.round((Date.parse(date) - Date.parse(wallOf(now, zone).date)) / 86_400_000);
-  if (days === 0) return clock;
-  if (days === 1) return `tomorrow ${clock}`;
-  if (days === -1) return `yesterday ${clock}`;
-  return `${dayText(at, zone)} ${clock}`;
 }
 
 /** The local date (ISO) of an instant. */
@@ -95,12 +76,3 @@ export const instantOf = (date: string, clock: string, zone: string): Date => Da
 
 /** An instant cut to its whole minute, as the record stores times of placing, checking and pulling. */
 export const wholeMinute = (at: Date): Date => new Date(Math.floor(at.getTime() / 60_000) * 60_000);
-
-/** A span in words: `40 min`, `3 h 05 min`, `2 days`. */
-export function spanText(milliseconds: number): string {
-  const minutes = Math.round(Math.abs(milliseconds) / 60_000);
-  if (minutes < 60) return `${minutes} min`;
-  if (minutes < 48 * 60)
-    return minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`;
-  return `${Math.round(minutes / 1440)} days`;
-}

@@ -1,10 +1,10 @@
+import type { Clock } from '../time/clock';
 import type { System } from './factors';
 import { printLevel } from './length';
 
-/** In what a reader reads: his units, the zone of his clock, and where the zeros of the gauges lie from which levels are told. */
-export interface Frame {
+/** In what a reader reads: his units, his clock, and where the zeros of the gauges lie from which levels are told. */
+export interface Frame extends Clock {
   system: System;
-  zone: string;
   /** elevation of the zero of each gauge over the water's datum, m */
   zero: { pond: number; tail: number };
 }
@@ -12,7 +12,11 @@ export interface Frame {
 type Axis = 'pond' | 'tail' | 'sheet' | 'hole';
 
 /** A frame without a gauge: lengths, and levels told from the datum itself. */
-export const plainFrame = (system: System, zone = 'UTC'): Frame => ({ system, zone, zero: { pond: 0, tail: 0 } });
+export const plainFrame = (system: System, clock: Clock = { zone: 'UTC', hours: system === 'us' ? 12 : 24 }): Frame => ({
+  system,
+  ...clock,
+  zero: { pond: 0, tail: 0 },
+});
 
 const zeroOf = ({ zero }: Frame, axis: Axis): number => (axis === 'pond' || axis === 'tail' ? zero[axis] : 0);
 

@@ -1,6 +1,6 @@
 import { parseLength, type LengthUnit } from '../units/length';
+import { momentText, spanText, type Clock } from '../time/clock';
 import { readLocalTime } from '../time/localTime';
-import { spanText } from '../time/localTime';
 import { INCH } from '../units/factors';
 import { many } from '../units/many';
 
@@ -80,11 +80,11 @@ function headerOf(columns: readonly string[]): Header | string {
  * Decides what becomes of a logger's table: time and level in the order they come, before anything is written.
  *
  * @param rows cells by their column's name, lower case
- * @param zone in which a time without its offset is read
+ * @param clock of the reader; a time without its offset is read in its zone
  * @param unit for bare numbers when neither header nor cell names one
  * @param until nothing measured can lie after it, ms
  */
-export function planLogger(rows: readonly Record<string, string>[], zone: string, unit: LengthUnit, until: number): LoggerPlan {
+export function planLogger(rows: readonly Record<string, string>[], clock: Clock, unit: LengthUnit, until: number): LoggerPlan {
   const plan: LoggerPlan = { points: [], rows: rows.length, refused: [], warnings: [], problem: null, within: THIN };
   const [first] = rows;
   if (!first) return { ...plan, problem: 'The file has no rows.' };
@@ -92,7 +92,7 @@ export function planLogger(rows: readonly Record<string, string>[], zone: string
   if (typeof header === 'string') return { ...plan, problem: header };
   const read: Logged[] = [];
   const units = new Set<string>();
-  const times = timeReader(zone);
+  const times = timeReader(clock.zone);
   rows.forEach((row, index) => {
     const refuse = (reason: string): void => void plan.refused.push({ row: index + 2, reason });
     const time = times(row[header.time] ?? '');
@@ -119,10 +119,10 @@ export function planLogger(rows: readonly Record<string, string>[], zone: string
   if (future > 0)
     return {
       ...plan,
-      problem: `${many(future, 'row')} lie in the future: the clock or the zone of the file is another one (it is read in ${zone}).`,
+      problem: `${many(future, 'row')} ${future === 1 ? 'lies' : 'lie'} in the future: the clock or the zone of the file is another one (it is read in ${clock.zone}).`,
     };
   const ordered = inOrder(read, plan);
-  oddities(ordered, plan);
+  oddities(ordered, plan, clock);
   const points = thinned(ordered, THIN);
   if (points.length > MOST)
     return { ...plan, problem: `Even thinned to ⅛ in it has ${points.length} points; ${MOST} are kept at most: split it by months.` };
@@ -176,7 +176,7 @@ function inOrder(read: readonly Logged[], plan: LoggerPlan): Logged[] {
   return once;
 }
 
-function oddities(points: readonly Logged[], plan: LoggerPlan): void {
+function oddities(points: readonly Logged[], plan: LoggerPlan, clock: Clock): void {
   const steps = points.slice(1).map((p, i) => p.at - (points[i] as Logged).at);
   const usual = [...steps].sort((a, b) => a - b)[Math.floor(steps.length / 2)] ?? 0;
   const gaps = steps.filter((s) => s > Math.max(GAP, 6 * usual));
@@ -191,7 +191,7 @@ function oddities(points: readonly Logged[], plan: LoggerPlan): void {
   });
   if (jumps.length > 0)
     plan.warnings.push(
-      `${many(jumps.length, 'jump')} of over 4 in between two rows, the first at ${new Date(jumps[0]?.at ?? 0).toISOString().slice(0, 16).replace('T', ' ')} UTC: was the logger moved? (practice)`,
+      `${many(jumps.length, 'jump')} of over 4 in between two rows, the first at ${momentText(new Date(jumps[0]?.at ?? 0), clock)}: was the logger moved? (practice)`,
     );
 }
 

@@ -1,5 +1,5 @@
-import { dayText, spanText } from '../time/localTime';
-import type { System } from '../units/factors';
+import { dayText, spanText } from '../time/clock';
+import type { Frame } from '../units/frame';
 import { printLength, printLevel } from '../units/length';
 
 /** What a look at the water said besides its level. */
@@ -28,12 +28,12 @@ export function clarityText(readings: readonly SeenReading[], now: Date): string
 }
 
 /** The last crest read from debris, kept apart from gauge readings: a level whose time lies between two dates. */
-export function crestText(readings: readonly SeenReading[], zone: string, system: System): string | null {
+export function crestText(readings: readonly SeenReading[], frame: Frame): string | null {
   const last = [...readings]
     .filter((r) => r.bound === 'crest')
     .sort((a, b) => a.at.getTime() - b.at.getTime())
     .at(-1);
   return last?.since
-    ? `High-water mark ${printLevel(last.level, system)}${last.doubt ? `, give or take ${printLength(last.doubt, system)}` : ''}, between ${dayText(last.since, zone)} and ${dayText(last.at, zone)}.`
+    ? `High-water mark ${printLevel(last.level, frame.system)}${last.doubt ? `, give or take ${printLength(last.doubt, frame.system)}` : ''}, between ${dayText(last.since, frame)} and ${dayText(last.at, frame)}.`
     : null;
 }

@@ -1,7 +1,7 @@
 import { INCH, type System } from '../units/factors';
 import { levelText, type Frame } from '../units/frame';
 import { printLength, printLevel } from '../units/length';
-import { spanText } from '../time/localTime';
+import { spanText } from '../time/clock';
 import { bandNear, needBand, type Interval } from './band';
 import { endFact, endLabel, youngSays } from '../words/ends';
 import { bandsBeside, judged, keptBands, type Judged } from './keptBands';

@@ -11,7 +11,8 @@ import type { ChoiceKey } from '#core/sets/keys';
 import type { Device, Setting, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { nextCheck } from '#core/time/deadline';
-import { dayText, toField } from '#core/time/localTime';
+import { dayText } from '#core/time/clock';
+import { toField } from '#core/time/localTime';
 import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { db } from './database';
@@ -164,9 +165,9 @@ async function iceAhead(season: Season, station: Station, set: TrapSet | undefin
     frostToCheck: isTold ? freezingDegreeDays(ahead, now.getTime(), check.getTime()) : null,
     text:
       here && then
-        ? `By its course ${print(here.middle * factor)} of ice are over this place now, ${print(then.low * factor)} to ${print(then.high * factor)} at the next check, ${dayText(check, season.line.zone)}.${told + 3_600_000 < check.getTime() ? ` Weather told to ${dayText(new Date(told), season.line.zone)}; after that its cold is taken to go on (rule of thumb).` : ''} Measure before the wire is cut.`
+        ? `By its course ${print(here.middle * factor)} of ice are over this place now, ${print(then.low * factor)} to ${print(then.high * factor)} at the next check, ${dayText(check, season.clock)}.${told + 3_600_000 < check.getTime() ? ` Weather told to ${dayText(new Date(told), season.clock)}; after that its cold is taken to go on (rule of thumb).` : ''} Measure before the wire is cut.`
         : here
-          ? `By its course ${print(here.middle * factor)} of ice are over this place now. No weather is told to the next check, ${dayText(check, season.line.zone)}: its growth until then is a rule of thumb.`
+          ? `By its course ${print(here.middle * factor)} of ice are over this place now. No weather is told to the next check, ${dayText(check, season.clock)}: its growth until then is a rule of thumb.`
           : 'No ice was recorded on this water: measure it in the hole.',
   };
 }

@@ -3,7 +3,7 @@ import { cameraTonight, type CameraAdvice } from '#core/counting/cameraTonight';
 import { colonyRange, type ColonyRange } from '#core/counting/colonyRange';
 import { countOf, type Count } from '#core/counting/nights';
 import { latest } from '#core/stations/measures';
-import { dayText } from '#core/time/localTime';
+import { type Clock, dayText } from '#core/time/clock';
 import { db } from './database';
 import { untouchedInARow } from './repositories/checks';
 import { stationName, type Scouted } from './scouting';
@@ -19,13 +19,7 @@ export function waterCount(scouted: Scouted, species: string, zone: string): Cou
 }
 
 /** A first range for the beavers of a water, from its largest lodge, longest dam and largest pile. */
-export function waterRange(
-  stations: Station[],
-  count: Count,
-  scouted: Scouted,
-  { zone }: { zone: string },
-  system: 'us' | 'metric',
-): ColonyRange {
+export function waterRange(stations: Station[], count: Count, scouted: Scouted, clock: Clock, system: 'us' | 'metric'): ColonyRange {
   const own = scouted.caught.filter((c) => c.species === 'beaver');
   // who was seen before a catch may be the one that was caught: the floor holds from the first picture on
   const seen = Math.min(...scouted.cameras.flatMap((c) => c.events.filter((e) => e.species === 'beaver').map((e) => e.at.getTime())));
@@ -43,7 +37,7 @@ export function waterRange(
       caught: {
         count: own.length,
         afterFloor: own.filter((c) => c.at.getTime() > seen).length,
-        since: own[0] ? dayText(own[0].at, zone) : '',
+        since: own[0] ? dayText(own[0].at, clock) : '',
       },
     },
     system,

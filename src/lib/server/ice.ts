@@ -1,3 +1,4 @@
+import { type Clock } from '#core/time/clock';
 import { bearing, firstDays, BEARING_TABLE, ICE_CAUTION } from '#core/ice/bearing';
 import { freeboard, iceAt, ICE_RATIO, ICE_WATERS } from '#core/ice/growth';
 import { HOLDS_POLE, holdsPole, newIce, safetyPole } from '#core/ice/hole';
@@ -45,11 +46,11 @@ export function bearingOf(season: Season, water: string, now: Date, system: Syst
 }
 
 /** When the open sheet may reach the table's figure for one on foot: a range of days, never a date alone. */
-export function footText(sheet: Sheet, now: Date, zone: string, system: System): string {
+export function footText(sheet: Sheet, now: Date, told: Clock, system: System): string {
   const wanted = (BEARING_TABLE[0]?.clear ?? 0) * (sheet.last.white ? 2 : 1);
   const within = sheet.course.filter((p) => p.at <= now.getTime() + 3 * DAY);
   const { earliest, latest } = firstDays(within, now.getTime(), wanted);
-  const clock = clockFrom(now, zone);
+  const clock = clockFrom(now, told);
   const figure = printLength(wanted, system);
   if (earliest === null)
     return `The table’s ${figure} for one on foot are not reached within three days, by the thick end of the course either.`;
@@ -100,7 +101,7 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
     newIce((iceAt(sheet.course, until)?.low ?? 0) * view.iceFactor, cover, frost, 'low'),
     newIce(there, cover, frost, 'high'),
   ];
-  const clock = clockFrom(now, season.line.zone);
+  const clock = clockFrom(now, season.clock);
   const hole = `New ice in the hole by ${clock(new Date(until))}: ${print(thin)} to ${print(thick)}, ${cover === 'open' ? 'left open' : 'under snow'} (rule of thumb).`;
   const clear = clearanceOf(view, there, season.levels[view.station.water]?.known.pond ?? null);
   const hangs =

@@ -10,7 +10,8 @@ import { crewMean, planOf, planSentence, withinSentence, type Candidate, type Pl
 import { metOn } from '#core/planning/met';
 import { suggestionsFor } from '#core/planning/suggest';
 import { boundariesOf, outsideSentence } from '#core/ground/permission';
-import { dateText, addDays, clockText, dayText, instantOf, localDate } from '#core/time/localTime';
+import { clockText, dateText, dayText } from '#core/time/clock';
+import { addDays, instantOf, localDate } from '#core/time/localTime';
 import { isPlaced, sunOf } from '#core/time/sun';
 import { cameraPlaces } from './counting';
 import { db } from './database';
@@ -99,7 +100,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   const begin =
     setting === today && dark.sunrise && locals.now > dark.sunrise ? locals.now : (dark.sunrise ?? instantOf(setting, '07:00', zone));
   const sunset = dark.sunset ?? instantOf(setting, '17:00', zone);
-  const until = isPlaced(season.line) ? clockText(sunset, zone) : null;
+  const until = isPlaced(season.line) ? clockText(sunset, season.clock) : null;
   const light = until === null ? Infinity : Math.max(0, Math.floor((sunset.getTime() - begin.getTime()) / 60_000));
   const nights = Math.round((Date.parse(back) - Date.parse(setting)) / 86_400_000);
   const own = yields.filter((y) => y.species === asked.species);
@@ -118,7 +119,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     mean,
   };
 
-  const words = (date: string): string => dayText(instantOf(date, '12:00', zone), zone);
+  const words = (date: string): string => dayText(instantOf(date, '12:00', zone), season.clock);
   const month = Number(setting.slice(5, 7));
   const kindOf = Object.fromEntries(season.stations.map((s) => [s.id, s.kind]));
   const waterName = Object.fromEntries(season.waters.map((w) => [w.id, w.name]));
@@ -185,7 +186,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
       ...intended.map((i) => ({
         id: i.id,
         station: byId[i.station]?.number ?? 0,
-        text: `${byId[i.station] ? stationName(byId[i.station] as Station) : ''}: ${i.doing === 'left' ? `left unset, ${i.because}` : `${i.type}, ${i.doing}${i.opens ? ` for ${dateText(i.opens, today)}` : ''}`}`,
+        text: `${byId[i.station] ? stationName(byId[i.station] as Station) : ''}: ${i.doing === 'left' ? `left unset, ${i.because}` : `${i.type}, ${i.doing}${i.opens ? ` for ${dateText(i.opens, today, season.clock.hours)}` : ''}`}`,
         href: `/book/${i.entry}`,
       })),
       ...season.views
@@ -193,7 +194,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
         .map((v) => ({
           id: v.id,
           station: v.station.number,
-          text: `${v.number} ${v.name}: ${v.typeName}, ${v.state}${v.opens ? ` for ${dateText(v.opens, today)}` : ''}`,
+          text: `${v.number} ${v.name}: ${v.typeName}, ${v.state}${v.opens ? ` for ${dateText(v.opens, today, season.clock.hours)}` : ''}`,
           href: `/bench/${v.id}`,
         })),
     ].filter((i) => i.text.trim() !== ''),

@@ -1,3 +1,4 @@
+import { clockOf, type Clock } from '#core/time/clock';
 import { armAndWaders } from '#core/units/bodyGauge';
 import type { SeenAtSet } from '#core/counting/atSet';
 import type { Body, Device, Earlier, Gauge, Ground, Ice, Line, ToldRise, TrapSet } from '#core/record/kinds';
@@ -34,6 +35,8 @@ import { askSets, currentLine, setsOf } from './repositories/sets';
 /** The season under way, as every room begins from it. */
 export interface Season {
   line: Written<Line>;
+  /** how the reader tells time */
+  clock: Clock;
   sets: Written<TrapSet>[];
   views: SetView[];
   stations: Station[];
@@ -150,7 +153,8 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
   const iceFactors = Object.fromEntries(
     places.filter((s) => sheets[s.water]).map((s) => [s.id, factorAt(s, sheets[s.water], seen).factor]),
   );
-  const frames = Object.fromEntries(water.map(({ id }) => [id, frameFor(id, boards, who.person.system, line.zone, now)]));
+  const clock = clockOf(who.person, line.zone);
+  const frames = Object.fromEntries(water.map(({ id }) => [id, frameFor(id, boards, who.person.system, clock, now)]));
   const context = {
     line,
     stations: index(places),
@@ -195,6 +199,7 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     earlier,
     seenLate,
     levels,
+    clock,
   };
   season.levels = foretold(season, now);
   const views = new Map<string, SetView>();
@@ -227,12 +232,12 @@ function momentsOfPlaces(places: Body<'station'>[], depths: { station: string; a
 }
 
 /** In what a reader reads the levels of a water: told from its gauges as they hang now. */
-function frameFor(water: string, boards: Gauge[], system: System, zone: string, now: Date): Frame {
+function frameFor(water: string, boards: Gauge[], system: System, clock: Clock, now: Date): Frame {
   const zero = (surface: 'pond' | 'tail'): number => {
     const gauge = boards.find((g) => g.water === water && g.surface === surface);
     return gauge ? zeroAt(gauge, now.getTime()) : 0;
   };
-  return { system, zone, zero: { pond: zero('pond'), tail: zero('tail') } };
+  return { system, ...clock, zero: { pond: zero('pond'), tail: zero('tail') } };
 }
 
 /** On a stream each station has its own rating to the gauge; on a pond all stand at its level. */

@@ -1,5 +1,5 @@
 import { changesOf, changesText } from '#core/record/changes';
-import { whenText } from '#core/time/localTime';
+import { clockOf, whenText } from '#core/time/clock';
 import { now } from './clock';
 import { db } from './database';
 import { namesOf } from './names';
@@ -10,9 +10,9 @@ import type { Who } from './who';
 /** Who changed a thing under an open form, when and what, for the one whose form it was. */
 export async function staleText({ kind, was, is, latest }: Stale, { crew, person }: Who): Promise<string> {
   const [line, names] = await Promise.all([currentLine(db(), crew), namesOf(crew)]);
-  const zone = line?.zone ?? 'UTC';
+  const clock = clockOf(person, line?.zone ?? 'UTC');
   const who = (latest.by && names.all[latest.by]) ?? 'Someone';
-  const changes = changesOf(kind, was, is, person.system, zone);
+  const changes = changesOf(kind, was, is, person.system, clock);
   const what = changes.length > 0 ? changesText(changes, names.all) : 'nothing that shows in a form.';
-  return `${who} changed this ${whenText(latest.recorded_at, now(), zone)}: ${what} Your values are still here.`;
+  return `${who} changed this ${whenText(latest.recorded_at, now(), clock)}: ${what} Your values are still here.`;
 }

@@ -1,6 +1,6 @@
 import { dayStrip } from '#core/time/dayStrip';
 import { many } from '#core/units/many';
-import { whenText } from '#core/time/localTime';
+import { whenText } from '#core/time/clock';
 import type { Season } from './season';
 
 /** The day strip with the season's deadlines, and the sentence at its end. */
@@ -12,6 +12,6 @@ export function stripOf(season: Season, now: Date) {
     ? 'no checks due'
     : overdue > 0
       ? `${overdue} overdue, ${many(deadlines.length, 'check')} due`
-      : `${many(deadlines.length, 'check')} due, first by ${whenText(first.at, now, season.line.zone)}`;
-  return { strip: dayStrip(now, season.line.zone, season.line, deadlines), owed };
+      : `${many(deadlines.length, 'check')} due, first by ${whenText(first.at, now, season.clock)}`;
+  return { strip: dayStrip(now, season.clock, season.line, deadlines), owed };
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { baseLayout, plotted } from './plot';
+  import { page } from '$app/state';
+  import { baseLayout, plotted, timeAxis } from './plot';
 
   /** A course over time with its band and, beside it on the same axis, the bands of the sets: already printed values of one unit. */
   export interface Line {
@@ -99,7 +100,7 @@
         ],
         layout: {
           ...baseLayout(colours, 380),
-          xaxis: { gridcolor: rule, linecolor: mute, type: 'date' },
+          xaxis: timeAxis(colours, page.data.clock.hours),
           yaxis: { title: { text: unit }, gridcolor: rule, linecolor: mute, zeroline: false },
           annotations: near
             .filter(() => hasRoom)

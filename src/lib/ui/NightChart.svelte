@@ -1,20 +1,21 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { dateText, hourText, type Clock } from '#core/time/clock';
   import { baseLayout, plotted } from './plot';
 
   interface Props {
     points: { at: string; count: number; size: string; station: string }[];
     suns: { date: string; sunset: string | null; dusk: string | null; dawn: string | null; sunrise: string | null }[];
-    zone: string;
+    clock: Clock;
     label: string;
   }
-  let { points, suns, zone, label }: Props = $props();
+  let { points, suns, clock, label }: Props = $props();
   let host: HTMLDivElement;
 
   /** Hours behind noon of the night's first day, so that a night stands in one piece. */
   function place(at: string): { night: string; hours: number } {
     const parts = new Intl.DateTimeFormat('en-CA', {
-      timeZone: zone,
+      timeZone: clock.zone,
       hourCycle: 'h23',
       year: 'numeric',
       month: '2-digit',
@@ -24,12 +25,10 @@
     });
     const of = (date: Date) => Object.fromEntries(parts.formatToParts(date).map((p) => [p.type, p.value]));
     const noon = of(new Date(Date.parse(at) - 43_200_000));
-    const clock = of(new Date(at));
-    const hours = (Number(clock.hour) + Number(clock.minute) / 60 + 12) % 24;
+    const wall = of(new Date(at));
+    const hours = (Number(wall.hour) + Number(wall.minute) / 60 + 12) % 24;
     return { night: `${noon.year}-${noon.month}-${noon.day}`, hours };
   }
-  const nightText = (date: string): string =>
-    new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(`${date}T12:00:00Z`));
   onMount(() =>
     plotted(host, (colours) => {
       const { ink, mute, rule, line, dusk } = colours;
@@ -82,14 +81,14 @@
             linecolor: mute,
             type: 'category',
             tickvals: named.map((s) => s.date),
-            ticktext: named.map((s) => nightText(s.date)),
+            ticktext: named.map((s) => dateText(s.date, s.date, clock.hours)),
             categoryorder: 'category ascending',
             categoryarray: suns.map((s) => s.date),
           },
           yaxis: {
             range: [23, 2],
             tickvals: ticks,
-            ticktext: ticks.map((t) => `${String((t + 12) % 24).padStart(2, '0')}:00`),
+            ticktext: ticks.map((t) => hourText(new Date(((t + 12) % 24) * 3_600_000), { ...clock, zone: 'UTC' })),
             gridcolor: rule,
             linecolor: mute,
           },

@@ -1,3 +1,5 @@
+import type { Hours } from '#core/time/clock';
+
 /** Plotly's own words, untyped here. */
 export type Trace = Record<string, unknown>;
 export type Plan = Record<string, unknown>;
@@ -10,6 +12,22 @@ const NAMES = ['ink', 'mute', 'rule', 'paper', 'line', 'dusk', 'water', 'out', '
 const colours = (): Colours => {
   const style = getComputedStyle(document.documentElement);
   return Object.fromEntries(NAMES.map((name) => [name, style.getPropertyValue(`--${name}`).trim()])) as Colours;
+};
+
+/** An axis of time on the line's own clock, in the reader's way. */
+export const timeAxis = ({ rule, mute }: Colours, hours: Hours): Plan => {
+  const [clock, day] = hours === 12 ? ['%-I %p', '%b %-d'] : ['%H:%M', '%-d %b'];
+  return {
+    gridcolor: rule,
+    linecolor: mute,
+    type: 'date',
+    hoverformat: hours === 12 ? '%b %-d %-I:%M %p' : '%-d %b %H:%M',
+    tickformatstops: [
+      { dtickrange: [null, 86_399_999], value: `${clock}\n${day}` },
+      { dtickrange: [86_400_000, 'M1'], value: day },
+      { dtickrange: ['M1', null], value: '%b %Y' },
+    ],
+  };
 };
 
 /** px from the axis to the legend: dates stand in two lines. */

@@ -20,7 +20,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 /** Crew, person, line, site and first water in one form; every id follows from the form's own, so that sending it twice makes one crew. */
 export const actions: Actions = {
   default: async ({ request, locals, cookies }) => {
-    const nobody = { id: newId(), name: '', system: 'us' as const, measures: {}, minutes: {} };
+    const nobody = { id: newId(), name: '', system: 'us' as const, times: null, measures: {}, minutes: {} };
     const read = reader(await request.formData(), locals.who ?? whoOf('', nobody));
     const form = read.text('entry');
     const of = (name: string): string => idBeside(form, name);

@@ -141,7 +141,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const text = (fields[`n.${key}`] ?? '').trim();
     if (text !== '') return bench.copied && text === bench.fields[`n.${key}`] ? `as in ${bench.copied}` : 'yours';
     const known = measuredHere[key as NumberKey];
-    if (known) return filledText(known, system, bench.frame.zone);
+    if (known) return filledText(known, bench.frame);
     const ownArm = handsOf(type, bench.hands)[key as NumberKey];
     if (ownArm !== undefined) return `${printNumber(spec, ownArm, system)}, as you measured yourself`;
     if (spec.default === undefined) return 'not measured';

@@ -1,6 +1,7 @@
 import { entrySentence } from '#core/record/sentence';
 import { KINDS, KIND_WORDS, type Body, type Kind } from '#core/record/kinds';
-import { addDays, instantOf, whenText } from '#core/time/localTime';
+import { clockOf, whenText } from '#core/time/clock';
+import { addDays, instantOf } from '#core/time/localTime';
 import { accidents, bySpecies, type SetTotal } from '#core/effort/totals';
 import { db } from '$lib/server/database';
 import { namesOf } from '$lib/server/names';
@@ -18,6 +19,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const ask = (name: string): string => url.searchParams.get(name) ?? '';
   const line = await currentLine(db(), locals.who.crew);
   const zone = line?.zone ?? 'UTC';
+  const clock = clockOf(locals.who.person, zone);
   const kind = KINDS.find((k) => k === ask('kind'));
   const page = Math.max(1, Math.floor(Number(ask('page'))) || 1);
   const names = await namesOf(locals.who.crew);
@@ -40,7 +42,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     sets: Object.entries(names.sets).map(([value, text]) => ({ value, text })),
     entries: entries.map((e) => ({
       id: e.id,
-      when: whenText(e.occurred_at, locals.now, zone),
+      when: whenText(e.occurred_at, locals.now, clock),
       by: e.by_name ?? '',
       kind: KIND_WORDS[e.kind],
       withdrawn: e.withdrawn,

@@ -1,6 +1,6 @@
 import { catchText } from '#core/record/sentence';
 import type { Station } from '#core/stations/placed';
-import { whenText } from '#core/time/localTime';
+import { whenText } from '#core/time/clock';
 import { db } from '$lib/server/database';
 import { checks } from '$lib/server/repositories/checks';
 import { index, loadSeason } from '$lib/server/season';
@@ -22,7 +22,7 @@ export const load: PageServerLoad = async ({ locals }) => {
             ? [
                 {
                   id: d.catch.id,
-                  when: whenText(new Date(v.at), locals.now, season.line.zone),
+                  when: whenText(new Date(v.at), locals.now, season.clock),
                   text: catchText(d.catch, system),
                   species: d.catch.species,
                 },

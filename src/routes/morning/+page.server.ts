@@ -1,6 +1,7 @@
 import { minutesOf } from '#core/planning/minutes';
 import { latestStart, ruleText, type Owed } from '#core/time/deadline';
-import { addDays, dateText, localDate, spanText, whenText } from '#core/time/localTime';
+import { type Clock, dateText, spanText, whenText } from '#core/time/clock';
+import { addDays, localDate } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { tonight } from '#core/weather/tonight';
 import { seenAtSet } from '#core/counting/atSet';
@@ -53,7 +54,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       text: dueText(
         live.flatMap((v) => owedOf(v, locals)),
         now,
-        season.line.zone,
+        season.clock,
       ),
     },
     groups: afterNight(
@@ -96,7 +97,7 @@ async function preparedPlaces(season: Season, { now, who }: App.Locals) {
     .map((i) => ({ id: i.id, href: `/book/${i.entry}`, text: `${places[i.station] ?? ''}, ${i.type}`, opens: i.opens }));
   return [...sets, ...intended].map(({ opens, ...p }) => ({
     ...p,
-    opens: opens === null ? '' : opens <= today ? 'today: load it' : dateText(opens, today),
+    opens: opens === null ? '' : opens <= today ? 'today: load it' : dateText(opens, today, season.clock.hours),
   }));
 }
 
@@ -111,7 +112,6 @@ function weatherTonight(season: Season, { hours }: MovingAll, { now, who }: App.
 
 function row(season: Season, view: SetView, moving: MovingAll, locals: App.Locals) {
   const { now, who } = locals;
-  const { zone } = season.line;
   const water = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
   const state = stateOf(view, water, frameOf(season, view.station.water, who.person.system));
   const deadline = view.deadline ?? now.toISOString();
@@ -130,11 +130,11 @@ function row(season: Season, view: SetView, moving: MovingAll, locals: App.Local
     spare: state ? spareText(state, who.person.system) : '',
     then: view.then[view.station.surface] ?? null,
     deadline,
-    by: whenText(new Date(deadline), now, zone),
+    by: whenText(new Date(deadline), now, season.clock),
     overdue: new Date(deadline) < now,
     missed: view.missed?.why ?? '',
     order,
-    why: [missedText(view, now, zone), seenAtSet(season.seenLate[view.station.id] ?? [], lastLookOf(view)), why, standing?.sentence]
+    why: [missedText(view, now, season.clock), seenAtSet(season.seenLate[view.station.id] ?? [], lastLookOf(view)), why, standing?.sentence]
       .filter(Boolean)
       .join(' '),
     wading: standing?.short ?? '',
@@ -146,13 +146,13 @@ function row(season: Season, view: SetView, moving: MovingAll, locals: App.Local
 const lastLookOf = ({ lastLook }: SetView): Date | null => (lastLook ? new Date(lastLook) : null);
 
 /** A way there that ended before the set, with the check that it still owes. */
-function missedText({ missed, deadline, lastLook }: SetView, now: Date, zone: string): string {
+function missedText({ missed, deadline, lastLook }: SetView, now: Date, clock: Clock): string {
   if (!missed) return '';
   const owed =
     deadline && new Date(deadline) < now
-      ? ` Its check is broken since ${whenText(new Date(deadline), now, zone)}`
+      ? ` Its check is broken since ${whenText(new Date(deadline), now, clock)}`
       : ' Its check is still owed';
-  return `Not reached ${whenText(new Date(missed.at), now, zone)}: ${missed.why}.${owed}${lastLook ? `, last seen ${whenText(new Date(lastLook), now, zone)}` : ''}.`;
+  return `Not reached ${whenText(new Date(missed.at), now, clock)}: ${missed.why}.${owed}${lastLook ? `, last seen ${whenText(new Date(lastLook), now, clock)}` : ''}.`;
 }
 
 /** Sizes and how many of each: `2 × 330`. */
@@ -182,16 +182,16 @@ function waterText(season: Season, water: string, change: Change | null, { who, 
       ? ''
       : Math.abs(change.to.level - change.from.level) < 0.0127
         ? ', steady'
-        : `, ${levelText(change.from.level, frame)} ${whenText(change.from.at, now, frame.zone)}`;
+        : `, ${levelText(change.from.level, frame)} ${whenText(change.from.at, now, frame)}`;
   return `${levelText(level, frame)}${moved}, read ${spanText(age)} ago`;
 }
 
-function dueText(owed: readonly Owed[], now: Date, zone: string): string {
+function dueText(owed: readonly Owed[], now: Date, clock: Clock): string {
   const start = latestStart(owed);
   if (!start) return '';
   const overdue = owed.filter(({ at }) => at < now).length;
   const first = overdue > 0 ? `${overdue} overdue. ` : '';
-  const begin = start < now ? 'Start now, the tightest first' : `Start by ${whenText(start, now, zone)}`;
+  const begin = start < now ? 'Start now, the tightest first' : `Start by ${whenText(start, now, clock)}`;
   const minutes = [...new Set(owed.map((o) => o.minutes))].sort((a, b) => a - b);
   return `${first}${begin}: ${minutes.join(' to ')} min a set, driving extra.`;
 }

@@ -77,6 +77,15 @@
           { value: 'metric', text: 'centimeters, meters, kilograms' },
         ]}
       />
+      <SelectField
+        label="Times and dates"
+        name="times"
+        value={typed(kept, 'times', data.clock.hours === 12 ? '12h' : '24h')}
+        options={[
+          { value: '12h', text: '3:12 pm, Dec 8' },
+          { value: '24h', text: '15:12, 8 Dec' },
+        ]}
+      />
       <h3 class="mt-3">Body gauge: the word you can type for a depth</h3>
       <div class="grid grid-cols-2 gap-x-4">
         {#each data.me.body as { word, text, own } (word)}

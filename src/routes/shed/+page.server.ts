@@ -5,7 +5,8 @@ import { tagsOf } from '#core/gear/tags';
 import { agree } from '#core/units/many';
 import { MOVES, STOCK_KINDS, STOCK_UNITS } from '#core/record/gear';
 import type { Draft } from '#core/record/kinds';
-import { wholeMinute, whenText } from '#core/time/localTime';
+import { clockOf, whenText } from '#core/time/clock';
+import { wholeMinute } from '#core/time/localTime';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused, type Reader } from '$lib/server/form';
 import { idBeside, newId } from '$lib/server/newId';
@@ -30,7 +31,7 @@ export const load: PageServerLoad = async ({ locals }) => {
     lines(db(), crew),
   ]);
   const names = Object.fromEntries(kept.map((s) => [s.id, s]));
-  const zone = seasons[0]?.zone ?? 'UTC';
+  const clock = clockOf(locals.who.person, seasons[0]?.zone ?? 'UTC');
   return {
     groups: DEVICE_CLASSES.map((kind) => ({
       kind,
@@ -56,7 +57,7 @@ export const load: PageServerLoad = async ({ locals }) => {
     moves: moves.map((m) => ({
       id: m.id,
       entry: m.entry,
-      when: whenText(new Date(m.at), locals.now, zone),
+      when: whenText(new Date(m.at), locals.now, clock),
       text: `${names[m.stock]?.name ?? ''}: ${m.why} ${stockText(m.count ?? Math.abs(m.amount), names[m.stock]?.unit ?? 'pieces', person.system)}${m.note ? `, ${m.note}` : ''}`,
     })),
     kits: packed.map((kit) => {
@@ -81,7 +82,7 @@ export const load: PageServerLoad = async ({ locals }) => {
         least: [...items].sort((a, b) => a.fits - b.fits)[0]?.name ?? '',
       };
     }),
-    salvage: salvage.map((s) => ({ ...s, when: whenText(s.at, locals.now, zone), entry: newId() })),
+    salvage: salvage.map((s) => ({ ...s, when: whenText(s.at, locals.now, clock), entry: newId() })),
     kinds: STOCK_KINDS,
     units: STOCK_UNITS.map((unit) => ({ value: unit, text: unitWords(unit, person.system) })),
     whys: MOVES,

@@ -4,7 +4,7 @@ import { boundariesOf, outsideSentence } from '#core/ground/permission';
 import { upwindText, windText } from '#core/ground/wind';
 import { GROUND_KINDS, type GroundKind } from '#core/record/scouting';
 import { simulateFix, simulateWind } from '#core/sim/outside';
-import { spanText } from '#core/time/localTime';
+import { spanText } from '#core/time/clock';
 import { iceAt } from '#core/ice/growth';
 import { merged } from '#core/weather/hours';
 import type { Station } from '#core/stations/placed';

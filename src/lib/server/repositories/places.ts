@@ -105,7 +105,7 @@ export const sites = (db: Knex, crew: string): Promise<Written<Site>[]> =>
     .orderBy('name');
 
 export const people = (db: Knex, crew: string): Promise<Written<Person>[]> =>
-  db('person').select('id', 'name', 'system', 'measures', 'minutes', 'entry_id as entry').where({ crew_id: crew }).orderBy('name');
+  db('person').select('id', 'name', 'system', 'times', 'measures', 'minutes', 'entry_id as entry').where({ crew_id: crew }).orderBy('name');
 
 /** The crew with its own half-lives of sign. */
 export async function crewOf(db: Knex, crew: string): Promise<Written<Crew> | undefined> {
@@ -120,7 +120,7 @@ export async function crewOf(db: Knex, crew: string): Promise<Written<Crew> | un
 export async function whoIs(db: Knex, person: string | undefined): Promise<{ crew: string; person: Person } | null> {
   const query = () =>
     db('person')
-      .select('crew_id', 'id', 'name', 'system', 'measures', 'minutes')
+      .select('crew_id', 'id', 'name', 'system', 'times', 'measures', 'minutes')
       .orderByRaw('(select min(seq) from entry where entry.crew_id = person.crew_id and entry.subject = person.id)');
   const chosen = person ? await query().where({ id: person }).first() : undefined;
   const row = chosen ?? (await query().first());

@@ -137,7 +137,6 @@
             stroke-dasharray="2 6"
             stroke-linecap="round"
           />
-          <text x="10" y={scene.before.textY} font-size="13" style:fill="var(--linetext)">{scene.before.text}</text>
         {/if}
         {#if scene.ahead}
           <rect
@@ -172,6 +171,9 @@
             style:fill="var(--linetext)">{scene.ahead.text}</text
           >
         {/if}
+        {#if scene.before}<text x="10" y={scene.before.textY} font-size="13" class="halo" style:fill="var(--linetext)"
+            >{scene.before.text}</text
+          >{/if}
         {#if pond}<text x="10" y={pond.y - 7} font-size="13.5" font-weight="700" class="halo" style:fill="var(--linetext)"
             >{isAhead ? 'then' : isWhatIf ? 'what if' : 'now'} {pond.text}</text
           >{/if}

@@ -2,7 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import { fieldsOf, withLeaf, type RecordField } from '#core/record/fields';
 import { KIND_WORDS, WITHDRAWABLE, type Body, type Kind } from '#core/record/kinds';
 import { entrySentence } from '#core/record/sentence';
-import { instantText } from '#core/time/localTime';
+import { clockOf, datedText } from '#core/time/clock';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused, type Reader } from '$lib/server/form';
 import { namesOf } from '$lib/server/names';
@@ -23,6 +23,7 @@ const nameOf = (field: RecordField): string => `f.${field.path.join('.')}`;
 
 export const load: PageServerLoad = async ({ locals, params }) => {
   const { entry, zone, fields } = await find(locals, params.entry);
+  const clock = clockOf(locals.who.person, zone);
   const [names, around] = await Promise.all([namesOf(locals.who.crew), log(db(), locals.who.crew, { subject: entry.subject })]);
   const { system } = locals.who.person;
   return {
@@ -32,7 +33,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
       withdrawn: entry.withdrawn,
       correctedBy: entry.corrected_by,
       corrects: entry.corrects,
-      recorded: instantText(entry.recorded_at, zone),
+      recorded: datedText(entry.recorded_at, clock),
       by: entry.by_name ?? '',
       reason: entry.reason,
     },
@@ -42,7 +43,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     fields: fields.map((f) => ({ ...f, name: nameOf(f), links: f.kind === 'link' ? (names.links[String(f.path.at(-1))] ?? []) : [] })),
     around: around.entries.map((e) => ({
       id: e.id,
-      at: instantText(e.recorded_at, zone),
+      at: datedText(e.recorded_at, clock),
       by: e.by_name ?? '',
       corrects: e.corrects,
       withdrawn: e.withdrawn,

@@ -1,6 +1,6 @@
 import { redirect } from '@sveltejs/kit';
 import { shareLimits } from '#core/effort/interval';
-import { clockText, dayText } from '#core/time/localTime';
+import { momentText } from '#core/time/clock';
 import type { Gauge } from '#core/record/kinds';
 import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
@@ -21,7 +21,6 @@ export const load: PageServerLoad = async ({ locals }) => {
   const season = await loadSeason(locals);
   if (!season) redirect(303, '/begin');
   const { system } = locals.who.person;
-  const { zone } = season.line;
   const since = new Date(locals.now.getTime() - 60 * DAY);
   const [kept, readings] = await Promise.all([
     forecastsSince(db(), locals.who.crew, season.gauges, since),
@@ -79,8 +78,8 @@ export const load: PageServerLoad = async ({ locals }) => {
           .sort((a, b) => b.made - a.made || a.at - b.at)
           .slice(0, 8)
           .map((p) => ({
-            made: `${dayText(new Date(p.made), zone)} ${clockText(new Date(p.made), zone)}`,
-            at: `${dayText(new Date(p.at), zone)} ${clockText(new Date(p.at), zone)}`,
+            made: momentText(new Date(p.made), season.clock),
+            at: momentText(new Date(p.at), season.clock),
             said: `${print(p.middle)} (${print(p.low)} to ${print(p.high)})`,
             came: print(p.came),
             inside: p.came >= p.low - 1e-9 && p.came <= p.high + 1e-9,

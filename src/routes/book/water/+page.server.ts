@@ -3,7 +3,7 @@ import type { Check, TrapSet } from '#core/record/kinds';
 import { bandIn, designAt, stretchesOf } from '#core/sets/history';
 import { justBefore, type Ground } from '#core/sets/standing';
 import type { Station } from '#core/stations/placed';
-import { clockText, dayText, spanText } from '#core/time/localTime';
+import { momentText, spanText } from '#core/time/clock';
 import type { Frame } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { axisOf } from '#core/water/layout';
@@ -71,7 +71,7 @@ function outsideOf(set: TrapSet, { ground, frame, readings, now }: Told) {
   const from = new Date(Math.min(...set.stays.map((s) => Date.parse(s.from))));
   const to = set.stays.some((s) => s.to === null) ? now : new Date(Math.max(...set.stays.map((s) => Date.parse(s.to ?? ''))));
   const device = designAt(set, from, ground, frame.system).needs[0]?.device;
-  const when = (at: Date): string => `${dayText(at, frame.zone)} ${clockText(at, frame.zone)}`;
+  const when = (at: Date): string => momentText(at, frame);
   let [hours, unknown] = [0, 0];
   const spans = stretchesOf(set, from, to, ground).flatMap((stretch) => {
     const { axis, band, may } = device ? bandIn(set, stretch, device, stretch.laid.then) : { axis: 'pond' as const, band: null, may: null };
@@ -111,6 +111,6 @@ function caughtAt(set: TrapSet, visit: Check, { ground, frame, levelOf, now }: T
       need && height !== null
         ? `${need.called} ${printLength(Math.abs(height), frame.system)} ${height > 0 ? 'over' : 'under'} the water, `
         : '';
-    return { text: `${dayText(at, frame.zone)} ${clockText(at, frame.zone)}: ${d.catch?.species ?? ''}`, stood: `${depth}${level}` };
+    return { text: `${momentText(at, frame)}: ${d.catch?.species ?? ''}`, stood: `${depth}${level}` };
   });
 }

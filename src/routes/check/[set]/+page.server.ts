@@ -9,7 +9,8 @@ import type { Check, TrapSet } from '#core/record/kinds';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
 import { settingAt, statesOf } from '#core/sets/standing';
-import { toField, whenText } from '#core/time/localTime';
+import { whenText } from '#core/time/clock';
+import { toField } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
 import { worst } from '#core/water/state';
 import { readCheck } from '$lib/server/checkForm';
@@ -69,14 +70,14 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     hole: set.hole,
     opened: set.entry,
     past: past.map((c) => ({
-      at: whenText(new Date(c.at), now, season.line.zone),
+      at: whenText(new Date(c.at), now, season.clock),
       found: c.devices.map((d) => d.outcome).join(', '),
       change: c.change,
     })),
     arming: armingCheck(setTypeOf(set.type), devices, held.choices),
     people: await people(db(), who.crew).then((all) => all.map(({ id, name }) => ({ id, name }))),
     order: orderOf(season, set.id),
-    owedBy: view.deadline ? whenText(new Date(view.deadline), now, season.line.zone) : '',
+    owedBy: view.deadline ? whenText(new Date(view.deadline), now, season.clock) : '',
     nowField: toField(now, season.line.zone),
     ids: { entry: newId(), id: newId() },
     saved: url.searchParams.get('saved') ?? '',

@@ -4,7 +4,8 @@ import type { StationKind } from '#core/stations/kinds';
 import type { Water } from '#core/water/state';
 import { STATION_KINDS } from '#core/stations/kinds';
 import { stateOf } from '#core/sets/standing';
-import { spanText, toField, whenText, wholeMinute } from '#core/time/localTime';
+import { spanText, whenText } from '#core/time/clock';
+import { toField, wholeMinute } from '#core/time/localTime';
 import { parseLength, printWay, smallUnit } from '#core/units/length';
 import { besideLine, type Position } from '#core/ground/geodesic';
 import { lineOf, parsePoints } from '#core/ground/points';
@@ -57,10 +58,9 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
     follows: season.follows,
     views: season.views.filter((v) => v.station.water === water.id),
     levels,
-    earlier: change && { level: change.from.level, when: whenText(change.from.at, locals.now, season.line.zone) },
+    earlier: change && { level: change.from.level, when: whenText(change.from.at, locals.now, season.clock) },
     read: Object.fromEntries(Object.entries(levels.age).map(([axis, age]) => [axis, `read ${spanText(age)} ago`])),
     now: locals.now.getTime(),
-    zone: season.line.zone,
     tracks: {
       pond: own?.pond ? trackOut(own.pond) : null,
       tail: own?.tail ? trackOut(own.tail) : null,
@@ -94,7 +94,7 @@ export const load: PageServerLoad = async ({ params, locals, url }) => {
         .map((v) => [v.id, outlookOf(v, stateOf(v, levels, frame), season, moving, locals)]),
     ),
     clarity: clarityText(seen, locals.now),
-    crest: crestText(seen, season.line.zone, system),
+    crest: crestText(seen, frame),
     asked: asked ?? '',
     askedProblem: parsed && !parsed.ok ? parsed.sentence : '',
     whatIf: parsed?.ok ? offGauge(parsed.value, frame) : null,
@@ -142,7 +142,7 @@ function toldAt(season: Season, water: string, { now, who }: App.Locals): { entr
         .filter((t) => t.gauge === id)
         .map((t) => ({
           entry: t.entry,
-          text: `${surface === 'tail' ? 'Told of below the dam: ' : 'Told: '}${riseText(t, who.person.system)} by ${whenText(new Date(t.until), now, season.line.zone)} (${t.who}).`,
+          text: `${surface === 'tail' ? 'Told of below the dam: ' : 'Told: '}${riseText(t, who.person.system)} by ${whenText(new Date(t.until), now, season.clock)} (${t.who}).`,
         }));
     });
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shortText } from '#core/time/clock';
   import { enhance } from '$app/forms';
   import { replaceState } from '$app/navigation';
   import { page } from '$app/state';
@@ -6,7 +7,7 @@
   import { readableZoom, sectionScene } from '#core/scene/section';
   import { endOf, trackAt, type Track } from '#core/water/track';
   import { forecaster } from '$lib/forecast/forecaster';
-  import { quarterDays, whenShort } from '$lib/ui/whenShort';
+  import { quarterDays } from '$lib/ui/quarterDays';
   import { statesOf } from '#core/sets/standing';
   import { levelText } from '#core/units/frame';
   import { printLength, printWay } from '#core/units/length';
@@ -58,15 +59,18 @@
     if (!pondTrack) return null;
     const then = minutes === 0 ? data.now + 86_400_000 : at;
     if (minutes === 0 && whatIf !== null) return null;
-    return { ...trackAt(pondTrack, then), called: minutes === 0 ? 'this time tomorrow' : whenShort(at, data.now, data.zone) };
+    return {
+      ...trackAt(pondTrack, then),
+      called: minutes === 0 ? 'this time tomorrow' : shortText(new Date(Math.round(at / 60_000) * 60_000), new Date(data.now), data.clock),
+    };
   });
   const timeText = $derived.by(() => {
     if (minutes === 0 || !pondTrack) return 'now';
     const { low, middle, high } = trackAt(pondTrack, at);
     const ice = levels.known.sheet ? `, ${printLength(levels.known.sheet, system)} of ice` : '';
-    return `${whenShort(at, data.now, data.zone)}: ${print(middle)}, between ${print(low)} and ${print(high)}${ice}`;
+    return `${shortText(new Date(Math.round(at / 60_000) * 60_000), new Date(data.now), data.clock)}: ${print(middle)}, between ${print(low)} and ${print(high)}${ice}`;
   });
-  const marks = $derived(quarterDays(data.now, most, data.zone));
+  const marks = $derived(quarterDays(data.now, most, data.clock));
   const print = (level: number | undefined): string => (level === undefined ? '' : levelText(level, data.frame));
   let field = $derived(typed(kept, 'level', data.asked || print(levels.known.pond)));
   const toGo = $derived(data.water.safe ? stillToGo(data.water.safe, levels.known.pond ?? null, data.frame) : null);

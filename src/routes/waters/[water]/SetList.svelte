@@ -1,10 +1,11 @@
 <script lang="ts">
+  import { page } from '$app/state';
   import { doingAt } from '#core/ahead/doing';
   import type { SetOutlook } from '#core/ahead/setOutlook';
   import { setTypeOf } from '#core/sets/catalogue';
   import type { SetView } from '#core/sets/standing';
   import type { DeviceState } from '#core/water/state';
-  import { dateText } from '#core/time/localTime';
+  import { dateText } from '#core/time/clock';
   import { many } from '#core/units/many';
   import StateMark from '$lib/ui/StateMark.svelte';
 
@@ -77,7 +78,9 @@
 {#each waiting as r (r.view.id)}
   <p class="mt-1">
     <StateMark verdict={r.view.state === 'prepared' ? 'prepared' : 'planned'} />
-    <a class="link" href="/bench/{r.view.id}">{name(r)}</a>, {r.view.state}{r.view.opens ? ` for ${dateText(r.view.opens, today)}` : ''}
+    <a class="link" href="/bench/{r.view.id}">{name(r)}</a>, {r.view.state}{r.view.opens
+      ? ` for ${dateText(r.view.opens, today, page.data.clock.hours)}`
+      : ''}
   </p>
 {/each}
 {#if rows.length === 0 && anyPlace}<p>No set stands here. <a class="link" href="/bench">Place one at the bench</a>.</p>{/if}

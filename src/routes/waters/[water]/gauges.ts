@@ -1,6 +1,7 @@
 import { error, redirect, type RequestEvent } from '@sveltejs/kit';
 import type { Gauge, ReadingBody } from '#core/record/kinds';
-import { clockText, wholeMinute } from '#core/time/localTime';
+import { clockText } from '#core/time/clock';
+import { wholeMinute } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
 import { hungBelow, shownBy } from '#core/water/gauge';
 import { exactOf } from '#core/water/series';
@@ -29,7 +30,7 @@ function nowOn(gauge: Gauge, season: Season, now: Date): { level: number; text: 
   const last = exactOf(season.readings[gauge.id] ?? []).at(-1);
   if (!last || now.getTime() - last.at.getTime() > READING_LASTS) return null;
   const level = shownBy(gauge, last.level, last.at.getTime());
-  return { level, text: `the water of ${clockText(last.at, season.line.zone)}` };
+  return { level, text: `the water of ${clockText(last.at, season.clock)}` };
 }
 
 /** One look at a gauge: its level, or a mark that high water left. */

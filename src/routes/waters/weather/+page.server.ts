@@ -2,7 +2,8 @@ import { redirect } from '@sveltejs/kit';
 import { upwindText } from '#core/ground/wind';
 import { frostText, gustText } from '#core/units/speed';
 import { simulateExpected, simulateHours } from '#core/sim/weather';
-import { addDays, clockText, dayText, instantOf, localDate, toField, wholeMinute } from '#core/time/localTime';
+import { dayText, momentText } from '#core/time/clock';
+import { addDays, instantOf, localDate, toField, wholeMinute } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { daysOf, merged, observed } from '#core/weather/hours';
 import { planWeather } from '#core/weather/table';
@@ -55,9 +56,7 @@ export const load: PageServerLoad = async ({ locals }) => {
           }))
       : [],
     wind: hour ? `${gustText(hour.wind, system)} from ${Math.round(hour.from)}°, ${tempText(hour.temperature, system)}` : null,
-    told: stretches.at(-1)
-      ? `${stretches.at(-1)?.station}, told ${dayText(new Date(stretches.at(-1)?.made ?? 0), zone)} ${clockText(new Date(stretches.at(-1)?.made ?? 0), zone)}`
-      : null,
+    told: stretches.at(-1) ? `${stretches.at(-1)?.station}, told ${momentText(new Date(stretches.at(-1)?.made ?? 0), season.clock)}` : null,
     chart: {
       x: near.map((h) => clock(h.at)),
       temperature: near.map((h) => degrees(h.temperature)),
@@ -67,7 +66,7 @@ export const load: PageServerLoad = async ({ locals }) => {
       units: system === 'us' ? ['°F', 'in'] : ['°C', 'mm'],
     },
     days: daysOf(hours, instantOf(addDays(today, -7), '00:00', zone).getTime(), 11).map((d) => ({
-      at: dayText(new Date(d.at + 12 * HOUR), zone),
+      at: dayText(new Date(d.at + 12 * HOUR), season.clock),
       ahead: d.at > now.getTime(),
       low: tempText(d.low, system),
       high: tempText(d.high, system),
@@ -77,7 +76,6 @@ export const load: PageServerLoad = async ({ locals }) => {
       wind: gustText(d.wind, system),
     })),
     known: [...observed(stretches)],
-    zone,
     ids: { file: newId(), sim: newId() },
   };
 };

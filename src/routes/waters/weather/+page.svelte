@@ -16,7 +16,7 @@
   let rows = $state<Record<string, string>[]>([]);
   let name = $state('');
   let broken = $state('');
-  const plan = $derived<WeatherPlan | null>(rows.length > 0 ? planWeather(rows, new Set(data.known), data.zone) : null);
+  const plan = $derived<WeatherPlan | null>(rows.length > 0 ? planWeather(rows, new Set(data.known), data.clock.zone) : null);
   const taken = $derived(page.url.searchParams.get('taken'));
 
   async function choose(event: Event): Promise<void> {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { baseLayout, plotted } from '$lib/ui/plot';
+  import { page } from '$app/state';
+  import { baseLayout, plotted, timeAxis } from '$lib/ui/plot';
 
   interface Props {
     chart: { x: string[]; temperature: number[]; rain: number[]; snow: number[]; now: string; units: string[] };
@@ -49,7 +50,7 @@
           ...baseLayout(colours, 300),
           margin: { l: 58, r: 58, t: 26, b: 46 },
           barmode: 'stack',
-          xaxis: { gridcolor: rule, linecolor: mute, type: 'date', range: [x[0], x.at(-1)] },
+          xaxis: { ...timeAxis(colours, page.data.clock.hours), range: [x[0], x.at(-1)] },
           yaxis: { title: { text: units[0] }, gridcolor: rule, linecolor: mute, zeroline: false, range: [low, high] },
           yaxis2: {
             title: { text: units[1] },

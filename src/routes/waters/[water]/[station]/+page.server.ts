@@ -8,7 +8,8 @@ import { printMeasure } from '#core/stations/measureText';
 import { depthAt, relationOf, type DepthReading } from '#core/stations/relation';
 import { standerOf, standingAt } from '#core/stations/standing';
 import { iceHere } from '#core/ice/sheets';
-import { dayText, toField, whenText, wholeMinute } from '#core/time/localTime';
+import { dayText, whenText } from '#core/time/clock';
+import { toField, wholeMinute } from '#core/time/localTime';
 import { bedOf } from '#core/stations/placed';
 import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
@@ -65,7 +66,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     owns: own.map((o) => ({
       id: o.id,
       entry: o.entry,
-      when: whenText(new Date(o.at), now, season.line.zone),
+      when: whenText(new Date(o.at), now, season.clock),
       depth: printLength(o.depth, system),
       level: levelText(o.level, frame, station.surface),
     })),
@@ -76,7 +77,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
         {
           label: MEASURES[what].label,
           text: printMeasure(what, taken.value, system),
-          at: dayText(new Date(taken.at), season.line.zone),
+          at: dayText(new Date(taken.at), season.clock),
           level: taken.level === null ? '' : levelText(taken.level, frame, station.surface),
         },
       ];
@@ -99,7 +100,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
       .map(({ id, entry, at, kind, species, freshness, count, direction, note, photo, lat, lon }) => ({
         id,
         entry,
-        when: whenText(new Date(at), now, season.line.zone),
+        when: whenText(new Date(at), now, season.clock),
         label: signKind(kind).label,
         tells: signKind(kind).tells,
         halfLife: scouted.halfLives[kind] ?? signKind(kind).halfLife,

@@ -1,7 +1,8 @@
 import { error, redirect } from '@sveltejs/kit';
 import { BREAK_KINDS } from '#core/record/places';
 import { placedOpening, type Opening } from '#core/water/placed';
-import { clockText, dayText, toField, wholeMinute } from '#core/time/localTime';
+import { momentText } from '#core/time/clock';
+import { toField, wholeMinute } from '#core/time/localTime';
 import { levelText, onGauge } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { BREAK_CAUTION } from '#core/water/breakDesign';
@@ -31,7 +32,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   const drawn = areasOf(water, moving.ground, levels.known.pond ?? 0);
   const asked = askedOf(url, place, drawn?.at(-1)?.area ?? null, all, locals);
   const text = (o: Opening): string =>
-    `${o.count > 1 ? `${o.count} alike, ` : ''}${o.shape === 'V' ? 'V-shaped, ' : ''}${printLength(o.width, system)} wide, bottom at ${levelText(o.sill, frame)}, open since ${dayText(new Date(o.opened), zone)} ${clockText(new Date(o.opened), zone)}, by ${o.by}${o.expect === 'mended after dusk' ? ', expected to be mended after dusk' : ''}${o.widens ? ', widens in rain' : ''}`;
+    `${o.count > 1 ? `${o.count} alike, ` : ''}${o.shape === 'V' ? 'V-shaped, ' : ''}${printLength(o.width, system)} wide, bottom at ${levelText(o.sill, frame)}, open since ${momentText(new Date(o.opened), frame)}, by ${o.by}${o.expect === 'mended after dusk' ? ', expected to be mended after dusk' : ''}${o.widens ? ', widens in rain' : ''}`;
   const base = {
     running: all
       .filter((o) => !o.mended)

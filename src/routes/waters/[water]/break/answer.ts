@@ -1,7 +1,8 @@
+import { clockText } from '#core/time/clock';
 import { stillToGo } from '#core/ledger/stillToGo';
 import { courseChart } from '#core/scene/courseChart';
 import { statesOf } from '#core/sets/standing';
-import { spanText } from '#core/time/localTime';
+import { spanText } from '#core/time/clock';
 import { INCH } from '#core/units/factors';
 import { levelText, type Frame } from '#core/units/frame';
 import { printLength } from '#core/units/length';
@@ -45,10 +46,10 @@ function bandsOf({ season, water, levels, frame }: Place) {
 /** Everything the designer answers, both ways. */
 export function answerOf(asked: Asked, place: Place, model: PondModel, moving: MovingAll, hours: number, locals: App.Locals) {
   const { water, frame, levels } = place;
-  const { system, zone } = frame;
+  const { system } = frame;
   const { now } = locals;
   const start = asked.start ?? 0;
-  const told = clockFrom(now, zone);
+  const told = clockFrom(now, frame);
   const when = (seconds: number): string => told(new Date(now.getTime() + seconds * 1000));
   const seconds = (at: Date): number => (at.getTime() - now.getTime()) / 1000;
   const { breaks: running, ...rest } = model;
@@ -96,7 +97,7 @@ export function answerOf(asked: Asked, place: Place, model: PondModel, moving: M
       courses,
       bands,
       size: { width: 1100, height: 320 },
-      hourText: (s) => when(s).slice(-5),
+      hourText: (s) => clockText(new Date(now.getTime() + s * 1000), frame),
       levelText: print,
       step: system === 'us' ? 2 * INCH : 0.05,
     }),

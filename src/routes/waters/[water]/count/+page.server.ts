@@ -2,7 +2,8 @@ import { redirect } from '@sveltejs/kit';
 import { eventKey, planEvents, type FileEvent } from '#core/counting/importEvents';
 import type { CameraRoll } from '#core/record/kinds';
 import { simulateNight } from '#core/sim/camera';
-import { addDays, clockText, dayText, localDate, wholeMinute, instantOf } from '#core/time/localTime';
+import { dayText, momentText } from '#core/time/clock';
+import { addDays, localDate, wholeMinute, instantOf } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { SPECIES, type Species } from '#core/animals/species';
 import { cameraPlaces, waterCount, waterRange } from '$lib/server/counting';
@@ -26,12 +27,11 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     water,
     species,
     speciesList: SPECIES,
-    zone,
     count: {
       ...count,
-      most: count.most && { count: count.most.count, when: `${dayText(count.most.at, zone)} ${clockText(count.most.at, zone)}` },
+      most: count.most && { count: count.most.count, when: momentText(count.most.at, season.clock) },
     },
-    range: species === 'beaver' ? waterRange(stations, count, scouted, season.line, locals.who.person.system) : null,
+    range: species === 'beaver' ? waterRange(stations, count, scouted, season.clock, locals.who.person.system) : null,
     points: scouted.cameras.flatMap((c) =>
       c.events
         .filter((e) => e.species === species)
@@ -46,7 +46,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     rolls: scouted.cameras.map((c) => ({
       id: c.id,
       entry: c.entry,
-      text: `${c.camera} at ${names[c.station] ?? ''}, ${dayText(new Date(c.from), zone)} to ${dayText(new Date(c.to), zone)}: ${c.events.length} events${c.source === 'simulated' ? ' (simulated)' : ''}`,
+      text: `${c.camera} at ${names[c.station] ?? ''}, ${dayText(new Date(c.from), season.clock)} to ${dayText(new Date(c.to), season.clock)}: ${c.events.length} events${c.source === 'simulated' ? ' (simulated)' : ''}`,
     })),
     known: Object.fromEntries(stations.map((s) => [s.id, knownAt(scouted.cameras, s.id)])),
     stations: stations.map((s) => ({ value: s.id, text: stationName(s) })),

@@ -19,7 +19,7 @@
   let rows = $state<Record<string, string>[]>([]);
   let problem = $state('');
   let station = $derived(typed(kept, 'station', data.stations[0]?.value ?? ''));
-  const plan = $derived(planEvents(rows, new Set(data.known[station] ?? []), data.zone));
+  const plan = $derived(planEvents(rows, new Set(data.known[station] ?? []), data.clock.zone));
   const sizes = $derived(
     Object.entries(data.count.sizes)
       .map(([size, n]) => `${n} ${size}`)
@@ -89,7 +89,7 @@
         {#key data.points}<NightChart
             points={data.points}
             suns={data.suns}
-            zone={data.zone}
+            clock={data.clock}
             label="Events by night and hour, with sunset and sunrise. The table has the nights."
           />{/key}
       {/await}

@@ -2,7 +2,8 @@ import { redirect } from '@sveltejs/kit';
 import { ICE_CAUTION } from '#core/ice/bearing';
 import { iceAt } from '#core/ice/growth';
 import { ICE_SEEN } from '#core/record/moving';
-import { clockText, dayText, toField } from '#core/time/localTime';
+import { momentText } from '#core/time/clock';
+import { toField } from '#core/time/localTime';
 import { INCH } from '#core/units/factors';
 import { printLength, smallUnit } from '#core/units/length';
 import { db } from '$lib/server/database';
@@ -28,7 +29,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
   const unit = system === 'us' ? INCH : 0.01;
   const number = (m: number): number => Math.round((m / unit) * 100) / 100;
   const clock = (ms: number): string => toField(new Date(ms), zone);
-  const told = clockFrom(now, zone);
+  const told = clockFrom(now, season.clock);
   const ice = sheet && iceAt(sheet.course, now.getTime());
   const open = seen.filter((i) => i.station === null);
   const names = Object.fromEntries(stations.map((s) => [s.id, stationName(s)]));
@@ -39,7 +40,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
       ? `${printLength(ice.middle, system)} over the open water, between ${printLength(ice.low, system)} and ${printLength(ice.high, system)}`
       : null,
     growth: sheet ? growthText(sheet, water.ice, system) : '',
-    foot: sheet ? footText(sheet, now, zone, system) : '',
+    foot: sheet ? footText(sheet, now, season.clock, system) : '',
     bearing: bearingOf(season, water.id, now, system),
     caution: ICE_CAUTION,
     holes: holesOf(season, water.id, moving.hours, now, system),
@@ -85,7 +86,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     seen: [...seen].reverse().map((i) => ({
       id: i.id,
       entry: i.entry,
-      at: `${dayText(new Date(i.at), zone)} ${clockText(new Date(i.at), zone)}`,
+      at: momentText(new Date(i.at), season.clock),
       where: i.station ? (names[i.station] ?? '') : 'open sheet',
       text: iceText(i, system),
       note: i.note,

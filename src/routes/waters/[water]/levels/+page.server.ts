@@ -1,7 +1,8 @@
 import { error, redirect } from '@sveltejs/kit';
 import { simulateGauge } from '#core/sim/gauge';
 import { statesOf } from '#core/sets/standing';
-import { clockText, dayText, toField, wholeMinute } from '#core/time/localTime';
+import { dayText, momentText } from '#core/time/clock';
+import { toField, wholeMinute } from '#core/time/localTime';
 import { INCH } from '#core/units/factors';
 import { levelText, onGauge } from '#core/units/frame';
 import { smallUnit } from '#core/units/length';
@@ -90,21 +91,23 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     table: [...all]
       .reverse()
       .slice(0, 60)
-      .map((r) => ({ at: `${dayText(r.at, zone)} ${clockText(r.at, zone)}`, level: levelText(r.level, frame, surface), source: r.source })),
+      .map((r) => ({ at: momentText(r.at, frame), level: levelText(r.level, frame, surface), source: r.source })),
     aheadTable: outlook
       ? outlook.courses.middle
           .map((p, i) => ({ p, i }))
           .filter(({ p }) => Math.abs(p.at % 21_600) < 1)
           .map(({ p, i }) => ({
-            at: `${dayText(new Date(outlook.from.getTime() + p.at * 1000), zone)} ${clockText(new Date(outlook.from.getTime() + p.at * 1000), zone)}`,
+            at: momentText(new Date(outlook.from.getTime() + p.at * 1000), frame),
             level: levelText(p.level, frame, surface),
             low: levelText(outlook.courses.low[i]?.level ?? p.level, frame, surface),
             high: levelText(outlook.courses.high[i]?.level ?? p.level, frame, surface),
           }))
       : [],
-    files: files.map((f) => ({ entry: f.entry_id, text: `${f.name}: ${f.rows} rows, ${dayText(f.from, zone)} to ${dayText(f.to, zone)}` })),
-    moved: gauge?.earlier.map((e) => dayText(new Date(e.until), zone)) ?? [],
-    zone,
+    files: files.map((f) => ({
+      entry: f.entry_id,
+      text: `${f.name}: ${f.rows} rows, ${dayText(f.from, frame)} to ${dayText(f.to, frame)}`,
+    })),
+    moved: gauge?.earlier.map((e) => dayText(new Date(e.until), frame)) ?? [],
     now: locals.now.getTime(),
     nowField: toField(locals.now, zone),
     ids: { file: newId(), sim: newId(), moved: newId() },

@@ -2,7 +2,6 @@
   import Scroller from '$lib/ui/Scroller.svelte';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
-  import { toField } from '#core/time/localTime';
   import CourseChart from '$lib/ui/CourseChart.svelte';
   import PrintButton from '$lib/ui/PrintButton.svelte';
   import Problem from '$lib/ui/Problem.svelte';
@@ -16,7 +15,6 @@
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
   const said = (name: string): string | null => page.url.searchParams.get(name);
-  const clock = (ms: number): string => toField(new Date(ms), data.zone).replace('T', ' ');
 </script>
 
 <svelte:head><title>{data.water.name}: water level · Zaprud</title></svelte:head>
@@ -114,7 +112,7 @@
   {/if}
   {#if data.gauge}
     <div class="two mt-4 no-print">
-      <LoggerForm {kept} form={data.ids.file} surface={data.surface} zone={data.zone} unit={data.unit} now={data.now} {clock} />
+      <LoggerForm {kept} form={data.ids.file} surface={data.surface} unit={data.unit} now={data.now} clock={data.clock} />
       <div>
         <form method="POST" action="?/simulated&surface={data.surface}" class="sheet" use:enhance={keeping}>
           <h2>The simulated gauge</h2>

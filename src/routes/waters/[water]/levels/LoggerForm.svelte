@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import { datedText, type Clock } from '#core/time/clock';
   import { many } from '#core/units/many';
   import type { LengthUnit } from '#core/units/length';
   import { packed, planLogger, type LoggerPlan } from '#core/water/logger';
@@ -13,13 +14,11 @@
     kept: Kept | null;
     form: string;
     surface: string;
-    zone: string;
     unit: LengthUnit;
     now: number;
-    /** the line's clock of a time, for the preview */
-    clock: (ms: number) => string;
+    clock: Clock;
   }
-  let { kept, form, surface, zone, unit, now, clock }: Props = $props();
+  let { kept, form, surface, unit, now, clock }: Props = $props();
   let plan = $state<LoggerPlan | null>(null);
   let name = $state('');
   let problem = $state('');
@@ -34,7 +33,7 @@
     name = file.name.slice(0, 120);
     const { csvRows } = await import('$lib/exchange/csv');
     const { rows, problem: broken } = csvRows(await file.text());
-    const planned = planLogger(rows, zone, unit, now);
+    const planned = planLogger(rows, clock, unit, now);
     plan = planned;
     problem = planned.problem ?? (planned.points.length === 0 ? (broken ?? '') : '');
     reading = false;
@@ -44,7 +43,7 @@
 <form method="POST" action="?/logger&surface={surface}" class="sheet" use:enhance={keeping}>
   <h2>A logger’s file</h2>
   <p class="quiet mb-2">
-    CSV with a column time and a column level, its unit in brackets: level (cm). Times without an offset count in {zone}.
+    CSV with a column time and a column level, its unit in brackets: level (cm). Times without an offset count in {clock.zone}.
   </p>
   <Problem text={kept?.values && 'points' in kept.values ? kept.problem : undefined} />
   <input type="hidden" name="form" value={form} />
@@ -65,10 +64,11 @@
     {@const [first, last] = [plan.points[0], plan.points.at(-1)]}
     <div aria-live="polite">
       <p>
-        <b>{many(plan.rows, 'row')}</b>{#if first && last}, from {clock(first.at)} to {clock(last.at)}{/if}; kept as {many(
-          plan.points.length,
-          'point',
-        )}, no row further than ⅛ in from the line between them. {plan.refused.length > 0
+        <b>{many(plan.rows, 'row')}</b>{#if first && last}, from {datedText(new Date(first.at), clock)} to {datedText(
+            new Date(last.at),
+            clock,
+          )}{/if}; kept as {many(plan.points.length, 'point')}, no row further than ⅛ in from the line between them. {plan.refused.length >
+        0
           ? `${many(plan.refused.length, 'row')} refused.`
           : ''}
       </p>

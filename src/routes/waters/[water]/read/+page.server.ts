@@ -1,5 +1,5 @@
 import { entrySentence } from '#core/record/sentence';
-import { whenText } from '#core/time/localTime';
+import { whenText } from '#core/time/clock';
 import { db } from '$lib/server/database';
 import { surveys } from '$lib/server/repositories/scouting';
 import { stationName, waterOf } from '$lib/server/scouting';
@@ -13,7 +13,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     water,
     done: done.map((s) => ({
       id: s.id,
-      when: whenText(new Date(s.at), locals.now, season.line.zone),
+      when: whenText(new Date(s.at), locals.now, season.clock),
       text: entrySentence('survey', s, names, locals.who.person.system),
     })),
   };

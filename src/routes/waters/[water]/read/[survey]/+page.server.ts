@@ -5,7 +5,8 @@ import { chosenMarks, rankMarks } from '#core/scouting/brook';
 import { GAP_MARKS, mainCrossing, rankGaps } from '#core/scouting/crossing';
 import { afterHole, HOLE_FEELS, ICE_CAUTION, lodgeLife, type HoleFeel, type LodgeSign } from '#core/scouting/lodge';
 import { brookStrip, damGaps, lodgePlan } from '#core/scene/surveyMaps';
-import { dayText, wholeMinute } from '#core/time/localTime';
+import { dayText } from '#core/time/clock';
+import { wholeMinute } from '#core/time/localTime';
 import { printLength, printWay } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
@@ -35,7 +36,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
   return {
     water,
     entry: survey.entry,
-    when: dayText(new Date(survey.at), season.line.zone),
+    when: dayText(new Date(survey.at), season.clock),
     note: survey.note,
     station: station ? { id: station.id, text: stationName(station) } : null,
     crossing:
