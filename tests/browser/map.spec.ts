@@ -165,7 +165,7 @@ test('a sign at 390 by 844: two taps; with a photo that is made small and keeps 
   expect(box?.height ?? 0).toBeGreaterThanOrEqual(56);
   await button.click();
   await expect(page.getByText('Noted in the book.')).toBeInViewport();
-  await expect(page.getByRole('row', { name: /05:2\d wet slide, beaver, hours old/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /5:2\d am wet slide, beaver, hours old/ })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
 
   const large = await page.evaluate(() => {

@@ -8,7 +8,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await open(page, `${program.base}/`);
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Five sets not working');
     await expect(page.getByText('Header Pond fell 9¼ in since yesterday 4:45 pm, 41¾ in to 32½ in')).toBeVisible();
-    const times = await page.getByRole('cell', { name: /^\d\d:\d\d$/ }).allTextContents();
+    const times = await page.getByRole('cell', { name: /^\d+:\d\d [ap]m$/ }).allTextContents();
     expect(times.length).toBeGreaterThan(10);
     await expect(page.getByRole('row', { name: /27 patrol channel/ })).toContainText(/Lower it 7¼ in.*should work until/);
   });

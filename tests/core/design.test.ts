@@ -8,6 +8,7 @@ import { amountIn, stockText } from '#core/gear/stock';
 import { animalFront, animalSide } from '#core/scene/glyphs/animal';
 import { designScene, isAhead, type DesignScene } from '#core/scene/designScene';
 import { findPlan } from '#core/scene/findPlan';
+import { moveArrow } from '#core/scene/moveArrow';
 import { crosses, overlap, placeAround } from '#core/scene/placing';
 import { poleSheet } from '#core/scene/poleSheet';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
@@ -45,6 +46,40 @@ function faultsOf(scene: DesignScene): string[] {
   for (const { d } of scene.shapes) if (/NaN|Infinity/.test(d)) found.push(`a shape of no numbers: ${d.slice(0, 40)}`);
   return found;
 }
+
+describe('an order drawn on the set', () => {
+  const bare = (type: SetType): DesignScene =>
+    designScene(
+      sampleDesign(type, undefined, 'us'),
+      'side',
+      sampleLevels(type),
+      sampleSurface(type),
+      { width: 390, height: 190 },
+      'us',
+      true,
+    );
+  const arrowOf = (type: SetType, by: number) => moveArrow(bare(type), sampleDesign(type, undefined, 'us').parts, by, 'us');
+  for (const type of CATALOGUE)
+    it(`${type.id}: the arrow points the way it is moved, its words lie in the frame and on nothing that is written`, () => {
+      for (const by of [inches(-5.75), inches(5.75)]) {
+        const arrow = arrowOf(type, by);
+        assert.ok(arrow);
+        assert.equal(arrow.text, by < 0 ? 'lower 5¾ in' : 'raise 5¾ in');
+        assert.equal(Math.sign(arrow.to - arrow.from), by < 0 ? 1 : -1);
+        const { water, width, height } = bare(type);
+        assert.ok(
+          arrow.box.x >= 0 && arrow.box.x + arrow.box.width <= width && arrow.box.y >= 0 && arrow.box.y + arrow.box.height <= height,
+        );
+        assert.ok(!water || !overlap(arrow.box, water.box));
+      }
+    });
+  it('is as long as the way, to the scale of the set', () => {
+    const type = setTypeOf('bank-den-run');
+    const arrow = arrowOf(type, inches(-4));
+    near(Math.abs((arrow?.to ?? 0) - (arrow?.from ?? 0)), Math.max(14, inches(4) * bare(type).scale));
+  });
+  it('is none where nothing is to be moved', () => assert.equal(arrowOf(setTypeOf('bank-den-run'), 0), null));
+});
 
 describe('an animal that swims to the set', () => {
   const ground: [number, number][] = [

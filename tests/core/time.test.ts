@@ -193,7 +193,7 @@ describe('the day strip', () => {
   it('a day on which clocks change has 23 or 25 hours and whole labels', () => {
     const short = dayStrip(instantOf('2026-03-07', '12:00', zone), { zone, hours: 12 }, place, []);
     assert.equal((short.to.getTime() - short.from.getTime()) / 3_600_000, 23);
-    assert.ok(short.hours.every(({ text }) => /^((3|6|9) [ap]m|noon|midnight)$/.test(text)));
+    assert.ok(short.hours.every(({ text }) => /^(3|6|9|noon|midnight)$/.test(text)));
   });
   it('counts dates over a month', () => assert.equal(addDays('2026-11-30', 1), '2026-12-01'));
 });

@@ -60,11 +60,16 @@ export const datedText = (at: Date, clock: Clock): string =>
 
 /** A moment as it is told at `now`: only the time on the same local day, `yesterday` and `tomorrow` beside it, else its day. */
 export function whenText(at: Date, now: Date, clock: Clock): string {
+  const day = daySaid(at, now, clock);
+  return day === clockText(at, clock) ? day : `${day} ${clockText(at, clock)}`;
+}
+
+/** The day alone of a moment as it is told at `now`: `yesterday`, `Dec 8`; on the same day its time. */
+export function daySaid(at: Date, now: Date, clock: Clock): string {
   const days = Math.round((Date.parse(wallOf(at, clock.zone).date) - Date.parse(wallOf(now, clock.zone).date)) / 86_400_000);
   if (days === 0) return clockText(at, clock);
-  if (days === 1) return `tomorrow ${clockText(at, clock)}`;
-  if (days === -1) return `yesterday ${clockText(at, clock)}`;
-  return momentText(at, clock);
+  if (days === 1) return 'tomorrow';
+  return days === -1 ? 'yesterday' : dayText(at, clock);
 }
 
 /** A moment as short as it is told: the time alone on the same local day, else with its day. */

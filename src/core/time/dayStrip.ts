@@ -41,13 +41,16 @@ export function dayStrip(now: Date, clock: Clock, place: Place, deadlines: { set
     lights: isPlaced(place) ? lightsOf(share, sun.dawn, sun.sunrise, sun.sunset, sun.dusk) : [],
     now: share(now),
     nowText: clockText(now, clock),
-    sunrise: sun.sunrise && { at: share(sun.sunrise), text: clockText(sun.sunrise, clock) },
-    sunset: sun.sunset && { at: share(sun.sunset), text: clockText(sun.sunset, clock) },
-    hours: hoursOf(from, to, zone).map((at) => ({ at: share(at), text: hourText(at, clock) })),
+    sunrise: sun.sunrise && { at: share(sun.sunrise), text: halfless(clockText(sun.sunrise, clock)) },
+    sunset: sun.sunset && { at: share(sun.sunset), text: halfless(clockText(sun.sunset, clock)) },
+    hours: hoursOf(from, to, zone).map((at) => ({ at: share(at), text: halfless(hourText(at, clock)) })),
     deadlines: inside.map(({ set, at }) => ({ set, at: Math.max(0, share(at)), text: clockText(at, clock), overdue: at < now })),
     later: deadlines.length - inside.length,
   };
 }
+
+/** Noon and midnight stand on the strip: the halves of the day need not be said again. */
+const halfless = (text: string): string => text.replace(/ [ap]m$/, '');
 
 function lightsOf(share: (at: Date) => number, dawn: Date | null, sunrise: Date | null, sunset: Date | null, dusk: Date | null) {
   const edges: [Light, Date | null][] = [

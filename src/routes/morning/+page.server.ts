@@ -1,6 +1,6 @@
 import { minutesOf } from '#core/planning/minutes';
 import { latestStart, ruleText, type Owed } from '#core/time/deadline';
-import { type Clock, dateText, spanText, whenText } from '#core/time/clock';
+import { type Clock, dateText, daySaid, spanText, whenText } from '#core/time/clock';
 import { addDays, localDate } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { tonight } from '#core/weather/tonight';
@@ -182,7 +182,7 @@ function waterText(season: Season, water: string, change: Change | null, { who, 
       ? ''
       : Math.abs(change.to.level - change.from.level) < 0.0127
         ? ', steady'
-        : `, ${levelText(change.from.level, frame)} ${whenText(change.from.at, now, frame)}`;
+        : `, ${levelText(change.from.level, frame)} ${daySaid(change.from.at, now, frame)}`;
   return `${levelText(level, frame)}${moved}, read ${spanText(age)} ago`;
 }
 

@@ -73,7 +73,9 @@
                 <td class="water-at">
                   {#if row.state}<span class="gauge"
                       ><StateMark verdict={row.state.verdict} /><BandGauge state={row.state} then={row.then} height={42} /><span
-                        class="small"><b>{row.state.label}</b><br />{row.spare}</span
+                        class="small"
+                        ><b class:only-heard={row.state.verdict === 'fine' && row.spare !== ''}>{row.state.label}</b>
+                        <span class="spare">{row.spare}</span></span
                       ></span
                     >{/if}
                 </td>
@@ -112,6 +114,9 @@
 </div>
 
 <style>
+  .spare {
+    display: block;
+  }
   .rows td {
     vertical-align: middle;
     padding-top: 4px;

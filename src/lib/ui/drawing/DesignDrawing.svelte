@@ -1,5 +1,6 @@
 <script lang="ts">
   import { MADE, type DesignScene, type Dimension } from '#core/scene/designScene';
+  import type { MoveArrow } from '#core/scene/moveArrow';
   import { INKS, type Ink } from '#core/scene/stroke';
 
   interface Props {
@@ -9,8 +10,10 @@
     onpull?: (key: string, by: number, begins: boolean) => void;
     /** small pictures carry no heading */
     heading?: string;
+    /** what is to be moved, and how far */
+    move?: MoveArrow | null;
   }
-  let { scene, title, onpull, heading }: Props = $props();
+  let { scene, title, onpull, heading, move = null }: Props = $props();
 
   const STEP = 0.00635;
   const KEYS: Record<string, number> = {
@@ -137,6 +140,11 @@
         style:fill="var(--linetext)"
         aria-hidden="true">water</text
       >{/if}
+    {#if move}
+      {@const tip = move.to > move.from ? -9 : 9}
+      <path d="M{move.x} {move.from}V{move.to}M{move.x - 7} {move.to + tip}L{move.x} {move.to}L{move.x + 7} {move.to + tip}" class="move" />
+      <text x={move.box.x} y={move.box.y + 15} font-size="16" font-weight="750" class="halo" style:fill="var(--out)">{move.text}</text>
+    {/if}
   </svg>
 </figure>
 
@@ -161,6 +169,13 @@
     stroke: color-mix(in srgb, var(--sky) 82%, transparent);
     stroke-width: 4px;
     fill: var(--ink);
+  }
+  .move {
+    fill: none;
+    stroke: var(--out);
+    stroke-width: 3.5;
+    stroke-linecap: round;
+    stroke-linejoin: round;
   }
   .pull {
     fill: var(--paper);

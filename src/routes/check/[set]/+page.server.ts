@@ -9,7 +9,7 @@ import type { Check, TrapSet } from '#core/record/kinds';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
 import { settingAt, statesOf } from '#core/sets/standing';
-import { whenText } from '#core/time/clock';
+import { daySaid, whenText } from '#core/time/clock';
 import { toField } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
 import { worst } from '#core/water/state';
@@ -70,7 +70,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     hole: set.hole,
     opened: set.entry,
     past: past.map((c) => ({
-      at: whenText(new Date(c.at), now, season.clock),
+      at: daySaid(new Date(c.at), now, season.clock),
       found: c.devices.map((d) => d.outcome).join(', '),
       change: c.change,
     })),

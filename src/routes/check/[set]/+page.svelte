@@ -2,6 +2,7 @@
   import { enhance } from '$app/forms';
   import { sizeText } from '#core/devices/sizes';
   import { designScene } from '#core/scene/designScene';
+  import { moveArrow } from '#core/scene/moveArrow';
   import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import DesignDrawing from '$lib/ui/drawing/DesignDrawing.svelte';
@@ -11,12 +12,17 @@
   import { keeping } from '$lib/ui/keeping';
   import AskForm from './AskForm.svelte';
   import DetailForm from './DetailForm.svelte';
+  import PastChecks from './PastChecks.svelte';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
   const system = $derived(data.who?.person.system ?? 'us');
   const view = $derived(data.view);
-  const scene = $derived(designScene(data.design, 'side', data.water.known, view.station.surface, { width: 390, height: 190 }, system));
+  // where something is to be moved, that alone is written on the drawing
+  const scene = $derived(
+    designScene(data.design, 'side', data.water.known, view.station.surface, { width: 390, height: 190 }, system, data.doing.by !== 0),
+  );
+  const move = $derived(moveArrow(scene, data.design.parts, data.doing.by, system));
   const detail = $derived(data.outcome !== null || (kept?.problem !== undefined && kept.values?.change !== undefined));
   const link = (outcome: string): string => `/check/${view.id}?outcome=${encodeURIComponent(outcome)}`;
   const remade = $derived(data.lower !== '' && data.likely !== 'untouched');
@@ -39,7 +45,7 @@
         >{/if}
     </p>
     {#if view.anchor || data.hole}<p class="quiet">
-        {[data.hole && `hole ${data.hole}`, view.anchor && `tie: ${view.anchor}`].filter(Boolean).join(', ')}
+        {[data.hole && `hole ${data.hole}`, view.anchor && `anchor: ${view.anchor}`].filter(Boolean).join(', ')}
       </p>{/if}
   </div>
 
@@ -63,7 +69,7 @@
     {#if data.lies}<div class="page pb-0"><FindTrap holds={data.lies} name="{view.number} {view.name}" {system} /></div>{/if}
     <DetailForm {data} {kept} {system} outcome={data.outcome ?? 'other'} />
   {:else}
-    <DesignDrawing {scene} title="{view.typeName} at {view.station.name}, from the side" />
+    <DesignDrawing {scene} {move} title="{view.typeName} at {view.station.name}, from the side" />
     <div class="say">
       <p>
         <StateMark verdict={data.state?.verdict ?? 'unknown'} />
@@ -79,12 +85,7 @@
       {#if data.seen}<p>{data.seen}</p>{/if}
       <Problem text={kept?.problem} />
       {#each Object.values(kept?.errors ?? {}) as sentence (sentence)}<p class="bad">{sentence}</p>{/each}
-      {#if data.past.length > 0}<p class="quiet small">
-          Before: {data.past
-            .slice(0, 3)
-            .map((p) => `${p.at} ${p.found}`)
-            .join('; ')}
-        </p>{/if}
+      {#if data.past.length > 0}<PastChecks past={data.past.slice(0, 3)} />{/if}
     </div>
     <form method="POST" action="?/quick" class="answers" use:enhance={keeping}>
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
