@@ -5,7 +5,7 @@ module.exports = {
       name: 'core-imports-nothing-outward',
       severity: 'error',
       from: { path: '^src/core' },
-      to: { pathNot: ['^src/core', '^node_modules/(zod|luxon|suncalc|@types/luxon|geographiclib-geodesic|odex)/'] },
+      to: { pathNot: ['^src/core', '^node_modules/(zod|luxon|suncalc|@types/luxon|geographiclib-geodesic)/'] },
     },
     {
       name: 'sql-only-on-the-server',

@@ -1,5 +1,6 @@
-import { pondCourse, type PondModel } from '#core/water/balance';
+import { areaAt, pondCourse, type PondModel } from '#core/water/balance';
 import { Worker } from 'node:worker_threads';
+import { breakFlow } from '#core/water/outflow';
 import { pondForecast } from '#core/water/pondForecast';
 import { planLogger, thinned } from '#core/water/logger';
 import { trackAt, trackOf } from '#core/water/track';
@@ -14,6 +15,7 @@ import { NOW, startProgram } from '../tests/support/server';
 import { designs, redraw } from './designs';
 import { plainFrame } from '#core/units/frame';
 import { tenfold } from './tenfold';
+import { Solver } from '../tests/support/odex.js';
 
 /** Prints the budgets as ratios and sizes; asserts nothing. Build first. */
 const median = (list: number[]): number => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;
@@ -135,6 +137,22 @@ async function pageTime(address: string): Promise<number> {
   return median(times);
 }
 
+/** The course of a pond with one break by the package odex, read off every 15 minutes. */
+function byOdex({ area, inflow, tail, breaks: [own] }: PondModel): number[] {
+  const levels: number[] = [];
+  const solver = new Solver(1);
+  solver.denseOutput = true;
+  solver.absoluteTolerance = 1e-9;
+  solver.relativeTolerance = 0;
+  const flow = (level: number): number => (own ? breakFlow(own.shape, level - own.sill, tail - own.sill, own.cd) : 0);
+  const rate = (_: number, [level = 0]: number[]): number[] => [(inflow - flow(level)) / areaAt(area, level)];
+  let next = 900;
+  solver.solve(rate, 0, [0.4], 48 * 3600, (_, from, to, __, dense) => {
+    for (; dense && next > from && next <= to; next += 900) levels.push(dense(0, next));
+  });
+  return levels;
+}
+
 /** A pond over 48 h, and what it says of 60 sets with the search for the best change: budgets 5 ms and 100 ms. */
 function forecast(): void {
   const model: PondModel = {
@@ -159,6 +177,11 @@ function forecast(): void {
     'its forecast with the band of every doubt',
     `${(time(() => pondForecast(model, 0.4, 48)) / 5).toFixed(2)} of its budget`,
     'budget 5 ms',
+  );
+  say(
+    'that course against the package odex, both with dense output',
+    `${(time(run) / time(() => byOdex(model))).toFixed(2)} of its time`,
+    'wanted 0.5',
   );
   const courses = { low: run(), middle: run(), high: run() };
   const line = () => {

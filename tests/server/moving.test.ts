@@ -275,7 +275,7 @@ describe('morning', () => {
   it('puts what is idle apart, and warns of the rain of the night', async () => {
     const page = await get('/morning');
     assert.match(page, /href="\?show=idle"[^]*?<b[^>]*>5<\/b> not working/);
-    assert.match(page, /Rain in the night/);
+    assert.match(page, /Rain tonight/);
     const idle = await get('/morning?show=idle');
     assert.match(idle, /Fix these first/);
     assert.deepEqual(

@@ -1,4 +1,4 @@
-import { Solver } from './integrator.js';
+import { integrate } from './integrator';
 import { breakFlow, pipeFlow, type BreakShape, type Pipe } from './outflow';
 
 /** Area of a pond by level, m and m², in rising order; linear between its rows, held beyond them. */
@@ -112,7 +112,7 @@ function eventsOf({ breaks, rain = [] }: PondModel, end: number): number[] {
 
 /** Largest error of a step, m; a course of a day ends some thousand times nearer than any gauge is read. */
 const ALLOWED = 1e-9;
-/** The same for the ends of a band, which are doubts themselves. */
+/** The same for a forecast, whose doubts are centimeters. */
 export const ROUGH = 1e-6;
 
 /**
@@ -124,7 +124,7 @@ export const ROUGH = 1e-6;
  * @param allowed largest error of a step, m
  * @returns points in the order of time, the first at 0
  * @throws RangeError when an area is not above 0, or something is not a number
- * @source extrapolation of the midpoint rule by the package odex (Hairer, Nørsett, Wanner, Solving Ordinary Differential Equations I)
+ * @source Dormand and Prince, see the integrator
  */
 export function pondCourse(model: PondModel, start: number, hours: number, every = 900, allowed = ALLOWED): CoursePoint[] {
   assertAreas(model.area);
@@ -136,25 +136,19 @@ export function pondCourse(model: PondModel, start: number, hours: number, every
   for (const stop of events) {
     const middle = (time + stop) / 2;
     const rain = (model.rain ?? []).reduce((sum, r) => sum + (middle >= r.from && middle < r.to ? r.flow : 0), 0);
-    const solver = new Solver(1);
-    solver.denseOutput = true;
-    solver.absoluteTolerance = allowed;
-    solver.relativeTolerance = 0;
-    solver.initialStepSize = Math.min(60, stop - time);
     const [since, from, before, come] = [time, level, out, model.inflow + rain];
-    const rises = (at: number, [l = NaN]: number[]): number[] => [(come - outflowAt(model, l, at, middle)) / area(model.area, l)];
+    const steady = model.breaks.every((b) => !b.widens || middle < b.from || middle >= b.to);
+    const rises = (at: number, l: number): number => (come - outflowAt(model, l, at, middle)) / area(model.area, l);
     // what ran out is what came in less what is stored: summed up beside the level it would drift where a drowned break all but stops
     const outAt = (at: number, l: number): number => before + come * (at - since) - volumeBetween(model.area, from, l);
-    const { y, outcome } = solver.solve(rises, time, [level], stop, (_, begun, to, __, dense) => {
-      for (; dense && next > begun && next <= to && next < stop; next += every) {
-        const l = dense(0, next);
+    level = integrate(rises, time, level, stop, allowed, 60, steady, (begun, to, valueAt) => {
+      for (; next > begun && next <= to && next < stop; next += every) {
+        const l = valueAt(next);
         points.push({ at: next, level: l, out: outAt(next, l) });
       }
     });
-    [level = NaN] = y;
     out = outAt(stop, level);
     if (Number.isNaN(level)) throw new RangeError('the water balance was given something that is not a number');
-    if (outcome !== 0) throw new RangeError('the water balance did not come to its end');
     time = stop;
     if (next === stop) next += every;
     points.push({ at: stop, level, out });

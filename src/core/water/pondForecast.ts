@@ -61,7 +61,7 @@ function changes(model: PondModel, start: number, doubts: Doubts): Changed[] {
  * @param hours how far
  */
 export function pondForecast(model: PondModel, start: number, hours: number, doubts: Doubts = PRACTICE_DOUBTS): Forecast {
-  const middle = pondCourse(model, start, hours, EVERY);
+  const middle = pondCourse(model, start, hours, EVERY, ROUGH);
   const found = changes(model, start, doubts).map(([called, up, down]): Doubt => {
     const off = ([changed, from]: [PondModel, number]): number[] => {
       const run = pondCourse(changed, from, hours, 2 * EVERY, ROUGH);

@@ -48,7 +48,7 @@ export function tonight(hours: readonly WeatherHour[], now: number, dusk: number
     say(
       'rainAtNight',
       'warns',
-      'Rain in the night',
+      'Rain tonight',
       rainText(night, system),
       `${rainText(night, system)} are expected in the night: breaks cut wider and streams rise. Look at the sets a rise cuts off before dark.`,
     );
