@@ -105,21 +105,25 @@ export async function loadSeason(
 async function load({ who, now }: App.Locals): Promise<Loaded | null> {
   const line = await currentLine(db(), who.crew);
   if (!line) return null;
-  const { rows, settings, stays, ...asked } = await together(db(), {
-    ...askSets(db(), who.crew, { line: line.id }),
-    places: askStations(db(), who.crew),
-    waters: askWaters(db(), who.crew),
-    boards: askGauges(db(), who.crew),
-    shed: askDevices(db(), who.crew),
-    looks: askLastLooks(db(), who.crew, line.id, now),
-    depths: askStationLevels(db(), who.crew),
-    seen: askIce(db(), who.crew),
-    told: askTold(db(), who.crew, now),
-    ground: askGrounds(db(), who.crew),
-    openings: askOpenings(db(), who.crew),
-    earlier: askEarlier(db(), who.crew),
-    seenLate: askSeenLate(db(), who.crew, new Date(now.getTime() - NAMED)),
-  });
+  const { rows, settings, stays, ...asked } = await together(
+    db(),
+    {
+      ...askSets(db(), who.crew, { line: line.id }),
+      places: askStations(db(), who.crew),
+      waters: askWaters(db(), who.crew),
+      boards: askGauges(db(), who.crew),
+      shed: askDevices(db(), who.crew),
+      looks: askLastLooks(db(), who.crew, line.id, now),
+      depths: askStationLevels(db(), who.crew),
+      seen: askIce(db(), who.crew),
+      told: askTold(db(), who.crew, now),
+      ground: askGrounds(db(), who.crew),
+      openings: askOpenings(db(), who.crew),
+      earlier: askEarlier(db(), who.crew),
+      seenLate: askSeenLate(db(), who.crew, new Date(now.getTime() - NAMED)),
+    },
+    true,
+  );
   const {
     places: storedPlaces,
     waters: storedWaters,

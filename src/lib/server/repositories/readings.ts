@@ -3,6 +3,7 @@ import type { ReadingBody } from '#core/record/kinds';
 import type { SeenReading } from '#core/water/seenText';
 import { elevationOf, type Hung } from '#core/water/gauge';
 import type { Reading } from '#core/water/series';
+import { prepared } from '../database';
 import { upsert, type Owner } from '../record/upsert';
 
 export const putReading = (trx: Knex, { gauge, set, ...reading }: ReadingBody, { crew, entry }: Owner) =>
@@ -37,8 +38,8 @@ export async function recentReadings(
   until: Date,
   named: Date = since,
 ): Promise<ReadingsByGauge> {
-  const { rows } = await db.raw<{ rows: { gauge_id: string; packed: Packed[] }[] }>(
-    `select g.id as gauge_id, json_agg(json_build_array(floor(extract(epoch from r.at) * 1000), r.level, r.bound, e.by, floor(extract(epoch from r.since) * 1000), r.doubt) order by r.at, e.seq, r.entry_id) as packed
+  const query = db.raw<{ rows: { gauge_id: string; packed: Packed[] }[] }>(
+    `select g.id as gauge_id, json_agg(json_build_array(floor(date_part('epoch', r.at) * 1000), r.level, r.bound, e.by, floor(date_part('epoch', r.since) * 1000), r.doubt) order by r.at, e.seq, r.entry_id) as packed
      from unnest(:gauges::uuid[]) as g (id)
      cross join lateral (
        (select at, level, bound, entry_id, null::timestamptz as since, null::double precision as doubt from (
@@ -56,6 +57,7 @@ export async function recentReadings(
      group by g.id`,
     { gauges: boards.map((g) => g.id), since, until, named },
   );
+  const { rows } = await prepared(query, 'recent readings');
   const hung = new Map(boards.map((g) => [g.id, g]));
   return Object.fromEntries(
     rows.map(({ gauge_id, packed }): [string, Reading[]] => {
@@ -82,7 +84,7 @@ export async function readingsAround(
     `(select ${table}.at, ${table}.level, ${entry} as entry_id from ${table} where ${table}.gauge_id = w.gauge_id
       and ${table}.at ${order === 'desc' ? '<=' : '>'} w.at ${table === 'reading' ? `and bound = 'exact'` : ''} order by ${table}.at ${order}, entry_id ${order} limit 1)`;
   const logged = '(select l.entry_id from logged l where l.id = logged_id)';
-  const { rows } = await db.raw<{ rows: (Omit<Row, 'bound'> & { wanted: Date })[] }>(
+  const query = db.raw<{ rows: (Omit<Row, 'bound'> & { wanted: Date })[] }>(
     `select w.gauge_id, w.at as wanted, r.at, r.level, e.by
      from unnest(:gauges::uuid[], :times::timestamptz[]) as w (gauge_id, at)
      cross join lateral (${side('reading', 'desc', 'reading.entry_id')} union all ${side('reading', 'asc', 'reading.entry_id')}
@@ -91,6 +93,7 @@ export async function readingsAround(
      order by r.at, e.seq`,
     { gauges: wanted.map((w) => w.gauge), times: wanted.map((w) => w.at) },
   );
+  const { rows } = await prepared(query, 'readings around');
   const hung = new Map(boards.map((g) => [g.id, g]));
   for (const { gauge_id, wanted: moment, at, level, by } of rows) {
     const key = momentKey(gauge_id, moment);
