@@ -5,7 +5,7 @@ import type { DemoContext } from './scouting';
 // prettier-ignore
 const STOCK: [name: string, kind: Draft<'stock'>['kind'], unit: Draft<'stock'>['unit'], bought: number, low: number | null, cost: number | null][] = [
   ['7×7 3/32 cable', 'cable', 'length', 76, 15, 0.9],
-  ['tie cable', 'cable', 'length', 60, 12, 0.8],
+  ['anchor cable', 'cable', 'length', 60, 12, 0.8],
   ['tether cable', 'cable', 'length', 12, 6, 0.8],
   ['slide wire', 'wire', 'length', 45, 9, 0.35],
   ['9 gauge support wire', 'wire', 'length', 30, 6, 0.25],
@@ -49,7 +49,7 @@ export function addShed({ at, idOf, make, add }: DemoContext): void {
   moved('7×7 3/32 cable', 'used', -34, 20, null, 'ten snares made up');
   moved('locks', 'used', -10, 20, null, 'ten snares made up');
   moved('swivels', 'used', -10, 20, null, 'ten snares made up');
-  moved('tie cable', 'used', -41, 20);
+  moved('anchor cable', 'used', -41, 20);
   moved('slide wire', 'used', -16, 18);
   moved('root or apple', 'used', -12, 9);
   add(
@@ -59,7 +59,7 @@ export function addShed({ at, idOf, make, add }: DemoContext): void {
       name: '330 with its stand',
       items: [
         { stock: of('stand'), amount: 1 },
-        { stock: of('tie cable'), amount: 1.83 },
+        { stock: of('anchor cable'), amount: 1.83 },
         { stock: of('stake 24 in'), amount: 1 },
       ],
       note: '',

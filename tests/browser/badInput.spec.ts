@@ -61,7 +61,7 @@ test('a check before placement, a catch of −3 kg, a weight that is no weight',
   await page.getByLabel('Weight').fill('40');
   await page.getByLabel('Checked at').fill('2026-10-01T08:00');
   await page.getByRole('button', { name: 'Save the check' }).click();
-  await expect(page.getByText(/a device is checked after it was placed/)).toBeVisible();
+  await expect(page.getByText(/a trap is checked after it was placed/)).toBeVisible();
   await expect(page.getByLabel('Weight')).toHaveValue('40');
   await expect(page.getByLabel('Sex')).toHaveValue('male');
   await expect(page.getByLabel('Alive on arrival?')).toHaveValue('no');

@@ -22,13 +22,13 @@ interface Task {
 
 const idOf = async (page: Page, base: string, station: string): Promise<string> => {
   await open(page, `${base}/bench`);
-  return (await page.getByLabel('Station').getByRole('option', { name: station }).getAttribute('value')) ?? '';
+  return (await page.getByLabel('Location').getByRole('option', { name: station }).getAttribute('value')) ?? '';
 };
 
 /** Designs a set at a station and places it, as a trapper would; Morning and the section show it afterwards. */
 async function place(page: Page, base: string, task: Task): Promise<void> {
   await open(page, `${base}/bench`);
-  await page.getByLabel('Station').selectOption({ label: task.station });
+  await page.getByLabel('Location').selectOption({ label: task.station });
   await page.getByLabel('Type of set').selectOption({ label: task.type });
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.waitForLoadState('networkidle');
@@ -191,10 +191,10 @@ test('impossible numbers are said beside what they are about, and nothing typed 
   await field.fill('3');
   await expect(page.getByText(/would reach 13 in down, but it is 8 in deep here/)).toHaveCount(2);
   await expect(field).toHaveAccessibleDescription(/would reach 13 in down/);
-  await page.getByLabel('Tie', { exact: true }).fill('90 ft');
+  await page.getByLabel('Anchor cable', { exact: true }).fill('90 ft');
   await page.getByRole('button', { name: 'Save the set' }).click();
-  await expect(page.getByText(/Tie lies between 6 in and 20 ft/)).toBeVisible();
-  await expect(page.getByLabel('Tie', { exact: true })).toHaveValue('90 ft');
+  await expect(page.getByText(/Anchor cable lies between 6 in and 20 ft/)).toBeVisible();
+  await expect(page.getByLabel('Anchor cable', { exact: true })).toHaveValue('90 ft');
   await expect(page.getByLabel('Depth here')).toHaveValue('8');
   await open(page, `${program.base}/bench/new?station=${station}&type=lure-pole&like=`);
   await page.getByLabel('Depth here').fill('4');
@@ -213,7 +213,7 @@ test('the catalogue finds types by place and species; no word of five drawings l
     await page.evaluate(() => document.fonts.ready);
     expect(await clashes(page), type).toEqual([]);
   }
-  await page.getByLabel('Station').selectOption({ label: '70 first bend, undercut at Spill Creek' });
+  await page.getByLabel('Location').selectOption({ label: '70 first bend, undercut at Spill Creek' });
   await page.getByRole('button', { name: 'To the bench' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('first bend');
 });

@@ -22,11 +22,11 @@ test('an empty record says what to do first, and leads to the first live set of 
   await expect(page.getByRole('heading', { level: 1, name: 'Mill Pond' })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Day strip: .*Sunrise \d/ })).toBeVisible();
 
-  await page.getByText('Add a station').click();
-  const form = page.getByRole('group').filter({ hasText: 'Add a station' });
+  await page.getByText('Add a location').click();
+  const form = page.getByRole('group').filter({ hasText: 'Add a location' });
   await form.getByLabel('Name', { exact: true }).fill('mill run');
   await form.getByLabel('Along the shore from the inlet').fill('12 m');
-  await form.getByRole('button', { name: 'Add the station' }).click();
+  await form.getByRole('button', { name: 'Add the location' }).click();
   await expect(page.getByRole('row', { name: /1 mill run/ })).toBeVisible();
 
   await open(page, `${program.base}/shed`);

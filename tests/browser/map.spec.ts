@@ -74,7 +74,7 @@ test('a pond comes with its drawn shore, and a place where the map or the sectio
   await expect(page.getByLabel('Along the shore from the inlet')).toHaveValue(along);
   await expect(page.getByText(/as tapped on the map, \d+ ft beside its line/)).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('tapped run');
-  await page.getByRole('button', { name: 'Add the station' }).click();
+  await page.getByRole('button', { name: 'Add the location' }).click();
   await expect(page.getByRole('link', { name: /tapped run/ })).toBeVisible();
   await page.getByText(/The same as a table/).click();
   await expect(page.getByRole('row', { name: /tapped run/ })).toContainText(along);
@@ -127,7 +127,7 @@ test('files of other programs: a preview, then all of it; broken, hostile and hu
   );
   await page.getByLabel('On the water').selectOption({ label: 'Spill Creek' });
   await expect(page.getByRole('row', { name: /nowhere unreadable refused/ })).toBeVisible();
-  await expect(page.getByRole('row', { name: /<img src=x onerror=alert\(1\)> point new: station/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /<img src=x onerror=alert\(1\)> point new: location/ })).toBeVisible();
   await page.getByRole('button', { name: 'Take the 2 new' }).click();
   await expect(page.getByText('2 taken into the record.')).toBeVisible();
   const out = await (await fetch(`${program.base}/waters/export/zaprud.csv`)).text();

@@ -44,7 +44,7 @@ test('the crossing of a dam: gaps ticked, the main one named while ticking, a ma
   await onPaper(page, /dam seen from below/);
   await page
     .getByRole('row', { name: /1, main/ })
-    .getByRole('button', { name: /make it a station/ })
+    .getByRole('button', { name: /make it a location/ })
     .click();
   await expect(page.getByRole('heading', { level: 1, name: /crossing, middle/ })).toBeVisible();
   await expect(page.getByText('belongs to')).toContainText('65 long dam');
@@ -94,12 +94,12 @@ test('the walk of a brook: one tap a mark, ranked with reasons, on a strip', asy
   await tap('pool');
   await page.getByLabel('Along, mark 3').fill('300 ft');
   await page.getByRole('button', { name: 'Save and rank the marks' }).click();
-  await expect(page.getByRole('img', { name: /The brook as a strip/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /The creek as a strip/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /^1 2 root wad 260 ft outside of the bend, 5 in at the trap, as wanted/ })).toContainText(
     'yes',
   );
   await expect(page.getByRole('row', { name: /3 pool 300 ft/ })).toContainText('leave it');
-  await onPaper(page, /The brook as a strip/);
+  await onPaper(page, /The creek as a strip/);
 });
 
 test('the plan: worked out, answered for 40 minutes and 8 traps, a place taken, one left, and a sheet to print', async ({

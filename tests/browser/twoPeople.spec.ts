@@ -68,14 +68,14 @@ test('a reading typed with its figures swapped is corrected in the book, and the
   await page.getByRole('button', { name: 'Save reading' }).click();
   await expect(page.getByText(/42 in/).first()).toBeVisible();
   await open(page, `${program.base}/bench`);
-  await page.getByLabel('Station').selectOption({ label: '60 spring inlet, point at Upper Reservoir' });
+  await page.getByLabel('Location').selectOption({ label: '60 spring inlet, point at Upper Reservoir' });
   await page.getByLabel('Type of set').selectOption({ label: 'Castor mound foothold (beaver, otter)' });
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByLabel('State').selectOption('live');
   await page.getByLabel('Number').fill('199');
   await page.getByLabel('Name', { exact: true }).fill('swapped');
   await page.getByLabel('Trap, by tag').selectOption({ label: 'K-35, No. 4' });
-  await page.getByLabel('Hold', { exact: true }).selectOption('live hold');
+  await page.getByLabel('Hold', { exact: true }).selectOption('live restraint');
   await page.getByLabel('Anchored to what, where').fill('T bar');
   for (const question of await page.getByRole('checkbox').all()) await question.check();
   await page.getByRole('button', { name: 'Save the set' }).click();

@@ -100,10 +100,10 @@ test('a logger’s file is looked at before anything of it is taken', async ({ p
 test('how good the forecasts were, and how the sets stood in the water', async ({ page, program }) => {
   await open(page, `${program.base}/book`);
   await page.getByRole('link', { name: 'Forecast accuracy' }).click();
-  await expect(page.getByText(/readings came inside the band, \d+ %; 80 % were promised/)).toBeVisible();
+  await expect(page.getByText(/readings came into the forecast range, \d+ %; 80 % were promised/)).toBeVisible();
   await page.getByRole('link', { name: 'Book', exact: true }).last().click();
   await page.getByRole('link', { name: 'Water at each set' }).click();
-  await expect(page.getByRole('row', { name: /20 inlet point/ })).toContainText('under its band');
+  await expect(page.getByRole('row', { name: /20 inlet point/ })).toContainText('under its working range');
 });
 
 test('the weather of the night and what it asks, from the simulated station and from a table', async ({ page, program }) => {

@@ -16,13 +16,13 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
   await test.step('a new station on a water', async () => {
     await page.getByRole('link', { name: 'Waters', exact: true }).click();
     await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
-    await page.getByText('Add a station').click();
-    const form = page.getByRole('group').filter({ hasText: 'Add a station' });
+    await page.getByText('Add a location').click();
+    const form = page.getByRole('group').filter({ hasText: 'Add a location' });
     await form.getByLabel('Name', { exact: true }).fill('alder run');
     await form.getByLabel('Along the shore from the inlet').fill('44 ft');
     await form.getByLabel('Depth there now').fill('knee');
-    await form.getByRole('button', { name: 'Add the station' }).click();
-    await page.getByText('The same as a table: 15 stations').click();
+    await form.getByRole('button', { name: 'Add the location' }).click();
+    await page.getByText('The same as a table: 15 locations').click();
     await expect(page.getByRole('row', { name: /alder run/ })).toContainText('20½ in');
   });
 
@@ -50,7 +50,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
 
   await test.step('a foothold at a castor mound', async () => {
     await open(page, `${program.base}/bench`);
-    await page.getByLabel('Station').selectOption({ label: '20 inlet point, point at Header Pond' });
+    await page.getByLabel('Location').selectOption({ label: '20 inlet point, point at Header Pond' });
     await page.getByLabel('Type of set').selectOption({ label: 'Castor mound foothold (beaver, otter)' });
     await page.getByRole('button', { name: 'To the bench' }).click();
     await page.getByLabel('State').selectOption('live');
@@ -58,7 +58,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByLabel('Chain', { exact: true }).fill('14');
     await page.getByLabel('Depth at the stop', { exact: true }).fill('30');
     await expect(page.getByText(/short by 5¾ in/).first()).toBeVisible();
-    await page.getByLabel('Hold', { exact: true }).selectOption('live hold');
+    await page.getByLabel('Hold', { exact: true }).selectOption('live restraint');
     await page.getByLabel('Trap, by tag').selectOption({ label: 'K-35, No. 4' });
     await page.getByLabel('Anchored to what, where').fill('T bar');
     for (const question of await page.getByRole('checkbox').all()) await question.check();
@@ -68,7 +68,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
 
   await test.step('a snare in a channel', async () => {
     await open(page, `${program.base}/bench`);
-    await page.getByLabel('Station').selectOption({ label: '22 flume gap, channel at Header Pond' });
+    await page.getByLabel('Location').selectOption({ label: '22 flume gap, channel at Header Pond' });
     await page.getByLabel('Type of set').selectOption({ label: 'Channel snare (beaver, otter)' });
     await page.getByRole('button', { name: 'To the bench' }).click();
     await page.getByLabel('State').selectOption('live');

@@ -47,8 +47,8 @@ describe('a check', () => {
     assert.match(answer('do not know', 'do not know'), /fresh sign/);
     assert.match(oneChange({ seenOnCamera: 'no', inUse: 'yes', usedBefore: 'snares' }, ['snare']), /foothold/);
   });
-  it('looks for a missing trap from the tie outward and on the camera last', () => {
-    assert.match(WHERE_MISSING[0] ?? '', /tie/);
+  it('looks for a missing trap from the anchor outward and on the camera last', () => {
+    assert.match(WHERE_MISSING[0] ?? '', /anchor/);
     assert.match(WHERE_MISSING.at(-1) ?? '', /camera/);
   });
 });

@@ -316,9 +316,11 @@ describe('cut and carry', () => {
     assert.equal(foot.find((i) => i.what.startsWith('cut stick'))?.count, 2);
   });
   it('against the shed says what is missing, and never a stick', () => {
-    const needed = againstShed(of('lodge-run'), { devices: {}, stock: { 'tie cable': 0.5, stand: 4 } });
+    const needed = againstShed(of('lodge-run'), { devices: {}, stock: { 'anchor cable': 0.5, stand: 4 } });
     assert.equal(needed.find((i) => i.kind === 'device')?.short, 1);
-    near(needed.find((i) => i.what === 'tie cable')?.short, inches(48) - 0.5, 1e-9);
+    near(needed.find((i) => i.what === 'anchor cable')?.short, inches(48) - 0.5, 1e-9);
+    const kept = againstShed(of('lodge-run'), { devices: {}, stock: { 'tie cable': 0.5 } });
+    assert.equal(kept.find((i) => i.what === 'anchor cable')?.have, 0.5, 'a shed that was filled under the former name');
     assert.equal(needed.find((i) => i.kind === 'stand')?.short, 0);
     assert.ok(needed.filter((i) => i.kind === 'stick').every((i) => i.short === 0 && i.have === null));
   });
@@ -348,7 +350,7 @@ describe('cut and carry', () => {
 });
 
 describe('a missing trap', () => {
-  it('is looked for from the tie outward, stolen last', () => {
+  it('is looked for from the anchor outward, stolen last', () => {
     for (const type of CATALOGUE) {
       const design = sampleDesign(type, undefined, 'us');
       const found = whereItLies(design, type, 'alder root, left', 'us', 1);

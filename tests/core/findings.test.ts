@@ -119,7 +119,7 @@ describe('what a finding says follows its values', () => {
   it('which of two devices it speaks of stands after its subject', () => {
     assert.equal(
       us(found('buildUp', 'unknown', 'computed', {}, { id: 'buildUp-left', of: 'left' })).about,
-      'Build-up under the trap, left',
+      'Bed height under the trap, left',
     );
     assert.equal(
       us(found('foot', 'holds', 'practice', { foot: 'hind', off: 0.15, wanted: [5, 7], under: [6, 9] })).about,

@@ -122,7 +122,7 @@ describe('steps follow what was chosen', () => {
       assert.match(at('slide'), /Deep end first/, type.id);
       for (const hold of ['live', 'tangle', 'bag']) assert.doesNotMatch(at(hold), /Deep end first|lock stays/, `${type.id} ${hold}`);
       assert.match(at('live'), /land and water/);
-      assert.match(at('tangle'), /tangle pole/);
+      assert.match(at('tangle'), /tangle stake/);
       assert.match(at('bag'), /Fill the bag/);
     }
   });

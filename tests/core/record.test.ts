@@ -82,7 +82,7 @@ describe('what the record takes', () => {
     ['an animal without a catch', 'check', check({}, { catch: beaver }), /only a catch has one/],
     ['missing without where it was looked for', 'check', check({}, { outcome: 'missing' }), /Missing is mostly a catch/],
     ['not reached without the reason', 'check', check({}, { outcome: 'not reached' }), /why it was not reached/],
-    ['a check of nothing', 'check', check({ devices: [] }), /one device at least/],
+    ['a check of nothing', 'check', check({ devices: [] }), /one trap at least/],
     ['a time with seconds', 'check', check({ at: '2026-11-25T13:31:40.000Z' }), /whole minute/],
     ['a field that is not known', 'check', check({ colour: 'red' }), /Unrecognized key/],
     ['a live set that is not armed', 'set', { ...set, armed: null }, /not live until its arming check/],

@@ -17,6 +17,8 @@ const NEVER: Record<string, RegExp> = {
   'a hyphen for a minus (F151)': /(^|[\s(])-\d/,
   'a way that leads nowhere: moved by how much, not where to': /\b(Set|Hang) it \d/,
   'legal or safe, which nobody here can say': /(?<!No ice )\bis (legal|safe)\b/,
+  'a word that the trade does not use, or spells otherwise':
+    /\b(centred?|travell\w+|neighbours?|towards|further|metres?|proud|toe of|tailwater|brook|tie cable|live hold|tangle pole|build-up|sac oil)\b/i,
   'the pond of a place without one (F171)': /6 in to the waders’ top/,
 };
 

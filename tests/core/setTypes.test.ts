@@ -309,7 +309,7 @@ const WRONG: [id: string, why: string, design: Design, finding: string, says: Re
     'a profile that is too shallow',
     { numbers: { out3: 6, out6: 10, out9: 14 } },
     'slide',
-    /The profile is short by .*a live hold/,
+    /The profile is short by .*a live restraint/,
   ],
   ['castor-slick-snare', 'a mound too near', { numbers: { mound: 10 } }, 'mound', /smelled before the neck is through/],
   [
@@ -365,7 +365,13 @@ const WRONG: [id: string, why: string, design: Design, finding: string, says: Re
     'tangle',
     /deeper by .*or a slide wire/,
   ],
-  ['dam-break-channel', 'a tie shorter than the bank', { numbers: { tie: 12 } }, 'reach', /the tie has 12 in: .* more, or a nearer anchor/],
+  [
+    'dam-break-channel',
+    'a tie shorter than the bank',
+    { numbers: { tie: 12 } },
+    'reach',
+    /the cable has 12 in: .* more, or a nearer anchor/,
+  ],
 ];
 
 /** What a type says of itself at the levels at which it was set. */

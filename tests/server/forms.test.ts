@@ -230,7 +230,7 @@ describe('checking a set', () => {
     assert.ok(Math.abs(Number(caught.weight) - 44 * 0.45359237) < 1e-9);
   });
   const faults: [string, Record<string, string | string[]>, number, RegExp][] = [
-    ['nothing was looked at', { outcome: '' }, 400, /at one device at least/],
+    ['nothing was looked at', { outcome: '' }, 400, /at one trap at least/],
     ['the future', { at: '2026-11-26T05:22' }, 400, /cannot lie in the future/],
     ['before placement', { at: '2026-10-01T05:22' }, 409, /after it was placed/],
     ['a weight of nothing', { outcome: 'catch', weight: '0' }, 400, /A weight is more than 0/],
@@ -294,8 +294,8 @@ describe('waters, people, rules', () => {
       note: '',
     };
     refused(await post(path, { ...form, along: '' }), 400, /how far along the shore/);
-    refused(await post(path, { ...form, number: '12' }), 409, /Another station has that number/);
-    refused(await post(path, { ...form, kind: 'castle' }), 400, /Kind of station is one of/);
+    refused(await post(path, { ...form, number: '12' }), 409, /Another location has that number/);
+    refused(await post(path, { ...form, kind: 'castle' }), 400, /Kind of location is one of/);
     refused(await post(path, { ...form, depth: '200 ft' }), 400, /A depth lies between/);
     saved(await post(path, { ...form, depth: 'knee' }), /waters/);
     const [made] = await rows('station', { number: 160 });

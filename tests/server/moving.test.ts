@@ -40,7 +40,7 @@ describe('the demo', () => {
   });
   it('its forecasts are held against what came: bias, and the share inside the band against the promised 80 %', async () => {
     const page = await get('/book/forecasts');
-    const [, inside = '0', of = '1'] = /(\d+) of (\d+) readings came inside the band, \d+ %; 80 % were promised/.exec(page) ?? [];
+    const [, inside = '0', of = '1'] = /(\d+) of (\d+) readings came into the forecast range, \d+ %; 80 % were promised/.exec(page) ?? [];
     const share = Number(inside) / Number(of);
     assert.ok(Number(of) > 100 && share > 0.7 && share < 0.9, `${inside} of ${of}`);
     assert.match(page, /In the mean it was .* too (high|low)|neither too high nor too low/);
@@ -266,7 +266,7 @@ describe('the designer', () => {
 describe('the book', () => {
   it('says how deep a set stood when it caught, and from when to when it was outside its band', async () => {
     const page = await get('/book/water');
-    assert.match(page, /20 inlet point[\s\S]*Nov 2[45] \d+:\d\d [ap]m to Nov 25 5:10 am, under its band/);
+    assert.match(page, /20 inlet point[\s\S]*Nov 2[45] \d+:\d\d [ap]m to Nov 25 5:10 am, under its working range/);
     assert.match(page, /beaver<\/a>: (top of the jaws|pan|lowest point of the loop) [^<]* under the water, gauge/);
   });
 });

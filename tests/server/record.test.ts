@@ -296,7 +296,7 @@ describe('what cannot have been is refused by the record', () => {
     );
     const set = await bySetNumber(36);
     await refusedWith(record(db, await anew({ ...set, number: 12 })), 'number', /has that number/);
-    await refusedWith(record(db, await anew({ ...set, station: v7() })), 'station', /no such station/);
+    await refusedWith(record(db, await anew({ ...set, station: v7() })), 'station', /no such location/);
   });
   it('a refused entry leaves nothing behind, nor do those written with it', async () => {
     const before = Number((await db('entry').count())[0]?.count);

@@ -278,7 +278,7 @@ describe('guided readings, ledger, counting, plan', () => {
     const read = `${water('Header Pond')}/read`;
     refused(await post(`${read}/crossing`, { entry: uuid(), id: uuid() }), 400, /Tick a gap/);
     refused(await post(`${read}/brook`, { entry: uuid(), id: uuid(), '0.mark': '' }), 400, /one mark at least/);
-    refused(await post(`${read}/brook`, { entry: uuid(), id: uuid(), '0.mark': 'bend', '0.along': '' }), 400, /How far along the brook/);
+    refused(await post(`${read}/brook`, { entry: uuid(), id: uuid(), '0.mark': 'bend', '0.along': '' }), 400, /How far along the creek/);
     refused(
       await post(`${read}/lodge`, { entry: uuid(), id: uuid(), station: stations['13'] ?? '', '0.felt': 'sticks', '0.distance': '7 ft' }),
       400,

@@ -27,7 +27,7 @@ export function oneChange(answers: { seenOnCamera: string; inUse: string; usedBe
   const { usedBefore: before } = answers;
   if (answers.inUse === 'no') return 'The place is not in use: move it to the next place with fresh sign. More lure will not help.';
   if (answers.seenOnCamera === 'yes')
-    return 'It is seen and not taken: change tonight. Fewer or thinner fence sticks first, then another device.';
+    return 'It is seen and not taken: change tonight. Fewer or thinner fence sticks first, then another trap.';
   if (before === 'body-grips' && !stands.includes('snare'))
     return 'Body-grips were used here: try a bare snare or a foothold in the same run.';
   if (before === 'snares' && stands.includes('snare'))
@@ -38,7 +38,7 @@ export function oneChange(answers: { seenOnCamera: string; inUse: string; usedBe
 
 /** Where a missing device can lie, in the order to look; always before it is called stolen. */
 export const WHERE_MISSING: readonly string[] = [
-  'from the tie outward, along the cable',
+  'from the anchor outward, along the cable',
   'in the circle of the tether, under cut banks',
   'at the deep end of the slide',
   'under the repair of the dam',

@@ -45,19 +45,19 @@ export function colonyRange({ floor, young, lodgeAcross, damLength, pileExtent, 
   let { low, high } = small ? PAIR : USUAL;
   reasons.push(
     small
-      ? `a lodge of ${printWay(lodgeAcross, system)} across is a young pair’s: two to four (practice)`
+      ? `a lodge of ${printWay(lodgeAcross, system)} across is a young pair’s: two to four (rule of thumb)`
       : lodgeAcross === null
-        ? 'four to eight is usual (practice); the lodge was not measured'
-        : `a lodge of ${printWay(lodgeAcross, system)} across: four to eight is usual (practice)`,
+        ? 'four to eight is usual (rule of thumb); the lodge was not measured'
+        : `a lodge of ${printWay(lodgeAcross, system)} across: four to eight is usual (rule of thumb)`,
   );
   if (pileExtent !== null && pileExtent >= LARGE_PILE) {
     low += 1;
     high += 1;
-    reasons.push(`a pile of ${printWay(pileExtent, system)} feeds more: one up (practice)`);
+    reasons.push(`a pile of ${printWay(pileExtent, system)} feeds more: one up (rule of thumb)`);
   } else if (pileExtent !== null && pileExtent < SMALL_PILE) {
     low = Math.max(1, low - 1);
     high = Math.max(low, high - 2);
-    reasons.push(`a pile of ${printWay(pileExtent, system)} feeds few: fewer (practice)`);
+    reasons.push(`a pile of ${printWay(pileExtent, system)} feeds few: fewer (rule of thumb)`);
   }
   if (young) {
     low = Math.max(low, 3);
@@ -83,7 +83,7 @@ export function colonyRange({ floor, young, lodgeAcross, damLength, pileExtent, 
     high: outrun ? null : high,
     reasons,
     second: tooLong
-      ? `A dam of ${printWay(damLength, system)} is too large for a family with a lodge of ${printWay(lodgeAcross, system)}: look for a second lodge (practice: over ${DAM_PER_LODGE} times its width).`
+      ? `A dam of ${printWay(damLength, system)} is too large for a family with a lodge of ${printWay(lodgeAcross, system)}: look for a second lodge (rule of thumb: over ${DAM_PER_LODGE} times its width).`
       : null,
   };
 }

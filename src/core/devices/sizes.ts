@@ -7,7 +7,7 @@ export const CLASS_WORDS: Record<DeviceClass, string> = {
   bodyGrip: 'body-grip',
   foothold: 'foothold',
   snare: 'snare',
-  enclosed: 'enclosed foot trap',
+  enclosed: 'enclosed foothold',
 };
 
 /** A body-grip's square opening, jaw rod and spring arm beyond the jaw, m. @source from memory, makers differ */

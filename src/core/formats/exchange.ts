@@ -6,7 +6,7 @@ export const EXCHANGED = ['site', 'station', 'ground', 'set'] as const;
 
 /** One thing of the map, on its way out or in: its shape, its name, and every property of ours. */
 export const exchangeSchema = z.strictObject({
-  record: z.enum(EXCHANGED, { error: 'This is not a site, a station or a piece of ground.' }).nullable(),
+  record: z.enum(EXCHANGED, { error: 'This is not a site, a location or a piece of ground.' }).nullable(),
   id: z.uuid({ error: 'Its id is not one of this record.' }).nullable(),
   name: z.string().trim().max(200, { error: 'Its name has more than 200 characters.' }),
   shape: shapeSchema,

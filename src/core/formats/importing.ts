@@ -83,9 +83,9 @@ export function planImport(
     if (made.as === 'station') {
       const station = stationSchema.safeParse(ofToday(made.body as Record<string, unknown>));
       if (!station.success)
-        return { nth, name, what, verdict: 'refused', reason: station.error.issues[0]?.message ?? 'It does not fit a station.' };
+        return { nth, name, what, verdict: 'refused', reason: station.error.issues[0]?.message ?? 'It does not fit a location.' };
       if (taken.stations.some((s) => s.number === station.data.number))
-        return { nth, name, what, verdict: 'refused', reason: `Another station has the number ${station.data.number}.` };
+        return { nth, name, what, verdict: 'refused', reason: `Another location has the number ${station.data.number}.` };
       number = Math.max(number, station.data.number + 1);
       taken.stations.push(station.data);
       return { nth, name, what, verdict: 'new', as: 'station', body: station.data };
@@ -117,7 +117,7 @@ function already(thing: Exchange, name: string, taken: { stations: Station[]; gr
     s.lon !== null &&
     s.name === name &&
     sameShape(shape, { type: 'Point', coordinates: [s.lon, s.lat] });
-  return taken.stations.some(same) ? 'A station of that name lies at the same place already.' : null;
+  return taken.stations.some(same) ? 'A location of that name lies at the same place already.' : null;
 }
 
 function bodyOf(thing: Exchange, to: Destination, here: Here, id: string, number: number): Made {
@@ -128,8 +128,8 @@ function bodyOf(thing: Exchange, to: Destination, here: Here, id: string, number
   const site = typeof properties.site === 'string' && here.sites.includes(properties.site) ? properties.site : to.site;
   const water = typeof properties.water === 'string' && here.waters.includes(properties.water) ? properties.water : to.water;
   if (record === 'station' || (record === null && shape.type === 'Point' && to.points === 'stations')) {
-    if (shape.type !== 'Point') return { refused: 'A station is a point.' };
-    if (!water) return { refused: 'A station needs its water: choose one above.' };
+    if (shape.type !== 'Point') return { refused: 'A location is a point.' };
+    if (!water) return { refused: 'A location needs its water: choose one above.' };
     const [lon, lat] = shape.coordinates;
     const kind = STATION_KINDS.includes(properties.kind as StationKind) ? properties.kind : 'point';
     const theirs = record === 'station' ? properties : { note: String(properties.note ?? properties.desc ?? '') };

@@ -107,11 +107,16 @@ export interface Needed extends Carried {
   short: number;
 }
 
+/** What a supply was called before: a shed keeps it under the name it was typed with. */
+const ONCE: Readonly<Record<string, string>> = { 'anchor cable': 'tie cable', 'anchor wire': 'tie wire' };
+
+const inStock = ({ stock }: Shed, what: string): number | undefined => stock[what] ?? stock[ONCE[what] ?? ''];
+
 /** The list against the shed: what is there, what is missing. Sticks are cut at the water and never missing. */
 export const againstShed = (list: Carried[], shed: Shed): Needed[] =>
   list.map((item) => {
     if (item.kind === 'stick') return { ...item, have: null, short: 0 };
-    const have = item.kind === 'device' ? (shed.devices[item.what] ?? 0) : (shed.stock[item.what.toLowerCase()] ?? null);
+    const have = item.kind === 'device' ? (shed.devices[item.what] ?? 0) : (inStock(shed, item.what.toLowerCase()) ?? null);
     const wanted = item.amount ?? item.count;
     return { ...item, have, short: have === null ? 0 : Math.max(0, wanted - have) };
   });

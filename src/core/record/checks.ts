@@ -88,7 +88,7 @@ export const catchSchema = z
 export const checkedDeviceSchema = z
   .strictObject({
     id: id(),
-    stay: id('Device in its place'),
+    stay: id('Trap in its place'),
     outcome: choice('Outcome', OUTCOMES),
     cause: choice('Sprung by', CAUSES),
     flags: z.array(choice('Flag', FLAGS)).max(FLAGS.length),
@@ -103,7 +103,7 @@ export const checkedDeviceSchema = z
   .refine((d) => d.outcome !== 'missing' || d.searched !== '', {
     path: ['searched'],
     error:
-      'Missing is mostly a catch. Say where it was looked for: from the tie, at the reach of the tether, the deep end, under the repair, over the dam.',
+      'Missing is mostly a catch. Say where it was looked for: from the anchor, at the reach of the tether, the deep end, under the repair, over the dam.',
   })
   .refine((d) => d.outcome !== 'not reached' || d.searched !== '', { path: ['searched'], error: 'Say why it was not reached.' });
 
@@ -123,7 +123,7 @@ export const checkSchema = z.strictObject({
     })
     .nullable()
     .default(null),
-  devices: z.array(checkedDeviceSchema).min(1, { error: 'A check looks at one device at least.' }).max(20),
+  devices: z.array(checkedDeviceSchema).min(1, { error: 'A check looks at one trap at least.' }).max(20),
   note: note('Note'),
 });
 

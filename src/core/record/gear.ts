@@ -6,7 +6,7 @@ export const deviceSchema = z
   .strictObject({
     id: id(),
     tag: name('Tag', 20),
-    class: choice('Kind of device', DEVICE_CLASSES),
+    class: choice('Kind of trap', DEVICE_CLASSES),
     size: name('Size', 20),
     condition: choice('Condition', ['good', 'worn', 'broken', 'lost']),
     note: note('Note'),

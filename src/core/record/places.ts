@@ -100,7 +100,7 @@ export const waterSchema = z.strictObject({
     .array(
       z.strictObject({
         /** its lowest point, on the gauge as it hung then */
-        sill: levelField('Sill of the pipe'),
+        sill: levelField('Bottom of the pipe'),
         at: instant('Read off at'),
         diameter: length('Diameter', 0.02, 3, 'A drain pipe is between 1 in and 10 ft wide.'),
         plugged: z
@@ -138,9 +138,9 @@ export const gaugeSchema = z.strictObject({
 export const stationSchema = z.strictObject({
   id: id(),
   water: id('Water'),
-  number: count('Number', 1, 9999).int({ error: 'A station has a whole number.' }),
-  name: name('Name of the station'),
-  kind: choice('Kind of station', STATION_KINDS),
+  number: count('Number', 1, 9999).int({ error: 'A location has a whole number.' }),
+  name: name('Name of the location'),
+  kind: choice('Kind of location', STATION_KINDS),
   surface: choice('Surface', ['pond', 'tail']),
   along: length('Along the shore', 0, 100_000, 'The way along the shore is between 0 and 100 km.'),
   lat: latitude().nullable().default(null),
@@ -206,7 +206,7 @@ export const readingSchema = z.strictObject({
 /** A depth read at a station itself: on a stream it teaches how this place follows the gauge. */
 export const stationLevelSchema = z.strictObject({
   id: id(),
-  station: id('Station'),
+  station: id('Location'),
   at: instant('Read at'),
   depth: depthField('Depth at the place'),
   noted: noted(),

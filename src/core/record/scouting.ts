@@ -11,7 +11,7 @@ import { choice, count, date, drawn, id, instant, latitude, length, longitude, n
 /** A sign of animals at a station, as it was found. */
 export const signSchema = z.strictObject({
   id: id(),
-  station: id('Station'),
+  station: id('Location'),
   at: instant('Seen at'),
   kind: choice('Sign', SIGN_IDS),
   species: choice('Species', SPECIES),
@@ -86,12 +86,12 @@ export const SURVIVORS = ['not known', 'none', 'some', 'shy'] as const;
 export const earlierSchema = z.strictObject({
   id: id(),
   water: id('Water'),
-  station: id('Station').nullable().default(null),
+  station: id('Location').nullable().default(null),
   who: name('Who'),
   season: name('When', 40),
   used: name('What was used', 200),
   /** as devices: what is ranked by it */
-  devices: z.array(choice('Device', DEVICE_CLASSES)).max(DEVICE_CLASSES.length).default([]),
+  devices: z.array(choice('Trap', DEVICE_CLASSES)).max(DEVICE_CLASSES.length).default([]),
   /** what they left alive */
   survivors: choice('Left alive', SURVIVORS).default('not known'),
   species: choice('Species', SPECIES),
@@ -107,7 +107,7 @@ const steps = length('Distance', 0, 200, 'A distance lies between 0 and 200 m.')
 export const surveySchema = z.strictObject({
   id: id(),
   water: id('Water'),
-  station: id('Station').nullable().default(null),
+  station: id('Location').nullable().default(null),
   at: instant('Read at'),
   note: note('Note'),
   found: z.discriminatedUnion('kind', [
@@ -153,7 +153,7 @@ export const surveySchema = z.strictObject({
       marks: z
         .array(
           z.strictObject({
-            along: length('Along the brook', 0, 100_000, 'The way along the brook is between 0 and 100 km.'),
+            along: length('Along the creek', 0, 100_000, 'The way along the creek is between 0 and 100 km.'),
             mark: choice('Mark', BROOK_MARKS),
             depth: length('Depth', 0, 5, 'A depth lies between 0 and 5 m.').nullable(),
             roof: length('Roof over the bed', 0, 5, 'A roof lies between 0 and 5 m over the bed.').nullable(),
@@ -172,7 +172,7 @@ export const SIZE_CLASSES = ['large', 'middle', 'small', 'unknown'] as const;
 /** A stretch of watching by one camera, with all it saw: nothing of a file is half taken. */
 export const cameraSchema = z.strictObject({
   id: id(),
-  station: id('Station'),
+  station: id('Location'),
   camera: name('Camera', 40),
   from: instant('Watched from'),
   to: instant('Watched to'),
@@ -199,7 +199,7 @@ export const intentSchema = z
   .strictObject({
     id: id(),
     line: id('Line'),
-    station: id('Station'),
+    station: id('Location'),
     doing: choice('To do', ['planned', 'prepared', 'left']),
     type: note('Type of set', 80),
     opens: date('To be set on').nullable().default(null),

@@ -46,7 +46,7 @@ export const settingSchema = z.strictObject({
   choices: z.record(z.string().max(40), z.string().max(40)),
   /** levels that the first version wrote beside it, on the gauges: they count where no reading tells */
   noted: drawn(
-    z.strictObject({ pond: levelField('Pond then').optional(), tail: levelField('Tailwater then').optional() }).optional(),
+    z.strictObject({ pond: levelField('Pond then').optional(), tail: levelField('Water below the dam then').optional() }).optional(),
     'Levels noted then',
   ),
 });
@@ -55,11 +55,11 @@ export const staySchema = z
   .strictObject({
     id: id(),
     position: z.string().min(1).max(20),
-    device: id('Device'),
+    device: id('Trap'),
     from: instant('Live from'),
     to: instant('Live to').nullable(),
   })
-  .refine((stay) => stay.to === null || stay.from <= stay.to, { path: ['to'], error: 'A device cannot be pulled before it was placed.' });
+  .refine((stay) => stay.to === null || stay.from <= stay.to, { path: ['to'], error: 'A trap cannot be pulled before it was placed.' });
 
 /**
  * A planned, prepared, live or pulled set. `faultsOf` holds the numbers of a new setting to the ranges of its type.
@@ -72,13 +72,13 @@ export const setSchema = z
     name: name('Name of the set', 60),
     type: choice('Type', SET_TYPE_IDS),
     species: choice('Meant for', SPECIES),
-    station: id('Station'),
+    station: id('Location'),
     state: choice('State', SET_STATES),
     opens: date('To be set on').nullable().default(null),
     settings: z.array(settingSchema).min(1).max(200),
     stays: z.array(staySchema).max(200),
     /** the devices meant for a set that is not live yet, by position */
-    reserved: drawn(z.record(z.string().max(20), id('Device')).default({}), 'Devices meant for it'),
+    reserved: drawn(z.record(z.string().max(20), id('Trap')).default({}), 'Traps meant for it'),
     /** questions of the arming check that were answered yes, and when */
     armed: z
       .strictObject({ at: instant('Armed at'), answers: z.array(z.string().max(60)).max(60) })

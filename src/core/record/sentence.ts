@@ -19,7 +19,7 @@ const SAY: Say = {
   water: ({ name, kind }) => `Water ${name}, ${kind}`,
   gauge: ({ name, surface, water }, names) =>
     `${name === 'gauge' ? 'Gauge' : `Gauge ${name}`}${surface === 'tail' ? ' below the dam' : ''} of ${names[water] ?? 'a water'}`,
-  station: ({ number, name, kind, water }, names) => `Station ${number} ${name}, ${kind} at ${names[water] ?? 'a water'}`,
+  station: ({ number, name, kind, water }, names) => `Location ${number} ${name}, ${kind} at ${names[water] ?? 'a water'}`,
   reading: ({ gauge, level, bound, source, note, clarity, doubt }, names, system) =>
     `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : bound === 'crest' ? ` (a high-water mark${doubt ? `, give or take ${printLength(doubt, system)}` : ''})` : ''}${clarity === undefined || clarity === 'not looked' ? '' : `, ${clarity}`}${note ? `, ${note}` : ''}`,
   line: ({ name, season }) => `Line ${name}, season ${season}`,
@@ -31,14 +31,14 @@ const SAY: Say = {
   check: ({ set, devices, change, changeNote, note }, names, system) =>
     `${names[set] ?? 'Set'}: ${outcomesText(devices.map((d) => outcomeText(d, system)))}${change === 'as it was' ? '' : `, ${change}`}${changeNote ? ` (${changeNote})` : ''}${note ? `, ${note}` : ''}`,
   sign: ({ station, kind, species, freshness, count, note, photo }, names) =>
-    `${names[station] ?? 'Station'}: ${count ? `${count} × ` : ''}${signKind(kind).label}, ${species}, ${freshness === 'old' ? 'old' : `${freshness} old`}${note ? `, ${note}` : ''}${photo ? ', with a photo' : ''}`,
-  stationLevel: ({ station, depth }, names, system) => `${names[station] ?? 'Station'}: ${printLength(depth, system)} deep`,
+    `${names[station] ?? 'Location'}: ${count ? `${count} × ` : ''}${signKind(kind).label}, ${species}, ${freshness === 'old' ? 'old' : `${freshness} old`}${note ? `, ${note}` : ''}${photo ? ', with a photo' : ''}`,
+  stationLevel: ({ station, depth }, names, system) => `${names[station] ?? 'Location'}: ${printLength(depth, system)} deep`,
   ground: ({ name, kind }) => `${kind} ${name}`,
   earlier: ({ water, who, season, used, species, caught }, names) =>
     `${names[water] ?? 'Water'}: ${who}, ${season}, ${used}${caught === null ? '' : `, ${caught} ${species}`}`,
   survey: ({ water, station, found }, names) => `${names[station ?? ''] ?? names[water] ?? 'Water'}: ${surveyText(found)}`,
   camera: ({ station, camera, events, source }, names) =>
-    `${camera} at ${names[station] ?? 'a station'}: ${events.length} ${events.length === 1 ? 'event' : 'events'}${source === 'simulated' ? ' (simulated)' : ''}`,
+    `${camera} at ${names[station] ?? 'a location'}: ${events.length} ${events.length === 1 ? 'event' : 'events'}${source === 'simulated' ? ' (simulated)' : ''}`,
   opening: ({ water, shape, states, by, mended, count }, names, system) => {
     const { width = 0, sill = 0 } = states.at(-1) ?? {};
     return `${names[water] ?? 'Water'}: ${count > 1 ? `${count} breaks alike, ` : ''}${shape === 'V' ? 'V-shaped break' : 'break'} ${printLength(width, system)} wide, bottom at ${printLevel(sill, system)}, opened by ${by}${states.length > 1 ? `, seen changed ${many(states.length - 1, 'time')}` : ''}${mended ? ', plugged since' : ''}`;
@@ -56,13 +56,13 @@ const SAY: Say = {
     `${names[stock] ?? 'Stock'}: ${why}, ${count ?? `${amount > 0 ? '+' : '−'}${Math.round(Math.abs(amount) * 100) / 100}`}`,
   kit: ({ name, items }) => `Kit ${name}, ${many(items.length, 'thing')}`,
   intent: ({ station, doing, type, opens, because }, names) =>
-    `${names[station] ?? 'Station'}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${opens ? ` for ${opens}` : ''}${because ? `: ${because}` : ''}`,
+    `${names[station] ?? 'Location'}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${opens ? ` for ${opens}` : ''}${because ? `: ${because}` : ''}`,
 };
 
 function surveyText(found: Body<'survey'>['found']): string {
   if (found.kind === 'crossing') return `dam crossing read, ${many(found.gaps.length, 'gap')}`;
   if (found.kind === 'lodge') return `winter lodge read, ${many(found.holes.length, 'hole')}`;
-  return `brook walked, ${many(found.marks.length, 'mark')}`;
+  return `creek walked, ${many(found.marks.length, 'mark')}`;
 }
 
 /** What was found, alike things counted: `all 4 untouched`. */

@@ -6,7 +6,7 @@ import type { Design } from './design';
 
 const FROM: Record<string, string> = {
   pond: 'the water',
-  tail: 'the tailwater',
+  tail: 'the water below the dam',
   iceTop: 'the top of the ice',
   iceUnderside: 'the underside of the ice',
 };

@@ -9,7 +9,7 @@ const HARMLESS: Record<DeviceClass, Step> = {
     caution: 'An armed trap is never moved, raised or pulled by hand.',
   },
   foothold: {
-    do: 'Fire it with a stick on its pan, the neighbour on the same tie too.',
+    do: 'Fire it with a stick on its pan, the neighbor on the same cable too.',
     caution: 'An armed trap is never moved, raised or pulled by hand.',
   },
   snare: { do: 'Shut the loop with a stick.' },
@@ -28,7 +28,7 @@ export function remakeOrders(type: SetType, at: AtWork): Order[] {
   const before: Step[] = [
     HARMLESS[at.device],
     { do: 'Old sticks out; look at the ground before it is trodden.' },
-    { do: 'Anchor still firm? Pull at it; tie and swivels whole?' },
+    { do: 'Anchor still firm? Pull at it; cable and swivels whole?' },
     { do: LOOKED_AT[at.device] },
     ...(type.remake ?? []).map((text): Step => ({ do: text })),
   ];

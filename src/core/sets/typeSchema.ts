@@ -83,7 +83,7 @@ export const setTypeSchema = z
   })
   .refine((type) => type.devices.includes(type.usual.class), {
     path: ['usual'],
-    error: 'The usual device is of no class that the type takes.',
+    error: 'The usual trap is of no class that the type takes.',
   })
   .refine((type) => oneLastTouch(type as unknown as SetType), {
     path: ['orders'],

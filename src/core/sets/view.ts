@@ -50,7 +50,7 @@ export function setView(
   { line, stations, follows, iceFactors, shed, looks, surfaces, now, frames, hands }: ViewContext,
 ): SetView {
   const station = stations[set.station];
-  if (!station) throw new RangeError(`set ${set.number} names a station that is not in the record`);
+  if (!station) throw new RangeError(`set ${set.number} names a location that is not in the record`);
   const type = setTypeOf(set.type);
   const laid = laidAt(set, now, { station, follows: follows[station.id] ?? null, surfaces, shed, hands });
   const system = (frames[station.water] ?? plainFrame('us')).system;

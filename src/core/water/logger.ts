@@ -191,7 +191,7 @@ function oddities(points: readonly Logged[], plan: LoggerPlan, clock: Clock): vo
   });
   if (jumps.length > 0)
     plan.warnings.push(
-      `${many(jumps.length, 'jump')} of over 4 in between two rows, the first at ${momentText(new Date(jumps[0]?.at ?? 0), clock)}: was the logger moved? (practice)`,
+      `${many(jumps.length, 'jump')} of over 4 in between two rows, the first at ${momentText(new Date(jumps[0]?.at ?? 0), clock)}: was the logger moved? (rule of thumb)`,
     );
 }
 

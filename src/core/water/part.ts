@@ -68,8 +68,8 @@ export interface PoleMark {
 /** How a device or a stick is turned; it changes the drawing and what shows, never the sums. */
 export interface Look {
   size?: string;
-  /** where the springs lie: beside the frame, standing up, or away along the travel */
-  springs?: 'side' | 'up' | 'flat' | 'bank';
+  /** where the springs lie: beside the frame, standing up, away along the travel, or the trap hangs by one and the other points to the stream below */
+  springs?: 'side' | 'up' | 'flat' | 'bank' | 'hung';
   trigger?: 'v' | 'spread' | 'bar' | 'low' | 'pan';
   dog?: 'top' | 'bottom' | 'side';
   /** across the loop: where the lock sits */

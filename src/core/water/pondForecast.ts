@@ -46,7 +46,7 @@ function changes(model: PondModel, start: number, doubts: Doubts): Changed[] {
   const drowns = [...model.breaks, ...model.pipes].some((o) => model.tail + doubts.tail > o.sill);
   if (drowns)
     found.push([
-      'the tailwater',
+      'the water below the dam',
       [{ ...model, tail: model.tail + doubts.tail }, start],
       [{ ...model, tail: model.tail - doubts.tail }, start],
     ]);

@@ -222,7 +222,7 @@ function remedyOf({ own, need, height, water, frame }: Unmet): Remedy {
   const { layout, axis } = own;
   const { system } = frame;
   const part = layout.parts.find((p) => p.id === need.of.part);
-  if (part?.kind === 'slideStop') return { ...NO_REMEDY, order: 'Move the stop to deeper water, or change to a live hold' };
+  if (part?.kind === 'slideStop') return { ...NO_REMEDY, order: 'Move the stop to deeper water, or change to a live restraint' };
   const free = layout.free.find((f) => f.device === need.device);
   if (!free || part?.device !== need.device) return NO_REMEDY;
   const wanted = Math.round((targetHeight(need, layout.parts) - height) / STEP) * STEP;

@@ -38,7 +38,7 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
   const at = read.text('at') === '' ? wholeMinute(now) : read.instant('at', season.line.zone);
   const change = (read.text('change') || 'as it was') as Check['change'];
   const devices = view.devices.flatMap((d) => deviceOf(read, d.stay, set, form));
-  if (devices.length === 0) read.refuse('devices', 'Say what was found at one device at least; a glance at one is no check of the other.');
+  if (devices.length === 0) read.refuse('devices', 'Say what was found at one trap at least; a glance at one is no check of the other.');
   for (const { stay, flags } of devices) {
     const snare = view.devices.find((d) => d.stay === stay)?.class === 'snare';
     if (snare && flags.includes('damaged') && (change === 'remade' || change === 'moved'))

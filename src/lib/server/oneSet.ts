@@ -23,7 +23,7 @@ export const groundOf = (season: Season, station: Station, hands: Gauge = {}): G
 /** The design of a set as it stands, with its station. */
 export function designOf(season: Season, set: TrapSet, locals: App.Locals) {
   const station = season.stations.find((s) => s.id === set.station);
-  if (!station) error(404, 'That set names a station that is not in this record.');
+  if (!station) error(404, 'That set names a location that is not in this record.');
   const type = setTypeOf(set.type);
   const laid = laidAt(set, locals.now, groundOf(season, station, armAndWaders(locals.who.person.measures)));
   return {

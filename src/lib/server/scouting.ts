@@ -88,7 +88,7 @@ export async function waterOf(locals: App.Locals, id: string) {
 export async function stationOf(locals: App.Locals, water: string, id: string) {
   const found = await waterOf(locals, water);
   const station = found.stations.find((s) => s.id === id);
-  if (!station) error(404, 'There is no such station in this record.');
+  if (!station) error(404, 'There is no such location in this record.');
   return { ...found, station };
 }
 

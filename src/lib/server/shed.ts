@@ -9,7 +9,7 @@ const listed = ({ class: kind, size }: DeviceWhere): string =>
       ? `foothold No. ${size}`
       : kind === 'snare'
         ? `snare ${size}`
-        : 'enclosed foot trap';
+        : 'enclosed foothold';
 
 /** The shed as a cut list asks for it: free devices by name, stock by name. */
 export function shedHas(devices: DeviceWhere[], stock: StockHad[]): Shed {

@@ -18,13 +18,13 @@
     <h1>Sets</h1>
     {#if data.stations.length === 0}
       <EmptyRoom room="bench" label="What will stand here: sets as they stand in the water">
-        A set stands at a station. <a class="link" href={data.firstWater ? `/waters/${data.firstWater}` : '/waters'}
+        A set stands at a location. <a class="link" href={data.firstWater ? `/waters/${data.firstWater}` : '/waters'}
           >Name the first place and its trap</a
         >.
       </EmptyRoom>
     {:else}
       <form method="GET" action="/bench/new" class="mt-3">
-        <SelectField label="Station" name="station" options={data.stations.map((s) => ({ value: s.id, text: s.text }))} />
+        <SelectField label="Location" name="station" options={data.stations.map((s) => ({ value: s.id, text: s.text }))} />
         <SelectField
           label="Animal"
           name="species"

@@ -161,7 +161,7 @@
     {/snippet}
   </Field>
   <div class:only-script={fields.state !== 'prepared'}>
-    <Field label="To be set on" name="opens" error={error('opens')} help="for a prepared set: no check is owed before">
+    <Field label="To be set on" name="opens" error={error('opens')} help="for a set that is ready, not armed: no check is due before">
       {#snippet children(attributes)}<input
           class="input w-full"
           type="date"

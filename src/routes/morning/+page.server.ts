@@ -151,7 +151,7 @@ function missedText({ missed, deadline, lastLook }: SetView, now: Date, clock: C
   const owed =
     deadline && new Date(deadline) < now
       ? ` Its check is broken since ${whenText(new Date(deadline), now, clock)}`
-      : ' Its check is still owed';
+      : ' Its check is still due';
   return `Not reached ${whenText(new Date(missed.at), now, clock)}: ${missed.why}.${owed}${lastLook ? `, last seen ${whenText(new Date(lastLook), now, clock)}` : ''}.`;
 }
 

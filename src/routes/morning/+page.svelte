@@ -37,7 +37,7 @@
     <h1>{data.sets}</h1>
     <p>{data.moved}</p>
     {#if data.waters.length === 0}
-      <EmptyRoom room="rounds" label="What will stand here: a row a set, by its deadline, with its band, the water and what to do">
+      <EmptyRoom room="rounds" label="What will stand here: a row a set, by its deadline, with its working range, the water and what to do">
         Checks stand here by deadline, once a set is live.
         {#if data.firstWater}<a class="link" href="/waters/{data.firstWater.id}">Build the first set at {data.firstWater.name}</a>.{:else}<a
             class="link"

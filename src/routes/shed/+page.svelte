@@ -15,7 +15,7 @@
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
-  const NAMES = { bodyGrip: 'Body-grips', foothold: 'Footholds', snare: 'Snares', enclosed: 'Enclosed foot traps' };
+  const NAMES = { bodyGrip: 'Body-grips', foothold: 'Footholds', snare: 'Snares', enclosed: 'Enclosed footholds' };
   const all = $derived(data.groups.flatMap((g) => g.devices));
   const out = $derived(all.filter((d) => d.set).length);
   const low = $derived(data.stock.filter((s) => s.low !== ''));
@@ -27,8 +27,8 @@
   <h1>Shed</h1>
   {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book.</b></p>{/if}
   <p class="quiet">
-    {all.length} devices by tag: {out} stand in sets, {all.filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken')
-      .length} are free. <a class="link" href="/bench/carry">What the plan takes</a>
+    {all.length} traps by tag: {out} stand in sets, {all.filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken').length} are
+    free. <a class="link" href="/bench/carry">What the plan takes</a>
   </p>
   {#if low.length > 0}<p class="low"><b>Running low:</b> {low.map((s) => `${s.name}, ${s.have}`).join('; ')}.</p>{/if}
   {#if all.length === 0}<EmptyRoom room="shed" label="What will stand here: traps by their tags">
@@ -70,7 +70,7 @@
     {/each}
   </div>
   <form method="POST" action="?/device" class="sheet mt-6 max-w-md" use:enhance={keeping}>
-    <h2>Add devices</h2>
+    <h2>Add traps</h2>
     <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
     <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
     <TextField label="Tag" name="tag" value={typed(kept, 'tag')} error={kept?.errors?.tag} help="K-01, or several: K-01 to K-12" />

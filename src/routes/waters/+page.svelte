@@ -173,7 +173,7 @@
             <button class="link" type="button" onclick={() => take(piece.id)}>Change its shape</button>
             <a class="link" href="/book/{piece.entry}">Correct or withdraw it</a>
           {:else if !spot}<span class="quiet"
-              >Tap where a place is to be added, or a mark to see it. Marks are the states of the sets; a small ring is a station without
+              >Tap where a place is to be added, or a mark to see it. Marks are the states of the sets; a small ring is a location without
               one. {data.wind.text}</span
             >{/if}
           {#if spot}

@@ -83,7 +83,7 @@
         <optgroup label="Ground: a new shape">
           {#each grounds as g (g.value)}<option value={g.value}>{g.text}</option>{/each}
         </optgroup>
-        <optgroup label="Station: its place">
+        <optgroup label="Location: its place">
           {#each stations as s (s.value)}<option value={s.value}>{s.text}</option>{/each}
         </optgroup>
       </select>
@@ -142,7 +142,7 @@
       {#if walkProblem}<p class="error" role="alert">{walkProblem}</p>{/if}
     </div>
   </div>
-  <button class="btn btn-primary">{isStation ? 'Save the station’s place' : old ? 'Save the new shape' : 'Save to the map'}</button>
+  <button class="btn btn-primary">{isStation ? 'Save the location’s place' : old ? 'Save the new shape' : 'Save to the map'}</button>
 </form>
 
 <style>

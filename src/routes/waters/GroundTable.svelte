@@ -26,12 +26,12 @@
 </script>
 
 <details class="my-3">
-  <summary class="font-bold cursor-pointer">The same as a table: {stations.length} stations, {ground.length} pieces of ground</summary>
+  <summary class="font-bold cursor-pointer">The same as a table: {stations.length} locations, {ground.length} pieces of ground</summary>
   <div class="overflow-x-auto">
     <Scroller label="Ground"
       ><table class="plain-table mt-2">
         <thead
-          ><tr><th scope="col">Station</th><th scope="col">Latitude</th><th scope="col">Longitude</th><th scope="col">Set</th></tr></thead
+          ><tr><th scope="col">Location</th><th scope="col">Latitude</th><th scope="col">Longitude</th><th scope="col">Set</th></tr></thead
         >
         <tbody>
           {#each stations as s (s.id)}

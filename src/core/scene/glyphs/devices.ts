@@ -42,6 +42,18 @@ export function jawsSide({ id, x, height: o, look = {} }: Part, z: number): Stro
       ]),
       coilAt([x, middle + arm]),
     );
+  if (look.springs === 'hung') {
+    const top = z + o;
+    for (const way of [-1, 1])
+      shapes.push(
+        steel(id, [
+          [x + way * rod, top],
+          [x + way * rod * 0.6, top + arm - coil],
+        ]),
+      );
+    shapes.push(coilAt([x, top + arm]));
+    if (springsOf(look) === 2) shapes.push(steel(id, circle([x, z], coil * 1.25), 2, { closed: true }), coilAt([x, z]));
+  }
   if (look.springs === 'flat')
     shapes.push(
       steel(id, [
@@ -100,7 +112,8 @@ export function jawsFront({ id, y, height: o, look = {} }: Part, z: number): Str
     steel(id, rounded(y - half, z, o, o, o * 0.11), 3.4, { closed: true }),
     steel(id, rounded(y - half + inner, z + inner, o - 2 * inner, o - 2 * inner, o * 0.08), 1.2, { closed: true }),
   ];
-  const springs = BODY_GRIPS[look.size ?? '330']?.springs === 1 ? ([1] as const) : ([-1, 1] as const);
+  if (look.springs === 'hung') return [...shapes, ...hungBy(id, [y, z + o], [y, z], look), ...trigger(id, y, z, o, look)];
+  const springs = springsOf(look) === 1 ? ([1] as const) : ([-1, 1] as const);
   for (const hand of springs) {
     const up = look.springs === 'up' || (look.springs === 'bank' && hand > 0);
     const edge = y + hand * half;
@@ -132,6 +145,44 @@ export function jawsFront({ id, y, height: o, look = {} }: Part, z: number): Str
     shapes.push(steel(id, circle([edge, middle], inches(0.8)), 1.6, { closed: true }));
   }
   return [...shapes, ...trigger(id, y, z, o, look)];
+}
+
+const springsOf = (look: NonNullable<Part['look']>): number => BODY_GRIPS[look.size ?? '330']?.springs ?? 2;
+
+/** A trap that hangs by its upper spring: the lower one, where it has two, points to the stream. */
+function hungBy(id: string, [y, top]: Point, [, foot]: Point, look: NonNullable<Part['look']>): Stroke[] {
+  const { arm, coil } = springOf(look.size);
+  const spring = (from: [Point, Point], to: [Point, Point], at: Point): Stroke[] => [
+    steel(id, [from[0], to[0]], 2.2),
+    steel(id, [from[1], to[1]], 2.2),
+    steel(id, circle(at, coil), 2.4, { closed: true, fill: 'pale' }),
+  ];
+  const eye = inches(1.3);
+  const upper = spring(
+    [
+      [y - eye, top],
+      [y + eye, top],
+    ],
+    [
+      [y - coil, top + arm],
+      [y + coil, top + arm],
+    ],
+    [y, top + arm],
+  );
+  if (springsOf(look) === 1) return upper;
+  const out = y - arm;
+  const lower = spring(
+    [
+      [y, foot],
+      [y, foot - inches(0.4)],
+    ],
+    [
+      [out, foot],
+      [out, foot - 2 * coil],
+    ],
+    [out, foot - coil],
+  );
+  return [...upper, ...lower];
 }
 
 function trigger(id: string, y: number, z: number, o: number, look: NonNullable<Part['look']>): Stroke[] {

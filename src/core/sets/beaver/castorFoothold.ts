@@ -53,7 +53,7 @@ function berm(laying: Laying, floor: number): Piece {
 export const castorFoothold: SetType = {
   id: 'castor-foothold',
   name: 'Castor mound foothold',
-  idea: 'A foothold in the trough before a scent mound, its pan under water, on a slide to deep water or a live hold.',
+  idea: 'A foothold in the trough before a scent mound, its pan under water, on a slide to deep water or a live restraint.',
   species: ['beaver', 'otter'],
   stations: ['castor mound', 'slide', 'point', 'bank den', 'feed bed'],
   suits: [
@@ -69,8 +69,8 @@ export const castorFoothold: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '4' },
   variants: [
-    { id: 'live', name: 'live hold', choices: { hold: 'live' } },
-    { id: 'tangle', name: 'tangle pole', choices: { hold: 'tangle' } },
+    { id: 'live', name: 'live restraint', choices: { hold: 'live' } },
+    { id: 'tangle', name: 'tangle stake', choices: { hold: 'tangle' } },
   ],
   months: [1, 2, 3, 4, 5],
   fit: 'No. 4 or 5 with a pan of about 5 lb; chain 14 in to the lock, two swivels. Loose jaw to the middle of the approach.',
@@ -78,10 +78,10 @@ export const castorFoothold: SetType = {
   faults: [
     'A toe or a pinch: the bed rocked or was too shallow.',
     'Gone round: the mound can be reached from the side.',
-    'Castor refused: sac oil, sparingly.',
+    'Castor refused: beaver oil, sparingly.',
   ],
   remake: ['Put fresh scent over the old; slick the bank so that it differs from the torn ground.'],
-  school: 'Front foot, shallow and near the centre; or hind foot, deeper and further out.',
+  school: 'Front foot, shallow and near the center; or hind foot, deeper and farther out.',
   numbers,
   seen: 'panUnder',
   choices: {
@@ -131,7 +131,7 @@ export const castorFoothold: SetType = {
         { do: 'Pack the platform until it does not give, sticks under it in soft mud; close the side gaps.' },
         { do: 'Lure low beside the trough.' },
       ],
-      'on the side the current pushes towards; in still water either',
+      'on the side the current pushes toward; in still water either',
       true,
     ),
 };

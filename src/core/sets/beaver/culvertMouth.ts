@@ -37,7 +37,7 @@ export const culvertMouth: SetType = {
   fit: 'A stand or two rods; firm notch, since the current brings leaves.',
   tools: ['setter', 'hatchet', 'waders'],
   faults: ['Plugged with sticks overnight: they mend the culvert. Take the lodge runs.', 'Sprung by current: firm notch.'],
-  hides: ['inside the culvert, as far as the tie lets it: draw it out, nobody enters'],
+  hides: ['inside the culvert, as far as the cable lets it: draw it out, nobody enters'],
   numbers,
   seen: 'topUnder',
   choices: { ...anchored('stake'), notch: notchChoice('firm') },

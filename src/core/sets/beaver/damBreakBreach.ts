@@ -14,7 +14,7 @@ import { opening } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(-1, [-8, 8]),
-  sill: practised('Sill under', 'bottom of the break under the water', 10, [4, 36], 1),
+  sill: practised('Bottom under', 'bottom of the break under the water', 10, [4, 36], 1),
   breakWidth: practised('Width of the break', 'between its sides', 14, [6, 48]),
   frameOverBed: frameOverBed(1),
   tie: tieNumber(72),
@@ -103,7 +103,7 @@ export const damBreakBreach: SetType = {
           [half + inches(24), surface + inches(3)],
         ],
         marks: [
-          mark('sill', 'Sill under', 'side', -inches(10), surface, floor),
+          mark('sill', 'Bottom under', 'side', -inches(10), surface, floor),
           across('breakWidth', 'Break', 'eye', floor - inches(4), -half, half),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
@@ -123,7 +123,7 @@ export const damBreakBreach: SetType = {
   },
   orders: (at) =>
     always(
-      once('Dig the break and leave a plug on its pond side; clear its sill.', FLOODS),
+      once('Dig the break and leave a plug on its pond side; clear its bottom.', FLOODS),
       anchorStep(at, 'stake', 'Tie the cable to a stake in the dam.'),
       setGrip(at),
       { do: 'Stand it in the dry break, two stakes through the springs, firmest notch; two thin guides and a low stick over the top.' },

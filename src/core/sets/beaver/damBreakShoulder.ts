@@ -25,7 +25,7 @@ const numbers = {
   depth: here({ ...BED_DEPTH, label: 'Depth on the shoulder', help: 'over the firm shoulder, before the bed is built' }, 'shoulderDepth'),
   apart: practised('Beds apart', 'one at each side of the break', 30, [12, 119]),
   breakWidth: practised('Width of the break', 'narrow: it has to be closed from the side', 8, [3, 40]),
-  breakDepth: practised('Depth of the break', 'its sill under the water', 12, [3, 60], 1),
+  breakDepth: practised('Depth of the break', 'its bottom under the water', 12, [3, 60], 1),
   ...SLIDE_NUMBERS,
 } satisfies Numbers;
 const of = asks(numbers);
@@ -64,10 +64,10 @@ export const damBreakShoulder: SetType = {
   variants: [{ id: 'pair', name: 'a bed on each shoulder' }],
   fit: 'No. 4 or 5 on sod; each bed ringed with small sticks.',
   tools: ['setters', 'spade', 'hatchet', 'waders'],
-  faults: ['Dry in the morning: the pond fell further than the bed was deep.', 'Leaves in the bed: the ring was left out.'],
+  faults: ['Dry in the morning: the pond fell farther than the bed was deep.', 'Leaves in the bed: the ring was left out.'],
   hides: ['under the repair', 'over the far side of the dam'],
   choices: {
-    hold: { label: 'Hold', options: { live: 'live hold', slide: 'slide wire to deep water' }, default: 'live' },
+    hold: { label: 'Hold', options: { live: 'live restraint', slide: 'slide wire to deep water' }, default: 'live' },
     ...anchored('stake'),
   },
   acts: { breaks: 1, shape: 'rectangle', width: inches(8), depth: inches(12), words: 'one narrow deep break between the beds' },
@@ -83,13 +83,13 @@ export const damBreakShoulder: SetType = {
       needs: filled.map((side) => ({ ...panNeed(laying, PAN, side), called: `${side} pan` })),
       free: filled.map((device) => ({ device, say: { down: 'Lower the bed', up: 'Raise the bed' }, floor: null })),
       findings: filled.length === 0 ? [] : [...filled.map((side) => build(laying, side)), fall(laying)],
+      // from the end of the dam: the pond at one hand, the shoulder with its bed, the dam at the other
       front: [
-        [-0.7, surface + inches(4)],
-        [-half, surface + inches(2)],
-        [-half, sill],
-        [half, sill],
-        [half, surface + inches(2)],
-        [0.7, surface + inches(4)],
+        [-0.9, floorOf(laying) - inches(10)],
+        [-0.3, floorOf(laying)],
+        [0.18, floorOf(laying)],
+        [0.34, surface + inches(5)],
+        [0.9, surface + inches(6)],
       ],
       marks: [
         ...filled.map((side) =>
@@ -98,8 +98,8 @@ export const damBreakShoulder: SetType = {
         ...(filled.length > 1
           ? [across('apart', 'Beds apart', 'side', surface + inches(6), -of(laying, 'apart') / 2, of(laying, 'apart') / 2)]
           : []),
-        upright('breakDepth', 'Sill under', 'eye', 0, surface, sill),
-        across('breakWidth', 'Break', 'eye', sill - inches(4), -half, half),
+        upright('breakDepth', 'Bottom under', 'side', 0, surface, sill),
+        across('breakWidth', 'Break', 'side', sill - inches(4), -half, half),
       ],
       travel:
         filled.length === 0 ? [] : [{ build: 'beaverAdult', x: -of(laying, 'apart') / 2 - inches(14), z: surface - 0.2, pose: 'swims' }],
@@ -186,13 +186,19 @@ function fall(laying: Laying): Finding {
   return found('fall', room < inches(3) ? 'warns' : 'holds', 'practice', values);
 }
 
+/** The shoulder under the deeper of the beds. */
+function floorOf(laying: Laying): number {
+  const level = levelThen(laying);
+  const deepest = Math.max(of(laying, 'leftUnder'), of(laying, 'rightUnder'));
+  return Math.min(bedOf(laying) ?? level - deepest - inches(2), level - deepest - inches(1.75));
+}
+
 function groundOf(laying: Laying, held: readonly Piece[]): [number, number][] {
   const level = levelThen(laying);
   const half = of(laying, 'breakWidth') / 2;
   const sill = level - of(laying, 'breakDepth');
   const apart = of(laying, 'apart') / 2;
-  const deepest = Math.max(of(laying, 'leftUnder'), of(laying, 'rightUnder'));
-  const floor = Math.min(bedOf(laying) ?? level - deepest - inches(2), level - deepest - inches(1.75));
+  const floor = floorOf(laying);
   const ends = held.flatMap(({ holds = [] }) => holds.flatMap(({ deep }) => (deep ? [deep] : [])));
   const out = ends.map(([x, z]): [number, number] => [x, Math.min(z, floor - inches(2))]).sort((a, b) => a[0] - b[0]);
   return [

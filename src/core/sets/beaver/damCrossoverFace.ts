@@ -19,7 +19,7 @@ const FACE: Step[] = [
 
 const numbers = {
   overTail: practised(
-    'Jaws over the tailwater',
+    'Jaws over the water below the dam',
     'bottom of the jaws over the water below the dam; negative when it stands in it',
     4,
     [-40, 99],
@@ -30,7 +30,7 @@ const numbers = {
     fromWithLevel: -1,
     lessOwn: ({ numbers: { overTail = inches(4) }, devices }) => overTail + openingOf(devices.trap?.size),
   },
-  reach: practised('Arm can reach', 'under the tailwater', 36, [12, 79]),
+  reach: practised('Arm can reach', 'under the water below the dam', 36, [12, 79]),
   tie: tieNumber(60, 'to a log buried in the dam'),
   driven: DRIVEN,
 } satisfies Numbers;
@@ -39,7 +39,7 @@ const of = asks(numbers);
 /** A body-grip on the lower face of a dam; the tailwater judges it and no pond gauge. */
 export const damCrossoverFace: SetType = {
   id: 'dam-crossover-face',
-  name: 'Dam crossover, lower face',
+  name: 'Dam crossover, downstream side',
   idea: 'A body-grip on the lower face of the dam below the worn gap, under a stick or two, where the way down is tight.',
   species: ['beaver', 'otter'],
   stations: ['crossover', 'dam'],
@@ -132,8 +132,8 @@ function drawn(laying: Laying, size: string): Piece {
         [inches(30), crest + inches(3)],
       ],
       marks: [
-        upright('overTail', 'Over the tailwater', 'side', inches(7), tail, jaws, 1),
-        upright('overTail', 'Over the tailwater', 'eye', 0, tail, jaws, 1),
+        upright('overTail', 'Over the water below the dam', 'side', inches(7), tail, jaws, 1),
+        upright('overTail', 'Over the water below the dam', 'eye', 0, tail, jaws, 1),
         upright('crestOver', 'Crest over the jaws', 'side', -inches(9), jaws + frame, crest, 1),
       ],
       travel: [{ build: 'beaverAdult', x: -inches(20), z: crest, pose: 'walks' }],

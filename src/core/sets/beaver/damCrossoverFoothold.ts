@@ -20,7 +20,7 @@ const of = asks(numbers);
 export const damCrossoverFoothold: SetType = {
   id: 'dam-crossover-foothold',
   name: 'Dam crossover, foothold at the top',
-  idea: 'A foothold under the pond side of the worn gap, in the middle of it; off centre only where the gap is wide enough for that.',
+  idea: 'A foothold under the pond side of the worn gap, in the middle of it; off center only where the gap is wide enough for that.',
   species: ['beaver', 'otter'],
   stations: ['crossover', 'dam'],
   suits: [{ species: 'beaver', places: ['crossover'], rank: 2, why: 'in a wet gap, where they climb' }],
@@ -34,7 +34,7 @@ export const damCrossoverFoothold: SetType = {
   numbers,
   seen: 'panUnder',
   choices: {
-    hold: { label: 'Hold', options: { slide: 'slide wire to deep water', live: 'live hold' }, default: 'slide' },
+    hold: { label: 'Hold', options: { slide: 'slide wire to deep water', live: 'live restraint' }, default: 'slide' },
     ...anchored('stake'),
   },
   layOut: (laying) => {

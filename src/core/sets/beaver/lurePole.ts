@@ -31,7 +31,7 @@ export const lurePole: SetType = {
   devices: ['snare'],
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
   usual: { class: 'snare', size: '7×7 3/32' },
-  fit: 'The support wire is held by two staples in the trunk; the top of the loop at least 2 in proud.',
+  fit: 'The support wire is held by two staples in the trunk; the top of the loop at least 2 in above water.',
   tools: ['hammer', 'staples', 'pliers'],
   faults: ['Refused on the bank: on the water it may still be taken. The two are tested separately.'],
   remake: ['Fresh scent over the old, both sides.'],
@@ -107,6 +107,6 @@ export const lurePole: SetType = {
         once('Two staples hold the support wire to the trunk.'),
         { do: 'Scent on the trunk, both sides of where the loop will hang.' },
       ],
-      'tight beside the trunk, its top 2 in proud at least',
+      'tight beside the trunk, its top at least 2 in above water',
     ),
 };

@@ -49,7 +49,7 @@ export const postBait: SetType = {
   choices: {
     hold: {
       label: 'Hold',
-      options: { slide: 'slide wire to deep water', live: 'live hold', bag: 'bag of fill on a cable' },
+      options: { slide: 'slide wire to deep water', live: 'live restraint', bag: 'bag of fill on a cable' },
       default: 'slide',
     },
     ...anchored('stake'),

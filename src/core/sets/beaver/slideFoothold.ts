@@ -13,8 +13,8 @@ import { bedOf, levelThen, practised, type Laying, type NumberSpec, type SetType
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
-  panUnder: seenOnly(panUnder(7), 'as seen; left empty 7 in for a hind foot, 3 in for a front foot (practice)'),
-  depth: depthHere('Depth at the toe', 'where the slide meets the bed'),
+  panUnder: seenOnly(panUnder(7), 'as seen; left empty 7 in for a hind foot, 3 in for a front foot (rule of thumb)'),
+  depth: depthHere('Depth at the foot of the slide', 'where the slide meets the bed'),
   offset: { ...offset(6), label: 'Pan off the middle of the slide' },
   ...SLIDE_NUMBERS,
   pushIn: practised('Deep-end pole pushed in', 'into the bed', 18, [4, 78]),
@@ -36,8 +36,8 @@ const ARM = inches(30);
 /** A foothold at the toe of a slide, its catch drawn down a wire to deep water. */
 export const slideFoothold: SetType = {
   id: 'slide-foothold',
-  name: 'Slide foothold',
-  idea: 'A foothold packed in at the toe of a worn slide, off the middle, on a wire to a pole in deep water.',
+  name: 'Slide set, foothold',
+  idea: 'A foothold packed in at the foot of a worn slide, off the middle, on a wire to a pole in deep water.',
   species: ['beaver', 'otter'],
   stations: ['slide', 'point', 'bank den', 'latrine'],
   suits: [
@@ -55,7 +55,7 @@ export const slideFoothold: SetType = {
   fit: 'No. 4 or 5. The lock runs out only and is held at the bank end: one that slips down means drawing the pole again.',
   tools: ['setters', 'hatchet', 'waders', 'wire'],
   faults: ['A toe: the pan was too near the middle for a hind foot.', 'The lock slid down while bedding: draw the pole again.'],
-  school: 'Front foot, shallow and near the centre; or hind foot, deeper and further out.',
+  school: 'Front foot, shallow and near the center; or hind foot, deeper and farther out.',
   numbers,
   seen: 'panUnder',
   choices: {
@@ -112,7 +112,7 @@ export const slideFoothold: SetType = {
     footholdOrder(
       at,
       [once('Pack the platform and lay sticks in it until it does not give.'), { do: 'Close the gaps at the sides.' }],
-      'at the toe of the slide',
+      'at the foot of the slide',
       true,
     ),
 };

@@ -15,9 +15,9 @@ import { atLeast } from '../offer';
 
 const numbers = {
   topUnder: topUnder(2, [-6, 20]),
-  depth: here(depthHere('Depth at the toe', 'where the slide meets the water'), 'toeDepth'),
-  fromToe: practised('Out from the toe', 'trap to the bank', 14, [4, 60]),
-  width: here(practised('Width of the toe', 'between what stands beside it', 22, [8, 100]), 'widthSurface'),
+  depth: here(depthHere('Depth at the foot of the slide', 'where the slide meets the water'), 'toeDepth'),
+  fromToe: practised('Out from the foot of the slide', 'trap to the bank', 14, [4, 60]),
+  width: here(practised('Width at the foot of the slide', 'between what stands beside it', 22, [8, 100]), 'widthSurface'),
   frameOverBed: frameOverBed(1),
   tie: tieNumber(84),
   driven: DRIVEN,
@@ -29,20 +29,20 @@ const AHEAD = inches(6.5);
 /** A trap in front of the toe of a slide. */
 export const slideGrip: SetType = {
   id: 'slide-grip',
-  name: 'Slide, body-grip at the toe',
-  idea: 'A body-grip in the water just in front of the toe of a slide, under a tied pole, its sides closed.',
+  name: 'Slide set, body-grip',
+  idea: 'A body-grip in the water just in front of the foot of a slide, under a tied pole, its sides closed.',
   species: ['beaver', 'otter'],
   stations: ['slide', 'point', 'bank den'],
   suits: [
-    { species: 'beaver', places: ['slide'], rank: 1, why: 'at the toe, under a tied pole', when: atLeast('depth', 10) },
-    { species: 'beaver', places: ['slide'], rank: 2, why: 'from 10 in of water at the toe, under a tied pole' },
+    { species: 'beaver', places: ['slide'], rank: 1, why: 'at the foot of the slide, under a tied pole', when: atLeast('depth', 10) },
+    { species: 'beaver', places: ['slide'], rank: 2, why: 'from 10 in of water at the foot of the slide, under a tied pole' },
   ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },
   fit: 'A stand, springs beside the frame; a slope wants two rods instead.',
   tools: ['setter', 'hatchet', 'waders'],
-  faults: ['Sprung by what slides down: stand it further out.', 'Passed over: no pole above it.'],
+  faults: ['Sprung by what slides down: stand it farther out.', 'Passed over: no pole above it.'],
   numbers,
   seen: 'topUnder',
   choices: { ...anchored('tree'), stand: STAND, notch: notchChoice('middle') },
@@ -78,7 +78,7 @@ export const slideGrip: SetType = {
         ],
         front: section,
         marks: [
-          across('fromToe', 'Out from the toe', 'side', surface + inches(9), 0, toe),
+          across('fromToe', 'Out from the foot of the slide', 'side', surface + inches(9), 0, toe),
           across('width', 'Width', 'eye', floor - inches(5), -width / 2, width / 2),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
@@ -99,10 +99,10 @@ export const slideGrip: SetType = {
   orders: (at) =>
     underPole(at, {
       before: [
-        once('Feel the bed in front of the toe; clear sticks.', WADING),
+        once('Feel the bed in front of the foot of the slide; clear sticks.', WADING),
         anchorStep(at, 'tree', 'Drive a stake beside the slide, tie the cable.'),
       ],
-      place: 'Stand it a foot in front of the toe',
+      place: 'Stand it a foot in front of the foot of the slide',
       pole: { do: 'Tie the pole over the way, its middle 6½ in or more ahead of the jaws.' },
     }),
 };

@@ -13,16 +13,16 @@ import { loopOrder, once } from '../pieces/steps';
 const numbers = {
   ...loopNumbers(10, 0.6),
   driven: DRIVEN,
-  depth: here(depthHere('Depth at the toe', 'where the slide meets the water'), 'toeDepth'),
-  width: here(practised('Width of the toe', 'between what stands beside it', 18, [8, 80]), 'widthSurface'),
+  depth: here(depthHere('Depth at the foot of the slide', 'where the slide meets the water'), 'toeDepth'),
+  width: here(practised('Width at the foot of the slide', 'between what stands beside it', 18, [8, 80]), 'widthSurface'),
 } satisfies Numbers;
 const SHARE = IN_OPEN_WATER;
 
 /** A loop at the toe of a slide. */
 export const slideSnare: SetType = {
   id: 'slide-snare',
-  name: 'Slide, snare at the toe',
-  idea: 'A loop at the toe of a slide, half to two thirds under, so that head and shoulders meet it as the animal lands.',
+  name: 'Slide set, snare',
+  idea: 'A loop at the foot of a slide, half to two thirds under, so that head and shoulders meet it as the animal lands.',
   species: ['beaver', 'otter'],
   stations: ['slide', 'point', 'bank den'],
   devices: ['snare'],
@@ -77,7 +77,7 @@ export const slideSnare: SetType = {
   },
   orders: () =>
     loopOrder(
-      [once('Push the support in beside the toe until it is stiff; a thin stick each side, where fences are not feared.')],
+      [once('Push the support in beside the foot of the slide until it is stiff; a thin stick each side, where fences are not feared.')],
       'half to two thirds under',
     ),
 };

@@ -30,7 +30,7 @@ const jawsAt = (laying: Laying, size: string): number => levelThen(laying) - of(
 /** A trap across a worn trail at the water's edge, its T trigger just under the surface. */
 export const trailWaterline: SetType = {
   id: 'trail-waterline',
-  name: 'Trail at the waterline',
+  name: 'Trail set',
   idea: 'A body-grip across a worn trail through shallows or a notch in an old dam: a T trigger, its cross bar just under the surface, the opening partly out.',
   species: ['beaver', 'otter'],
   stations: ['slide', 'channel', 'crossover', 'run'],
@@ -39,7 +39,7 @@ export const trailWaterline: SetType = {
       species: 'beaver',
       places: ['slide'],
       rank: 1,
-      why: 'shallow at the toe: across the trail, the bar at the waterline',
+      why: 'shallow at the foot of the slide: across the trail, the bar at the waterline',
       when: under('depth', 10),
     },
   ],
@@ -50,7 +50,7 @@ export const trailWaterline: SetType = {
   tools: ['setter', 'hatchet', 'wire'],
   faults: [
     'Sprung empty: the bar stood out of the water and was nosed.',
-    'The next one turned: the catch lay in the trail, its tie too short.',
+    'The next one turned: the catch lay in the trail, its cable too short.',
   ],
   numbers,
   seen: 'barUnder',
@@ -132,7 +132,7 @@ export const trailWaterline: SetType = {
       [
         once('Find where the trail meets water; clear a bed for the lower jaw.'),
         anchorStep(at, 'stake', 'Drive the stake off the trail.'),
-        once('Cut the tie to the length that is computed.'),
+        once('Cut the cable to the length that is computed.'),
       ],
       [{ do: 'Stand it across the trail, the T bar just under the surface; one or two sticks steady it, loosely.' }],
     ),

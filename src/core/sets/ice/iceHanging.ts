@@ -66,16 +66,16 @@ export const iceHanging: SetType = {
   devices: ['bodyGrip'],
   positions: [
     { id: 'near', label: 'Trap', optional: false },
-    { id: 'far', label: 'Second trap, same tie', optional: true },
+    { id: 'far', label: 'Second trap, same cable', optional: true },
   ],
   numbers,
   seen: null,
   usual: { class: 'bodyGrip', size: '330' },
-  variants: [{ id: 'pair', name: 'two on one tie' }],
+  variants: [{ id: 'pair', name: 'two on one cable' }],
   months: [12, 1, 2, 3],
   fit: 'A wire of about 2 ft on each spring eye; green wood wired across its foot so that the head comes to the trigger.',
   tools: ['setter', 'chisel', 'saw and fuel', 'scoop', 'waterproof gloves', 'spare wires'],
-  faults: ['A drop that suffices today can be inside the ice in a week.', 'Sprung by your own chisel, or by the neighbour on the tie.'],
+  faults: ['A drop that suffices today can be inside the ice in a week.', 'Sprung by your own chisel, or by the neighbor on the cable.'],
   school: 'Checked daily, or weekly where the law allows it.',
   choices: {
     notch: notchChoice('middle'),
@@ -118,9 +118,9 @@ export const iceHanging: SetType = {
   orders: (at) =>
     always(
       ...holeFirst('No chisel near the trap once it is set.'),
-      { do: 'Wire the bait to the open trap, a wire on each spring eye; lay out the tie, to the pair too.' },
+      { do: 'Wire the bait to the open trap, a wire on each spring eye; lay out the cable, to the pair too.' },
       setGrip(at),
-      { do: 'Measure the drop on the set trap; two turns on the stick, tie run through; rest it on the rim, wires taut.' },
+      { do: 'Measure the drop on the set trap; two turns on the stick, cable run through; rest it on the rim, wires taut.' },
       hooksOff(at, 'on the rim, with dry hands, each from outside its spring'),
       { do: 'Lower it by the ends of the stick.', caution: 'No chisel near it.' },
       HOLE_LAST,

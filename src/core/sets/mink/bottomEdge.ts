@@ -25,7 +25,7 @@ const of = asks(numbers);
 /** A trap standing on the bed where wall or bank meets it, all under. */
 export const bottomEdge: SetType = {
   id: 'bottom-edge',
-  name: 'Bottom edge',
+  name: 'Bottom edge set',
   idea: 'A 160 (a 330 for otter) standing on the bed where wall or bank meets it, all under. A rise does not end it, only reaching it does: pair it with a shallow one.',
   species: ['mink', 'otter', 'muskrat'],
   stations: ['bridge', 'culvert', 'undercut', 'channel', 'point'],
@@ -123,7 +123,7 @@ export const bottomEdge: SetType = {
       at,
       [
         once('Feel along the foot of the wall for the clean strip they travel.', WADING),
-        anchorStep(at, 'stake', 'Drive the tie’s stake downstream.'),
+        anchorStep(at, 'stake', 'Drive the cable’s stake downstream.'),
       ],
       'on the bed against the wall, a stake through each spring',
     ),

@@ -25,7 +25,7 @@ const of = asks(numbers);
 export const box: SetType = {
   id: 'box',
   name: 'Mink box',
-  idea: 'A 120 just inside a roofed box, trigger low, at the rear and wide so that the animal is well in and pushing; a little dry grass at the mouth, no twigs; a tie that lets the catch reach water or cover.',
+  idea: 'A 120 just inside a roofed box, trigger low, at the rear and wide so that the animal is well in and pushing; a little dry grass at the mouth, no twigs; a cable that lets the catch reach water or cover.',
   species: ['mink'],
   stations: ['undercut', 'bridge', 'point', 'culvert', 'channel', 'log crossing'],
   devices: ['bodyGrip'],
@@ -132,7 +132,7 @@ export const box: SetType = {
     always(
       once('Set the box under cover, its mouth along the bank; it must not rock.'),
       { do: 'Bait at the back; roof closed; dry grass cut and laid ready.' },
-      once('Wire the tie so that the catch reaches water or cover.'),
+      once('Fix the cable so that the catch reaches water or cover.'),
       setGrip(at),
       { do: 'Slide it to its slots, trigger low and at the rear.' },
       hooksOff(at, 'outside the slots'),

@@ -23,8 +23,8 @@ const of = asks(numbers);
 /** A trap at the mouth of a hollow of stones with bait behind. */
 export const cubby: SetType = {
   id: 'cubby',
-  name: 'Cubby',
-  idea: 'A 120 with a centred pan trigger at the mouth of a stone hollow, bait behind; sticks through the springs also close the space above, moss at the sides.',
+  name: 'Cubby set',
+  idea: 'A 120 with a centered pan trigger at the mouth of a stone hollow, bait behind; sticks through the springs also close the space above, moss at the sides.',
   species: ['mink', 'raccoon'],
   stations: ['undercut', 'bridge', 'point', 'latrine', 'culvert'],
   devices: ['bodyGrip'],

@@ -130,7 +130,7 @@ export const logCrossing: SetType = {
           'anchor-tie',
           [0, 0, surface + over + frame / 2],
           [inches(41), 0, surface + over + inches(6)],
-          `tie wire ${print(of(laying, 'tie'))}`,
+          `anchor wire ${print(of(laying, 'tie'))}`,
           'jaws',
         ),
       ],
@@ -146,7 +146,7 @@ export const logCrossing: SetType = {
         ),
         found('clip', low ? 'fails' : 'holds', 'practice', { low }, { field: 'trigger' }),
       ],
-      supplies: [{ kind: 'wire', what: 'tie wire', amount: of(laying, 'tie') }],
+      supplies: [{ kind: 'wire', what: 'anchor wire', amount: of(laying, 'tie') }],
       holds: [
         {
           kind: 'tie',

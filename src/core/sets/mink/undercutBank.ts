@@ -12,7 +12,7 @@ import { always } from '../order';
 import { atLeast } from '../offer';
 
 const numbers = {
-  topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top under', help: 'negative: it stands proud, 1½ to 2 in are wanted' },
+  topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top under', help: 'negative: it stands above water, 1½ to 2 in are wanted' },
   depth: here(depthHere('Depth at the trap', 'not beside it'), 'trapDepth'),
   roof: here(practised('Roof over the bed', 'height of the undercut at the trap', 14, [5, 60]), 'roof'),
   under: here(practised('Under the roof', 'how far it reaches back', 10, [3, 60]), 'reachBack'),
@@ -25,11 +25,11 @@ const of = asks(numbers);
 export const undercutBank: SetType = {
   id: 'undercut-bank',
   name: 'Undercut bank',
-  idea: 'A 160 tight under the roof at the outside of a bend, dog up, near spring upright, far spring flat, its top 1½ to 2 in proud. One at each bend that deserves it.',
+  idea: 'A 160 tight under the roof at the outside of a bend, dog up, near spring upright, far spring flat, its top 1½ to 2 in above water. One at each bend that deserves it.',
   species: ['mink'],
   stations: ['undercut', 'bank den', 'channel'],
   suits: [
-    { species: 'mink', places: ['undercut'], rank: 1, why: 'tight under the roof, its top a little proud', when: atLeast('roof', 9) },
+    { species: 'mink', places: ['undercut'], rank: 1, why: 'tight under the roof, its top a little above water', when: atLeast('roof', 9) },
     { species: 'mink', places: ['undercut'], rank: 3, why: 'tight under a roof that stands 9 in or more over the bed' },
   ],
   devices: ['bodyGrip'],

@@ -28,7 +28,7 @@ const panUnder = (laying: Laying, size: string): number =>
 /** A foothold under a wall where mink pass without lure, on a flat stone that makes up the depth. */
 export const wallBlind: SetType = {
   id: 'wall-blind',
-  name: 'Wall, blind',
+  name: 'Blind wall set',
   idea: 'A small foothold close under a wall, an inch of water over it, a flat stone making up the depth; no lure. A blind set needs 4 to 7 nights before it says anything.',
   species: ['mink', 'muskrat'],
   stations: ['bridge', 'culvert', 'undercut', 'point', 'channel'],

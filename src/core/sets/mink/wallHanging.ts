@@ -1,4 +1,5 @@
 import { BUILDS } from '../../animals/species';
+import { BODY_GRIPS } from '../../devices/sizes';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
@@ -26,8 +27,8 @@ const of = asks(numbers);
 /** A body-grip hung over a ledge by a bar: travellers duck below the upper spring. */
 export const wallHanging: SetType = {
   id: 'wall-hanging',
-  name: 'Wall, hanging',
-  idea: 'A 110 to 160 hung over a ledge by a bar, lower spring under water; travellers along the wall duck below the upper one. One on each wall; one crouches at the bridge to see it.',
+  name: 'Hanging wall set',
+  idea: 'A 110 to 160 hung over a ledge by a bar, lower spring under water; travelers along the wall duck below the upper one. One on each wall; one crouches at the bridge to see it.',
   species: ['mink', 'muskrat'],
   stations: ['bridge', 'culvert', 'channel'],
   suits: [
@@ -56,6 +57,7 @@ export const wallHanging: SetType = {
     if (!device) return NOTHING;
     const surface = levelThen(laying);
     const frame = openingOf(device.size);
+    const { arm, springs } = BODY_GRIPS[device.size] ?? { arm: 0, springs: 2 };
     const bottom = surface + of(laying, 'acrossUnder') - frame / 2;
     const floor = bedOf(laying) ?? bottom - inches(6);
     const wall = frame / 2 + of(laying, 'offWall');
@@ -68,7 +70,7 @@ export const wallHanging: SetType = {
         floor,
         holder: 'none',
         bearer: 'bank',
-        look: { springs: 'up', dog: 'side', trigger: 'spread' },
+        look: { springs: 'hung', dog: 'side', trigger: 'spread' },
         tiedTo: 'bar',
       }),
       {
@@ -91,11 +93,11 @@ export const wallHanging: SetType = {
             bearer: 'bank',
             x: 0,
             y: 0,
-            z: fixed(Math.min(bottom + frame, ledge)),
-            height: Math.max(Math.abs(ledge - bottom - frame), inches(0.5)),
+            z: fixed(Math.min(bottom + frame + arm, ledge)),
+            height: Math.max(Math.abs(ledge - bottom - frame - arm), inches(0.5)),
             wide: 0.005,
             across: 0.005,
-            stock: `wire ${print(Math.abs(ledge - bottom - frame) + inches(8))}`,
+            stock: `wire ${print(Math.abs(ledge - bottom - frame - arm) + inches(8))}`,
           },
           {
             id: 'stone',
@@ -155,8 +157,9 @@ export const wallHanging: SetType = {
       tie(laying, {
         numbers,
         part: 'jaws',
-        from: [0, -frame / 2, bottom],
-        at: [inches(16), -frame / 2 - inches(6), floor],
+        // from the lower spring, which points to the stream; a trap of one spring is steadied at its foot
+        from: springs === 2 ? [0, -arm - inches(0.8), bottom] : [0, -frame / 2, bottom],
+        at: [inches(6), -arm - inches(9), floor],
         to: 'stake',
         build: 'mink',
       }),

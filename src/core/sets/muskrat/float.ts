@@ -27,7 +27,7 @@ const of = asks(numbers);
 /** A raft that follows the level until it grounds or its line goes taut. */
 export const float: SetType = {
   id: 'float',
-  name: 'Float',
+  name: 'Float set',
   idea: 'Footholds on a raft that follows the level, roofed against birds, its line long enough for the highest water.',
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'feed bed', 'channel', 'point', 'bank den'],

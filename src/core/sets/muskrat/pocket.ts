@@ -26,7 +26,7 @@ const of = asks(numbers);
 /** A tunnel dug into the bank, its floor flooded, the bait dry at its back. */
 export const pocket: SetType = {
   id: 'pocket',
-  name: 'Pocket',
+  name: 'Pocket set',
   idea: 'A tunnel into the bank with a flooded floor and a dry back end for the bait, a small foothold at its mouth, half an inch of water over it. Root draws muskrat, flesh or fish mink and raccoon.',
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'undercut', 'channel', 'point', 'bank den', 'bridge'],

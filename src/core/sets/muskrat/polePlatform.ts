@@ -27,7 +27,7 @@ const BOARD = inches(1);
 export const polePlatform: SetType = {
   id: 'pole-platform',
   name: 'Platform on poles',
-  idea: 'A board on two posts just under the surface, roofed against birds, a small foothold on it; only while the level keeps inside its band.',
+  idea: 'A board on two posts just under the surface, roofed against birds, a small foothold on it; only while the level stays in its working range.',
   species: ['muskrat'],
   stations: ['muskrat place', 'feed bed', 'channel', 'point'],
   devices: ['foothold'],

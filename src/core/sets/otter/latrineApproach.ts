@@ -27,7 +27,7 @@ const of = asks(numbers);
 export const latrineApproach: SetType = {
   id: 'latrine-approach',
   name: 'Latrine approach, body-grip',
-  idea: 'A 330 where otter must leave the water for a latrine, its top just proud, the sides closed with what grows there. Only in an open season.',
+  idea: 'A 330 where otter must leave the water for a latrine, its top just above water, the sides closed with what grows there. Only in an open season.',
   species: ['otter'],
   stations: ['latrine', 'point', 'crossover'],
   suits: [{ species: 'otter', places: ['latrine'], rank: 1, why: 'on the way from the water to the latrine' }],

@@ -17,7 +17,7 @@ import { ranged, type WorkRange } from './range';
 export const topUnder = (
   usual: number,
   [min, max]: [number, number],
-  help = 'of the jaws, as seen; negative when it stands proud',
+  help = 'of the jaws, as seen; negative when it stands above water',
 ): NumberSpec => practised('Top under', help, usual, [min, max], 1);
 
 export const depthHere = (label = 'Depth here', help = 'water over the firm bottom'): NumberSpec => measured(label, help, [0, 120], 1);

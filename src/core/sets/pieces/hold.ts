@@ -12,7 +12,7 @@ import { measured, numberOf, practised, type ChoiceSpec, type FilledPosition, ty
 
 /** What holds the catch: tie, stake, tree. */
 
-export const tieNumber = (usual: number, help = 'anchor to the trap'): NumberSpec => practised('Tie', help, usual, [6, 240]);
+export const tieNumber = (usual: number, help = 'anchor to the trap'): NumberSpec => practised('Anchor cable', help, usual, [6, 240]);
 
 export const BOTTOM: ChoiceSpec = {
   label: 'Ground for the stake',
@@ -114,7 +114,7 @@ export function anchorFinding(laying: Laying, usual: Anchor, largest: BuildKey):
 
 /** A cable from the device to its anchor, with what that anchor holds against the largest animal that can be caught. */
 export function tie(laying: Laying, own: TieTo): Piece {
-  const { numbers, device = 'trap', part, from, at, build, held = 'body', kind = 'tie', cable = 'tie cable' } = own;
+  const { numbers, device = 'trap', part, from, at, build, held = 'body', kind = 'tie', cable = 'anchor cable' } = own;
   const tail = 'tail' in numbers;
   const length = tail ? numberOf(laying, { numbers }, 'tail') : numberOf(laying, { numbers }, 'tie');
   const id = device === 'trap' || device === 'snare' ? 'anchor' : `${device}-anchor`;

@@ -29,7 +29,7 @@ export function tanglePole(laying: Laying, { numbers }: SlideOf, [x, z]: [number
     height: tall,
     wide: thick,
     across: thick,
-    stock: `tangle pole ${printLength(tall, laying.system)}`,
+    stock: `tangle stake ${printLength(tall, laying.system)}`,
   };
 }
 

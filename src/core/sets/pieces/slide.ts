@@ -21,12 +21,12 @@ const ASIDE = inches(9);
 export const SLIDE_NUMBERS = {
   chain: practised('Chain', 'trap to the lock', 14, [4, 118]),
   stopDepth: measured('Depth at the stop', 'water over the deep end of the slide', [0, 236], 1),
-  wire: practised('Wire or tether', 'bank stake to the deep end; anchor to the trap of a live hold', 120, [20, 472]),
+  wire: practised('Wire or tether', 'bank stake to the deep end; anchor to the trap of a live restraint', 120, [20, 472]),
   out3: measured('Depth 3 ft out', 'of the water’s edge: two such depths make a profile', [0, 236], 1),
   out6: measured('Depth 6 ft out', 'of the water’s edge', [0, 236], 1),
   out9: measured('Depth 9 ft out', 'of the water’s edge', [0, 236], 1),
   out12: measured('Depth 12 ft out', 'of the water’s edge', [0, 236], 1),
-  poleThick: { ...practised('Tangle pole', 'its thickness', 3, [1, 10]), when: { choice: 'hold', is: 'tangle' } },
+  poleThick: { ...practised('Tangle stake', 'its thickness', 3, [1, 10]), when: { choice: 'hold', is: 'tangle' } },
   bag: {
     label: 'Bag',
     help: 'its fill, weighed dry',
@@ -41,7 +41,12 @@ export const SLIDE_NUMBERS = {
 
 const HOLD: ChoiceSpec = {
   label: 'Hold',
-  options: { slide: 'slide wire to deep water', live: 'live hold', tangle: 'tangle pole in deep water', bag: 'bag of fill on a cable' },
+  options: {
+    slide: 'slide wire to deep water',
+    live: 'live restraint',
+    tangle: 'tangle stake in deep water',
+    bag: 'bag of fill on a cable',
+  },
   default: 'slide',
 };
 

@@ -24,7 +24,7 @@ const ONE_HOOK = ['110'];
 export const hooksOff = ({ size }: Pick<AtWork, 'size'>, when: string): Step => ({
   do: `Take ${ONE_HOOK.includes(size) ? 'the safety hook' : 'both safety hooks'} off ${when}.`,
   lastReach: true,
-  caution: 'From here hands hold only coil ends, the top of a stand or rod, wire and tie: never the space the jaws cross.',
+  caution: 'From here hands hold only coil ends, the top of a stand or rod, wire and cable: never the space the jaws cross.',
 });
 
 export const STANDING = 'with the trap standing, each from outside its own spring';
@@ -108,7 +108,7 @@ function holdFirst(at: AtWork): Step {
   const { choices } = at;
   if (choices.hold === 'live')
     return once('Anchor the tether where land and water are both in its reach and nothing is there to wrap round.');
-  if (choices.hold === 'tangle') return once('Push the tangle pole in at its depth and tie the cable to it.', WADING);
+  if (choices.hold === 'tangle') return once('Push the tangle stake in at its depth and tie the cable to it.', WADING);
   if (choices.hold === 'bag')
     return once('Fill the bag, sink it in deep water with its cable tied, and lay the cable to the trap.', WADING);
   const end = choices.anchorAs ?? 'stake';

@@ -22,7 +22,7 @@ const TUBE = inches(6);
 /** A tube that holds a raccoon by its forepaw, on the dry trail beside the water. */
 export const enclosedFoot: SetType = {
   id: 'enclosed-foot',
-  name: 'Enclosed foot trap',
+  name: 'Enclosed foothold',
   idea: 'A tube with the bait inside it, staked beside the dry trail along the water: only a hand that reaches in is held. About half a minute a set; rebait when soaked.',
   species: ['raccoon'],
   stations: ['bridge', 'culvert', 'point', 'channel', 'log crossing', 'undercut', 'latrine'],
@@ -66,7 +66,7 @@ export const enclosedFoot: SetType = {
             wide: inches(2.2),
             across: inches(2.2),
             tiedTo: 'stake',
-            stock: 'enclosed foot trap',
+            stock: 'enclosed foothold',
           },
           {
             id: 'stake',

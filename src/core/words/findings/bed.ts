@@ -15,13 +15,13 @@ const BUILT: Omit<Words<Built>, 'about'> = {
 };
 
 export const BED = {
-  buildUp: words<Built>({ about: 'Build-up under the trap', ...BUILT }),
+  buildUp: words<Built>({ about: 'Bed height under the trap', ...BUILT }),
   stoneUnder: words<Built>({ about: 'Stone under the trap', ...BUILT }),
   foot: words<{ foot: 'front' | 'hind'; off: number; wanted: [number, number]; under: [number, number] }>({
     about: ({ foot }) => `For a ${foot} foot`,
     figure: ({ off }, { length }) => length(off),
     sentence: ({ foot, off, wanted, under }, { length }) =>
-      `A ${foot} foot wants the pan ${wanted[0]} to ${wanted[1]} in off the middle and ${under[0]} to ${under[1]} in under; it lies ${length(off)} off.${foot === 'hind' ? ' Deeper and further out holds better.' : ' A low berm in front makes it plant its feet.'}`,
+      `A ${foot} foot wants the pan ${wanted[0]} to ${wanted[1]} in off the middle and ${under[0]} to ${under[1]} in under; it lies ${length(off)} off.${foot === 'hind' ? ' Deeper and farther out holds better.' : ' A low berm in front makes it plant its feet.'}`,
   }),
   weight: words<{ trap: number; pulls: number; called: string; animal: number; wanted: number; more: number }>({
     about: 'Weight of the trap',
@@ -54,7 +54,7 @@ export const BED = {
       `The ${side} bed works until the pond has fallen ${length(room)}; this break can let it fall ${length(deep)} at most. Look at the hour on the water’s break page.`,
   }),
   gapRoom: words<{ off: number; room: number; gap: number; aside: boolean; narrow: boolean }>({
-    about: 'Off centre in the gap',
+    about: 'Off center in the gap',
     figure: ({ off }, { length }) => length(off),
     sentence: ({ off, room, gap, aside, narrow }, { length }) =>
       narrow
@@ -107,7 +107,7 @@ export const BED = {
       room === null
         ? `The depth under the raft was not measured: when it grounds is not known. The line lets it rise ${length(slack)}.`
         : room < 0
-          ? `The raft draws ${length(-room)} more than the water here is deep: take it further out.`
+          ? `The raft draws ${length(-room)} more than the water here is deep: take it farther out.`
           : `It floats until the water falls ${length(room)}, and its line lets it rise ${length(slack)}.`,
   }),
   rain: words<Record<string, never>>({

@@ -135,7 +135,7 @@ export const GRIP = {
     sentence: ({ outlined }) =>
       outlined
         ? 'Its top stands at the crest and is outlined against the sky: take it lower on the face.'
-        : 'It stands below the crest, not outlined against the sky. The pond can fall or rise: only the tailwater judges it.',
+        : 'It stands below the crest, not outlined against the sky. The pond can fall or rise: only the water below the dam judges it.',
   }),
   dog: words<{ over: number }>({
     about: 'Dog hangs free',

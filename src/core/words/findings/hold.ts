@@ -8,8 +8,8 @@ export const HOLD = {
     figure: ({ reach }, { length }) => length(reach),
     sentence: ({ reach, tie, straight, short, called, held }, { length }) =>
       short
-        ? `The trap stands ${length(straight)} from its anchor and the tie has ${length(tie)}: ${length(straight - tie)} more, or a nearer anchor.`
-        : `${length(tie)} of tie and ${called} held by the ${held}: everything within ${length(reach)} of the anchor is in its reach, and there it is looked for first.`,
+        ? `The trap stands ${length(straight)} from its anchor and the cable has ${length(tie)}: ${length(straight - tie)} more, or a nearer anchor.`
+        : `${length(tie)} of cable and ${called} held by the ${held}: everything within ${length(reach)} of the anchor is in its reach, and there it is looked for first.`,
   }),
   stake: words<{
     driven: number;
@@ -67,13 +67,13 @@ export const HOLD = {
     figure: ({ depth, wanted }, { length }) => (depth < wanted ? `short ${length(wanted - depth)}` : length(depth)),
     sentence: ({ depth, wanted, called }, { length }) =>
       depth < wanted
-        ? `${length(depth)} of water, ${length(wanted)} wanted (chain, forearm to nose of ${called}, 6 in): short by ${length(wanted - depth)}. Deeper water, a shorter chain, or a live hold.`
+        ? `${length(depth)} of water, ${length(wanted)} wanted (chain, forearm to nose of ${called}, 6 in): short by ${length(wanted - depth)}. Deeper water, a shorter chain, or a live restraint.`
         : `${length(wanted)} wanted for chain, reach and 6 in: the margin is gone when the level falls ${length(depth - wanted)}.`,
   }),
   live: words<
     { reach: number; safe: number; wraps: boolean; land: boolean; water: number } | { reach: number; safe: number; wraps: boolean }
   >({
-    about: 'Live hold',
+    about: 'Live restraint',
     figure: ({ reach }, { length }) => length(reach),
     sentence: (own, { length }) => {
       const { reach, safe, wraps } = own;
@@ -86,7 +86,7 @@ export const HOLD = {
     },
   }),
   tangle: words<{ thick: number; turn: number; turns: number; left: number; wire: number; wanted: number; depth: number | undefined }>({
-    about: 'Tangle pole',
+    about: 'Tangle stake',
     figure: ({ turns }) => `${turns} turns`,
     sentence: ({ thick, turn, turns, left, wire, wanted, depth }, { length }) => {
       const facts = `Each turn round ${length(thick)} takes ${length(turn)}: after ${turns} turns ${length(left)} of ${length(wire)} are left. ${length(wanted)} of water are wanted at the pole then.`;
@@ -136,17 +136,17 @@ export const HOLD = {
     sentence: ({ rest, stands, arm, waders, short }, { length }) =>
       short
         ? `The pole goes in ${length(rest)} out; with waders of ${length(waders)} and an arm of ${length(arm)} you reach ${length(stands + arm)}: a shorter wire, a boat, or a place that falls off nearer the bank.`
-        : `${length(rest)} out; you can stand ${length(stands)} out and reach ${length(arm)} further. Add what you sink in.`,
+        : `${length(rest)} out; you can stand ${length(stands)} out and reach ${length(arm)} farther. Add what you sink in.`,
   }),
   tieLength: words<{ tie: number; out: number; has: number } | { shortBy: number } | Record<string, never>>({
-    about: 'Tie that clears the trail',
+    about: 'Cable that clears the trail',
     figure: (own, { length }) => ('tie' in own ? length(own.tie) : 'shortBy' in own ? `short ${length(own.shortBy)}` : '?'),
     sentence: (own, { length }) =>
       'tie' in own
-        ? `${length(own.tie)} from the anchor lead to water that hides an adult, ${length(own.out)} out and clear of the trail; the tie has ${length(own.has)}.`
+        ? `${length(own.tie)} from the anchor lead to water that hides an adult, ${length(own.out)} out and clear of the trail; the cable has ${length(own.has)}.`
         : 'shortBy' in own
           ? `Nothing within 8 ft is deep enough to hide an adult: ${length(own.shortBy)} more are wanted. Anchor it elsewhere.`
-          : 'Type the depth 4 and 8 ft from the anchor, away from the trail, and the length of the tie follows.',
+          : 'Type the depth 4 and 8 ft from the anchor, away from the trail, and the length of the cable follows.',
   }),
   circlesHere: words<{ name: string; other: number; reach: number; least: number }>({
     about: 'Circles can meet',
@@ -158,7 +158,7 @@ export const HOLD = {
     about: 'Circles can meet',
     figure: ({ by }, { length }) => length(by),
     sentence: ({ name, apart, other, reach, by }, { length }) =>
-      `${name} is anchored ${length(apart)} off; its catch reaches ${length(other)} and this one ${length(reach)}: they can meet by ${length(by)}. Further apart, or shorter ties.`,
+      `${name} is anchored ${length(apart)} off; its catch reaches ${length(other)} and this one ${length(reach)}: they can meet by ${length(by)}. Farther apart, or shorter cables.`,
   }),
 };
 
@@ -170,7 +170,7 @@ interface Shortest {
 const shortest = ({ best }: Shortest, length: (m: number) => string): string =>
   'wire' in best
     ? `The shortest wire that does it is ${length(best.wire)}.`
-    : `The profile is short by ${length(best.shortBy)}: deeper water or a tangle pole, or a live hold.`;
+    : `The profile is short by ${length(best.shortBy)}: deeper water or a tangle stake, or a live restraint.`;
 
 const bagText = (kg: number | null, system: 'us' | 'metric'): string =>
   kg === null ? 'no bag' : system === 'us' ? `${Math.round(kg / 0.45359237)} lb` : `${Math.round(kg)} kg`;

@@ -7,7 +7,7 @@ export const ICE = {
     about: 'Wire to cut',
     figure: ({ cut }, { length }) => length(cut),
     sentence: ({ drop, twist, cut }, { length }) =>
-      `${length(drop)} from the stick to the spring eye, two turns of the stick and ${length(twist)} to twist (practice): cut two of ${length(cut)}.`,
+      `${length(drop)} from the stick to the spring eye, two turns of the stick and ${length(twist)} to twist (rule of thumb): cut two of ${length(cut)}.`,
   }),
   holeForGrip: words<{ long: number; wide: number }>({
     about: 'Hole',

@@ -20,7 +20,7 @@ export const LOOP = {
     about: 'Cable to cut',
     figure: ({ around, tail }, { length }) => length(around + tail),
     sentence: ({ around, fittings, tail, size, breaks }, { length, force }) =>
-      `${length(around)} for the loop with lock, swivel and ferrules (${length(fittings)}, practice), ${length(tail)} of tail and extension.${breaks ? ` A ${size} breaks at ${force(breaks)} (minimum, from memory).` : ''}`,
+      `${length(around)} for the loop with lock, swivel and ferrules (${length(fittings)}, rule of thumb), ${length(tail)} of tail and extension.${breaks ? ` A ${size} breaks at ${force(breaks)} (minimum, from memory).` : ''}`,
   }),
   largestLoop: words<{ cable: number; most: number; short: boolean; more: number }>({
     about: 'Largest loop of this cable',

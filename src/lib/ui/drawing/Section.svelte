@@ -184,7 +184,7 @@
             font-weight="700"
             text-anchor="end"
             class="halo"
-            style:fill="var(--linetext)">tailwater {tail.text}</text
+            style:fill="var(--linetext)">below the dam {tail.text}</text
           >{/if}
 
         {#each scene.sets as s (s.id)}

@@ -45,7 +45,7 @@
     <button class="btn btn-primary">Find</button>
   </form>
   <p class="quiet" role="status">
-    {found.length} of {CATALOGUE.length} types. Each is drawn to its own scale, at its defaults; months are practice.
+    {found.length} of {CATALOGUE.length} types. Each is drawn to its own scale, at its defaults; months are a rule of thumb.
   </p>
   <ul class="types">
     {#each found as type (type.id)}

@@ -36,7 +36,7 @@ const deviceOf = (season: Season, url: URL) => season.shed.find((d) => d.id === 
 async function placeOf(locals: App.Locals, url: URL) {
   const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
   const station = season?.stations.find((s) => s.id === url.searchParams.get('station'));
-  if (!season || !station) error(404, 'There is no such station in this record.');
+  if (!season || !station) error(404, 'There is no such location in this record.');
   const fitting =
     findType(url.searchParams.get('type') ?? '') ??
     suits(offered(season, station, locals.now), locals.now, url.searchParams.get('species'), deviceOf(season, url)?.class);

@@ -126,7 +126,7 @@ export const actions: Actions = {
         },
       });
     }
-    if (entries.length === 0) read.refuse('station.0', 'Choose a station for one row at least.');
+    if (entries.length === 0) read.refuse('station.0', 'Choose a location for one row at least.');
     if (!read.ok()) return refused(read);
     const result = await attempt(read, () => record(db(), ...entries));
     if ('failure' in result) return result.failure;

@@ -64,7 +64,7 @@ export const load: PageServerLoad = async ({ locals }) => {
     sentence:
       all.length === 0
         ? 'Nothing was forecast and read since: a forecast is kept whenever a reading is saved.'
-        : `${hits} of ${all.length} readings came inside the band, ${Math.round((hits / all.length) * 100)} %; 80 % were promised. In the mean it was ${Math.abs(bias) < 0.0008 ? 'neither too high nor too low' : signed(bias)}.`,
+        : `${hits} of ${all.length} readings came into the forecast range, ${Math.round((hits / all.length) * 100)} %; 80 % were promised. In the mean it was ${Math.abs(bias) < 0.0008 ? 'neither too high nor too low' : signed(bias)}.`,
     whole: rows(all),
     gauges: pairs
       .filter((p) => p.pairs.length > 0)

@@ -86,8 +86,8 @@ function outsideOf(set: TrapSet, { ground, frame, readings, now }: Told) {
     unknown += most - hoursInBand(series, stretch.from, stretch.to, band).low;
     return outsideBand(series, stretch.from, stretch.to, may).map((o) => ({
       text: o.sometime
-        ? `for some time between ${when(o.from)} and ${when(o.to)}, over its band by a high-water mark (${bandText(may, frame, axis)})`
-        : `${when(o.from)} to ${when(o.to)}, ${o.side} its band (${bandText(may, frame, axis)})`,
+        ? `for some time between ${when(o.from)} and ${when(o.to)}, above its working range by a high-water mark (${bandText(may, frame, axis)})`
+        : `${when(o.from)} to ${when(o.to)}, ${o.side} its working range (${bandText(may, frame, axis)})`,
     }));
   });
   return { hours: Math.round(hours), unknown: unknown < 1 ? '' : spanText(unknown * HOUR), spans };

@@ -13,7 +13,7 @@
     ><table class="plain-table mt-3">
       <thead
         ><tr
-          ><th scope="col">Set</th><th scope="col">Outside its band</th><th scope="col">From when to when</th><th scope="col"
+          ><th scope="col">Set</th><th scope="col">Out of its working range</th><th scope="col">From when to when</th><th scope="col"
             >How it stood when it caught</th
           ></tr
         ></thead

@@ -180,7 +180,7 @@ export const actions: Actions = {
     const number = read.number('number');
     const level = season?.levels[params.water]?.known[surface];
     if (along === undefined) read.refuse('along', 'Say how far along the shore it lies, for example 120 ft.');
-    if (number === undefined) read.refuse('number', 'A station has a number.');
+    if (number === undefined) read.refuse('number', 'A location has a number.');
     if (depth !== undefined && level === undefined)
       read.refuse('depth', 'A depth is measured from a level: save a reading of the gauge first.');
     if (!read.ok() || along === undefined || number === undefined) return refused(read);

@@ -34,7 +34,7 @@
 <div class="two">
   {@render gauges()}
   <details class="sheet" bind:open={isOpen}>
-    <summary class="font-bold cursor-pointer">Add a station</summary>
+    <summary class="font-bold cursor-pointer">Add a location</summary>
     <form method="POST" action="?/station" class="mt-3" use:enhance={keeping}>
       <input type="hidden" name="entry" value={wasStation ? typed(kept, 'entry', ids.entry) : ids.entry} />
       <input type="hidden" name="id" value={wasStation ? typed(kept, 'id', ids.id) : ids.id} />
@@ -80,7 +80,7 @@
         help="dam or lodge only, in {small}"
       />
       <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
-      <button class="btn btn-primary">Add the station</button>
+      <button class="btn btn-primary">Add the location</button>
     </form>
   </details>
 </div>

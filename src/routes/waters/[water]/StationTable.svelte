@@ -38,11 +38,11 @@
 <details class="mt-5" open={stations.length > 0 && stations.length <= 6}>
   <summary class="font-bold cursor-pointer">The same as a table: {stations.length} {stations.length === 1 ? 'station' : 'stations'}</summary
   >
-  <Scroller label="Stations"
+  <Scroller label="Locations"
     ><table class="plain-table mt-2">
       <thead
         ><tr
-          ><th scope="col">Station</th><th scope="col">Distance</th><th scope="col">Depth</th><th scope="col">Set</th><th scope="col"
+          ><th scope="col">Location</th><th scope="col">Distance</th><th scope="col">Depth</th><th scope="col">Set</th><th scope="col"
             >Working range</th
           ><th scope="col">State</th><th scope="col">Wading, with {printLength(FREEBOARD, system)} of waders left (rule of thumb)</th></tr
         ></thead
@@ -53,7 +53,7 @@
           <tr>
             <td
               ><a class="link font-bold" href="/waters/{station.water}/{station.id}">{station.number} {station.name}</a>
-              <span class="quiet">{station.kind}{station.surface === 'tail' ? ', on the tailwater' : ''}</span></td
+              <span class="quiet">{station.kind}{station.surface === 'tail' ? ', below the dam' : ''}</span></td
             >
             <td>{printWay(station.along, system)}</td>
             <td

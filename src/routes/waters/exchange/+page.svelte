@@ -65,7 +65,7 @@
   <div class="two mt-4">
     <section>
       <h2>Out</h2>
-      <p class="quiet mb-2">Sites, ground, stations and sets, with every property: a file read back gives the same things.</p>
+      <p class="quiet mb-2">Sites, ground, locations and sets, with every property: a file read back gives the same things.</p>
       <ul class="out">
         <li>
           <b>Everything</b>
@@ -124,7 +124,7 @@
         name="points"
         value={points}
         options={[
-          { value: 'stations', text: 'stations of that water' },
+          { value: 'stations', text: 'locations of that water' },
           { value: 'ground', text: 'places on the map' },
         ]}
         onchange={(e) => (points = e.currentTarget.value as 'stations')}

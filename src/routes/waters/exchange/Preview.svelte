@@ -19,7 +19,7 @@
         <td>{row.what}</td>
         <td
           ><b>{WORD[row.verdict]}</b>{row.verdict === 'new'
-            ? `: ${row.as === 'station' ? `station ${row.body.number}, ${row.body.kind}` : row.body.kind}`
+            ? `: ${row.as === 'station' ? `location ${row.body.number}, ${row.body.kind}` : row.body.kind}`
             : `: ${row.reason}`}</td
         >
       </tr>

@@ -32,7 +32,7 @@ export const actions: Actions = {
     const read = reader(await request.formData(), locals.who);
     const season = await loadSeason(locals);
     const station = season?.stations.find((s) => s.id === read.text('station'));
-    if (!season || !station) error(404, 'There is no such station in this record.');
+    if (!season || !station) error(404, 'There is no such location in this record.');
     const doing = ['planned', 'prepared', 'left'].includes(read.text('doing'))
       ? (read.text('doing') as 'planned' | 'prepared' | 'left')
       : 'planned';

@@ -60,8 +60,8 @@
         >.{/if}
     </EmptyRoom>{/if}
   <p class="quiet mt-1">
-    Ranked by use times catch per working night of such places so far ({plan.mean.toFixed(2)} a night over all, drawn towards it where nights
-    are few), per minute of work.
+    Ranked by use times catch per working night of such places so far ({plan.mean.toFixed(2)} a night over all, drawn toward it where nights are
+    few), per minute of work.
     <span class="origin">rule of thumb</span> and your own record.
   </p>
 

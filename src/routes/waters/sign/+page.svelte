@@ -17,10 +17,10 @@
   <p><a class="link" href="/waters">Waters</a></p>
   <h1>How fast sign ages</h1>
   <p class="quiet mb-3">
-    Days after which a sign counts for half. The defaults are practice, no law of nature: set your own. An empty field takes the default.
-    What speaks against use lowers it.
+    Days after which a sign counts for half. The defaults are rules of thumb: set your own. An empty field takes the default. What speaks
+    against use lowers it.
   </p>
-  {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book: every station is weighed by it.</b></p>{/if}
+  {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book: every location is weighed by it.</b></p>{/if}
   <form method="POST" use:enhance={keeping}>
     <Problem text={kept?.problem} />
     <Opened entry={data.opened} {kept} />

@@ -46,7 +46,7 @@
   {#each data.findings as f (f.id)}<FindingLine finding={f} />{/each}
   {#if data.banks.length > 0}
     <h2 class="mt-3">Upwind bank</h2>
-    <p class="quiet">Wind carries scent over the water: it belongs on the upwind bank (practice).</p>
+    <p class="quiet">Wind carries scent over the water: it belongs on the upwind bank (rule of thumb).</p>
     <ul class="banks">
       {#each data.banks as b (b.id)}<li><b>{b.name}</b>: {b.text}</li>{/each}
     </ul>

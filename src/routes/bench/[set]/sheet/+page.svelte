@@ -32,7 +32,7 @@
   <h1>{data.again ? 'Remake' : 'How to build'} {name}</h1>
   <p>{type.name}, {data.place}</p>
   <p>
-    <b>Tie:</b>
+    <b>Anchor:</b>
     {data.set.anchor || 'not written down yet'}{#if data.set.hole}, <b>hole {data.set.hole}</b>{/if}
   </p>
   <div class="pair">

@@ -48,16 +48,16 @@
   </section>
   <section>
     <form method="GET" action="/bench/new" class="sheet">
-      <h2>Build it at a station</h2>
+      <h2>Build it at a location</h2>
       <input type="hidden" name="type" value={type.id} />
       {#if data.stations.length > 0}
-        <SelectField label="Station" name="station" value={data.chosen} options={data.stations} />
+        <SelectField label="Location" name="station" value={data.chosen} options={data.stations} />
         <button class="btn btn-primary">To the bench</button>
-      {:else}<p>No station of its kinds yet: {type.stations.join(', ')}.</p>{/if}
+      {:else}<p>No location of its kinds yet: {type.stations.join(', ')}.</p>{/if}
     </form>
     <dl class="facts">
       <dt>For</dt>
-      <dd>{type.species.join(', ')}, {monthsText(type.months)} <span class="quiet">practice</span></dd>
+      <dd>{type.species.join(', ')}, {monthsText(type.months)} <span class="quiet">rule of thumb</span></dd>
       <dt>Where</dt>
       <dd>{type.stations.join(', ')}</dd>
       <dt>With</dt>

@@ -176,7 +176,7 @@ export const actions: Actions = {
       { ...common, id: read.text('entry'), kind: 'stationLevel', body: { id, station: station.id, at: at.toISOString(), depth } },
     ];
     if (gauge && level !== undefined) {
-      const note = 'read with a depth at a station';
+      const note = 'read with a depth at a location';
       const body = {
         id: idBeside(id, 'reading'),
         gauge: gauge.id,

@@ -49,7 +49,7 @@
   </tbody>
 </table>
 <p class="quiet">
-  {camera > 0 ? `${camera} camera events count as well. ` : ''}<a class="link" href="/waters/sign">Half-lives</a> are practice, or yours.
+  {camera > 0 ? `${camera} camera events count as well. ` : ''}<a class="link" href="/waters/sign">Half-lives</a> are rules of thumb, or yours.
 </p>
 
 <style>

@@ -93,7 +93,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 function whyNot({ start, area, depth, errors }: ReturnType<typeof askedOf>): string | null {
   if (start === null) return 'The gauge was never read: save a reading of this water first.';
   if (area === null) return 'The area of the pond is not known: draw its shore on the map, or type the area.';
-  if (depth <= 0) return 'The sill stands over the water: nothing would run out.';
+  if (depth <= 0) return 'The bottom of the break stands above the water: nothing would run out.';
   return errors.area || errors.sill || errors.count || errors.openAt || errors.mendedAt ? 'Look at the marked fields.' : null;
 }
 

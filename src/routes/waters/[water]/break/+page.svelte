@@ -90,13 +90,19 @@
         ]}
       />
       <TextField label="Width at the water" name="width" value={data.typed.width} error={data.errors.width} help="in {small}" />
-      <TextField label="Sill, on the gauge" name="sill" value={data.typed.sill} error={data.errors.sill} help="lowest point of the break" />
+      <TextField
+        label="Bottom of the break, on the gauge"
+        name="sill"
+        value={data.typed.sill}
+        error={data.errors.sill}
+        help="lowest point of the break"
+      />
       <TextField
         label="Area of the pond"
         name="area"
         value={data.typed.area}
         error={data.errors.area}
-        help={data.system === 'us' ? 'square feet' : 'square metres'}
+        help={data.system === 'us' ? 'square feet' : 'square meters'}
         origin={data.areaFrom}
       />
       <TextField label="Rises in a day" name="rise" value={data.typed.rise} error={data.errors.rise} help="when nothing runs out" />
@@ -155,7 +161,7 @@
       Water balance with critical flow over a broad crest; rain by the weather of the record, pipes and crest as <a
         class="link"
         href="/waters/{data.water.id}/fills">kept for this water</a
-      >. The band: the break runs a fifth better or worse, inflow and rain half as large again or half, the area a tenth off
+      >. The shaded range: the break runs a fifth better or worse, inflow and rain half as large again or half, the area a tenth off
       <span class="origin">rule of thumb</span>.
     </p>
   </form>

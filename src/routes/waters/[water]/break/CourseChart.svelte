@@ -7,7 +7,7 @@
 <svg
   viewBox="0 0 {chart.width} {chart.height}"
   role="img"
-  aria-label="Course of the level with its band, and the bands of the sets. The table has the same."
+  aria-label="Course of the level with its range, and the working ranges of the sets. The table has the same."
 >
   <rect width={chart.width} height={chart.height} fill="var(--paper)" />
   {#each chart.levels as l (l.y)}<path d="M56 {l.y}H{chart.width}" stroke="var(--rule)" /><text

@@ -67,7 +67,7 @@
     </ul>
     {#if data.range.second}<p class="problem mt-2">{data.range.second}</p>{/if}
   {/if}
-  <p class="tonight"><b>A camera tonight, if you have one:</b> {data.tonight[0]?.sentence ?? 'this water has no station yet.'}</p>
+  <p class="tonight"><b>A camera tonight, if you have one:</b> {data.tonight[0]?.sentence ?? 'this water has no location yet.'}</p>
   {#if data.tonight.length > 1}<p class="quiet">
       Next: {data.tonight
         .slice(1)

@@ -33,7 +33,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     drawn:
       drawn === null
         ? null
-        : `${Math.round(drawn / squareOf(system)).toLocaleString('en')} ${system === 'us' ? 'square feet' : 'square metres'}`,
+        : `${Math.round(drawn / squareOf(system)).toLocaleString('en')} ${system === 'us' ? 'square feet' : 'square meters'}`,
     crest: stations.find((s) => s.kind === 'dam' && s.crest !== null)?.name ?? null,
     ices: ICE_WATER_IDS.map((value) => ({ value, text: ICE_WATERS[value].words })),
     fields: {

@@ -49,7 +49,7 @@
         name="runoff"
         value={value('runoff')}
         error={fault('runoff')}
-        help="per cent; woods 5 to 20, bare ground more (practice)"
+        help="per cent; woods 5 to 20, bare ground more (rule of thumb)"
       />
       <TextField
         label="Crest that it runs over"
@@ -69,7 +69,7 @@
     {#each Array.from({ length: data.pipes }, (_, n) => n) as n (n)}
       <div class="fields">
         <TextField
-          label="Pipe {n + 1}: its sill"
+          label="Pipe {n + 1}: its bottom"
           name="pipe{n}.sill"
           value={value(`pipe${n}.sill`)}
           error={fault(`pipe${n}.sill`)}
@@ -111,7 +111,7 @@
           name="area{n}.area"
           value={value(`area${n}.area`)}
           error={fault(`area${n}.area`)}
-          help={data.system === 'us' ? 'square feet' : 'square metres'}
+          help={data.system === 'us' ? 'square feet' : 'square meters'}
         />
       </div>
     {/each}

@@ -50,7 +50,7 @@
           ahead={data.ahead}
           marks={data.marks}
           unit={data.unit}
-          label="Course of the ice over the open water with its band, and what was measured. The table below has the same numbers."
+          label="Course of the ice over the open water with its range, and what was measured. The table below has the same numbers."
         />
       </div>
     {/key}

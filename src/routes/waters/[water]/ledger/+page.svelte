@@ -32,7 +32,7 @@
   <h2 class="mt-5 mb-1">What its places gave</h2>
   <Scroller label="What its places gave"
     ><table class="plain-table">
-      <thead><tr><th scope="col">Station</th><th scope="col">By season, nights in the band at most, exact limits</th></tr></thead>
+      <thead><tr><th scope="col">Location</th><th scope="col">By season, working nights at most, exact limits</th></tr></thead>
       <tbody>
         {#each data.gave as s (s.id)}<tr
             ><td class="whitespace-nowrap"><a class="link" href="/waters/{data.water.id}/{s.id}">{s.name}</a></td><td
@@ -44,7 +44,7 @@
   >
 
   <h2 class="mt-6 mb-1">What others did here</h2>
-  <p class="quiet">It decides what the survivors fear: a device they may know is offered later.</p>
+  <p class="quiet">It decides what the survivors fear: a trap they may know is offered later.</p>
   <Scroller label="Earlier trapping"
     ><table class="plain-table mt-1">
       <thead

@@ -64,7 +64,7 @@
     {/key}
   {/if}
   <p class="quiet mt-1">
-    {data.reasons} Grey: what was forecast on the evenings before. Upright bars: the levels at which each set works, by its number. {data
+    {data.reasons} Gray: what was forecast on the evenings before. Upright bars: the levels at which each set works, by its number. {data
       .moved.length > 0
       ? `The gauge was moved: ${data.moved.join(', ')}.`
       : ''}

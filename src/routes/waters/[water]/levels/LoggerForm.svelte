@@ -67,7 +67,7 @@
         <b>{many(plan.rows, 'row')}</b>{#if first && last}, from {datedText(new Date(first.at), clock)} to {datedText(
             new Date(last.at),
             clock,
-          )}{/if}; kept as {many(plan.points.length, 'point')}, no row further than ⅛ in from the line between them. {plan.refused.length >
+          )}{/if}; kept as {many(plan.points.length, 'point')}, no row farther than ⅛ in from the line between them. {plan.refused.length >
         0
           ? `${many(plan.refused.length, 'row')} refused.`
           : ''}

@@ -44,7 +44,7 @@
       <GroundPlan
         plan={map}
         bar={printWay(map.bar.metres, system)}
-        label="Map of {data.water.name} with its stations by number; those to set are filled. The table has the same."
+        label="Map of {data.water.name} with its locations by number; those to set are filled. The table has the same."
       />
     </div>
     <div>
@@ -69,7 +69,7 @@
         >{/each}
     </tbody>
   </table>
-  <p class="quiet mt-2">Seasons, devices and places are local law: look into the rulebook. No ice is safe.</p>
+  <p class="quiet mt-2">Seasons, traps and places are local law: look into the rulebook. No ice is safe.</p>
 </div>
 
 <style>

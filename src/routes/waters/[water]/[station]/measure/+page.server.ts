@@ -46,7 +46,7 @@ export const actions: Actions = {
     const { system } = locals.who.person;
     const at = wholeMinute(locals.now).toISOString();
     const stored = season.stored.stations.find((s) => s.id === station.id);
-    if (!stored) error(404, 'There is no such station in this record.');
+    if (!stored) error(404, 'There is no such location in this record.');
     const fresh: Draft<'station'>['measures'] = [];
     for (const what of measuresFor(station.kind)) {
       const text = read.text(`m.${what}`);

@@ -22,7 +22,7 @@
 {#snippet toStation(n: number, what: string)}
   <form method="POST" action="?/station" class="no-print inline">
     <input type="hidden" name="entry" value={data.ids.entry} /><input type="hidden" name="nth" value={n} />
-    <button class="link">make it a station<span class="only-heard"> {what}</span></button>
+    <button class="link">make it a location<span class="only-heard"> {what}</span></button>
   </form>
 {/snippet}
 
@@ -46,7 +46,7 @@
           ><tr
             ><th scope="col">Gap</th><th scope="col">Where</th><th scope="col">Width</th>{#each data.crossing.columns as c (c)}<th
                 scope="col">{c}</th
-              >{/each}<th scope="col"><span class="only-heard">Station</span></th></tr
+              >{/each}<th scope="col"><span class="only-heard">Location</span></th></tr
           ></thead
         >
         <tbody>
@@ -105,7 +105,7 @@
       <thead
         ><tr
           ><th scope="col">Rank</th><th scope="col">Mark</th><th scope="col">Along</th><th scope="col">Why</th><th scope="col">Set it</th
-          ><th scope="col"><span class="only-heard">Station</span></th></tr
+          ><th scope="col"><span class="only-heard">Location</span></th></tr
         ></thead
       >
       <tbody>

@@ -7,7 +7,7 @@
 <svg
   viewBox="0 0 {strip.width} {strip.height}"
   role="img"
-  aria-label="The brook as a strip with numbered marks at their way along it; those to set are filled. The table has the same."
+  aria-label="The creek as a strip with numbered marks at their way along it; those to set are filled. The table has the same."
 >
   <rect width={strip.width} height={strip.height} fill="var(--sky)" />
   <path d={strip.path} fill="none" stroke="var(--line)" stroke-width="12" opacity="0.6" />
@@ -21,8 +21,8 @@
   {/each}
 </svg>
 <p class="quiet">
-  Ways along are to scale, bends are symbolic. Filled marks are the ones to set: the best first, none within 150 ft of a better one
-  (practice).
+  Ways along are to scale, bends are symbolic. Filled marks are the ones to set: the best first, none within 150 ft of a better one (rule of
+  thumb).
 </p>
 
 <style>

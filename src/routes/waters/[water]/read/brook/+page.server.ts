@@ -20,7 +20,7 @@ export const actions: Actions = {
     const marks = rows.flatMap((n) => {
       if (read.text(`${n}.mark`) === '') return [];
       const along = read.length(`${n}.along`, locals.who.person.system === 'us' ? 'ft' : 'm');
-      if (along === undefined) read.refuse(`${n}.along`, 'How far along the brook, for example 120 ft; counted steps will do.');
+      if (along === undefined) read.refuse(`${n}.along`, 'How far along the creek, for example 120 ft; counted steps will do.');
       return [
         {
           along: along ?? 0,

@@ -23,7 +23,7 @@ export const actions: Actions = {
     const read = reader(await request.formData(), locals.who);
     const station = read.text('station');
     const seen = LODGE_SIGNS.filter((s) => read.many('seen').includes(s)) as LodgeSign[];
-    if (station === '') read.refuse('station', 'Choose the lodge; a new one is added as a station of the water first.');
+    if (station === '') read.refuse('station', 'Choose the lodge; a new one is added as a location of the water first.');
     const holes = ['0', '1', '2'].flatMap((n) => {
       if (read.text(`${n}.felt`) === '') return [];
       const distance = read.length(`${n}.distance`, locals.who.person.system === 'us' ? 'ft' : 'm');
