@@ -69,7 +69,7 @@ test('a body-grip: a dive pole with its trap 2½ in under', async ({ page, progr
 test('a foothold on a slide wire: profile, resting place, pole within reach', async ({ page, program }) => {
   await place(page, program.base, {
     station: '64 birch slide, slide at Upper Reservoir',
-    type: 'Slide foothold (beaver, otter)',
+    type: 'Slide set, foothold (beaver, otter)',
     water: 'Upper Reservoir',
     name: 'wire at the birch',
     tags: { 'Trap, by tag': 'K-37, No. 5' },
@@ -101,7 +101,7 @@ test('a snare: a castor stick with its loop two thirds under', async ({ page, pr
 test('an enclosed foot trap on the dry trail, the minor fourth class', async ({ page, program }) => {
   await place(page, program.base, {
     station: '54 lane culvert, culvert at Lower Bog Ditch',
-    type: 'Enclosed foot trap (raccoon)',
+    type: 'Enclosed foothold (raccoon)',
     water: 'Lower Bog Ditch',
     name: 'trail by the lane',
     tags: { 'Trap, by tag': 'K-71, enclosed, pull' },
@@ -118,7 +118,7 @@ test('under ice: a trap hung where the ice of the next check will not reach it',
     type: 'Under-ice hanging set (beaver)',
     water: 'Moss Slough',
     name: 'hung at the pile',
-    tags: { 'Trap, by tag': 'K-15, 330', 'Second trap, same tie, by tag': 'none' },
+    tags: { 'Trap, by tag': 'K-15, 330', 'Second trap, same cable, by tag': 'none' },
     numbers: { 'Top of the jaws under the ice’s top': '', 'Ice now': '2', 'Bed to the water line': '36', 'Hole number': '7' },
     anchor: 'stick across hole 7',
     says: [/at the next check the jaws hang/, /Wire to cut/],

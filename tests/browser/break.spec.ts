@@ -68,7 +68,7 @@ test('the break designer, both ways: what a break does to every set, and how lar
   await expect(page.getByLabel('Width at the water', { exact: true })).toHaveValue('wide');
   await page.getByLabel('Area of the pond').fill('40000');
   await page.getByLabel('Width at the water', { exact: true }).fill('12 in');
-  await page.getByLabel('Bottom of the break, on the gauge', { exact: true }).fill('-120 in');
+  await page.getByLabel('Bottom on the gauge', { exact: true }).fill('-120 in');
   await page.getByRole('button', { name: 'Calculate' }).click();
   await expect(page.getByText(/over 10 ft deep/)).toBeVisible();
 });

@@ -5,7 +5,8 @@ import { BUILDS } from '#core/animals/species';
 import { BODY_GRIPS, FOOTHOLDS } from '#core/devices/sizes';
 import { againstShed, carriedOn, cutAndCarry, summed } from '#core/gear/carry';
 import { amountIn, stockText } from '#core/gear/stock';
-import { animalFront, animalSide } from '#core/scene/glyphs/animal';
+import { animalFront, animalSide, onTheGround } from '#core/scene/glyphs/animal';
+import { groundAt } from '#core/geometry/opening';
 import { designScene, isAhead, type DesignScene } from '#core/scene/designScene';
 import { findPlan } from '#core/scene/findPlan';
 import { moveArrow } from '#core/scene/moveArrow';
@@ -79,6 +80,39 @@ describe('an order drawn on the set', () => {
     near(Math.abs((arrow?.to ?? 0) - (arrow?.from ?? 0)), Math.max(14, inches(4) * bare(type).scale));
   });
   it('is none where nothing is to be moved', () => assert.equal(arrowOf(setTypeOf('bank-den-run'), 0), null));
+});
+
+describe('an animal on foot (F112)', () => {
+  const onLog = ['log-notch', 'log-crossing'];
+  const walks = (type: SetType) =>
+    onLog.includes(type.id) ? [] : sampleDesign(type, undefined, 'us').travel.filter((t) => t.pose === 'walks');
+  for (const type of CATALOGUE.filter((t) => walks(t).length > 0))
+    it(`${type.id}: has ground or water under its feet`, () => {
+      const { ground } = sampleDesign(type, undefined, 'us');
+      const water = sampleLevels(type)[sampleSurface(type)] ?? -Infinity;
+      for (const travel of walks(type)) {
+        // tail, then two legs
+        for (const { line } of animalSide(onTheGround(travel, ground, water)).slice(1, 3)) {
+          const [foot = [0, 0]] = [...line].sort((a, b) => a[1] - b[1]);
+          const under = groundAt(ground, foot[0]);
+          assert.ok(foot[1] - under < inches(4) || foot[1] < water, `a foot ${((foot[1] - under) / 0.0254).toFixed(1)} in over the ground`);
+        }
+      }
+    });
+  it('walks level on a log', () => {
+    for (const id of onLog) {
+      const { travel, ground } = sampleDesign(setTypeOf(id), undefined, 'us');
+      for (const t of travel) assert.equal(onTheGround(t, ground, null).leans, undefined);
+    }
+  });
+  it('a dam ends the pond: what lies beyond it is not drawn as the same water', () => {
+    for (const id of ['dam-crossover-snare', 'dam-crossover-foothold'] as const) {
+      const { water, width } = drawn(setTypeOf(id), undefined, 'side');
+      assert.ok(water && water.from === 0 && water.to < width * 0.8, `${id} ${water?.to}`);
+    }
+    const face = drawn(setTypeOf('dam-crossover-face'), undefined, 'side').water;
+    assert.ok(face && face.to === FRAME.width);
+  });
 });
 
 describe('an animal that swims to the set', () => {

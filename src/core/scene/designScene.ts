@@ -5,7 +5,7 @@ import type { System } from '../units/factors';
 import { printLength } from '../units/length';
 import type { Known } from '../water/levels';
 import { bottomAt, type Part } from '../water/part';
-import { animalFront, animalSide, atTheWater } from './glyphs/animal';
+import { animalFront, animalSide, atTheWater, onTheGround } from './glyphs/animal';
 import { jawsFront, jawsSide, loopFront, loopSide, pan } from './glyphs/devices';
 import { drawThing } from './glyphs/things';
 import { textWidth } from './labels';
@@ -50,7 +50,8 @@ export interface DesignScene {
   ground: string;
   /** the bank beyond the way, seen over the water from the side */
   beyond: { y: number; height: number } | null;
-  water: { y: number; box: Box } | null;
+  /** the surface, from where to where it reaches: a dam ends it */
+  water: { y: number; from: number; to: number; box: Box } | null;
   /** the water as it stood when the set was made, where that was another level */
   made: { y: number; text: [x: number, y: number] } | null;
   ice: { y: number; height: number } | null;
@@ -93,7 +94,11 @@ export function designScene(
   const strokes = [...parts].sort(byDepth(view)).flatMap((part) => drawPart(part, view, bottomAt(part, known) ?? part.z.k));
   const there = (travel: Travel): Travel =>
     made === null || surfaceLevel === null ? travel : atTheWater(travel, design.ground, made, surfaceLevel);
-  const animals = design.travel.map(there).flatMap((travel) => (view === 'side' ? animalSide(travel) : animalFront(travel)));
+  const afoot = (travel: Travel): Travel => onTheGround(travel, design.ground, surfaceLevel);
+  const animals = design.travel
+    .map(there)
+    .map(afoot)
+    .flatMap((travel) => (view === 'side' ? animalSide(travel) : animalFront(travel)));
   const line = view === 'side' ? design.ground : design.front;
   const marks = bare ? [] : design.marks.filter((mark) => mark.view === view);
   const points: Point[] = [...strokes, ...animals]
@@ -121,20 +126,21 @@ export function designScene(
   const put = ([h, z]: Point): Point => [fit.left + h * fit.scale, fit.bottom - z * fit.scale];
   const dims = lanes(marks).map((mark) => dimensionOf(mark, put, fit.scale, system));
   const water = surfaceLevel === null ? null : put([0, surfaceLevel])[1];
-  const words = surface === 'tail' ? 'tailwater' : 'water';
+  const reach = surfaceLevel === null || view === 'eye' ? null : wetReach(design.ground, surfaceLevel, surface);
+  const [from, to] = reach ? (reach.map((h) => Math.min(frame.width, Math.max(0, put([h, 0])[0]))) as Point) : [0, frame.width];
   const own: Wish = {
-    width: textWidth(words, SIZE),
+    width: textWidth('water', SIZE),
     height: TALL,
     spots:
       water === null
         ? []
         : [
-            [frame.width - textWidth(words, SIZE) / 2 - 6, water - 11],
-            [textWidth(words, SIZE) / 2 + 6, water - 11],
+            [to - textWidth('water', SIZE) / 2 - 6, water - 11],
+            [from + textWidth('water', SIZE) / 2 + 6, water - 11],
           ],
   };
   const segments = dims.map(({ from, to }): Segment => [...from, ...to]);
-  if (water !== null) segments.push([0, water, frame.width, water]);
+  if (water !== null) segments.push([from, water, to, water]);
   const boxes = boxesOf(strokes, put);
   const devices = parts.flatMap((part) => (part.device ? [boxes[part.id]] : [])).filter((box): box is Box => box !== undefined);
   const handles = dims.map(({ to: [x, y] }): Box => ({ x: x - 7, y: y - 7, width: 14, height: 14 }));
@@ -145,7 +151,7 @@ export function designScene(
     scale: fit.scale,
     ground: groundPath(line.map(put), frame),
     beyond: view === 'side' && surfaceLevel !== null ? bankBeyond(design.front, surfaceLevel, put) : null,
-    water: water === null || !waterBox ? null : { y: water, box: waterBox },
+    water: water === null || !waterBox ? null : { y: water, from, to, box: waterBox },
     made:
       bare || made === null || surfaceLevel === null || Math.abs(made - surfaceLevel) < 0.01
         ? null
@@ -162,6 +168,18 @@ export function designScene(
     }),
     twin: twinOf(design, dims, view, surfaceLevel, known, system),
   };
+}
+
+/**
+ * From where to where a surface reaches along the travel, m: where the ground stands out between two waters the one belongs to the pond,
+ * before it, the other to what lies below the dam.
+ */
+function wetReach(ground: readonly Point[], level: number, surface: 'pond' | 'tail'): [number, number] {
+  const dry = ground.filter(([, z]) => z > level).map(([h]) => h);
+  const [first, last] = [dry[0], dry.at(-1)];
+  const parts = first !== undefined && last !== undefined && [ground[0], ground.at(-1)].every((end) => end && end[1] < level);
+  if (!parts) return [-Infinity, Infinity];
+  return surface === 'pond' ? [-Infinity, first] : [last, Infinity];
 }
 
 export const MADE = 'when it was set';

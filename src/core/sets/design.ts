@@ -24,6 +24,8 @@ export interface Travel {
   /** elevation of its underside, m */
   z: number;
   pose: 'swims' | 'walks' | 'rears';
+  /** how much higher its head is carried than its tail, rad */
+  leans?: number;
 }
 
 /** What is cut from a roll or measured out rather than counted. */

@@ -143,7 +143,7 @@ export function atTheWater(travel: Travel, ground: Section, made: number, now: n
 }
 
 /** An animal from the side, its nose at x, facing the set. */
-export function animalSide({ build, x, z, pose }: Travel): Stroke[] {
+export function animalSide({ build, x, z, pose, leans = 0 }: Travel): Stroke[] {
   const { body, tail, rears } = BUILDS[build];
   const tall = tallOf(build);
   const { body: outline, tail: end, legs } = outlineOf(build);
@@ -161,16 +161,16 @@ export function animalSide({ build, x, z, pose }: Travel): Stroke[] {
       ])
     : [];
   const eye = circle([-0.075 * body, lift + 0.7 * tall], Math.max(0.008, body * 0.012), 8);
-  // standing up it turns about its hind feet until the nose is as high as it reaches
-  const angle = pose === 'rears' ? Math.asin(Math.min(0.98, (rears * 0.92) / body)) : 0;
-  const hind: Point = [-0.85 * body, 0];
+  // standing up it turns about its hind feet until the nose is as high as it reaches; uphill about its forefeet, as steep as the ground
+  const angle = pose === 'rears' ? Math.asin(Math.min(0.98, (rears * 0.92) / body)) : leans;
+  const hind: Point = pose === 'rears' ? [-0.85 * body, 0] : [(legs[0]?.[0] ?? 0) * body, 0];
   const turn = ([px, pz]: Point): Point => {
     const [dx, dz] = [px - hind[0], pz - hind[1]];
     return [hind[0] + dx * Math.cos(angle) - dz * Math.sin(angle), hind[1] + dx * Math.sin(angle) + dz * Math.cos(angle)];
   };
-  const nose = turn(place(outline[0] ?? [0, 0.5]));
+  const nose = angle === 0 ? place(outline[0] ?? [0, 0.5]) : turn(place(outline[0] ?? [0, 0.5]));
   const shift = ([px, pz]: Point): Point => [px + x - nose[0], pz + z];
-  const put = (points: Point[]): Point[] => points.map((p) => shift(pose === 'rears' ? turn(p) : p));
+  const put = (points: Point[]): Point[] => points.map((p) => shift(angle === 0 ? p : turn(p)));
   const part = 'animal';
   return [
     { part, line: put(tailShape), ink: 'animal', width: 1, closed: true, fill: 'ink' },
@@ -180,6 +180,22 @@ export function animalSide({ build, x, z, pose }: Travel): Stroke[] {
     { part, line: put(shape), ink: 'animal', width: 1, closed: true, fill: 'ink' },
     { part, line: put(eye), ink: 'animal', width: 1, closed: true, fill: 'pale' },
   ];
+}
+
+/** Steeper than this it does not lie in its drawing, rad. */
+const STEEPEST = 0.55;
+
+/** An animal on foot as steep as the ground under it: its hind feet on the bottom, or afloat where that is out of their reach. */
+export function onTheGround(travel: Travel, ground: Section, water: number | null): Travel {
+  if (travel.pose !== 'walks' || ground.length < 2) return travel;
+  const { body } = BUILDS[travel.build];
+  const [fore = 0, hind = -1] = outlineOf(travel.build).legs.map(([at]) => at * body);
+  // on a log or a deck it walks level
+  if (travel.z - groundAt(ground, travel.x + fore) > 0.15) return travel;
+  const under = groundAt(ground, travel.x + hind);
+  const stands = Math.min(travel.z, water === null ? under : Math.max(under, water - tallOf(travel.build) * 0.7));
+  const leans = Math.min(STEEPEST, Math.atan2(travel.z - stands, fore - hind));
+  return leans < 0.12 ? travel : { ...travel, leans };
 }
 
 /** The same as it comes head on: body, head and ears, as wide as it swims. */

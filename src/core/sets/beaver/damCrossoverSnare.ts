@@ -87,7 +87,7 @@ export const damCrossoverSnare: SetType = {
           mark('deckOver', 'Deck over the pond', 'side', -inches(16), surface, deck, 1),
           across('gap', 'Gap', 'eye', deck - inches(3), -gap / 2, gap / 2),
         ],
-        travel: [{ build: 'beaverAdult', x: -inches(12), z: deck, pose: 'walks' }],
+        travel: [{ build: 'beaverAdult', x: -inches(3), z: deck, pose: 'walks' }],
       },
       hangable(laying),
       tie(laying, {

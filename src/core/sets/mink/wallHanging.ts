@@ -152,7 +152,7 @@ export const wallHanging: SetType = {
         travel: [{ build: 'mink', x: -inches(9), y: 0, z: surface - BUILDS.mink.swims, pose: 'swims' }],
       },
       { marks: [across('offWall', 'Off the wall', 'eye', bottom - inches(2), wall, frame / 2, -1)] },
-      depthMarks(laying, floor, -inches(20), -frame / 2 - inches(2)),
+      depthMarks(laying, floor, -inches(20), -inches(10.5)),
       movable(laying),
       tie(laying, {
         numbers,

@@ -72,8 +72,9 @@
       <rect width={scene.width} height={scene.height} fill="var(--sky)" />
       {#if scene.beyond}<rect y={scene.beyond.y} width={scene.width} height={scene.beyond.height} fill="var(--bed)" opacity="0.35" />{/if}
       {#if scene.water}<rect
+          x={scene.water.from}
           y={scene.water.y}
-          width={scene.width}
+          width={scene.water.to - scene.water.from}
           height={Math.max(0, scene.height - scene.water.y)}
           fill="var(--water)"
         />{/if}
@@ -96,7 +97,12 @@
           opacity={s.part === 'animal' ? 0.42 : 1}
           data-part={s.part}
         />{/each}
-      {#if scene.water}<path d="M0 {scene.water.y}H{scene.width}" stroke="var(--line)" stroke-width="3" opacity="0.85" />{/if}
+      {#if scene.water}<path
+          d="M{scene.water.from} {scene.water.y}H{scene.water.to}"
+          stroke="var(--line)"
+          stroke-width="3"
+          opacity="0.85"
+        />{/if}
     </g>
     {#if scene.made}
       <path d="M0 {scene.made.y}H{scene.width}" stroke="var(--line)" stroke-width="1.5" stroke-dasharray="3 5" />

@@ -11,7 +11,7 @@
 <ul aria-label="Last checks">
   {#each past as { at, found }, n (n)}
     {@const mark = markOf(found)}
-    <li><b aria-hidden="true">{mark}</b> {at} <span class:sr-only={mark === '○'}>{found}</span></li>
+    <li><b aria-hidden="true">{mark}</b> {at} <span class:only-heard={mark === '○'}>{found}</span></li>
   {/each}
 </ul>
 

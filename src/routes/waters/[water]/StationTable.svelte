@@ -36,7 +36,8 @@
 </script>
 
 <details class="mt-5" open={stations.length > 0 && stations.length <= 6}>
-  <summary class="font-bold cursor-pointer">The same as a table: {stations.length} {stations.length === 1 ? 'station' : 'stations'}</summary
+  <summary class="font-bold cursor-pointer"
+    >The same as a table: {stations.length} {stations.length === 1 ? 'location' : 'locations'}</summary
   >
   <Scroller label="Locations"
     ><table class="plain-table mt-2">

@@ -91,7 +91,7 @@
       />
       <TextField label="Width at the water" name="width" value={data.typed.width} error={data.errors.width} help="in {small}" />
       <TextField
-        label="Bottom of the break, on the gauge"
+        label="Bottom on the gauge"
         name="sill"
         value={data.typed.sill}
         error={data.errors.sill}
