@@ -242,12 +242,6 @@ export function standingOf(
   );
 }
 
-/** Where the forecast has a surface a day from now. */
-export function tomorrowOf({ from, courses }: Outlook, now: Date): { low: number; middle: number; high: number } {
-  const at = (now.getTime() + DAY - from.getTime()) / 1000;
-  return { low: levelOn(courses.low, at), middle: levelOn(courses.middle, at), high: levelOn(courses.high, at) };
-}
-
 /** Why the band a day ahead is as wide as it is, the largest doubt first. */
 export function reasonsText({ from, courses, fit }: Outlook, now: Date, system: System): string {
   const at = (now.getTime() + DAY - from.getTime()) / 1000;

@@ -35,7 +35,7 @@ export function cameraTonight(places: readonly CameraPlace[]): CameraAdvice[] {
       const idle = place.untouched !== null && place.untouched >= 2;
       const score = open + (place.mended ? 0.6 : 0) + (idle ? 0.5 : 0) + (den ? 0.2 : 0) - 0.4 * place.watched;
       const why = [
-        place.mended && 'the break there was mended, and who mends it is the question',
+        place.mended && 'the break there was plugged, and who plugs it is the question',
         idle && `its set was untouched ${place.untouched} times, in use or refused is open`,
         place.activity === null
           ? 'no sign was ever noted there'

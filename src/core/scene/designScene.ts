@@ -134,10 +134,10 @@ export function designScene(
     spots:
       water === null
         ? []
-        : [
+        : ([
             [to - textWidth('water', SIZE) / 2 - 6, water - 11],
             [from + textWidth('water', SIZE) / 2 + 6, water - 11],
-          ],
+          ].sort(([a = 0], [b = 0]) => (to < frame.width ? a - b : b - a)) as Point[]),
   };
   const segments = dims.map(({ from, to }): Segment => [...from, ...to]);
   if (water !== null) segments.push([from, water, to, water]);
@@ -175,10 +175,13 @@ export function designScene(
  * before it, the other to what lies below the dam.
  */
 function wetReach(ground: readonly Point[], level: number, surface: 'pond' | 'tail'): [number, number] {
-  const dry = ground.filter(([, z]) => z > level).map(([h]) => h);
-  const [first, last] = [dry[0], dry.at(-1)];
-  const parts = first !== undefined && last !== undefined && [ground[0], ground.at(-1)].every((end) => end && end[1] < level);
-  if (!parts) return [-Infinity, Infinity];
+  const shores = ground.slice(1).flatMap(([h, z], i) => {
+    const [before, under] = ground[i] ?? [h, z];
+    return under < level === z < level ? [] : [before + ((level - under) / (z - under)) * (h - before)];
+  });
+  const [first, last] = [shores[0], shores.at(-1)];
+  const isDam = first !== undefined && last !== undefined && [ground[0], ground.at(-1)].every((end) => end && end[1] < level);
+  if (!isDam) return [-Infinity, Infinity];
   return surface === 'pond' ? [-Infinity, first] : [last, Infinity];
 }
 

@@ -25,7 +25,7 @@ export const SIGN_KINDS: readonly SignKind[] = [
   use('mound', 'scent mound', 4),
   use('droppings', 'droppings', 3),
   use('latrine', 'otter latrine', 10),
-  use('mendedLeak', 'mended leak', 2),
+  use('mendedLeak', 'fresh dam repair', 2),
   use('frostedVent', 'frosted vent', 3),
   use('greenPile', 'green sticks in the pile', 20),
   use('wornGap', 'worn or wet crossing', 3),
@@ -34,7 +34,7 @@ export const SIGN_KINDS: readonly SignKind[] = [
   use(CAUGHT, 'catch', 7, 0.9),
   contrary('weeds', 'weeds on the lodge', 20),
   contrary('drySticks', 'dry sticks only', 30),
-  contrary('unmended', 'leak unmended two nights', 3),
+  contrary('unmended', 'leak not plugged for two nights', 3),
   contrary('polesAcross', 'poles across the gap, not in use', 10),
 ];
 

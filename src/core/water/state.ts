@@ -188,8 +188,6 @@ function noLevelText(needs: readonly Need[]): string {
   return a && b ? `No water level suits both the ${a} and the ${b}. Measure again.` : 'No water level suits this set. Measure again.';
 }
 
-export const surfaceWord = (axis: Axis): string => (axis === 'tail' ? 'water below the dam' : axis === 'pond' ? 'water' : 'ice');
-
 /** A need that does not hold, with all that its sentence and its way out are made from. */
 interface Unmet {
   own: Judged;

@@ -37,7 +37,7 @@ export const damBreakBreach: SetType = {
   tools: ['setter', 'spade', 'hatchet', 'waders'],
   faults: [
     'Sprung by current after rain: a firmer notch, or the patrol channel.',
-    'Sprung, full of mud: it is mended right where the trap stands.',
+    'Sprung, full of mud: it is plugged right where the trap stands.',
   ],
   hides: ['under the repair', 'over the far side of the dam'],
   school: 'In the break; or in the channel beside it; or on the shoulders where the pond side is soft.',

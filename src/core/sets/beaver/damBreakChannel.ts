@@ -69,7 +69,7 @@ export const damBreakChannel: SetType = {
   fit: 'A stand on the channel’s hard bottom, springs beside the frame; firm notch, since a leak moves leaves. The snare variant hangs at the surface, half to two thirds under, and has no pole.',
   tools: ['setter', 'hatchet', 'spade', 'waders'],
   faults: [
-    'Sprung, full of mud: it stood where the leak is mended, not beside it.',
+    'Sprung, full of mud: it stood where the leak is plugged, not beside it.',
     'Passed over: the pole was not tied, or floated away from it.',
   ],
   hides: ['under the repair of the nearer break', 'over the crest, on the far side of the dam'],

@@ -73,7 +73,7 @@ const CONSTRAINTS: Record<string, [field: string, sentence: string]> = {
   camera_has_station: ['station', 'There is no such location.'],
   camera_time_in_order: ['to', 'The watch cannot end before it began.'],
   opening_has_water: ['water', 'There is no such water.'],
-  opening_time_in_order: ['mended', 'A break cannot be mended before it was opened.'],
+  opening_time_in_order: ['mended', 'A break cannot be plugged before it was opened.'],
   ice_has_water: ['water', 'There is no such water.'],
   ice_has_station: ['station', 'There is no such location.'],
   logged_has_gauge: ['gauge', 'There is no such gauge.'],

@@ -32,7 +32,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   const drawn = areasOf(water, moving.ground, levels.known.pond ?? 0);
   const asked = askedOf(url, place, drawn?.at(-1)?.area ?? null, all, locals);
   const text = (o: Opening): string =>
-    `${o.count > 1 ? `${o.count} alike, ` : ''}${o.shape === 'V' ? 'V-shaped, ' : ''}${printLength(o.width, system)} wide, bottom at ${levelText(o.sill, frame)}, open since ${momentText(new Date(o.opened), frame)}, by ${o.by}${o.expect === 'mended after dusk' ? ', expected to be mended after dusk' : ''}${o.widens ? ', widens in rain' : ''}`;
+    `${o.count > 1 ? `${o.count} alike, ` : ''}${o.shape === 'V' ? 'V-shaped, ' : ''}${printLength(o.width, system)} wide, bottom at ${levelText(o.sill, frame)}, open since ${momentText(new Date(o.opened), frame)}, by ${o.by}${o.expect === 'mended after dusk' ? ', expected to be plugged after dusk' : ''}${o.widens ? ', widens in rain' : ''}`;
   const base = {
     running: all
       .filter((o) => !o.mended)

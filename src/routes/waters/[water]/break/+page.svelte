@@ -107,7 +107,7 @@
       />
       <TextField label="Rises in a day" name="rise" value={data.typed.rise} error={data.errors.rise} help="when nothing runs out" />
       <SelectField
-        label="Mended"
+        label="Plugged"
         name="mended"
         value={data.typed.mended}
         options={[
@@ -117,7 +117,7 @@
         ]}
       />
       <TextField
-        label="Mended at"
+        label="Plugged at"
         name="mendedAt"
         type="datetime-local"
         value={data.typed.mendedAt}

@@ -65,7 +65,7 @@
         label="Expected"
         name="expect"
         value={typed(kept, 'expect', 'not mended')}
-        options={['not mended', 'mended after dusk'].map((e) => ({ value: e, text: e }))}
+        options={['not mended', 'mended after dusk'].map((e) => ({ value: e, text: e.replace('mended', 'plugged') }))}
       />
       <SelectField
         label="Its fill"

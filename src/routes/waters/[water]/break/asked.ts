@@ -84,8 +84,8 @@ export function askedOf(
   if (opened && opened.getTime() > now.getTime() + 72 * 3_600_000)
     errors.openAt = 'The forecast reaches three days: choose an earlier time.';
   const mended = text('mended') === 'never' ? null : text('mended') === 'at' ? time('mendedAt') : dusk(opened ?? now, zone, season.line);
-  if (text('mended') === 'at' && !mended && !errors.mendedAt) errors.mendedAt = 'Say when it is mended.';
-  if (mended && mended.getTime() <= (opened ?? now).getTime()) errors.mendedAt = 'It is mended after it was opened.';
+  if (text('mended') === 'at' && !mended && !errors.mendedAt) errors.mendedAt = 'Say when it is plugged.';
+  if (mended && mended.getTime() <= (opened ?? now).getTime()) errors.mendedAt = 'It is plugged after it was opened.';
   // a level that was typed is wanted, whatever stands in the list beside it
   const goal = GOALS.find((g) => g !== 'none' && g === text('want')) ?? (text('goal') === '' ? 'none' : 'level');
   const goalLevel = goal === 'level' ? level('goal', 0) : null;
