@@ -27,7 +27,7 @@ const moss = await href('/waters', 'Moss Slough');
 const pile = await href(moss, /82 sunk pile/);
 await go('/bench');
 const stationOf = async (name: RegExp): Promise<string> =>
-  (await page.getByLabel('Station').getByRole('option', { name }).first().getAttribute('value')) ?? '';
+  (await page.getByLabel('Location').getByRole('option', { name }).first().getAttribute('value')) ?? '';
 const [bed, slide, bend] = [await stationOf(/^26 feed bed/), await stationOf(/^64 birch slide/), await stationOf(/^70 first bend/)];
 const views: [string, string][] = [
   ['morning', '/morning'],

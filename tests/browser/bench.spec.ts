@@ -94,7 +94,7 @@ test('a snare: a castor stick with its loop two thirds under', async ({ page, pr
     tags: { 'Snare, by tag': 'K-54, 7×7 3/32 snare' },
     numbers: { Loop: '10', 'Loop under water': '2/3', 'Loop cable at hand': '38 in' },
     anchor: 'stake in the bank',
-    says: [/67 % of its height is under, 71 % of its area/, /38 in of loop cable would give up to/],
+    says: [/67% of its height is under, 71% of its area/, /38 in of loop cable would give up to/],
   });
 });
 

@@ -100,7 +100,7 @@ test('a logger’s file is looked at before anything of it is taken', async ({ p
 test('how good the forecasts were, and how the sets stood in the water', async ({ page, program }) => {
   await open(page, `${program.base}/book`);
   await page.getByRole('link', { name: 'Forecast accuracy' }).click();
-  await expect(page.getByText(/readings came into the forecast range, \d+ %; 80 % were promised/)).toBeVisible();
+  await expect(page.getByText(/readings came into the forecast range, \d+%; 80% were promised/)).toBeVisible();
   await page.getByRole('link', { name: 'Book', exact: true }).last().click();
   await page.getByRole('link', { name: 'Water at each set' }).click();
   await expect(page.getByRole('row', { name: /20 inlet point/ })).toContainText('under its working range');

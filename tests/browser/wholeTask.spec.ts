@@ -76,7 +76,7 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByLabel('Lowest point under', { exact: true }).fill('');
     await page.getByLabel('Loop under water').fill('1/2');
     await page.getByText(/\d+ checks? OK/).click();
-    await expect(page.getByText(/50 % of its height is under/).first()).toBeVisible();
+    await expect(page.getByText(/50% of its height is under/).first()).toBeVisible();
     await page.getByLabel('Snare, by tag').selectOption({ label: 'K-55, 7×7 3/32 snare' });
     await page.getByLabel('Anchored to what, where').fill('stump');
     for (const question of await page.getByRole('checkbox').all()) await question.check();

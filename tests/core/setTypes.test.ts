@@ -312,13 +312,7 @@ const WRONG: [id: string, why: string, design: Design, finding: string, says: Re
     /The profile is short by .*a live restraint/,
   ],
   ['castor-slick-snare', 'a mound too near', { numbers: { mound: 10 } }, 'mound', /smelled before the neck is through/],
-  [
-    'castor-stick-snare',
-    'a loop nearly under',
-    { numbers: { share: 0.9 } },
-    'share',
-    /Wanted are 50 to 65 % of the height. Raise it 2½ in/,
-  ],
+  ['castor-stick-snare', 'a loop nearly under', { numbers: { share: 0.9 } }, 'share', /Wanted are 50 to 65% of the height. Raise it 2½ in/],
   ['castor-grip', 'a cut wider than the frame', { numbers: { cut: 40 } }, 'fence', /stay open|one more stick/],
   ['post-bait', 'a bait above the reach of an adult', { numbers: { baitHigh: 30 } }, 'rearing', /An adult reaches 23½ in.*lower it/],
   [

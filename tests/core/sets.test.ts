@@ -162,10 +162,10 @@ describe('a channel snare', () => {
     near(up, 7, 1e-6);
   });
   it('is placed by its lowest point too: at the surface nothing of it is under', () =>
-    assert.match(findings(lay(type, { lowestUnder: 0 })).share?.sentence ?? '', /0 % of its height/));
+    assert.match(findings(lay(type, { lowestUnder: 0 })).share?.sentence ?? '', /0% of its height/));
   it('70.8 % of the area is under at two thirds of the height (circular segment)', () => {
     near(wetAreaShare(0.254, 0.1693), 0.708, 5e-4);
-    assert.match(findings(lay(type)).share?.sentence ?? '', /71 % of its area/);
+    assert.match(findings(lay(type)).share?.sentence ?? '', /71% of its area/);
   });
   it('cuts the circumference, 5 in of fittings (practice) and the tail', () =>
     assert.match(findings(lay(type, { loop: 10, tail: 84 })).cable?.sentence ?? '', /^36½ in for the loop/));
@@ -337,7 +337,7 @@ describe('sticks and sizes', () => {
     assert.match(numberFaults(type, { nonsense: 1 })[0]?.[1] ?? '', /no number called nonsense/);
     assert.equal(
       rangeText({ label: 'Loop under water', help: '', unit: 'share', min: 0, max: 1, origin: 'practice' }),
-      'between 0 and 100 %',
+      'between 0 and 100%',
     );
   });
 });

@@ -163,7 +163,7 @@ describe('a share as people write it', () => {
     it(`${text} is refused, with what would be right`, () =>
       assert.match(
         (parseShare(text) as { sentence: string }).sentence,
-        /is not a share of the whole\. Write it like 2\/3, half or 60 %\./,
+        /is not a share of the whole\. Write it like 2\/3, half or 60%\./,
       ));
   it('a whole number of per cent reads back', () =>
     fc.assert(

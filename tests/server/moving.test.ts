@@ -40,7 +40,7 @@ describe('the demo', () => {
   });
   it('its forecasts are held against what came: bias, and the share inside the band against the promised 80 %', async () => {
     const page = await get('/book/forecasts');
-    const [, inside = '0', of = '1'] = /(\d+) of (\d+) readings came into the forecast range, \d+ %; 80 % were promised/.exec(page) ?? [];
+    const [, inside = '0', of = '1'] = /(\d+) of (\d+) readings came into the forecast range, \d+%; 80% were promised/.exec(page) ?? [];
     const share = Number(inside) / Number(of);
     assert.ok(Number(of) > 100 && share > 0.7 && share < 0.9, `${inside} of ${of}`);
     assert.match(page, /In the mean it was .* too (high|low)|neither too high nor too low/);
@@ -230,7 +230,7 @@ describe('what fills and drains a pond', () => {
     refused(
       await post(`${page()}?/save`, { entry: uuid(), runoff: '140', 'pipe0.sill': '12 in', 'area0.level': '20 in', 'area0.area': '0' }),
       400,
-      /between 0 and 100 %/,
+      /between 0 and 100%/,
       /Type how wide it is/,
       /area of a pond is above 0/,
     );

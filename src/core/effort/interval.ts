@@ -50,7 +50,7 @@ function gammaQuantile(p: number, shape: number): number {
 }
 
 /**
- * Exact two-sided 95 % limits of a Poisson mean.
+ * Exact two-sided 95% limits of a Poisson mean.
  *
  * @param count events seen, a whole number of 0 or more
  * @throws RangeError when `count` is not such a number
@@ -80,7 +80,7 @@ function bisected(rises: (p: number) => boolean): number {
 }
 
 /**
- * Exact two-sided 95 % limits of a share.
+ * Exact two-sided 95% limits of a share.
  *
  * @param hits how many of the trials, whole numbers
  * @throws RangeError when hits are not between 0 and the trials

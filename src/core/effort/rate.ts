@@ -16,12 +16,12 @@ const NIGHT = 24;
 export interface Rate {
   /** from the nights at most to the nights for sure; one figure where they are the same */
   rate: { low: number; high: number };
-  /** with the doubt of the count: exact 95 % limits */
+  /** with the doubt of the count: exact 95% limits */
   limits: { low: number; high: number };
 }
 
 /**
- * Catch per 100 working nights with its exact 95 % limits; null under 10 nights, which tell nothing.
+ * Catch per 100 working nights with its exact 95% limits; null under 10 nights, which tell nothing.
  *
  * @param caught animals, a whole number
  * @param hours the hours that count, never rounded

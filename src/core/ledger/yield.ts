@@ -8,7 +8,7 @@ export interface SeasonYield {
   caught: number;
 }
 
-/** What a place gave, in words: catch, nights, and from ten nights on the rate with its exact 95 % limits. */
+/** What a place gave, in words: catch, nights, and from ten nights on the rate with its exact 95% limits. */
 export function yieldSentence({ season, hours, caught }: SeasonYield): string {
   const got = caught === 0 ? 'nothing' : String(caught);
   if (hours.high <= 0) return caught === 0 ? `Season ${season}: no working night.` : `Season ${season}: ${got}, in no night that counts.`;

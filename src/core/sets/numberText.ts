@@ -4,9 +4,9 @@ import { parseShare } from '../units/share';
 import { parseWeight, printWeight } from '../units/weight';
 import type { NumberSpec } from './setType';
 
-/** A number of a set as its reader writes it: `9¼ in`, `50 %`, `40 lb`. */
+/** A number of a set as its reader writes it: `9¼ in`, `50%`, `40 lb`. */
 export function printNumber({ unit }: Pick<NumberSpec, 'unit'>, value: number, system: System): string {
-  if (unit === 'share') return `${Math.round(value * 100)} %`;
+  if (unit === 'share') return `${Math.round(value * 100)}%`;
   return unit === 'weight' ? printWeight(value, system) : printLength(value, system);
 }
 

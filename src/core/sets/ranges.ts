@@ -3,7 +3,7 @@ import { numberSpec, type NumberSpec, type SetType } from './setType';
 
 /** The range of a number in words, both systems, for the sentence beside its field. */
 export function rangeText({ unit, min, max }: NumberSpec): string {
-  if (unit === 'share') return `between ${Math.round(min * 100)} and ${Math.round(max * 100)} %`;
+  if (unit === 'share') return `between ${Math.round(min * 100)} and ${Math.round(max * 100)}%`;
   const span = (system: 'us' | 'metric') => `${printNumber({ unit }, min, system)} and ${printNumber({ unit }, max, system)}`;
   return `between ${span('us')} (${span('metric')})`;
 }

@@ -27,6 +27,6 @@ export function parseShare(text: string): Share {
   const number = WORDS[clean] ?? readNumber(percent?.[1] ?? clean);
   const value = number === null ? null : percent || number > 1 ? number / 100 : number;
   if (value === null || value > 1)
-    return { ok: false, sentence: `“${text.trim().slice(0, 40)}” is not a share of the whole. Write it like 2/3, half or 60 %.` };
+    return { ok: false, sentence: `“${text.trim().slice(0, 40)}” is not a share of the whole. Write it like 2/3, half or 60%.` };
   return { ok: true, value };
 }

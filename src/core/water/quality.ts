@@ -17,7 +17,7 @@ export interface Quality {
   off: number;
   /** share of what came that lay inside the band, 0 to 1; 0.8 was promised */
   inside: number;
-  /** exact 95 % limits of that share */
+  /** exact 95% limits of that share */
   insideLow: number;
   insideHigh: number;
 }

@@ -19,7 +19,7 @@ export const sayFor = (system: System): Say => ({
   level: (m) => printLevel(m, system),
   force: (n) => printForce(n, system),
   weight: (kg) => printWeight(kg, system),
-  percent: (share) => `${Math.round(share * 100)} %`,
+  percent: (share) => `${Math.round(share * 100)}%`,
 });
 
 export const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;

@@ -55,7 +55,7 @@
             class="input w-full"
             name="n.{key}"
             autocomplete="off"
-            placeholder={spec.unit === 'share' ? `${Math.round((spec.default ?? 0.5) * 100)} %` : unit}
+            placeholder={spec.unit === 'share' ? `${Math.round((spec.default ?? 0.5) * 100)}%` : unit}
             bind:value={fields[`n.${key}`]}
             onfocus={(event) => event.currentTarget.select()}
             {@attach (element) => {

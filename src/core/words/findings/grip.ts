@@ -96,7 +96,7 @@ export const GRIP = {
     about: 'Two in line',
     figure: ({ share }, { percent }) => percent(share),
     sentence: ({ spacing, short, share }, { length, percent }) =>
-      `${short ? `${length(spacing)} apart: a catch in one can foul the other; 4 ft are accepted. ` : ''}Two traps: ${percent(share)} of passes (one: 70 %).`,
+      `${short ? `${length(spacing)} apart: a catch in one can foul the other; 4 ft are accepted. ` : ''}Two traps: ${percent(share)} of passes (one: 70%).`,
   }),
   bedUnknown: words<Record<string, never>>({
     about: 'The bed',

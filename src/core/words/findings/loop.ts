@@ -14,7 +14,7 @@ export const LOOP = {
     about: 'Loop under water',
     figure: ({ share }, { percent }) => percent(share),
     sentence: ({ share, area, roofed, shallow }, { percent, length }) =>
-      `As set, ${percent(share)} of its height is under, that is ${percent(area)} of its area. ${shallow ? `In less than ${length(inches(8))} of water they walk through: no share is too little.` : roofed ? 'In a roofed passage 40 % or more is wanted; its ceiling is the upper limit.' : 'Wanted are 40 to 90 % of the height.'}`,
+      `As set, ${percent(share)} of its height is under, that is ${percent(area)} of its area. ${shallow ? `In less than ${length(inches(8))} of water they walk through: no share is too little.` : roofed ? 'In a roofed passage 40% or more is wanted; its ceiling is the upper limit.' : 'Wanted are 40 to 90% of the height.'}`,
   }),
   cable: words<{ around: number; fittings: number; tail: number; size: string; breaks: number | undefined }>({
     about: 'Cable to cut',

@@ -45,8 +45,8 @@ export const load: PageServerLoad = async ({ locals }) => {
       pairs: q.pairs,
       bias: q.pairs === 0 ? '–' : signed(q.bias),
       off: q.pairs === 0 ? '–' : printLength(q.off, system),
-      inside: q.pairs === 0 ? '–' : `${Math.round(q.inside * 100)} %`,
-      limits: q.pairs === 0 ? '' : `${Math.round(q.insideLow * 100)} to ${Math.round(q.insideHigh * 100)} %`,
+      inside: q.pairs === 0 ? '–' : `${Math.round(q.inside * 100)}%`,
+      limits: q.pairs === 0 ? '' : `${Math.round(q.insideLow * 100)} to ${Math.round(q.insideHigh * 100)}%`,
       verdict:
         q.pairs === 0
           ? 'nothing to hold against'
@@ -64,7 +64,7 @@ export const load: PageServerLoad = async ({ locals }) => {
     sentence:
       all.length === 0
         ? 'Nothing was forecast and read since: a forecast is kept whenever a reading is saved.'
-        : `${hits} of ${all.length} readings came into the forecast range, ${Math.round((hits / all.length) * 100)} %; 80 % were promised. In the mean it was ${Math.abs(bias) < 0.0008 ? 'neither too high nor too low' : signed(bias)}.`,
+        : `${hits} of ${all.length} readings came into the forecast range, ${Math.round((hits / all.length) * 100)}%; 80% were promised. In the mean it was ${Math.abs(bias) < 0.0008 ? 'neither too high nor too low' : signed(bias)}.`,
     whole: rows(all),
     gauges: pairs
       .filter((p) => p.pairs.length > 0)

@@ -12,7 +12,7 @@
         ><tr
           ><th scope="col">Ahead</th><th scope="col">Readings</th><th scope="col">In the mean</th><th scope="col">Mean distance</th><th
             scope="col">In the forecast range</th
-          ><th scope="col">Exact 95 % limits</th><th scope="col">So it is</th></tr
+          ><th scope="col">Exact 95% limits</th><th scope="col">So it is</th></tr
         ></thead
       >
       <tbody>

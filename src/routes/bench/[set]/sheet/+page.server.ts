@@ -30,7 +30,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     const value = setting.numbers[key];
     return value === undefined
       ? []
-      : [{ label: spec.label, text: spec.unit === 'share' ? `${Math.round(value * 100)} %` : printLength(value, system) }];
+      : [{ label: spec.label, text: spec.unit === 'share' ? `${Math.round(value * 100)}%` : printLength(value, system) }];
   });
   return {
     set: {

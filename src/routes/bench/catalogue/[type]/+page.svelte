@@ -90,7 +90,7 @@
               >{spec.default === undefined
                 ? ''
                 : spec.unit === 'share'
-                  ? `${Math.round(spec.default * 100)} %`
+                  ? `${Math.round(spec.default * 100)}%`
                   : printLength(spec.default, system)}</td
             >
             <td>{originWord(spec.origin)}</td>

@@ -95,10 +95,10 @@ export const actions: Actions = {
     const read = reader(await request.formData(), locals.who);
     const at = wholeMinute(locals.now).toISOString();
     const catchment = number(read, 'catchment', 0.001, 100_000, 'A catchment is above 0 and at most 100,000.');
-    const runoff = number(read, 'runoff', 0, 100, 'The share that runs off is between 0 and 100 %.');
+    const runoff = number(read, 'runoff', 0, 100, 'The share that runs off is between 0 and 100%.');
     const pipes = Array.from({ length: PIPES }, (_, n) => {
       const [sill, diameter] = [read.length(`pipe${n}.sill`), read.length(`pipe${n}.diameter`)];
-      const plugged = number(read, `pipe${n}.plugged`, 0, 100, 'The share plugged is between 0 and 100 %.');
+      const plugged = number(read, `pipe${n}.plugged`, 0, 100, 'The share plugged is between 0 and 100%.');
       if (sill === undefined && diameter === undefined) return null;
       if (sill === undefined) read.refuse(`pipe${n}.sill`, 'Type the level of its lowest point on the gauge.');
       if (diameter === undefined) read.refuse(`pipe${n}.diameter`, 'Type how wide it is.');
