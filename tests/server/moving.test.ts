@@ -256,7 +256,7 @@ describe('the designer', () => {
     ['sill=-10 ft', /over 10 ft deep: type the level of its lowest point/],
     ['count=9', /Between one and six breaks alike/],
     ['area=0', /area of the pond is above 0/],
-    ['mended=at', /Say when it is mended/],
+    ['mended=at', /Say when it is plugged/],
     ['openAt=2026-12-25T20:00', /forecast reaches three days/],
     ['want=level', /Type the level that is wanted/],
   ] as const)

@@ -460,7 +460,7 @@ describe('guided readings, ledger, counting, plan', () => {
     for (const [query, say] of [
       ['width=wide', /“wide” is not a length/],
       ['area=-4', /area of the pond is above 0/],
-      ['sill=99 in', /sill stands over the water/],
+      ['sill=99 in', /bottom of the break stands above the water/],
       ['goal=30 in&by=2026-11-25T16:30', /keep 30 in|stand at 30 in/],
       ['shape=moon&mended=never', /if nobody plugs it/],
     ] as const)
