@@ -161,10 +161,7 @@ describe('a share as people write it', () => {
     });
   for (const text of ['150', 'deep', '-20', '3/2 %%', '120 %'])
     it(`${text} is refused, with what would be right`, () =>
-      assert.match(
-        (parseShare(text) as { sentence: string }).sentence,
-        /is not a share of the whole\. Write it like 2\/3, half or 60%\./,
-      ));
+      assert.match((parseShare(text) as { sentence: string }).sentence, /is not a share of the whole\. Write it like 2\/3, half or 60%\./));
   it('a whole number of per cent reads back', () =>
     fc.assert(
       fc.property(fc.integer({ min: 2, max: 100 }), (n) => {
