@@ -47,7 +47,7 @@ export function moveArrow(scene: DesignScene, parts: readonly Part[], by: number
     ],
   };
   const lines: Segment[] = [[x, from, x, to]];
-  if (scene.water) lines.push([0, scene.water.y, scene.width, scene.water.y]);
+  if (scene.water) lines.push([scene.water.from, scene.water.y, scene.water.to, scene.water.y]);
   const taken = scene.water ? [keeping(scene.water.box)] : [];
   const box = placeAround([...taken, wish], scene, lines, devices).at(-1);
   return box ? { x, from, to, text, box } : null;

@@ -126,7 +126,7 @@ export const actions: Actions = {
       id: locals.who.person.id,
       name: read.text('name'),
       system: system as 'us' | 'metric',
-      times: read.text('times') === '24h' ? ('24h' as const) : ('12h' as const),
+      times: (['12h', '24h'] as const).find((t) => t === read.text('times')) ?? locals.who.person.times,
       measures,
       minutes,
     };

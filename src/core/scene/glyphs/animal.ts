@@ -163,14 +163,14 @@ export function animalSide({ build, x, z, pose, leans = 0 }: Travel): Stroke[] {
   const eye = circle([-0.075 * body, lift + 0.7 * tall], Math.max(0.008, body * 0.012), 8);
   // standing up it turns about its hind feet until the nose is as high as it reaches; uphill about its forefeet, as steep as the ground
   const angle = pose === 'rears' ? Math.asin(Math.min(0.98, (rears * 0.92) / body)) : leans;
-  const hind: Point = pose === 'rears' ? [-0.85 * body, 0] : [(legs[0]?.[0] ?? 0) * body, 0];
+  const pivot: Point = pose === 'rears' ? [-0.85 * body, 0] : [(legs[0]?.[0] ?? 0) * body, 0];
   const turn = ([px, pz]: Point): Point => {
-    const [dx, dz] = [px - hind[0], pz - hind[1]];
-    return [hind[0] + dx * Math.cos(angle) - dz * Math.sin(angle), hind[1] + dx * Math.sin(angle) + dz * Math.cos(angle)];
+    const [dx, dz] = [px - pivot[0], pz - pivot[1]];
+    return [pivot[0] + dx * Math.cos(angle) - dz * Math.sin(angle), pivot[1] + dx * Math.sin(angle) + dz * Math.cos(angle)];
   };
-  const nose = angle === 0 ? place(outline[0] ?? [0, 0.5]) : turn(place(outline[0] ?? [0, 0.5]));
+  const nose = turn(place(outline[0] ?? [0, 0.5]));
   const shift = ([px, pz]: Point): Point => [px + x - nose[0], pz + z];
-  const put = (points: Point[]): Point[] => points.map((p) => shift(angle === 0 ? p : turn(p)));
+  const put = (points: Point[]): Point[] => points.map((p) => shift(turn(p)));
   const part = 'animal';
   return [
     { part, line: put(tailShape), ink: 'animal', width: 1, closed: true, fill: 'ink' },

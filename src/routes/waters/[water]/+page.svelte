@@ -55,20 +55,21 @@
     if (data.tracks.sheet) known.sheet = trackAt(data.tracks.sheet, at).middle;
     return { known, age: { pond: 0, tail: 0 }, atMost: {} };
   });
+  const told = (at: number): string => shortText(new Date(Math.round(at / 60_000) * 60_000), new Date(data.now), data.clock);
   const band = $derived.by(() => {
     if (!pondTrack) return null;
     const then = minutes === 0 ? data.now + 86_400_000 : at;
     if (minutes === 0 && whatIf !== null) return null;
     return {
       ...trackAt(pondTrack, then),
-      called: minutes === 0 ? 'this time tomorrow' : shortText(new Date(Math.round(at / 60_000) * 60_000), new Date(data.now), data.clock),
+      called: minutes === 0 ? 'this time tomorrow' : told(at),
     };
   });
   const timeText = $derived.by(() => {
     if (minutes === 0 || !pondTrack) return 'now';
     const { low, middle, high } = trackAt(pondTrack, at);
     const ice = levels.known.sheet ? `, ${printLength(levels.known.sheet, system)} of ice` : '';
-    return `${shortText(new Date(Math.round(at / 60_000) * 60_000), new Date(data.now), data.clock)}: ${print(middle)}, between ${print(low)} and ${print(high)}${ice}`;
+    return `${told(at)}: ${print(middle)}, between ${print(low)} and ${print(high)}${ice}`;
   });
   const marks = $derived(quarterDays(data.now, most, data.clock));
   const print = (level: number | undefined): string => (level === undefined ? '' : levelText(level, data.frame));
