@@ -1,6 +1,6 @@
 declare module 'plotly.js-basic-dist-min' {
   const plotly: {
-    react(host: HTMLElement, data: object[], layout?: object, config?: object): Promise<unknown>;
+    newPlot(host: HTMLElement, data: object[], layout?: object, config?: object): Promise<unknown>;
     purge(host: HTMLElement): void;
   };
   export default plotly;

@@ -7,6 +7,13 @@ export type Plan = Record<string, unknown>;
 /** Colours of the page under its theme, by their names in the style sheet. */
 export type Colours = Record<'ink' | 'mute' | 'rule' | 'paper' | 'line' | 'dusk' | 'water' | 'out' | 'fine' | 'steel', string>;
 
+/** What a line, an area or a mark of a chart stands for. */
+export interface Key {
+  name: string;
+  mark: 'line' | 'dashes' | 'area' | 'bar' | 'circle' | 'diamond' | 'triangle' | 'cross';
+  colour: keyof Colours;
+}
+
 const NAMES = ['ink', 'mute', 'rule', 'paper', 'line', 'dusk', 'water', 'out', 'fine', 'steel'] as const;
 
 const colours = (): Colours => {
@@ -30,39 +37,46 @@ export const timeAxis = ({ rule, mute }: Colours, hours: Hours): Plan => {
   };
 };
 
-/** px from the axis to the legend: dates stand in two lines. */
-const UNDER = 52;
-
 /** What every chart has in common. */
-export const baseLayout = ({ ink, paper }: Colours, height: number): Plan => ({
+export const baseLayout = ({ ink, paper }: Colours, height: number, { top = 8, right = 24 } = {}): Plan => ({
   height,
   autosize: true,
-  margin: { l: 58, r: 24, t: 8, b: 46 },
+  margin: { l: 58, r: right, t: top, b: 46 },
   paper_bgcolor: paper,
   plot_bgcolor: paper,
   font: { family: '"Overpass Variable", sans-serif', size: 13, color: ink },
-  // under two lines of dates, and downward from there, however many lines it takes itself
-  legend: { orientation: 'h', y: -UNDER / (height - 90), yanchor: 'top' },
+  // its words stand under the drawing, where no date can lie on them
+  showlegend: false,
 });
 
-/** Draws a chart with Plotly, which only loads here, and anew when the theme changes. @returns what takes it down */
-export function plotted(host: HTMLElement, build: (colours: Colours) => { data: Trace[]; layout: Plan }): () => void {
+/** Draws a chart with Plotly, which only loads here, and anew when the theme or the width changes. @returns what takes it down */
+export function plotted(host: HTMLElement, build: (colours: Colours, width: number) => { data: Trace[]; layout: Plan }): () => void {
   let gone = false;
   let purge = (): void => undefined;
   const draw = async (): Promise<void> => {
     const { default: Plotly } = await import('plotly.js-basic-dist-min');
     if (gone) return;
-    const { data, layout } = build(colours());
-    await Plotly.react(host, data, layout, { displayModeBar: false, responsive: true });
+    const { data, layout } = build(colours(), host.clientWidth);
+    // from nothing: a drawing that is only resized keeps the margins of the width it had
+    purge();
+    await Plotly.newPlot(host, data, layout, { displayModeBar: false });
     purge = () => Plotly.purge(host);
   };
   // one drawing at a time: a second one into a half drawn chart leaves its axes behind
   let last = draw();
   const themes = new MutationObserver(() => (last = last.then(draw)));
   themes.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
+  let width = host.clientWidth;
+  const sizes = new ResizeObserver(() => {
+    if (host.clientWidth === width) return;
+    width = host.clientWidth;
+    last = last.then(draw);
+  });
+  sizes.observe(host);
   return () => {
     gone = true;
     themes.disconnect();
+    sizes.disconnect();
     purge();
   };
 }

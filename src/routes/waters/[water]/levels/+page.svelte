@@ -97,7 +97,7 @@
   </div>
   {#if data.bands.length > 0}
     <details class="mt-2">
-      <summary class="font-bold cursor-pointer">The bands of the sets as a table</summary>
+      <summary class="font-bold cursor-pointer">Where the sets work, as a table</summary>
       <Scroller label="Sets"
         ><table class="plain-table mt-1">
           <thead><tr><th scope="col">Set</th><th scope="col">From, {data.unit}</th><th scope="col">To, {data.unit}</th></tr></thead>
