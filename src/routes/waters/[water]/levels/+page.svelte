@@ -47,7 +47,7 @@
     <a class="link" href="/book/forecasts">Forecast accuracy</a>
   </form>
   {#if data.count === 0}
-    <EmptyRoom room="levels" label="What will stand here: the level over the days, and the bands of the sets beside it">
+    <EmptyRoom room="levels" label="What will stand here: the level over the days, and the levels at which the sets work">
       Nothing was read here in {data.days} days. <a class="link" href="/waters/{data.water.id}">Save a reading</a>, or take a logger’s file
       below.
     </EmptyRoom>
@@ -59,7 +59,7 @@
         kept={data.kept}
         bands={data.bands}
         unit={data.unit}
-        label="Course of the level with its forecast, what was forecast on earlier evenings, and the bands of the sets. The tables below have the same numbers."
+        label="Course of the level with its forecast, what was forecast on earlier evenings, and the levels at which the sets work. The tables below have the same numbers."
       />
     {/key}
   {/if}
