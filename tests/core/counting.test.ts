@@ -6,6 +6,7 @@ import { cameraTonight, type CameraPlace } from '#core/counting/cameraTonight';
 import { colonyRange, rangeText, type ColonyEvidence } from '#core/counting/colonyRange';
 import { eventKey, planEvents } from '#core/counting/importEvents';
 import { countOf, nightOf, type CameraEvent } from '#core/counting/nights';
+import { metText, tallyText, type Meeting } from '#core/counting/met';
 import { simulateNight } from '#core/sim/camera';
 import { feet } from '#core/units/factors';
 
@@ -230,5 +231,34 @@ describe('a camera at a set (F56)', () => {
       planEvents([{ ...row, did: 'danced' }], new Set(), ZONE).refused[0]?.reason ?? '',
       /“danced” is not one of: not seen, passed/,
     );
+  });
+});
+
+describe('what a colony met', () => {
+  const visit = (day: number, outcome: Meeting['devices'][number]['outcome'], bites?: 'fresh' | 'none'): Meeting => ({
+    at: new Date(Date.UTC(2026, 10, day, 14)),
+    devices: [{ outcome, catch: bites ? { species: 'beaver', bites } : null }],
+  });
+  it('where nothing was caught no check is counted from a last catch (F66)', () => {
+    assert.deepEqual(metText([visit(3, 'untouched'), visit(4, 'miss')]), [
+      'Met a trap and got away: 1 miss.',
+      '2 checks, nothing caught yet.',
+    ]);
+    assert.deepEqual(metText([]), ['No set was checked here yet.']);
+  });
+  it('the checks after the last catch are counted, in whatever order they come, and fresh bite marks name others (F65)', () => {
+    assert.deepEqual(
+      metText([visit(6, 'untouched'), visit(4, 'catch', 'fresh'), visit(2, 'catch', 'none'), visit(5, 'miss'), visit(3, 'miss')]),
+      [
+        'Met a trap and got away: 2 misses.',
+        '2 checks of a set since the last catch.',
+        '1 catch with fresh bite marks: others live here (rule of thumb).',
+      ],
+    );
+    assert.equal(metText([visit(3, 'miss'), visit(4, 'catch', 'none')])[1], 'The last check had a catch.');
+  });
+  it('a tally has the animal met most first', () => {
+    assert.equal(tallyText(['mink', 'beaver', 'muskrat', 'beaver', 'muskrat', 'beaver']), '3 beaver, 2 muskrat, 1 mink');
+    assert.equal(tallyText([]), '');
   });
 });

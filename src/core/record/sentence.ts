@@ -85,10 +85,10 @@ function outcomeText({ outcome, cause, flags, catch: caught, searched }: Checked
 }
 
 /** `beaver, adult female, 44 lb est., neck`. */
-export function catchText({ species, sex, age, weight, estimated, strikes, alive, fate }: Catch, system: System): string {
-  const who = [age === 'unknown' ? '' : age, sex === 'unknown' ? '' : sex].filter(Boolean).join(' ');
+export function catchText({ species, sex, age, weight, estimated, strikes, alive, bites, fate }: Catch, system: System): string {
+  const who = [age === 'unknown' ? '' : age === 'two years' ? 'two-year-old' : age, sex === 'unknown' ? '' : sex].filter(Boolean).join(' ');
   const heavy = weight === null ? '' : `${printWeight(weight, system)}${estimated ? ' est.' : ''}`;
-  return [species, who, heavy, strikes.join(' and '), alive ? 'alive' : '', fate === 'kept' || fate === 'not said' ? '' : fate]
+  return [species, who, heavy, strikes.join(' and '), alive ? 'alive' : '', bites === 'fresh' || bites === 'healed' ? `${bites} bite marks` : '', fate === 'kept' || fate === 'not said' ? '' : fate]
     .filter(Boolean)
     .join(', ');
 }

@@ -1,51 +1,53 @@
+import { rangeText } from '#core/counting/colonyRange';
+import { metText, tallyText } from '#core/counting/met';
 import { catchText } from '#core/record/sentence';
-import type { Station } from '#core/stations/placed';
 import { whenText } from '#core/time/clock';
+import { waterCount, waterRange } from '$lib/server/counting';
 import { db } from '$lib/server/database';
 import { checks } from '$lib/server/repositories/checks';
+import { loadScouted } from '$lib/server/scouting';
 import { index, loadSeason } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
-  const season = await loadSeason(locals, ['live', 'pulled']);
+  const [season, scouted] = await Promise.all([loadSeason(locals, ['live', 'pulled']), loadScouted(locals)]);
   if (!season) return { waters: [] };
   const visits = await checks(db(), locals.who.crew, { line: season.line.id });
-  const stations = index<Station>(season.stations);
+  const stations = index(season.stations);
   const waterOf = Object.fromEntries(season.sets.map((s) => [s.id, stations[s.station]?.water ?? '']));
   const { system } = locals.who.person;
+
+  /** Who is left, where a lodge, a pile or a beaver was ever met. */
+  const left = (water: string) => {
+    const own = season.stations.filter((s) => s.water === water);
+    const ids = new Set(own.map((s) => s.id));
+    const here = {
+      ...scouted,
+      cameras: scouted.cameras.filter((c) => ids.has(c.station)),
+      caught: scouted.caught.filter((c) => ids.has(c.station)),
+    };
+    const count = waterCount(here, 'beaver', season.line.zone);
+    const lodged = own.some((s) => ['lodge', 'feed bed', 'dam'].includes(s.kind));
+    if (!lodged && count.floor === 0 && !here.caught.some((c) => c.species === 'beaver')) return null;
+    const range = waterRange(own, count, here, season.clock, system);
+    return { text: rangeText(range), second: range.second };
+  };
+
   return {
     waters: season.waters.map((water) => {
       const own = visits.filter((v) => waterOf[v.set] === water.id);
-      const caught = own.flatMap((v) =>
-        v.devices.flatMap((d) =>
-          d.catch
-            ? [
-                {
-                  id: d.catch.id,
-                  when: whenText(new Date(v.at), locals.now, season.clock),
-                  text: catchText(d.catch, system),
-                  species: d.catch.species,
-                },
-              ]
-            : [],
-        ),
-      );
-      const learned = own.flatMap((v) => v.devices.map((d) => d.outcome)).filter((o) => ['miss', 'sprung empty', 'knocked'].includes(o));
-      const lastCatch = own.find((v) => v.devices.some((d) => d.catch));
-      const since = own.filter((v) => !lastCatch || v.at > lastCatch.at);
+      const caught = own.flatMap((v) => v.devices.flatMap((d) => (d.catch ? [{ at: new Date(v.at), animal: d.catch }] : [])));
       return {
         id: water.id,
         name: water.name,
-        caught,
-        counts: [...new Set(caught.map((c) => c.species))]
-          .map((species) => `${caught.filter((c) => c.species === species).length} ${species}`)
-          .join(', '),
-        learned: {
-          miss: learned.filter((o) => o === 'miss').length,
-          sprung: learned.filter((o) => o === 'sprung empty').length,
-          knocked: learned.filter((o) => o === 'knocked').length,
-        },
-        quiet: since.length,
+        counts: tallyText(caught.map((c) => c.animal.species)),
+        left: left(water.id),
+        met: metText(own),
+        caught: caught.map(({ at, animal }) => ({
+          id: animal.id,
+          when: whenText(at, locals.now, season.clock),
+          text: catchText(animal, system),
+        })),
       };
     }),
   };
