@@ -62,6 +62,7 @@ function viewsOf(count: number): SetView[] {
       species: 'beaver',
       state: 'live',
       opens: null,
+      leftBecause: '',
       anchor: '',
       station,
       then,

@@ -82,7 +82,7 @@ describe('what the forecast says of a set', () => {
   it('perhaps, when only the faster course leaves the band', () =>
     assert.match(
       outlookText(asked({ band: band(33.5, 42), check: 6 * HOUR }), 'us').sentence,
-      /^Likely keeps working; could go dry as early as 5:25\.$/,
+      /^Likely keeps working; at the earliest 5:25: dry\.$/,
     ));
 });
 

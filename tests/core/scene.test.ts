@@ -58,6 +58,7 @@ function view(n: number, along: number): SetView {
     species: 'beaver',
     state: 'live',
     opens: null,
+    leftBecause: '',
     anchor: '',
     station: station({ along }),
     then: { pond: inches(41), tail: inches(10) },

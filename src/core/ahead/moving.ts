@@ -1,5 +1,6 @@
 import { remembered } from '../remembered';
 import type { Ground } from '../record/kinds';
+import { isDammed } from '../stations/dammed';
 import { levelAt } from '../water/levelAt';
 import { placedOpening, type Opening } from '../water/placed';
 import type { Reading } from '../water/series';
@@ -70,7 +71,7 @@ function moving(season: Facts, now: Date): MovingAll {
       const byHistory = (): Moving => ({ pond: streamOf(season, rain, water.id, 'pond', now), tail });
       // a pond that nothing drained of late holds its height by its own dam: its history tells how
       const mended = all.some((o) => o.water === water.id && o.mended && now.getTime() - Date.parse(o.mended) < REFILLS);
-      if (water.kind !== 'pond' || (own.length === 0 && water.pipes.length === 0 && !mended)) return [water.id, byHistory()];
+      if (!isDammed(water, season.stations) || (own.length === 0 && water.pipes.length === 0 && !mended)) return [water.id, byHistory()];
       const levels = season.levels[water.id];
       const level = levels?.known.pond;
       const age = levels?.age.pond ?? Infinity;

@@ -88,7 +88,15 @@ function outcomeText({ outcome, cause, flags, catch: caught, searched }: Checked
 export function catchText({ species, sex, age, weight, estimated, strikes, alive, bites, fate }: Catch, system: System): string {
   const who = [age === 'unknown' ? '' : age === 'two years' ? 'two-year-old' : age, sex === 'unknown' ? '' : sex].filter(Boolean).join(' ');
   const heavy = weight === null ? '' : `${printWeight(weight, system)}${estimated ? ' est.' : ''}`;
-  return [species, who, heavy, strikes.join(' and '), alive ? 'alive' : '', bites === 'fresh' || bites === 'healed' ? `${bites} bite marks` : '', fate === 'kept' || fate === 'not said' ? '' : fate]
+  return [
+    species,
+    who,
+    heavy,
+    strikes.join(' and '),
+    alive ? 'alive' : '',
+    bites === 'fresh' || bites === 'healed' ? `${bites} bite marks` : '',
+    fate === 'kept' || fate === 'not said' ? '' : fate,
+  ]
     .filter(Boolean)
     .join(', ');
 }

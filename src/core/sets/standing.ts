@@ -159,6 +159,8 @@ export interface SetView {
   species: TrapSet['species'];
   state: TrapSet['state'];
   opens: string | null;
+  /** why a planned one was not set; empty where nobody said */
+  leftBecause: string;
   anchor: string;
   station: Station;
   /** the levels that it was measured from */

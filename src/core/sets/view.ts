@@ -66,6 +66,7 @@ export function setView(
     species: set.species,
     state: set.state,
     opens: set.opens,
+    leftBecause: set.leftBecause,
     anchor: set.anchor,
     station,
     follows: follows[station.id] ?? null,

@@ -64,7 +64,10 @@ export function useOf(signs: FoundSign[], now: Date, halfLives: Readonly<Record<
     counting
       .filter((s) => signKind(s.kind).tells === tells)
       .slice(0, 3)
-      .map((s) => `${signKind(s.kind).label} ${s.freshness === 'hours' ? '' : `${s.freshness} old `}${ageText(s.at, now)}`)
+      .map(
+        (s) =>
+          `${signKind(s.kind).label} ${{ hours: '', days: 'days old ', weeks: 'weeks old ', old: 'old ' }[s.freshness]}${ageText(s.at, now)}`,
+      )
       .join(', ');
   const [forIt, against] = [said('use'), said('contrary')];
   const told = (side: string, list: string): string => (list ? `${side}: ${list}. ` : '');

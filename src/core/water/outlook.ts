@@ -123,7 +123,7 @@ export function outlookText(
   const sentence = out
     ? ''
     : middle === null
-      ? `Likely keeps working; could go ${then[edge]} as early as ${clock(earliest)}.`
+      ? `Likely keeps working; at the earliest ${clock(earliest)}: ${then[edge]}.`
       : `${middle - now < SOON ? `Works for about ${Math.max(5, Math.round((middle - now) / 300) * 5)} min more, until` : 'Works until about'} ${clock(middle)}${latest === null ? ` (${clock(earliest)} at the earliest)` : ` (${clock(earliest)} to ${clock(latest)})`}, then ${then[edge]}.`;
   return { sentence, remedy, certain: false };
 }

@@ -27,10 +27,12 @@
     system: System;
     title: string;
     isNew?: boolean;
+    /** what its sign says against the place */
+    use?: string;
     /** what the forecast asks of it as it was saved */
     ordered?: Remedy | null;
   }
-  let { bench, kept, system, title, isNew = false, ordered = null }: Props = $props();
+  let { bench, kept, system, title, isNew = false, use = '', ordered = null }: Props = $props();
 
   // the form is made anew for another set: its page keys it
   const it = untrack(() => benchDesign(bench, () => kept, system, ordered));
@@ -62,6 +64,7 @@
       <a class="link" href="/bench/catalogue/{it.type.id}">{it.type.name.toLowerCase()}</a>
     </p>
     {#if bench.copied}<p>Copied from <b>{bench.copied}</b>: change what differs here.</p>{/if}
+    {#if use}<p class="warned">{use}</p>{/if}
     {#if bench.months}<p class="warned">{bench.months}</p>{/if}
     {#if isNew && bench.met[it.atWork.device]}<p class="warned">{bench.met[it.atWork.device]}</p>{/if}
     <Problem text={kept?.problem} />

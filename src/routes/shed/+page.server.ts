@@ -98,6 +98,38 @@ async function write(read: Reader, locals: App.Locals, ...entries: Pick<NewEntry
   redirect(303, '/shed?saved=1');
 }
 
+/** A lock or a swivel that comes back to its stock, which begins with it where none was kept. */
+function savedPiece(
+  entry: string,
+  kind: 'lock' | 'swivel',
+  kept: string | undefined,
+  { at, set, tag }: { at: string; set: string; tag: string },
+): Pick<NewEntry, 'id' | 'kind' | 'body'>[] {
+  const stock = kept ?? idBeside(entry, kind);
+  const move = {
+    id: idBeside(entry, `move ${kind}`),
+    stock,
+    at,
+    why: 'salvaged' as const,
+    amount: 1,
+    count: null,
+    set,
+    note: `from ${tag}`,
+  };
+  return [
+    ...(kept
+      ? []
+      : [
+          {
+            id: idBeside(entry, `stock ${kind}`),
+            kind: 'stock' as const,
+            body: { id: stock, name: `${kind}s`, kind, unit: 'pieces' as const, low: null, cost: null, note: '' },
+          },
+        ]),
+    { id: idBeside(entry, `${kind} back`), kind: 'stockMove', body: move },
+  ];
+}
+
 export const actions: Actions = {
   device: async ({ request, locals }) => {
     const read = reader(await request.formData(), locals.who);
@@ -237,9 +269,6 @@ export const actions: Actions = {
     if (!one || !device || !read.ok()) return refused(read);
     const entry = read.text('entry');
     const { set: _, entry: opened, ...body } = device;
-    const back = kept.filter(
-      (s) => (s.kind === 'lock' && read.text('lock') === 'yes') || (s.kind === 'swivel' && read.text('swivel') === 'yes'),
-    );
     const at = wholeMinute(locals.now).toISOString();
     return write(
       read,
@@ -250,19 +279,9 @@ export const actions: Actions = {
         opened,
         body: { ...body, condition: 'broken', note: `cable scrapped after the catch in ${one.set.number} ${one.set.name}` },
       },
-      ...back.map((s): Pick<NewEntry, 'id' | 'kind' | 'body'> => ({
-        id: idBeside(entry, s.id),
-        kind: 'stockMove',
-        body: {
-          id: idBeside(entry, `move ${s.id}`),
-          stock: s.id,
-          at,
-          why: 'salvaged',
-          amount: 1,
-          set: one.set.id,
-          note: `from ${device.tag}`,
-        },
-      })),
+      ...(['lock', 'swivel'] as const)
+        .filter((kind) => read.text(kind) === 'yes')
+        .flatMap((kind) => savedPiece(entry, kind, kept.find((s) => s.kind === kind)?.id, { at, set: one.set.id, tag: device.tag })),
     );
   },
 };

@@ -192,7 +192,7 @@
             <g transform="translate(-8 -8)"
               ><StateMark verdict={s.shape === 'live' ? (s.state?.verdict ?? 'unknown') : s.shape} size={16} /></g
             >
-            <a href="/check/{s.id}"
+            <a href="/{s.shape === 'live' ? 'check' : 'bench'}/{s.id}"
               ><text y="21" font-size={LABEL_SIZE} font-weight="600" text-anchor="middle" class="label"
                 >{s.label.text}<title>{s.full}: {s.state?.label ?? s.shape}</title></text
               ></a

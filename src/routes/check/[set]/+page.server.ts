@@ -64,6 +64,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     wading: standing?.short ? standing.sentence : '',
     lower: doing.by === 0 ? '' : printLength(-doing.by, system),
     onSlide: held.choices.hold === 'slide',
+    /** what lies in a bed is not knocked down: its bed is empty */
+    hasBed: view.devices.every((d) => d.class === 'foothold'),
     asks: asksNow(past),
     asking: await askingOf(url.searchParams.get('ask'), who.crew),
     advice: await adviceOf(url.searchParams.get('saved'), set, who.crew),

@@ -93,7 +93,7 @@
       <Opened entry={data.opened} {kept} />
       <a class="answer" href={link('catch')}>Catch</a>
       <a class="answer" href={link('sprung empty')}>Sprung, empty</a>
-      <a class="answer" href={link(data.onSlide ? 'missing' : 'knocked')}>{data.onSlide ? 'Empty bed' : 'Knocked, down'}</a>
+      <a class="answer" href={link(data.hasBed ? 'missing' : 'knocked')}>{data.hasBed ? 'Empty bed' : 'Knocked, down'}</a>
       <a class="answer" href={link('other')}>Something else</a>
       {#if remade}
         <button class="answer" name="outcome" value={data.likely}>{capital(data.likely)}: left as is</button>

@@ -8,6 +8,7 @@
   import { endOf, trackAt, type Track } from '#core/water/track';
   import { forecaster } from '$lib/forecast/forecaster';
   import { quarterDays } from '$lib/ui/quarterDays';
+  import { isDammed } from '#core/stations/dammed';
   import { statesOf } from '#core/sets/standing';
   import { levelText } from '#core/units/frame';
   import { printLength, printWay } from '#core/units/length';
@@ -84,6 +85,7 @@
   let addAt = $derived(data.tapped);
   const spotText = $derived(spot === null ? '' : printWay(spot, system));
   const damAlong = $derived(data.stations.find((s) => s.kind === 'dam')?.along ?? Infinity);
+  const dammed = $derived(isDammed(data.water, data.stations));
   const hasTail = $derived(data.gauges.some((g) => g.surface === 'tail'));
   let isBelowOpen = $state(false);
   let levelField: HTMLInputElement;
@@ -198,7 +200,7 @@
         spot = null;
       }}>Add a place here</button
     >
-    {#if data.water.kind === 'pond' && !hasTail && spot > damAlong}<button
+    {#if dammed && !hasTail && spot > damAlong}<button
         type="button"
         class="btn"
         onclick={() => {
@@ -215,7 +217,7 @@
 
 <div class="page">
   <div class="print"><PrintButton /></div>
-  <WaterNotes water={data.water.id} isPond={data.water.kind === 'pond'} {toGo} clarity={data.clarity} crest={data.crest} told={data.told} />
+  <WaterNotes water={data.water.id} {dammed} {toGo} clarity={data.clarity} crest={data.crest} told={data.told} />
   <Lacking lacks={data.lacks} water={data.water.id} entry={data.lackingEntry} {kept} {system} />
   <SetList
     {rows}
@@ -242,7 +244,7 @@
   />
   <StationForm {kept} ids={data.stationIds} kinds={data.kinds} next={data.nextNumber} {system} {hasTail} at={addAt}>
     {#snippet gauges()}
-      <GaugeForms {kept} ids={data.ids} {system} isPond={data.water.kind === 'pond'} {hasTail} nowField={data.nowField} bind:isBelowOpen />
+      <GaugeForms {kept} ids={data.ids} {system} {dammed} {hasTail} nowField={data.nowField} bind:isBelowOpen />
     {/snippet}
   </StationForm>
 </div>

@@ -14,12 +14,13 @@
     kept: Kept | null;
     ids: { entry: string; id: string; told: string; below: string };
     system: System;
-    isPond: boolean;
+    /** it stands behind a dam, so that another water lies below */
+    dammed: boolean;
     hasTail: boolean;
     nowField: string;
     isBelowOpen: boolean;
   }
-  let { kept, ids, system, isPond, hasTail, nowField, isBelowOpen = $bindable() }: Props = $props();
+  let { kept, ids, system, dammed, hasTail, nowField, isBelowOpen = $bindable() }: Props = $props();
 
   const BOUNDS = [
     { value: 'exact', text: 'read on the gauge' },
@@ -95,7 +96,7 @@
     <button class="btn btn-primary">Move the forecast by it</button>
   </form>
 </details>
-{#if isPond && !hasTail}
+{#if dammed && !hasTail}
   <details class="sheet" bind:this={below} bind:open={isBelowOpen}>
     <summary class="font-bold cursor-pointer">Add a gauge below the dam</summary>
     <form method="POST" action="?/below" class="mt-3" use:enhance={keeping}>

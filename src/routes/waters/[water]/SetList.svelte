@@ -50,6 +50,7 @@
   const rest = $derived(live.filter((r) => !r.told));
   const waiting = $derived(rows.filter((r) => r.view.state !== 'live'));
   const name = ({ view }: { view: SetView }): string => `${view.number} ${view.name}`;
+  const ended = (order: string): string => (/[.?!]$/.test(order) ? order : `${order}.`);
 </script>
 
 <div class="list" aria-live={quiet ? 'off' : 'polite'}>
@@ -71,7 +72,7 @@
   <details class="mt-2">
     <summary><StateMark verdict="fine" /> {many(rest.length, told.length > 0 ? 'other set' : 'set')} working</summary>
     <ul>
-      {#each rest as r (r.view.id)}<li><a class="link" href="/bench/{r.view.id}">{name(r)}</a>: {r.order}. {r.why}</li>{/each}
+      {#each rest as r (r.view.id)}<li><a class="link" href="/bench/{r.view.id}">{name(r)}</a>: {ended(r.order)} {r.why}</li>{/each}
     </ul>
   </details>
 {/if}
@@ -80,7 +81,7 @@
     <StateMark verdict={r.view.state === 'prepared' ? 'prepared' : 'planned'} />
     <a class="link" href="/bench/{r.view.id}">{name(r)}</a>, {r.view.state}{r.view.opens
       ? ` for ${dateText(r.view.opens, today, page.data.clock.hours)}`
-      : ''}
+      : ''}{r.view.leftBecause ? `, left: ${r.view.leftBecause}` : ''}
   </p>
 {/each}
 {#if rows.length === 0 && anyPlace}<p>No set stands here. <a class="link" href="/bench">Place one at the bench</a>.</p>{/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   interface Props {
     water: string;
-    isPond: boolean;
+    dammed: boolean;
     /** what the reading says of the endangered */
     toGo: string | null;
     clarity: string | null;
@@ -9,7 +9,7 @@
     /** rises that somebody told and that are not all there yet */
     told: { entry: string; text: string }[];
   }
-  let { water, isPond, toGo, clarity, crest, told }: Props = $props();
+  let { water, dammed, toGo, clarity, crest, told }: Props = $props();
 </script>
 
 <nav aria-label="This water">
@@ -19,7 +19,7 @@
   <a class="btn" href="/waters/plan?water={water}">Plan here</a>
   <a class="btn" href="/waters/{water}/levels">Levels</a>
   <a class="btn" href="/waters/{water}/ice">Ice</a>
-  {#if isPond}<a class="btn" href="/waters/{water}/break">Breaks</a>
+  {#if dammed}<a class="btn" href="/waters/{water}/break">Breaks</a>
     <a class="btn" href="/waters/{water}/fills">What fills it</a>{/if}
 </nav>
 <p>

@@ -6,6 +6,7 @@ import { bedProfile } from '#core/scene/bedProfile';
 import { latest, MEASURES } from '#core/stations/measures';
 import { printMeasure } from '#core/stations/measureText';
 import { depthAt, relationOf, type DepthReading } from '#core/stations/relation';
+import { waysText } from '#core/stations/ways';
 import { standerOf, standingAt } from '#core/stations/standing';
 import { iceHere } from '#core/ice/sheets';
 import { dayText, whenText } from '#core/time/clock';
@@ -93,6 +94,13 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     sets: season.views
       .filter((v) => v.station.id === station.id)
       .map((v) => ({ id: v.id, text: `${v.number} ${v.name}, ${v.typeName.toLowerCase()}, ${v.state}` })),
+    ways: waysText(
+      station,
+      season.views.filter(
+        (v) =>
+          v.state === 'live' && (v.station.id === station.id || stations.some((s) => s.parent === station.id && s.id === v.station.id)),
+      ).length,
+    ),
     use: scouted.use(station.id),
     cameraNights: scouted.cameras.filter((c) => c.station === station.id).reduce((sum, c) => sum + c.events.length, 0),
     signs: scouted.signs

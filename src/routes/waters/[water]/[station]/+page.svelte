@@ -35,7 +35,7 @@
     <FindingLine finding={data.use} note="sign loses half of its weight with every half-life" />
     <FindingLine finding={data.standing} />
     {#if data.standingAhead}<p>By the forecast, in a day: {data.standingAhead}</p>{/if}
-    <p>{data.depth}</p>
+    <p>{data.depth} {data.ways}</p>
     {#if data.children.length > 0}
       <p class="mt-2">
         <b>Belongs to it:</b>

@@ -1,0 +1,155 @@
+import assert from 'node:assert/strict';
+import { after, before, describe, it } from 'node:test';
+import { startProgram, type Program } from '../support/server';
+import { webOf } from '../support/web';
+
+/** What a user once met and should not meet again, each by the number under which it is known, on the record of the demo. */
+let program: Program;
+let waters: Record<string, string>;
+let stations: Record<string, string>;
+let sets: Record<string, string>;
+let tags: Record<string, string>;
+const { post, get, rows, saved, refused, uuid } = webOf(() => program);
+
+before(async () => {
+  program = await startProgram({ demo: true });
+  const ids = async (table: string, name: string): Promise<Record<string, string>> =>
+    Object.fromEntries((await rows(table)).map((r) => [String(r[name]), String(r.id)]));
+  [waters, stations, sets, tags] = await Promise.all([
+    ids('water', 'name'),
+    ids('station', 'number'),
+    ids('trap_set', 'number'),
+    ids('device', 'tag'),
+  ]);
+});
+after(() => program.end());
+
+const water = (name: string): string => `/waters/${waters[name]}`;
+/** A page as it is read: its words without its markup. */
+const words = async (path: string): Promise<string> =>
+  (await get(path))
+    .replace(/<(script|style)\b.*?<\/\1>/gs, ' ')
+    .replace(/<[^>]+>/g, ' ')
+    .replaceAll('&amp;', '&')
+    .replace(/\s+/g, ' ');
+const says = (page: string, what: RegExp): void =>
+  assert.ok(what.test(page), `no ${what.source} in ${page.slice(page.indexOf('Zaprud'), 600)}`);
+const saysNot = (page: string, what: RegExp): void => assert.ok(!what.test(page), `${what.exec(page)?.[0]} is in it`);
+const place = async (on: string, number: string, kind: string, over: Record<string, string> = {}): Promise<string> => {
+  const form = { entry: uuid(), id: uuid(), number, name: `the ${kind}`, kind, along: '300 ft', depth: '', crest: '', note: '', ...over };
+  saved(await post(`${water(on)}?/station`, form), /waters/);
+  return `${water(on)}/${form.id}`;
+};
+
+describe('a stream on which a dam is recorded', () => {
+  it('gets its breaks and a gauge below the dam, and no other stream does (F120, F122)', async () => {
+    saysNot(await words(water('Spill Creek')), /Breaks|Add a gauge below the dam/);
+    await place('Spill Creek', '190', 'dam', { crest: '20 in' });
+    says(await words(water('Spill Creek')), /Breaks.*Add a gauge below the dam/);
+    saved(await post(`${water('Spill Creek')}?/below`, { below: uuid(), shows: '4 in', drop: '14 in' }), /below=1/);
+    const page = await words(water('Spill Creek'));
+    saysNot(page, /Add a gauge below the dam/);
+    says(page, /below the dam 4 in/);
+  });
+  it('forecasts an open break as a band, and says which two numbers it lacks (F122)', async () => {
+    const form = { entry: uuid(), id: uuid(), opened: '2026-11-25T05:15', openWidth: '14 in', openSill: '4 in', openShape: 'rectangle' };
+    saved(await post(`${water('Spill Creek')}/break?/open`, form), /saved=1/);
+    says(await words(water('Spill Creek')), /the area of the pond and its rise in a day are not known/);
+  });
+});
+
+describe('a place that was counted', () => {
+  it('tells how many of its passages have no set (F63)', async () => {
+    const bridge = await place('Spill Creek', '191', 'bridge');
+    saved(await post(`${bridge}/measure`, { entry: uuid(), 'm.passages': '4', profile: '', parent: '' }), /measured=1/);
+    says(await words(bridge), /4 passages, none has a set\./);
+  });
+});
+
+describe('a new set at the bench', () => {
+  it('says what the sign of its place says against it (F61)', async () => {
+    says(await words(`/bench/new?station=${stations['36']}&type=lodge-run`), /Likely not in use\. For: .* Against: /);
+    const bare = await place('Sallow Outfall', '192', 'run', { depth: '12 in' });
+    says(await words(`/bench/new?station=${bare.split('/').at(-1)}&type=lodge-run`), /No sign recorded\. Scout before you set\./);
+    saysNot(await words(`/bench/new?station=${stations['12']}&type=lodge-run`), /Likely not in use|No sign recorded/);
+  });
+});
+
+describe('a planned set', () => {
+  it('tells on its water why it was left (F65)', async () => {
+    const [own] = await rows('trap_set', { id: sets['36'] });
+    assert.equal(own?.state, 'planned');
+    const page = await get(`/bench/${sets['36']}`);
+    const field = (name: string): string => new RegExp(`name="${name}"[^>]*value="([^"]*)"`).exec(page)?.[1] ?? '';
+    const form = { entry: uuid(), id: sets['36'] ?? '', number: '36', name: 'old bank den', state: 'planned', species: 'beaver' };
+    const kept = { at: '2026-11-25T05:20', opened: field('opened'), leftBecause: 'dogs run here', 'd.outer': '', 'd.inner': '' };
+    saved(await post(`/bench/${sets['36']}?/save`, { ...form, ...kept }), /saved/);
+    says(await words(water('Header Pond')), /36 old bank den , planned, left: dogs run here/);
+  });
+});
+
+describe('a snare that caught', () => {
+  it('gives its swivel back where none was kept by count, and its lock to one kind alone (F77)', async () => {
+    const id = uuid();
+    const other = { id, entry: uuid(), name: 'cam locks', kind: 'lock', unit: 'pieces', amount: '5', low: '', cost: '', note: '' };
+    saved(await post('/shed?/stock', other), /shed/);
+    const [swivels] = await rows('stock', { kind: 'swivel' });
+    const had = async (kind: string): Promise<number> => {
+      const of = new Set((await rows('stock', { kind })).map((s) => s.id));
+      return (await rows('stock_move')).filter((m) => of.has(m.stock_id) && m.why === 'salvaged').length;
+    };
+    assert.ok(swivels);
+    const before_ = await had('lock');
+    saved(await post('/shed?/salvage', { entry: uuid(), device: tags['K-51'] ?? '', lock: 'yes', swivel: 'yes' }), /shed/);
+    assert.equal(await had('lock'), before_ + 1);
+    assert.equal(await had('swivel'), 1);
+    const [device] = await rows('device', { id: tags['K-51'] });
+    assert.equal(device?.condition, 'broken');
+  });
+});
+
+describe('a link that carries nonsense', () => {
+  const broken = [
+    '/book?from=2026-13-45',
+    '/book?set=------------------------------------',
+    '/bench/------------------------------------',
+    '/morning?saved=------------------------------------',
+    '/waters/plan?ask=%00',
+  ];
+  for (const path of broken)
+    it(`${path} is answered with a page, never with a fault (F138, F206)`, async () => {
+      const answer = await fetch(program.base + path);
+      assert.ok(answer.status < 500, String(answer.status));
+      assert.doesNotMatch(await answer.text(), /Something went wrong/);
+    });
+});
+
+describe('a check', () => {
+  it('of any foothold has an empty bed to tap, and a missing trap is drawn where it can lie (F134)', async () => {
+    for (const number of ['20', '74']) says(await words(`/check/${sets[number]}`), /Empty bed/);
+    says(await words(`/check/${sets['12']}`), /Knocked, down/);
+    says(await words(`/check/${sets['74']}?outcome=missing`), /where it can lie|Look/i);
+  });
+  it('is not opened by the link of a planned set (F131)', async () => {
+    saysNot(await get(water('Header Pond')), new RegExp(`/check/${sets['36']}`));
+    says(await get(water('Header Pond')), new RegExp(`/check/${sets['12']}`));
+  });
+  it('of a catch names a two-year-old as one, with its bites (F65)', async () => {
+    says(await words('/colonies'), /two-year-old/);
+    says(await words('/colonies'), /fresh bite marks/);
+  });
+});
+
+describe('a type in the catalogue', () => {
+  it('lists the locations that it suits (F142)', async () => {
+    says(await words('/bench/catalogue/castor-mound-foothold'), /24 south mound/);
+  });
+});
+
+describe('a reading without a level', () => {
+  it('and a depth of a body word are refused only for what they are (F135)', async () => {
+    const form = { entry: uuid(), id: uuid(), number: '193', name: 'x', kind: 'run', along: '10 ft', crest: '', note: '' };
+    refused(await post(`${water('Sallow Outfall')}?/station`, { ...form, depth: 'elbow-ish' }), 400, /depth/i);
+    saved(await post(`${water('Sallow Outfall')}?/station`, { ...form, depth: 'shin' }), /waters/);
+  });
+});
