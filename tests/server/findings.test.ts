@@ -124,6 +124,36 @@ describe('a link that carries nonsense', () => {
     });
 });
 
+describe('a form that carries nonsense', () => {
+  const reading = () => ({ entry: uuid(), id: uuid(), level: '31 in', at: '2026-11-25T05:20', bound: 'exact', surface: 'pond' });
+  it('a sign that cannot be kept is refused at its field, with the rest as it was typed (F138, F206)', async () => {
+    const form = {
+      entry: uuid(),
+      id: uuid(),
+      number: '194',
+      name: 'bad\0name',
+      kind: 'run',
+      along: '11 ft',
+      depth: '',
+      crest: '',
+      note: '',
+    };
+    refused(await post(`${water('Sallow Outfall')}?/station`, form), 400, 'cannot be kept', 'value="11 ft"');
+  });
+  for (const [what, path, over] of [
+    ['a reading', () => `${water('Moss Slough')}?/reading`, { entry: 'x', id: 'y' }],
+    ['a told rise', () => `${water('Moss Slough')}?/told`, { told: '7', rise: '2 in', doubt: '', until: '2026-11-25T09:00', who: 'radio' }],
+    ['a simulated reading', () => `${water('Moss Slough')}/levels?/simulated`, { sim: 'none' }],
+    ['a series', () => '/bench/series', { form: '--' }],
+    ['an event of a camera', () => `${water('Moss Slough')}/count?/simulated`, { sim: '1', station: '2' }],
+  ] as const)
+    it(`${what} without its own number is answered in words (F206)`, async () => {
+      const answer = await post(path(), { ...reading(), ...over });
+      assert.ok(answer.status < 500, `${answer.status} ${answer.text.slice(0, 300)}`);
+      assert.doesNotMatch(answer.text, /Something went wrong/);
+    });
+});
+
 describe('a check', () => {
   it('of any foothold has an empty bed to tap, and a missing trap is drawn where it can lie (F134)', async () => {
     for (const number of ['20', '74']) says(await words(`/check/${sets[number]}`), /Empty bed/);
@@ -142,7 +172,7 @@ describe('a check', () => {
 
 describe('a type in the catalogue', () => {
   it('lists the locations that it suits (F142)', async () => {
-    says(await words('/bench/catalogue/castor-mound-foothold'), /24 south mound/);
+    says(await words('/bench/catalogue/castor-foothold'), /24 south mound/);
   });
 });
 

@@ -74,5 +74,8 @@ export const addDays = (date: string, days: number): string =>
 /** The instant of a wall time on a local date; a skipped time moves on to the next that exists. */
 export const instantOf = (date: string, clock: string, zone: string): Date => DateTime.fromISO(`${date}T${clock}`, { zone }).toJSDate();
 
+/** Whether a text is a day of the calendar, as `2026-11-21`. */
+export const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text) && DateTime.fromISO(text).isValid;
+
 /** An instant cut to its whole minute, as the record stores times of placing, checking and pulling. */
 export const wholeMinute = (at: Date): Date => new Date(Math.floor(at.getTime() / 60_000) * 60_000);

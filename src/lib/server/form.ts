@@ -19,6 +19,7 @@ export function reader(data: FormData, who: Who) {
   for (const key of new Set(data.keys())) {
     const all = data.getAll(key).filter((v): v is string => typeof v === 'string');
     values[key] = all.length > 1 ? all : (all[0] ?? '');
+    if (all.some((v) => v.includes('\0'))) errors[key] = 'There is a character in it that cannot be kept: type it anew.';
   }
   const text = (name: string): string => String(data.get(name) ?? '').trim();
   const taken = (name: string, parsed: { ok: true; value: number } | { ok: false; sentence: string }): number | undefined => {

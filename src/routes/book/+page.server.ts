@@ -1,19 +1,18 @@
 import { entrySentence } from '#core/record/sentence';
 import { KINDS, KIND_WORDS, type Body, type Kind } from '#core/record/kinds';
 import { clockOf, whenText } from '#core/time/clock';
-import { addDays, instantOf } from '#core/time/localTime';
+import { addDays, instantOf, isDay } from '#core/time/localTime';
 import { accidents, bySpecies, type SetTotal } from '#core/effort/totals';
 import { db } from '$lib/server/database';
+import { isId } from '$lib/server/newId';
 import { namesOf } from '$lib/server/names';
 import { log, PAGE } from '$lib/server/repositories/entries';
 import { currentLine } from '$lib/server/repositories/sets';
 import { seasonTotals } from '$lib/server/totals';
 import type { PageServerLoad } from './$types';
 
-const DATE = /^\d{4}-\d{2}-\d{2}$/;
 /** Kinds that the program writes without being asked. */
 const BY_ITSELF: readonly Kind[] = ['forecast', 'weather'];
-const ID = /^[0-9a-f-]{36}$/;
 
 export const load: PageServerLoad = async ({ locals, url }) => {
   const ask = (name: string): string => url.searchParams.get(name) ?? '';
@@ -26,9 +25,9 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const filter = {
     // what the program keeps by itself is shown when it is asked for
     kinds: kind ? [kind] : KINDS.filter((k) => !BY_ITSELF.includes(k)),
-    ...(ID.test(ask('set')) ? { set: ask('set') } : {}),
-    ...(DATE.test(ask('from')) ? { from: instantOf(ask('from'), '00:00', zone) } : {}),
-    ...(DATE.test(ask('to')) ? { to: instantOf(addDays(ask('to'), 1), '00:00', zone) } : {}),
+    ...(isId(ask('set')) ? { set: ask('set') } : {}),
+    ...(isDay(ask('from')) ? { from: instantOf(ask('from'), '00:00', zone) } : {}),
+    ...(isDay(ask('to')) ? { to: instantOf(addDays(ask('to'), 1), '00:00', zone) } : {}),
     page,
   };
   const [{ entries, total }, totals] = await Promise.all([log(db(), locals.who.crew, filter), seasonTotals(locals)]);
@@ -36,6 +35,11 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   return {
     filter: { kind: kind ?? '', set: ask('set'), from: ask('from'), to: ask('to') },
     page,
+    errors: Object.fromEntries(
+      ['from', 'to'].flatMap((name) =>
+        ask(name) === '' || isDay(ask(name)) ? [] : [[name, 'That is no day of the calendar: all days are shown.']],
+      ),
+    ),
     pages: Math.max(1, Math.ceil(total / PAGE)),
     total,
     kinds: KINDS.map((value) => ({ value, text: KIND_WORDS[value] })),

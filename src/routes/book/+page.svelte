@@ -22,8 +22,8 @@
   <form method="GET" class="narrow">
     <SelectField label="What" name="kind" value={data.filter.kind} options={[{ value: '', text: 'what people did' }, ...data.kinds]} />
     <SelectField label="Set" name="set" value={data.filter.set} options={[{ value: '', text: 'all sets' }, ...data.sets]} />
-    <TextField label="From" name="from" type="date" value={data.filter.from} />
-    <TextField label="To" name="to" type="date" value={data.filter.to} />
+    <TextField label="From" name="from" type="date" value={data.filter.from} error={data.errors.from} />
+    <TextField label="To" name="to" type="date" value={data.filter.to} error={data.errors.to} />
     <button class="btn btn-primary mb-2">Show</button>
   </form>
   <p class="quiet mb-2">
