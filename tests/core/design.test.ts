@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { BUILDS } from '#core/animals/species';
 import { BODY_GRIPS, FOOTHOLDS } from '#core/devices/sizes';
 import { againstShed, carriedOn, cutAndCarry, summed } from '#core/gear/carry';
+import { forLook, onLoad } from '#core/gear/today';
 import { amountIn, stockText } from '#core/gear/stock';
 import { animalFront, animalSide, onTheGround } from '#core/scene/glyphs/animal';
 import { groundAt } from '#core/geometry/opening';
@@ -357,6 +358,22 @@ describe('cut and carry', () => {
     assert.equal(kept.find((i) => i.what === 'anchor cable')?.have, 0.5, 'a shed that was filled under the former name');
     assert.equal(needed.find((i) => i.kind === 'stand')?.short, 0);
     assert.ok(needed.filter((i) => i.kind === 'stick').every((i) => i.short === 0 && i.have === null));
+  });
+  it('a day takes what is due by its end and what may be set by then; no set of a later day, nothing planned (F155, F156)', () => {
+    const day = { today: '2026-11-25', end: new Date('2026-11-26T06:00:00Z') };
+    const why = (state: 'live' | 'planned' | 'prepared' | 'pulled', opens: string | null, deadline: string | null = null) =>
+      onLoad({ state, opens }, deadline, day);
+    assert.equal(why('live', null, '2026-11-25T15:00:00Z'), 'due');
+    assert.equal(why('live', null, '2026-11-26T15:00:00Z'), null);
+    assert.equal(why('live', null), null, 'no rule makes a check due');
+    assert.equal(why('prepared', '2026-11-25'), 'to be set');
+    assert.equal(why('prepared', null), 'to be set');
+    assert.equal(why('prepared', '2026-12-05'), null);
+    assert.equal(why('planned', null), null);
+  });
+  it('a look takes tools, bait and lure; trap, stand and cable stand there already (F155)', () => {
+    const look = forLook(of('lodge-run'));
+    assert.ok(look.some((i) => i.what === 'setter') && look.every((i) => !['device', 'stand', 'stake', 'cable', 'stick'].includes(i.kind)));
   });
   it('stock is typed and printed in its unit', () => {
     near(amountIn('50', 'length', 'us') ?? NaN, 15.24);

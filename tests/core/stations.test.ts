@@ -1,3 +1,5 @@
+import { waysText } from '#core/stations/ways';
+import { isDammed } from '#core/stations/dammed';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -215,5 +217,27 @@ describe('what a reading says besides its level', () => {
     assert.equal(stillToGo(safe, inches(32.5), US), 'Bed drain: 2½ in still to go, down to 30 in.');
     assert.match(stillToGo(safe, inches(29), raised), /at or under the level to reach, 20 in, by 1 in/);
     assert.match(stillToGo(safe, null, US), /never read/);
+  });
+});
+
+describe('the ways of a place', () => {
+  const counted = (what: 'passages' | 'approaches', value: number) => ({
+    measures: [{ what, value, at: '2026-11-20T12:00:00Z', level: null }],
+  });
+  it('are told with how many have no set (F63)', () => {
+    assert.equal(waysText(counted('passages', 4), 0), '4 passages, none has a set.');
+    assert.equal(waysText(counted('passages', 4), 1), '4 passages, 1 with a set: 3 without.');
+    assert.equal(waysText(counted('approaches', 1), 1), '1 approach, 1 with a set.');
+    assert.equal(waysText(counted('approaches', 2), 3), '2 approaches, 2 with a set.');
+    assert.equal(waysText({ measures: [] }, 2), '');
+  });
+});
+
+describe('a dam', () => {
+  it('makes a pond of its own stream alone (F122)', () => {
+    const dams = [{ water: 'a', kind: 'dam' as const }];
+    assert.ok(isDammed({ id: 'a', kind: 'stream' }, dams));
+    assert.ok(!isDammed({ id: 'b', kind: 'stream' }, dams));
+    assert.ok(isDammed({ id: 'b', kind: 'pond' }, []));
   });
 });

@@ -108,6 +108,20 @@ describe('a snare that caught', () => {
   });
 });
 
+describe('the gear list', () => {
+  it('is of today: what is due takes tools, bait and lure, what opens later and what is planned is not ticked (F155, F156)', async () => {
+    const page = await get('/bench/carry');
+    const ticked = (number: string): boolean => new RegExp(`value="${sets[number]}"[^>]*checked`).test(page);
+    assert.ok(ticked('12') && ticked('20'));
+    assert.ok(!ticked('36') && !ticked('17'));
+    says(await words('/bench/carry'), /12 east lodge run due today: tools, bait and lure/);
+    says(await words('/bench/carry'), /17 ice rack prepared for Dec 5/);
+    const one = await words(`/bench/carry?set=${sets['17']}`);
+    says(one, /For 1 set/);
+    saysNot(one, /Missing from the shed: body-grip/);
+  });
+});
+
 describe('a link that carries nonsense', () => {
   const broken = [
     '/book?from=2026-13-45',

@@ -13,7 +13,7 @@ import { idBeside, newId } from '$lib/server/newId';
 import { record, type NewEntry } from '$lib/server/record/write';
 import { latestEntries } from '$lib/server/repositories/entries';
 import { devices, kits, stock, stockMoves, toSalvage } from '$lib/server/repositories/gear';
-import { lines } from '$lib/server/repositories/sets';
+import { lines, sets as setsWith } from '$lib/server/repositories/sets';
 import type { Actions, PageServerLoad } from './$types';
 
 /** Lures and baits are told for the season: what was used, and what it cost. */
@@ -30,12 +30,20 @@ export const load: PageServerLoad = async ({ locals }) => {
     toSalvage(db(), crew),
     lines(db(), crew),
   ]);
+  const waiting = await setsWith(db(), crew, { states: ['planned', 'prepared'] });
+  const meant = Object.fromEntries(
+    waiting.flatMap((s) => Object.values(s.reserved).map((device) => [device, { id: s.id, text: `${s.number} ${s.name}` }])),
+  );
   const names = Object.fromEntries(kept.map((s) => [s.id, s]));
   const clock = clockOf(locals.who.person, seasons[0]?.zone ?? 'UTC');
   return {
     groups: DEVICE_CLASSES.map((kind) => ({
       kind,
-      devices: shed.flatMap((d) => (d.class === kind ? [{ ...d, text: sizeText(d.class, d.size), entry: entries[d.id] ?? '' }] : [])),
+      devices: shed.flatMap((d) =>
+        d.class === kind
+          ? [{ ...d, text: sizeText(d.class, d.size), entry: entries[d.id] ?? '', meant: d.set ? null : (meant[d.id] ?? null) }]
+          : [],
+      ),
     })),
     sizes: Object.entries(SIZES).flatMap(([kind, sizes]) =>
       sizes.map((size) => ({

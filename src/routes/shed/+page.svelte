@@ -58,7 +58,10 @@
                   <td class="whitespace-nowrap"><a class="link font-bold" href="/book/{d.entry}">{d.tag}</a></td>
                   <td class="whitespace-nowrap">{d.text.replace(' snare', '')}</td>
                   <td
-                    >{#if d.set}<a class="link" href="/bench/{d.set.id}">{d.set.number} {d.set.name}</a>{:else}in the shed{/if}</td
+                    >{#if d.set}<a class="link" href="/bench/{d.set.id}">{d.set.number} {d.set.name}</a>{:else}in the shed{#if d.meant}, for <a
+                          class="link"
+                          href="/bench/{d.meant.id}">{d.meant.text}</a
+                        >{/if}{/if}</td
                   >
                   <td>{d.condition}{d.note ? `, ${d.note}` : ''}</td>
                 </tr>

@@ -1,4 +1,7 @@
 import { carriedOn, cutAndCarry, againstShed, summed, WAYS } from '#core/gear/carry';
+import { forLook, onLoad } from '#core/gear/today';
+import { dateText } from '#core/time/clock';
+import { addDays, instantOf, localDate } from '#core/time/localTime';
 import { db } from '$lib/server/database';
 import { designOf } from '$lib/server/oneSet';
 import { stock } from '$lib/server/repositories/gear';
@@ -6,17 +9,25 @@ import { shedHas } from '$lib/server/shed';
 import { loadSeason } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
 
-/** Cut and carry, summed over what is planned and prepared, against the shed. */
+/** The load of the day, summed against the shed: what is set up wholly, and what the sets due take to be looked at and set again. */
 export const load: PageServerLoad = async ({ locals, url }) => {
   const season = await loadSeason(locals);
   const way = WAYS.find((w) => w === url.searchParams.get('way')) ?? 'truck';
-  const ahead = (season?.sets ?? []).filter((s) => s.state === 'planned' || s.state === 'prepared');
   const picked = url.searchParams.getAll('set');
-  const chosen = ahead.filter((s) => picked.length === 0 || picked.includes(s.id));
+  const zone = season?.line.zone ?? 'UTC';
+  const clock = season?.clock.hours ?? 24;
+  const today = localDate(locals.now, zone);
+  const day = { today, end: instantOf(addDays(today, 1), '00:00', zone) };
+  const deadlines = Object.fromEntries((season?.views ?? []).map((v) => [v.id, v.deadline]));
+  const ahead = (season?.sets ?? [])
+    .map((set) => ({ set, reason: onLoad(set, deadlines[set.id] ?? null, day) }))
+    .filter(({ set, reason }) => set.state === 'planned' || set.state === 'prepared' || reason !== null);
+  const chosen = ahead.filter(({ set, reason }) => (picked.length === 0 ? reason !== null : picked.includes(set.id)));
   const lists = season
-    ? chosen.map((set) => {
+    ? chosen.map(({ set }) => {
         const { design, type } = designOf(season, set, locals);
-        return cutAndCarry(design, type.tools);
+        const whole = cutAndCarry(design, type.tools);
+        return set.state === 'live' ? forLook(whole) : whole;
       })
     : [];
   const kept = await stock(db(), locals.who.crew, locals.now);
@@ -24,7 +35,17 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   return {
     way,
     ways: WAYS,
-    sets: ahead.map((s) => ({ id: s.id, text: `${s.number} ${s.name}`, state: s.state, chosen: chosen.includes(s) })),
+    sets: ahead.map(({ set, reason }) => ({
+      id: set.id,
+      text: `${set.number} ${set.name}`,
+      state:
+        reason === 'due'
+          ? 'due today: tools, bait and lure'
+          : set.state === 'prepared' && set.opens
+            ? `prepared for ${dateText(set.opens, today, clock)}`
+            : set.state,
+      chosen: chosen.some((c) => c.set === set),
+    })),
     needed,
   };
 };
