@@ -196,3 +196,21 @@ describe('a remake', () => {
     assert.ok(sampleDesign(type, undefined, 'metric').parts.length > 0);
   });
 });
+
+describe('what is carried', () => {
+  it('has every tool that the steps name, and nothing as a tool that is a piece already (F154)', () => {
+    for (const type of CATALOGUE) {
+      const list = cutAndCarry(sampleDesign(type, undefined, 'us'), type.tools);
+      const steps = type.orders(atWorkUsually(type)).flatMap((order) => order.steps.map((step) => step.do));
+      for (const tool of ['setter', 'hatchet', 'chisel', 'spade', 'trowel'])
+        if (steps.some((said) => new RegExp(`\\b${tool}s?\\b`).test(said)))
+          assert.ok(
+            list.some((i) => i.what.startsWith(tool)),
+            `${type.id}: ${tool}`,
+          );
+      const pieces = list.filter((i) => i.kind !== 'tool').map((i) => i.what);
+      for (const { what } of list.filter((i) => i.kind === 'tool'))
+        assert.ok(!pieces.some((piece) => piece.startsWith(what.replace(/s$/, ''))), `${type.id}: ${what} stands twice`);
+    }
+  });
+});

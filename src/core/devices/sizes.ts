@@ -61,3 +61,6 @@ export const WEIGHTS: Record<'bodyGrip' | 'foothold', Record<string, number>> = 
 function inPounds(weights: Record<string, number>): Record<string, number> {
   return Object.fromEntries(Object.entries(weights).map(([size, pounds]) => [size, pounds * 0.45359237]));
 }
+
+/** Whether a foothold is cocked by hand alone; from No. 3 on setters are at hand. [practice] */
+export const isSmallFoothold = (size: string): boolean => ['1', '11', '1½', '2'].includes(size);

@@ -2,7 +2,8 @@ import type { TrapSet } from '../record/kinds';
 import type { Carried } from './carry';
 
 /** What a look and setting again take of a set's whole list: its tools, bait and lure; the rest stands there already. [practice] */
-export const forLook = (list: readonly Carried[]): Carried[] => list.filter(({ kind }) => kind === 'tool' || kind === 'bait' || kind === 'lure');
+export const forLook = (list: readonly Carried[]): Carried[] =>
+  list.filter(({ kind }) => kind === 'tool' || kind === 'bait' || kind === 'lure');
 
 /** Why a set is on the load of a day; null where it is not. */
 export type Reason = 'due' | 'to be set' | null;

@@ -47,7 +47,7 @@ export const bottomEdge: SetType = {
   usual: { class: 'bodyGrip', size: '160' },
   variants: [{ id: 'otter', name: '330 for otter, in season', device: { class: 'bodyGrip', size: '330' } }],
   fit: 'Two stakes through the springs; the wall steadies one side.',
-  tools: ['hip boots', 'stakes', 'setter for a 330'],
+  tools: ['setter', 'hip boots'],
   faults: ['Sanded in after high water: look at it on each fall.'],
   school: 'A small one for mink, or a 155 or 160 that also holds a stray otter or raccoon: where otter are closed that is a fault.',
   fires: 'bent',

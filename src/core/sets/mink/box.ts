@@ -32,7 +32,7 @@ export const box: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '120' },
   fit: 'Slots in the sides for the springs; trigger low, rear and wide. A narrow V can be passed many times without firing.',
-  tools: ['box', 'wire', 'dry grass'],
+  tools: ['setter', 'wire'],
   faults: ['Bait gone, not fired: the trigger was a narrow V.', 'Twigs at the mouth: they hold the jaws.'],
   remake: ['Dry grass and fresh bait.'],
   numbers,

@@ -31,7 +31,7 @@ export const cubby: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '120' },
   fit: 'A pan trigger in the middle; lower jaw on two sticks so that the dog hangs free and nothing freezes down.',
-  tools: ['wire', 'gloves', 'trowel'],
+  tools: ['setter', 'wire', 'gloves', 'trowel'],
   faults: [
     'Bait gone, not fired: trigger too firm for a small visitor, where that species is open.',
     'Frozen to the stones: the lower jaw lay on them.',

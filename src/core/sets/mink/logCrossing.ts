@@ -36,7 +36,7 @@ export const logCrossing: SetType = {
   usual: { class: 'bodyGrip', size: '155' },
   variants: [{ id: 'afloat', name: 'log afloat', choices: { log: 'afloat' } }],
   fit: 'A spiked log clip: it leaves no room for a bottom trigger and is raised only by blocking up the wood or a cross stick.',
-  tools: ['hammer', 'log clip', 'wire'],
+  tools: ['setter', 'hammer', 'wire'],
   faults: ['Gone round on the ice: close it with brush, or wait for the thaw.', 'A bottom trigger does not go with a log clip.'],
   numbers,
   seen: null,

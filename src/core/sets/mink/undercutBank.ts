@@ -36,7 +36,7 @@ export const undercutBank: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '160' },
   fit: 'Outer stake at an angle through the far spring, its edge just inside the jaw so that a bump cannot topple it; the bank steadies the inner side; second stake deep, on the chain.',
-  tools: ['hip boots', 'stakes', 'trowel'],
+  tools: ['setter', 'hip boots', 'trowel'],
   faults: [
     'Toppled: the outer stake stood upright instead of at an angle.',
     'Under the roof by too little: the upright spring did not clear it.',

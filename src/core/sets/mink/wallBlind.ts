@@ -49,7 +49,7 @@ export const wallBlind: SetType = {
   usual: { class: 'foothold', size: '1½' },
   variants: [{ id: 'stone', name: 'cover measured over the stone', choices: { measured: 'stone' }, numbers: { panUnder: inches(2) } }],
   fit: 'No. 1½ coil, a light pan; a flat stone that does not rock.',
-  tools: ['setters', 'hip boots', 'wire'],
+  tools: ['hip boots', 'wire'],
   faults: [
     'A flood went over it: too deep is not harmless, it can hold a larger animal badly.',
     'Silent for four nights: a blind set needs 4 to 7.',

@@ -45,7 +45,7 @@ export const wallHanging: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '160' },
   fit: 'A bar of ½ × 24 in with a 6 in cross piece, a stone on it if it is loose. Dog to the stream; second spring at a right angle, staked or chained.',
-  tools: ['bar', 'wire', 'hip boots'],
+  tools: ['setter', 'wire', 'hip boots'],
   faults: ['Swings in the current: chain the second spring.', 'Passed on the other wall: list every passage and which have no set.'],
   fires: 'bent',
   numbers,

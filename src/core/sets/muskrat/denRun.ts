@@ -48,7 +48,7 @@ export const denRun: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '110' },
   fit: 'A 110 or 120; one thin stake through the spring eye; spring up keeps it narrow.',
-  tools: ['hip boots', 'thin stakes'],
+  tools: ['setter', 'hip boots', 'thin stakes'],
   faults: ['Mud in the jaws: the dog froze into it. Rest the lower jaw on two small sticks.'],
   hides: ['inside the den, as far as the wire lets it'],
   numbers,

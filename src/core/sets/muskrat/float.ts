@@ -95,8 +95,9 @@ export const float: SetType = {
       })),
     });
   },
-  orders: () =>
+  orders: (at) =>
     chainedOrder(
+      at,
       [
         once('Load the raft ashore until the pans stand at their height; roof on, bait in the middle.'),
         once('Tie the line to a stake, long enough for the highest water.'),

@@ -115,8 +115,9 @@ export const logNotch: SetType = {
       travel: [{ build: 'muskrat', x: -half * 0.55, z: surface + whole, pose: 'walks' }],
     });
   },
-  orders: () =>
+  orders: (at) =>
     chainedOrder(
+      at,
       [
         once(
           'Cut the notch beforehand, long enough for the trap and an inch to spare.',

@@ -143,6 +143,7 @@ export const pocket: SetType = {
   },
   orders: (at) =>
     chainedOrder(
+      at,
       [
         once('Dig the tunnel slanting up into the bank, its floor under water, its back dry.', 'Gloves: broken glass and roots.'),
         anchorStep(at, 'stake', 'Drive the stake out in the deepest water the chain reaches.', 'the chain'),

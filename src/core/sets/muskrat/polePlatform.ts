@@ -137,8 +137,9 @@ export const polePlatform: SetType = {
       depthMarks(laying, floor, -inches(26), -inches(14)),
     );
   },
-  orders: () =>
+  orders: (at) =>
     chainedOrder(
+      at,
       [
         once('Drive the two posts to their marks.', WADING),
         once('Nail the board on at its mark; the roof over it.'),

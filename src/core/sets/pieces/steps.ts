@@ -1,3 +1,4 @@
+import { isSmallFoothold } from '../../devices/sizes';
 import { always, byDepth } from '../order';
 import type { AtWork, Order, Step } from '../work';
 
@@ -119,8 +120,10 @@ function holdFirst(at: AtWork): Step {
 }
 
 /** The last touch of a foothold, how it is carried, tried and covered. */
-export const bedded = (where: string, scent = false): Step[] => [
-  { do: 'Cock it aside on firm ground, setters at hand, loose jaw up.', caution: LEVERS },
+export const bedded = (where: string, { scent = false, small = false } = {}): Step[] => [
+  small
+    ? { do: 'Cock it aside on firm ground, loose jaw up.', caution: 'Fingers stay off the pan and out of the jaws.' }
+    : { do: 'Cock it aside on firm ground, setters at hand, loose jaw up.', caution: LEVERS },
   { do: 'Set dog and pan: the finger comes from under the loose jaw, never across the jaws.', lastReach: true },
   { do: `Carry it with hands under and outside the jaws and lay it in ${where}, loose jaw to the middle of the approach.` },
   { do: 'Press on its springs with a stick: one that rocks is fired with the stick, the bed packed anew, and it is cocked again.' },
@@ -129,10 +132,11 @@ export const bedded = (where: string, scent = false): Step[] => [
 
 /** A foothold at its place. @param own what is built, baited and closed before the trap is cocked */
 export const footholdOrder = (at: AtWork, own: Step[], where: string, scent = false): Order[] =>
-  always(holdFirst(at), ...own, ...bedded(where, scent));
+  always(holdFirst(at), ...own, ...bedded(where, { scent, small: isSmallFoothold(at.size) }));
 
 /** A foothold that holds by its own chain. */
-export const chainedOrder = (own: Step[], where: string, after: Step[] = []): Order[] => always(...own, ...bedded(where), ...after);
+export const chainedOrder = (at: AtWork, own: Step[], where: string, after: Step[] = []): Order[] =>
+  always(...own, ...bedded(where, { small: isSmallFoothold(at.size) }), ...after);
 
 /** A loop: anchor before it is opened, everything round it before its last touch. */
 export const loopOrder = (around: Step[], where: string, after: Step[] = []): Order[] =>

@@ -38,7 +38,7 @@ export const enclosedFoot: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'enclosed', size: 'pull' },
   fit: 'A pull trigger only keeps noses out; pull and push is quicker and less choosy. Staked through its own swivel.',
-  tools: ['driver', 'sweet bait'],
+  tools: ['driver'],
   faults: ['Bait soaked after rain: rebait.', 'Dug out: the stake is too short for this ground.'],
   remake: ['Fresh dry bait; swivel free of mud.'],
   numbers,
