@@ -5,6 +5,8 @@ declare global {
     interface Locals {
       who: Who;
       now: Date;
+      /** whether this device was told who works on it */
+      isPicked: boolean;
       /** known once the layout has loaded the day */
       sunIsDown?: boolean;
     }

@@ -19,6 +19,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   try {
     const picked = event.cookies.get('person');
     const found = await whoIs(db(), picked && isId(picked) ? picked : undefined);
+    event.locals.isPicked = found?.person.id === picked;
     if (found) event.locals.who = whoOf(found.crew, found.person);
     else if (event.url.pathname !== '/begin') redirect(303, '/begin');
     const response = await send();

@@ -53,6 +53,9 @@ for (const [name, path] of views) {
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
 }
 const hand = await phone.newPage();
+// a device that was never told who works on it asks once
+await hand.goto(program.base + dry);
+await hand.getByRole('button', { name: 'Wren Ostby' }).click();
 for (const [name, path] of [
   ['check-phone', dry],
   ['morning-phone', '/morning'],

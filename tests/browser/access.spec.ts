@@ -162,8 +162,16 @@ test('without script a level is asked as a what-if, a reading saved, and a set c
   await expect(page.getByText(/Gauge read [01] min ago/)).toBeVisible();
   await page.goto(`${program.base}/morning`);
   await page.getByRole('link', { name: /45 ditch pinch/ }).click();
+  // a device that was never told who works on it asks once (F74)
+  await expect(page.getByRole('heading', { name: /Who checks\?/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Corin Vale' }).click();
   await page.getByRole('button', { name: 'Untouched' }).click();
   await expect(page.getByText(/Saved to the book|The check is saved/)).toBeVisible();
+  await page.goto(`${program.base}/book`);
+  await expect(page.getByRole('row', { name: /45 ditch pinch: untouched Corin Vale/ }).first()).toBeVisible();
+  await page.goto(`${program.base}/morning`);
+  await page.getByRole('link', { name: /42 willow bend/ }).click();
+  await expect(page.getByRole('heading', { name: /Who checks\?/ })).toHaveCount(0);
   await context.close();
 });
 

@@ -1,6 +1,14 @@
 import { readFileSync } from 'node:fs';
+import { connect } from '#server/database';
 import { test as base, expect, type Page } from '@playwright/test';
 import { startProgram, type Program } from '../support/server';
+
+async function firstPerson(url: string): Promise<string | undefined> {
+  const db = connect(url);
+  const found = (await db('person').select('id').where({ name: 'Wren Ostby' }).first()) as { id: string } | undefined;
+  await db.destroy();
+  return found?.id;
+}
 
 /** One program with the demo for each story. */
 export const test = base.extend<object, { program: Program; story: string }>({
@@ -14,6 +22,12 @@ export const test = base.extend<object, { program: Program; story: string }>({
     },
     { scope: 'worker', timeout: 180_000 },
   ],
+  /** a device that was told who works on it, where somebody does */
+  context: async ({ context, program }, use) => {
+    const person = await firstPerson(program.url);
+    if (person) await context.addCookies([{ name: 'person', value: person, url: program.base }]);
+    await use(context);
+  },
 });
 
 export { expect };

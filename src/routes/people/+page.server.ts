@@ -83,7 +83,8 @@ export const actions: Actions = {
   pick: async ({ request, cookies }) => {
     const data = await request.formData();
     cookies.set('person', String(data.get('person') ?? ''), { path: '/', maxAge: YEAR, sameSite: 'lax', httpOnly: true, secure: false });
-    redirect(303, '/morning');
+    const back = String(data.get('back') ?? '');
+    redirect(303, /^\/check\/[0-9a-f-]{36}(\?[\w=&%+-]*)?$/.test(back) ? back : '/morning');
   },
 
   light: async ({ request, cookies }) => {

@@ -47,6 +47,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   const doing = doingAt(state, outlookOf(view, state, season, moving, locals), setTypeOf(view.type).looks);
   const standing = standingOf(view, moving, season, locals);
   const past = await checks(db(), who.crew, { set: set.id, limit: 6 });
+  const crew = (await people(db(), who.crew)).map(({ id, name }) => ({ id, name }));
   const asked = url.searchParams.get('outcome');
   const held = settingAt(set, now);
   const devices = Object.fromEntries(view.devices.map((d) => [d.position, d]));
@@ -77,7 +78,10 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
       change: c.change,
     })),
     arming: armingCheck(setTypeOf(set.type), devices, held.choices),
-    people: await people(db(), who.crew).then((all) => all.map(({ id, name }) => ({ id, name }))),
+    people: crew,
+    /** who may be checking: asked once on a device, where more than one may be */
+    asksWho: locals.isPicked || crew.length < 2 ? [] : crew,
+    here: url.pathname + url.search,
     order: orderOf(season, set.id),
     owedBy: view.deadline ? whenText(new Date(view.deadline), now, season.clock) : '',
     nowField: toField(now, season.line.zone),

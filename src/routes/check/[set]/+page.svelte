@@ -65,6 +65,12 @@
     </div>
   {:else if view.devices.length === 0}
     <p class="page">Not live: no check needed. <a class="link" href="/bench/{view.id}">To the bench</a></p>
+  {:else if data.asksWho.length > 0}
+    <form method="POST" action="/people?/pick" class="answers who" aria-labelledby="who">
+      <input type="hidden" name="back" value={data.here} />
+      <h2 id="who">Who checks? <span class="quiet">Asked once on this device.</span></h2>
+      {#each data.asksWho as person (person.id)}<button class="answer" name="person" value={person.id}>{person.name}</button>{/each}
+    </form>
   {:else if detail}
     {#if data.lies}<div class="page pb-0"><FindTrap holds={data.lies} name="{view.number} {view.name}" {system} /></div>{/if}
     <DetailForm {data} {kept} {system} outcome={data.outcome ?? 'other'} />
