@@ -37,11 +37,36 @@ test('ground is drawn with the mouse, measured in words, saved, and its shape ch
 
 test('mark here takes the simulated receiver’s position, and a bad line is said at once', async ({ page, program }) => {
   await open(page, `${program.base}/waters`);
-  await page.getByRole('button', { name: 'Use my position' }).click();
+  await page.getByRole('button', { name: 'Use the simulated receiver' }).click();
   await expect(page.locator('form').filter({ hasText: 'Draw and measure' }).getByText('One place.')).toBeVisible();
-  await expect(page.getByText(/simulated receiver’s position, within \d m/)).toBeVisible();
+  await expect(page.getByText(/Taken from the simulated receiver, sure to \d+ ft/)).toBeVisible();
   await page.getByLabel('Places: latitude, longitude, one a line').fill('the willow');
   await expect(page.getByText(/Line 1, “the willow”, is not a latitude/)).toBeVisible();
+});
+
+test('a shore is walked with the device: its corners are kept, a place that is not sure is not', async ({ page, program, context }) => {
+  await context.grantPermissions(['geolocation'], { origin: program.base });
+  await context.setGeolocation({ latitude: 45.5, longitude: -90.48, accuracy: 60 });
+  await open(page, `${program.base}/waters`);
+  const form = page.locator('form').filter({ hasText: 'Draw and measure' });
+  await form.getByRole('radio', { name: 'area' }).check();
+  await form.getByRole('button', { name: 'Walk it' }).click();
+  await expect(form.getByText(/sure to \d+ ft only/)).toBeVisible();
+  await expect(form.getByLabel(/Places: latitude/)).toHaveValue('');
+  for (const [n, [latitude, longitude]] of [
+    [45.5, -90.48],
+    [45.5, -90.4799],
+    [45.5001, -90.4799],
+    [45.500101, -90.4799],
+  ].entries()) {
+    await context.setGeolocation({ latitude: latitude ?? 0, longitude: longitude ?? 0, accuracy: 4 });
+    await expect(
+      form.getByText(new RegExp(`${Math.min(n + 1, 3) === 1 ? 'One place' : `${Math.min(n + 1, 3)} places`} kept`)),
+    ).toBeVisible();
+  }
+  await form.getByRole('button', { name: 'Stop walking' }).click();
+  expect((await form.getByLabel(/Places: latitude/).inputValue()).split('\n')).toHaveLength(3);
+  await expect(form.getByText(/around/)).toBeVisible();
 });
 
 test('a pond comes with its drawn shore, and a place where the map or the section is tapped', async ({ page, program }) => {

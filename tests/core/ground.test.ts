@@ -1,3 +1,4 @@
+import { isStep, walkText } from '#core/ground/walk';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -251,5 +252,24 @@ describe('permission and wind', () => {
     assert.deepEqual(simulateWind(1, at), simulateWind(1, at));
     const fix = simulateFix(4, [-90, 45]);
     assert.ok(way([-90, 45], fix.at).distance < 5 * fix.within);
+  });
+});
+
+describe('a shore that is walked', () => {
+  const start: Position = [-90.48, 45.5];
+  it('keeps a place that is sure and a step away, and never one that is not', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 60, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (distance, within) => {
+        const at = moved(start, 40, distance);
+        const far = way(start, at).distance;
+        assert.equal(isStep(start, { at, within }), within <= 20 && far >= Math.max(3, within / 2));
+        assert.equal(isStep(undefined, { at, within }), within <= 20);
+      }),
+    ));
+  it('says what is kept and how sure it is, in the units of its reader', () => {
+    assert.equal(walkText(0, null, 'us'), 'Waiting for the receiver.');
+    assert.match(walkText(1, { at: start, within: 4 }, 'us'), /^One place kept, sure to 13 ft/);
+    assert.match(walkText(3, { at: start, within: 4 }, 'metric'), /^3 places kept, sure to 4 m/);
+    assert.match(walkText(3, { at: start, within: 45 }, 'metric'), /sure to 45 m only: over 20 m nothing is kept/);
   });
 });

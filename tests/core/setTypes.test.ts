@@ -4,6 +4,7 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
+import { sampleDesign } from '#core/sets/sample';
 import { numberSpec, type Laying } from '#core/sets/setType';
 import { usualDevices } from '#core/sets/standing';
 import { inches } from '#core/units/factors';
@@ -614,5 +615,40 @@ describe('catches near each other', () => {
     assert.ok(tied && slid);
     assert.ok(Math.abs(reachOf(tied) - (inches(72) + 0.83)) < 1e-9);
     assert.ok(Math.abs(reachOf(slid) - 0.93) < 1e-9);
+  });
+});
+
+describe('under ice', () => {
+  const findingsOf = (id: string, numbers: Record<string, number>, variant?: string) =>
+    sampleDesign(
+      setTypeOf(id),
+      (setTypeOf(id).variants ?? []).find((v) => v.id === variant),
+      'us',
+      { depth: inches(90), ...numbers },
+    ).findings;
+  it('a first loop nearer to the hole than six inches says that the catch may reach it (limits F)', () => {
+    const near = findingsOf('ice-snare-pole', { clearance: inches(2) }, 'six').find((f) => f.id === 'holeInReach');
+    assert.equal(near?.verdict, 'warns');
+    assert.equal(near?.field, 'clearance');
+    assert.equal(
+      findingsOf('ice-snare-pole', { clearance: inches(6) }, 'six').find((f) => f.id === 'holeInReach'),
+      undefined,
+    );
+  });
+  it('what a wire takes for its twists is the hand’s own, six inches as a rule (F90)', () => {
+    const cut = (numbers: Record<string, number>): number => {
+      const wire = findingsOf('ice-hanging', numbers).find((f) => f.id === 'wire');
+      return (wire?.values as { cut: number } | undefined)?.cut ?? NaN;
+    };
+    assert.ok(Math.abs(cut({ twist: inches(9) }) - cut({ twist: inches(6) }) - inches(3)) < 1e-9);
+    assert.equal(cut({}), cut({ twist: inches(6) }));
+  });
+});
+
+describe('what is disputed', () => {
+  it('is told in both views, of every type whose range has a doubt that no measure settles', () => {
+    for (const type of CATALOGUE) for (const both of type.disputed ?? []) assert.match(both, /; or |, or /, `${type.id}: ${both}`);
+    for (const id of ['dam-break-channel', 'lodge-run', 'slide-foothold', 'channel-snare', 'den-run', 'crossed-limbs', 'castor-foothold'])
+      assert.ok((setTypeOf(id).disputed?.length ?? 0) > 0, id);
   });
 });

@@ -31,6 +31,7 @@ export const NUMBER_KEYS = [
   'driven',
   'drop',
   'eye',
+  'twist',
   'frameOverBed',
   'fromMouth',
   'fromToe',

@@ -158,8 +158,8 @@ export interface SetType {
   faults: readonly string[];
   /** what a remake of it asks for beside the sheet of its class */
   remake?: readonly string[];
-  /** one of two schools, where practitioners differ */
-  school?: string;
+  /** where practitioners differ, or where nobody knows: both views, the cautious one is reckoned with */
+  disputed?: readonly string[];
   /** where a catch may lie beside tie and deep end */
   hides?: readonly string[];
   /** the number that says how high the device stands, as it is seen at the surface; null where it floats */

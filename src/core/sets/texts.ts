@@ -38,7 +38,7 @@ export function textsOf(type: SetType, frame: Frame): { where: string; text: str
   return [
     ...all(
       'catalogue',
-      [type.idea, type.fit, type.school, ...type.faults].map((t) => t && told(t)),
+      [type.idea, type.fit, ...(type.disputed ?? []), ...type.faults].map((t) => t && told(t)),
     ),
     ...all(
       'field',

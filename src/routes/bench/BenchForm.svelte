@@ -2,6 +2,7 @@
   import { enhance } from '$app/forms';
   import { tick, untrack } from 'svelte';
   import type { System } from '#core/units/factors';
+  import { inWords } from '#core/units/inWords';
   import type { BenchData } from '$lib/server/benchData';
   import Steps from '$lib/ui/Steps.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -92,6 +93,7 @@
       {system}
       higher={it.higher}
       aims={it.aims}
+      disputed={(it.type.disputed ?? []).map((text) => inWords(text, system))}
       names={Object.fromEntries(it.type.positions.map((p) => [p.id, p.label]))}
     />
     <Arming groups={it.arming} {kept} state={it.fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live'} />

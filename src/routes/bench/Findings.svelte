@@ -17,6 +17,7 @@
     higher = 0,
     names = {},
     aims = () => [],
+    disputed = [],
   }: {
     states: DeviceState[];
     findings: Told[];
@@ -25,9 +26,12 @@
     higher?: number;
     names?: Record<string, string>;
     aims?: (device: string) => string[];
+    /** where practitioners differ: both views */
+    disputed?: string[];
   } = $props();
 
   const MARK = { holds: 'fine', warns: 'nearEdge', fails: 'outOfWater', unknown: 'unknown' } as const;
+  const isDoubtful = $derived(states.some((s) => s.verdict === 'perhaps'));
   const good = $derived(findings.filter((f) => f.verdict === 'holds'));
   const aimed = $derived(
     states.flatMap((s) => aims(s.device).map((aim) => (states.length > 1 ? `${names[s.device] ?? s.device}: ${aim}` : aim))),
@@ -45,6 +49,10 @@
   </article>
 {/snippet}
 
+{#snippet views()}
+  {#each disputed as both (both)}<p><b>Disputed:</b> {both}</p>{/each}
+{/snippet}
+
 <section class="sheet" aria-live="polite">
   <h2>{higher === 0 ? 'At the level now' : `If it stood ${printLength(Math.abs(higher), system)} ${higher > 0 ? 'higher' : 'lower'}`}</h2>
   {#if !measured}<p class="quiet">No level was read here: the drawing takes the water as it is seen.</p>{/if}
@@ -59,10 +67,12 @@
     </article>
   {:else}<p>Choose a trap, and its state is told here.</p>{/each}
   {#each findings.filter((f) => f.verdict !== 'holds') as f (f.id)}{@render finding(f)}{/each}
+  {#if isDoubtful}{@render views()}{/if}
   {#if good.length + aimed.length > 0}
     <details>
       <summary><StateMark verdict="fine" /> {many(good.length, 'check')} OK{aimed.length > 0 ? ', and what it is aimed at' : ''}</summary>
       {#each aimed as aim (aim)}<p>{aim}</p>{/each}
+      {#if !isDoubtful}{@render views()}{/if}
       {#each good as f (f.id)}{@render finding(f)}{/each}
     </details>
   {/if}

@@ -6,6 +6,7 @@
   import { parseLength } from '#core/units/length';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
+  import Walk from './Walk.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
@@ -130,9 +131,8 @@
           >{drawing ? 'Stop drawing' : points.length > 0 ? 'Change on the map' : 'Draw on the map'}</button
         >
         <button type="button" class="btn" onclick={() => (text = '')}>Clear</button>
-        {#if fix}<button type="button" class="btn" onclick={() => fix && add(fix.at)}>Use my position</button>{/if}
+        <Walk {points} {system} simulated={fix} onplace={add} />
       </div>
-      {#if fix}<p class="quiet">Use my position takes the simulated receiver’s position, within {fix.within} m.</p>{/if}
       <fieldset class="row walk">
         <legend>On by compass and pace</legend>
         <label>Bearing ° <input class="input" bind:value={bearing} inputmode="decimal" /></label>

@@ -75,13 +75,17 @@ export const castorFoothold: SetType = {
   months: [1, 2, 3, 4, 5],
   fit: 'No. 4 or 5 with a pan of about 5 lb; chain 14 in to the lock, two swivels. Loose jaw to the middle of the approach.',
   tools: ['setters', 'hatchet', 'spade', 'waders'],
+  disputed: [
+    'Front foot, shallow and near the center; or hind foot, deeper and farther out.',
+    'January to May only; or in fall and winter too.',
+    'Bag or tangle stake in place first; or drawn out after bedding.',
+  ],
   faults: [
     'A toe or a pinch: the bed rocked or was too shallow.',
     'Gone round: the mound can be reached from the side.',
     'Castor refused: beaver oil, sparingly.',
   ],
   remake: ['Put fresh scent over the old; slick the bank so that it differs from the torn ground.'],
-  school: 'Front foot, shallow and near the center; or hind foot, deeper and farther out.',
   numbers,
   seen: 'panUnder',
   choices: {

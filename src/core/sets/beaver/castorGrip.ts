@@ -34,6 +34,7 @@ export const castorGrip: SetType = {
   months: [1, 2, 3, 4, 5],
   fit: 'Two stakes just inside the side arms, which steady it; springs beside the frame.',
   tools: ['setter', 'spade', 'hatchet'],
+  disputed: ['Fallen dry it still meets a walker; or it is no water set any more, and the catch lies exposed.'],
   faults: ['Fired empty: take a foothold there.', 'Climbed round: the cut was wider than the frame.'],
   remake: ['Fresh scent over the old.'],
   numbers,

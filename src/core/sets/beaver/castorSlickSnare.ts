@@ -30,6 +30,10 @@ export const castorSlickSnare: SetType = {
   months: [1, 2, 3, 4, 5],
   fit: 'The post beside the slick drives the earth anchor and then carries the loop: one piece of gear, not two; the lock at the side, so that head and shoulders pass it first.',
   tools: ['pliers', '9 gauge wire', 'spade', 'anchor driver'],
+  disputed: [
+    'Fallen dry it still meets a walker; or it is no water set any more, and the catch lies exposed.',
+    'Scent before the last touch of the loop; or last, with a stick.',
+  ],
   faults: ['Scent taken without meeting the loop: the mound was too near.', 'Knocked: the loop was too low.'],
   remake: ['Slick the bank again so that it differs from the torn ground; fresh scent over the old.'],
   numbers,

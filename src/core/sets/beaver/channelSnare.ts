@@ -60,8 +60,8 @@ export const channelSnare: SetType = {
   variants: [{ id: 'roofed', name: 'roofed passage', choices: { passage: 'roofed' }, numbers: { ceiling: inches(9) } }],
   fit: 'A support rod of 24 in beside the loop, or a support wire braced round a root, which has little play. Lock at the side closes later, at the top at the first touch.',
   tools: ['pliers', '9 gauge wire', 'hatchet'],
+  disputed: ['A thin guide each side, or the passage as it was.'],
   faults: ['Knocked aside: low, large, unloaded, or a loose support.', 'Gone round: a guide too many.'],
-  school: 'A thin guide each side, or the passage as it was.',
   choices: {
     ...anchored('root'),
     passage: {

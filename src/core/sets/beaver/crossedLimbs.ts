@@ -47,6 +47,7 @@ export const crossedLimbs: SetType = {
   usual: { class: 'bodyGrip', size: '330' },
   fit: 'Springs up, wired to the limbs, hidden behind them; the cross 6 in ahead of the jaws.',
   tools: ['setter', 'hatchet', 'wire'],
+  disputed: ['The cross right over the trap, high enough that the limbs stay out of the swing; or 6 in ahead of it.'],
   faults: ['A limb in the swing: the cross stood nearer than 6 in, or crossed inside the frame.'],
   numbers,
   seen: 'topUnder',

@@ -35,12 +35,15 @@ export const damBreakBreach: SetType = {
   usual: { class: 'bodyGrip', size: '330' },
   fit: 'Two stakes through the springs, or a stand; springs beside the frame. The firmest notch the trap seats on.',
   tools: ['setter', 'spade', 'hatchet', 'waders'],
+  disputed: [
+    'In the break; or in the channel beside it; or on the shoulders where the pond side is soft.',
+    'With a stick flat on the jaws: kits pass it at 3½ in under, adults at 6 in; or at 5 in and 7½ in, as at a crossing.',
+  ],
   faults: [
     'Sprung by current after rain: a firmer notch, or the patrol channel.',
     'Sprung, full of mud: it is plugged right where the trap stands.',
   ],
   hides: ['under the repair', 'over the far side of the dam'],
-  school: 'In the break; or in the channel beside it; or on the shoulders where the pond side is soft.',
   numbers,
   seen: 'topUnder',
   choices: { ...anchored('stake'), notch: notchChoice('firm') },

@@ -68,6 +68,10 @@ export const damBreakChannel: SetType = {
   variants: [{ id: 'snare', name: 'snare, no dive pole', device: { class: 'snare', size: '7×7 3/32' } }],
   fit: 'A stand on the channel’s hard bottom, springs beside the frame; firm notch, since a leak moves leaves. The snare variant hangs at the surface, half to two thirds under, and has no pole.',
   tools: ['setter', 'hatchet', 'spade', 'waders'],
+  disputed: [
+    'They dive to the bed and meet it however deep it stands; or they pass between pole and jaws once it stands deep.',
+    'A floating pole nearer than 6½ in hangs in the swing of the jaws; or a strong trap pushes it aside.',
+  ],
   faults: [
     'Sprung, full of mud: it stood where the leak is plugged, not beside it.',
     'Passed over: the pole was not tied, or floated away from it.',

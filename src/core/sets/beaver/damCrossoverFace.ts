@@ -56,6 +56,7 @@ export const damCrossoverFace: SetType = {
   usual: { class: 'bodyGrip', size: '330' },
   fit: 'Two rods or a bar stand; springs beside the frame, never outlined against the sky. Hooks stay on until it stands.',
   tools: ['setter', 'hatchet', 'wire'],
+  disputed: ['With a stick flat on the jaws: kits pass it at 3½ in under, adults at 6 in; or at 5 in and 7½ in, as at a crossing.'],
   faults: ['Gone round: it stood where the face is wide, or against the sky.', 'Sprung empty: a hind end brushed it on the way down.'],
   hides: ['in the water below the dam, under the outfall', 'over the crest, in the pond'],
   choices: {

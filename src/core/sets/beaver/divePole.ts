@@ -47,6 +47,7 @@ export const divePole: SetType = {
   variants: [{ id: 'eyes', name: 'hung by a stick through the spring eyes', choices: { hanging: 'eyes' } }],
   fit: 'Hung by its springs over two uprights, or by a stick through the spring eyes. Supports end under water, so that nothing but the pole shows.',
   tools: ['setter', 'hatchet', 'wire'],
+  disputed: ['A floating pole nearer than 6½ in hangs in the swing of the jaws; or a strong trap pushes it aside.'],
   faults: ['Passed over: the pole drifted; it was not tied.', 'Gone round: the uprights showed.'],
   numbers,
   seen: 'topUnder',

@@ -59,12 +59,17 @@ export const lodgeRun: SetType = {
   variants: [{ id: 'pair', name: 'two traps in line' }],
   fit: 'A stand that clamps the jaws goes on before it is set, one with hooks after. Springs beside the frame keep it low; springs up need 9 in more water. Stand and trap are tied together, but the stand tie is never the anchor.',
   tools: ['setter', 'hatchet', 'long gloves', 'spare safety hook'],
+  disputed: [
+    'A fence that leaves one way, or the run as it was with two thin sticks at most.',
+    'On the bed at any depth; or only where a groove or the lodge itself leads through the jaws.',
+    'In an open run down to 12 in under; or down to 6 in under for sure, and deeper perhaps.',
+    'Lowered by the coil ends with the arms under water; or only by the top of its stand.',
+  ],
   faults: [
     'Sprung empty: wires outside the jaws or a stick in the swing.',
     'Untouched: the run is an old one, full of loose sticks.',
     'They dig round a fence that is too tight: fewer sticks.',
   ],
-  school: 'A fence that leaves one way, or the run as it was with two thin sticks at most.',
   choices: {
     ...anchored('root'),
     stand: STAND,

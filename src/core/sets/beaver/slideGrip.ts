@@ -42,6 +42,7 @@ export const slideGrip: SetType = {
   usual: { class: 'bodyGrip', size: '330' },
   fit: 'A stand, springs beside the frame; a slope wants two rods instead.',
   tools: ['setter', 'hatchet', 'waders'],
+  disputed: ['A floating pole nearer than 6½ in hangs in the swing of the jaws; or a strong trap pushes it aside.'],
   faults: ['Sprung by what slides down: stand it farther out.', 'Passed over: no pole above it.'],
   numbers,
   seen: 'topUnder',

@@ -48,6 +48,7 @@ export const trailWaterline: SetType = {
   usual: { class: 'bodyGrip', size: '330' },
   fit: 'T trigger, its bar across the middle. One or two sticks steady it loosely, so that the catch leaves the trail.',
   tools: ['setter', 'hatchet', 'wire'],
+  disputed: ['Fallen dry it still meets a walker; or it is no water set any more, and the catch lies exposed.'],
   faults: [
     'Sprung empty: the bar stood out of the water and was nosed.',
     'The next one turned: the catch lay in the trail, its cable too short.',

@@ -31,12 +31,11 @@ const numbers = {
   clearance: practised('Top under the ice', 'of the next check', 2, [0, 40]),
   eye: practised('Spring eye over the jaw top', 'negative when it is lower', -4, [-12, 12]),
   stick: practised('Stick across the hole', 'its thickness', 2, [0.5, 6]),
+  twist: practised('Twists and ends', 'of each wire', 6, [1, 24]),
   bait: practised('Bait below the jaws', 'green wood across the foot', 4, [0, 40]),
 } satisfies Numbers;
 const of = asks(numbers);
 const POSITIONS = ['near', 'far'];
-/** Twists and ends of a wire. [practice] */
-const ALLOWANCE = inches(8);
 
 /** Body-grips hung by wires from a stick across the hole, baited with green wood. */
 export const iceHanging: SetType = {
@@ -75,8 +74,8 @@ export const iceHanging: SetType = {
   months: [12, 1, 2, 3],
   fit: 'A wire of about 2 ft on each spring eye; green wood wired across its foot so that the head comes to the trigger.',
   tools: ['setter', 'chisel', 'saw and fuel', 'scoop', 'waterproof gloves', 'spare wires'],
+  disputed: ['Checked daily, or weekly where the law allows it.'],
   faults: ['A drop that suffices today can be inside the ice in a week.', 'Sprung by your own chisel, or by the neighbor on the cable.'],
-  school: 'Checked daily, or weekly where the law allows it.',
   choices: {
     notch: notchChoice('middle'),
     measured: { label: 'Drop measured from', options: { ice: 'the top of the ice', water: 'the water line' }, default: 'ice' },
@@ -229,12 +228,13 @@ const clear = (laying: Laying, device: string): Need[] => {
       ];
 };
 
-const cut = (laying: Laying): number => wireToCut(hangingWire(dropOf(laying), 0, of(laying, 'eye')), of(laying, 'stick'), ALLOWANCE);
+const cut = (laying: Laying): number =>
+  wireToCut(hangingWire(dropOf(laying), 0, of(laying, 'eye')), of(laying, 'stick'), of(laying, 'twist'));
 
 const wire = (laying: Laying): Finding =>
   found('wire', 'holds', 'computed', {
     drop: hangingWire(dropOf(laying), 0, of(laying, 'eye')),
-    twist: ALLOWANCE,
+    twist: of(laying, 'twist'),
     cut: cut(laying),
   });
 

@@ -28,6 +28,9 @@ const numbers = {
 } satisfies Numbers;
 const of = asks(numbers);
 
+/** The first loop under the ice of the next check, so that a catch does not reach the hole. [practice] */
+const SHORT_OF_HOLE = inches(6);
+
 /** Six loops on three wires: two a tier, on opposite faces. */
 const POSITIONS = ['a1', 'b1', 'a2', 'b2', 'a3', 'b3'];
 
@@ -58,12 +61,12 @@ export const iceSnarePole: SetType = {
   months: [12, 1, 2, 3],
   fit: 'Six on three wires, two a wire, on opposite faces, wired so that the lock’s own weight does not pull them shut. Carried coiled.',
   tools: ['chisel', 'saw and fuel', 'scoop', 'waterproof gloves', 'spare wires'],
+  disputed: ['Six on a pole, or nine: one catch ruins several.', 'The catch kept 6 in short of the hole; or 2 in short of it is enough.'],
   faults: [
     'Loops shut while being lowered: they touched sticks.',
     'Side twigs on the bait close loops.',
     'After two checks the yield falls: move.',
   ],
-  school: 'Six on a pole, or nine: one catch ruins several.',
   choices: { cover: { label: 'The hole is left', options: { open: 'open', snow: 'under snow' }, default: 'open' } },
   underIce: true,
   layOut: (laying) => {
@@ -78,7 +81,7 @@ export const iceSnarePole: SetType = {
       needs: filled.map((id) => under(id)),
       free: filled.map((device) => ({ device, say: { down: 'Lower the loops', up: 'Raise the loops' }, floor: bedOf(laying) })),
       front: groundOf(laying),
-      findings: [marks(plan), ...poleFits(laying, plan), holeFinding(laying, plan), holding(laying)],
+      findings: [marks(plan), ...inReach(plan), ...poleFits(laying, plan), holeFinding(laying, plan), holding(laying)],
       marks: [
         upright('depth', 'Bed to the water line', 'side', inches(24), surface, surface - plan.depth),
         upright('pushIn', 'Pushed into the bed', 'side', -inches(4), foot + plan.pushIn, foot),
@@ -241,6 +244,15 @@ function marks(plan: PolePlan): Finding {
   const { bed, waterLine, underside, undersideNext, loops } = poleMarks(plan);
   const values = { bed, waterLine, underside, undersideNext, tops: loops.map((l) => l.top), lowest: loops.at(-1)?.bottom ?? 0 };
   return found('marks', 'holds', 'computed', values, more);
+}
+
+/** A catch on a loop near the ice may reach the hole. */
+function inReach(plan: PolePlan): Finding[] {
+  const { undersideNext, loops } = poleMarks(plan);
+  const below = undersideNext - (loops[0]?.top ?? 0);
+  return shortBy(plan) > 0 || below >= SHORT_OF_HOLE - 1e-6
+    ? []
+    : [found('holeInReach', 'warns', 'practice', { below, wanted: SHORT_OF_HOLE }, { field: 'clearance' })];
 }
 
 /** A pole that is cut already has to come through the ice and show. */

@@ -37,11 +37,11 @@ export const undercutBank: SetType = {
   usual: { class: 'bodyGrip', size: '160' },
   fit: 'Outer stake at an angle through the far spring, its edge just inside the jaw so that a bump cannot topple it; the bank steadies the inner side; second stake deep, on the chain.',
   tools: ['setter', 'hip boots', 'trowel'],
+  disputed: ['110 and 120 for mink; or 155 and 160, which also hold a stray otter or raccoon.', 'Chain stake first; or last.'],
   faults: [
     'Toppled: the outer stake stood upright instead of at an angle.',
     'Under the roof by too little: the upright spring did not clear it.',
   ],
-  school: '110 and 120 for mink; or 155 and 160, which also hold a stray otter or raccoon.',
   numbers,
   seen: 'topUnder',
   choices: { ...anchored('stake'), notch: notchChoice('middle') },

@@ -49,6 +49,7 @@ export const denRun: SetType = {
   usual: { class: 'bodyGrip', size: '110' },
   fit: 'A 110 or 120; one thin stake through the spring eye; spring up keeps it narrow.',
   tools: ['setter', 'hip boots', 'thin stakes'],
+  disputed: ['In an open groove down to 2½ in under; or as deep as it is put, 6 in.'],
   faults: ['Mud in the jaws: the dog froze into it. Rest the lower jaw on two small sticks.'],
   hides: ['inside the den, as far as the wire lets it'],
   numbers,

@@ -39,6 +39,7 @@ export const enclosedFoot: SetType = {
   usual: { class: 'enclosed', size: 'pull' },
   fit: 'A pull trigger only keeps noses out; pull and push is quicker and less choosy. Staked through its own swivel.',
   tools: ['driver'],
+  disputed: ['Bait first; or stake and trigger first, then bait poured in from above, no finger in the tube.'],
   faults: ['Bait soaked after rain: rebait.', 'Dug out: the stake is too short for this ground.'],
   remake: ['Fresh dry bait; swivel free of mud.'],
   numbers,

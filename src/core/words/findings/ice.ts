@@ -49,6 +49,12 @@ export const ICE = {
     sentence: ({ bed, waterLine, underside, undersideNext, tops, lowest }, { length }) =>
       `Bed ${length(bed)}, water line ${length(waterLine)}, underside now ${length(underside)}, at the next check ${length(undersideNext)}; tops of the loops ${tops.map(length).join(', ')}, the lowest ends at ${length(lowest)}.`,
   }),
+  holeInReach: words<{ below: number; wanted: number }>({
+    about: 'Hole',
+    figure: ({ below }, { length }) => length(Math.max(0, below)),
+    sentence: ({ below, wanted }, { length }) =>
+      `The hole may be in reach of the catch: the first loop hangs ${length(Math.max(0, below))} below the ice of the next check, ${length(wanted)} is usual (rule of thumb).`,
+  }),
   poleLong: words<{ needs: number; pole: number }>({
     about: 'Pole at hand',
     figure: ({ pole }, { length }) => length(pole),

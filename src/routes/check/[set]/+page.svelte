@@ -172,6 +172,9 @@
     gap: 8px;
     padding: 12px;
   }
+  .answers h2 {
+    grid-column: 1 / -1;
+  }
   .answer {
     min-height: 60px;
     border: 2px solid var(--mute);

@@ -68,8 +68,8 @@
       <dd>{bearersText(design)}</dd>
       <dt>What fits</dt>
       <dd>{inWords(type.fit, system)}</dd>
-      {#if type.school}<dt>Two methods</dt>
-        <dd>{inWords(type.school, system)}</dd>{/if}
+      {#if type.disputed}<dt>Disputed</dt>
+        <dd>{inWords(type.disputed.join(' '), system)}</dd>{/if}
       <dt>Goes wrong</dt>
       <dd>{inWords(type.faults.join(' '), system)}</dd>
       <dt>Gear list</dt>
