@@ -113,3 +113,19 @@ test('of two traps each is checked: a glance at one is no check of the other', a
       .first(),
   ).toHaveText(before ?? '');
 });
+
+test('a set that is tapped on the drawing of its water shows its card there, and its check is one tap on', async ({ page, program }) => {
+  await open(page, `${program.base}/waters`);
+  await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
+  await page.getByRole('link', { name: '20 inlet point: dry' }).click();
+  const card = page.getByRole('region', { name: '20 inlet point' });
+  await expect(card).toBeFocused();
+  await expect(card.getByText('Lower the bed 7¼ in')).toBeVisible();
+  await expect(card.getByText(/The pan is 2½ in above water/)).toBeVisible();
+  await card.getByRole('button', { name: 'Close' }).click();
+  await expect(card).toHaveCount(0);
+  await page.getByRole('link', { name: '20 inlet point: dry' }).press('Enter');
+  await page.getByRole('link', { name: 'Check it' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: '20 inlet point' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Empty bed' })).toBeVisible();
+});

@@ -38,7 +38,7 @@
   const build = (colours: Colours, width: number) => {
     const { ink, mute, rule, line } = colours;
     const last = ahead?.x.at(-1) ?? past.x.at(-1) ?? '';
-    const areas = (b: { x: string[]; low: number[]; high: number[] }, colour: string, name: string, shown: boolean) => [
+    const areas = (b: { x: string[]; low: number[]; high: number[] }, colour: string) => [
       { x: b.x, y: b.high, mode: 'lines', line: { width: 0 }, hoverinfo: 'skip' },
       {
         x: b.x,
@@ -48,7 +48,6 @@
         fill: 'tonexty',
         fillcolor: colour,
         hoverinfo: 'skip',
-        name,
       },
     ];
     const all = [...past.y, ...(ahead ? [...ahead.low, ...ahead.high] : [])];
@@ -63,7 +62,7 @@
     const at = (n: number): string => new Date(ms(last) + span * 0.02 * (n + 1)).toISOString().slice(0, 16);
     return {
       data: [
-        ...kept.flatMap((k, n) => areas(k, `${mute}2e`, 'what was forecast', n === 0)),
+        ...kept.flatMap((k) => areas(k, `${mute}2e`)),
         ...kept.map((k) => ({
           x: k.x,
           y: k.middle,
@@ -71,7 +70,7 @@
           line: { color: mute, width: 1, dash: 'dot' },
           hoverinfo: 'skip',
         })),
-        ...(ahead ? areas(ahead, `${line}3a`, 'forecast, eight in ten', true) : []),
+        ...(ahead ? areas(ahead, `${line}3a`) : []),
         ...(ahead
           ? [
               {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Origin from './Origin.svelte';
   import type { Snippet } from 'svelte';
 
   interface Props {
@@ -26,7 +27,7 @@
   {#if error}<p class="error" id="{id}-error">{error}</p>{/if}
   {#if warning}<p class="warning" id="{id}-warning">{warning}</p>{/if}
   {#if help || origin}<p class="help" id="{id}-help">
-      {#if origin}<span class="origin">{origin}</span>{/if}{help ?? ''}
+      {#if origin}<Origin text={origin} />{/if}{help ?? ''}
     </p>{/if}
 </div>
 
@@ -54,11 +55,5 @@
     color: var(--mute);
     font-size: 0.85rem;
     margin-top: 2px;
-  }
-  .origin {
-    border: 1px solid var(--rule);
-    padding: 0 5px;
-    margin-right: 6px;
-    background: var(--paper);
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Origin from './Origin.svelte';
   import { originWord } from '#core/water/originWord';
   import type { Told } from '#core/words/finding';
   import StateMark from './StateMark.svelte';
@@ -12,7 +13,7 @@
   <StateMark verdict={MARK[finding.verdict]} />
   <div>
     <p>{finding.sentence}</p>
-    <p class="quiet">{finding.figure}{note ? `; ${note}` : ''} <span class="origin">{originWord(finding.origin)}</span></p>
+    <p class="quiet">{finding.figure}{note ? `; ${note}` : ''} <Origin text={originWord(finding.origin)} /></p>
   </div>
 </article>
 
@@ -26,9 +27,5 @@
   }
   .quiet {
     font-size: 0.9rem;
-  }
-  .origin {
-    border: 1px solid var(--rule);
-    padding: 0 5px;
   }
 </style>

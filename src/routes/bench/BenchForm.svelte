@@ -1,4 +1,5 @@
 <script lang="ts">
+  import OriginKey from '$lib/ui/OriginKey.svelte';
   import { enhance } from '$app/forms';
   import { tick, untrack } from 'svelte';
   import type { System } from '#core/units/factors';
@@ -73,6 +74,7 @@
   </div>
   <div class="left">
     <BenchFields {bench} {it} {kept} {system} copied={isNew && bench.copied !== ''} />
+    <OriginKey />
   </div>
   <div class="middle">
     <Drawings {it} {title} {system} surface={bench.station.surface} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Origin from '$lib/ui/Origin.svelte';
   import { originWord } from '#core/water/originWord';
   import type { Told } from '#core/words/finding';
   import type { System } from '#core/units/factors';
@@ -44,7 +45,7 @@
     <StateMark verdict={MARK[f.verdict]} label={LABEL[f.verdict]} />
     <div>
       <h3><span>{f.about}</span> <span class="figure">{f.figure}</span></h3>
-      <p>{f.sentence} <span class="origin">{originWord(f.origin)}</span></p>
+      <p>{f.sentence} <Origin text={originWord(f.origin)} /></p>
     </div>
   </article>
 {/snippet}
@@ -106,11 +107,5 @@
   }
   .figure {
     white-space: nowrap;
-  }
-  .origin {
-    border: 1px solid var(--rule);
-    color: var(--mute);
-    padding: 0 5px;
-    font-size: 0.85rem;
   }
 </style>

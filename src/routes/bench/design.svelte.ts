@@ -139,7 +139,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const spec = numberSpec(type, key);
     if (!spec) return '';
     const text = (fields[`n.${key}`] ?? '').trim();
-    if (text !== '') return bench.copied && text === bench.fields[`n.${key}`] ? `as in ${bench.copied}` : 'yours';
+    if (text !== '') return bench.copied && text === bench.fields[`n.${key}`] ? `as in ${bench.copied}` : 'you measured';
     const known = measuredHere[key as NumberKey];
     if (known) return filledText(known, bench.frame);
     const ownArm = handsOf(type, bench.hands)[key as NumberKey];

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Origin from '$lib/ui/Origin.svelte';
   import { page } from '$app/state';
   import type { Group } from '#core/morning/afterNight';
   import type { Told } from '#core/words/finding';
@@ -31,7 +32,7 @@
   {#each weather as f (f.id)}
     <details class="quiet">
       <summary><StateMark verdict="nearEdge" /> {f.about} <b>{f.figure}</b></summary>
-      <p>{f.sentence} <a class="link" href="/waters/weather">Weather</a> <span class="origin">{originWord(f.origin)}</span></p>
+      <p>{f.sentence} <a class="link" href="/waters/weather">Weather</a> <Origin text={originWord(f.origin)} /></p>
     </details>
   {/each}
 </div>
@@ -77,10 +78,5 @@
   }
   details[open] {
     flex-basis: 100%;
-  }
-  .origin {
-    border: 1px solid var(--rule);
-    padding: 0 5px;
-    font-size: 0.85rem;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import OriginKey from '$lib/ui/OriginKey.svelte';
   import { enhance } from '$app/forms';
   import PlaceFields from '$lib/ui/PlaceFields.svelte';
   import Opened from '$lib/ui/Opened.svelte';
@@ -117,13 +118,14 @@
             inputmode="decimal"
             value={typed(kept, `min.${task}`, String(minutes))}
             error={kept?.errors?.[`min.${task}`]}
-            origin={own ? 'yours' : 'rule of thumb'}
+            origin={own ? 'you set' : 'rule of thumb'}
           />
         {/each}
       </div>
       <button class="btn btn-primary">Save</button>
     </form>
   </div>
+  <OriginKey />
 </div>
 
 <style>

@@ -26,11 +26,14 @@
     onspot?: (along: number) => void;
     /** the waterline was tapped */
     onwaterline?: () => void;
+    /** a live set was tapped; without it, or without script, its name leads to its check */
+    onset?: (id: string) => void;
   }
   let {
     spot = null,
     onspot,
     onwaterline,
+    onset,
     columns = false,
     scene,
     water,
@@ -192,7 +195,13 @@
             <g transform="translate(-8 -8)"
               ><StateMark verdict={s.shape === 'live' ? (s.state?.verdict ?? 'unknown') : s.shape} size={16} /></g
             >
-            <a href="/{s.shape === 'live' ? 'check' : 'bench'}/{s.id}"
+            <a
+              href="/{s.shape === 'live' ? 'check' : 'bench'}/{s.id}"
+              onclick={(event) => {
+                if (!onset || s.shape !== 'live' || event.metaKey || event.ctrlKey) return;
+                event.preventDefault();
+                onset(s.id);
+              }}
               ><text y="21" font-size={LABEL_SIZE} font-weight="600" text-anchor="middle" class="label"
                 >{s.label.text}<title>{s.full}: {s.state?.label ?? s.shape}</title></text
               ></a

@@ -22,7 +22,9 @@
   import FirstSet from './FirstSet.svelte';
   import GaugeForms from './GaugeForms.svelte';
   import Lacking from './Lacking.svelte';
+  import SetCard from './SetCard.svelte';
   import SetList from './SetList.svelte';
+  import { setRows } from './setRows';
   import StationForm from './StationForm.svelte';
   import StationTable from './StationTable.svelte';
   import TimeSlider from './TimeSlider.svelte';
@@ -110,6 +112,11 @@
     }),
   );
 
+  const live = $derived(setRows(rows, whatIf === null && minutes === 0 ? data.ahead : {}, minutes === 0 ? data.standing : {}));
+  /** the set that was tapped on the drawing */
+  let tapped = $state<string | null>(null);
+  const card = $derived(live.find((r) => r.view.id === tapped) ?? null);
+
   const ask = forecaster((track) => (thought = track));
   $effect(() => {
     if (whatIf === null || !data.whatIfModel) thought = null;
@@ -187,8 +194,10 @@
     spot={spot === null ? null : { along: spot, text: spotText }}
     onspot={(along) => (spot = along)}
     onwaterline={() => levelField.select()}
+    onset={(id) => (tapped = id)}
   />
 {/if}
+{#if card}<SetCard row={card} onclose={() => (tapped = null)} />{/if}
 {#if spot !== null}
   <p class="spot" role="status">
     <b>{spotText} along the shore</b>
@@ -220,9 +229,8 @@
   <WaterNotes water={data.water.id} {dammed} {toGo} clarity={data.clarity} crest={data.crest} told={data.told} />
   <Lacking lacks={data.lacks} water={data.water.id} entry={data.lackingEntry} {kept} {system} />
   <SetList
-    {rows}
-    ahead={whatIf === null && minutes === 0 ? data.ahead : {}}
-    standing={minutes === 0 ? data.standing : {}}
+    {live}
+    waiting={data.views.filter((v) => v.state !== 'live')}
     quiet={playing}
     today={data.nowField.slice(0, 10)}
     anyPlace={data.stations.length > 0}

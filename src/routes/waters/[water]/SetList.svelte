@@ -1,21 +1,16 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { doingAt } from '#core/ahead/doing';
-  import type { SetOutlook } from '#core/ahead/setOutlook';
-  import { setTypeOf } from '#core/sets/catalogue';
   import type { SetView } from '#core/sets/standing';
-  import type { DeviceState } from '#core/water/state';
   import { dateText } from '#core/time/clock';
   import { many } from '#core/units/many';
   import StateMark from '$lib/ui/StateMark.svelte';
+  import type { SetRow } from './setRows';
 
   /** What the level means for the sets: an order a set that wants one, the reason behind it. */
   interface Props {
-    rows: { view: SetView; worst: DeviceState | null }[];
-    /** what the forecast says of a set, by its id; empty while a what-if level is shown */
-    ahead: Readonly<Record<string, SetOutlook | null>>;
-    /** whether the place of a station can be waded, by its id */
-    standing?: Readonly<Record<string, { sentence: string; short: string }>>;
+    live: SetRow[];
+    /** planned and prepared ones */
+    waiting: SetView[];
     /** nothing is read out while the forecast is played */
     quiet?: boolean;
     /** the local date, ISO */
@@ -23,33 +18,11 @@
     /** a place is known at which a set could stand */
     anyPlace: boolean;
   }
-  let { rows, ahead, standing = {}, quiet = false, today, anyPlace }: Props = $props();
+  let { live, waiting, quiet = false, today, anyPlace }: Props = $props();
 
-  const RANK: Partial<Record<DeviceState['verdict'], number>> = { perhaps: 1, nearEdge: 2, unknown: 3, fine: 4 };
-  const live = $derived(
-    rows
-      .filter((r) => r.view.state === 'live')
-      .map(({ view, worst }) => {
-        const place = standing[view.station.id];
-        const outlook = ahead[view.id] ?? null;
-        const doing = doingAt(worst, outlook, setTypeOf(view.type).looks);
-        const verdict = worst?.verdict ?? 'unknown';
-        return {
-          view,
-          verdict,
-          label: worst?.label ?? '',
-          short: place?.short ?? '',
-          order: doing.order,
-          why: [doing.why, place?.sentence].filter(Boolean).join(' '),
-          told: verdict !== 'fine' || (outlook !== null && (outlook.remedy.order !== '' || outlook.tells)) || (place?.short ?? '') !== '',
-        };
-      })
-      .sort((a, b) => (RANK[a.verdict] ?? 0) - (RANK[b.verdict] ?? 0)),
-  );
   const told = $derived(live.filter((r) => r.told));
   const rest = $derived(live.filter((r) => !r.told));
-  const waiting = $derived(rows.filter((r) => r.view.state !== 'live'));
-  const name = ({ view }: { view: SetView }): string => `${view.number} ${view.name}`;
+  const name = ({ number, name: called }: SetView): string => `${number} ${called}`;
   const ended = (order: string): string => (/[.?!]$/.test(order) ? order : `${order}.`);
 </script>
 
@@ -58,7 +31,7 @@
     <article>
       <StateMark verdict={r.verdict} />
       <div>
-        <h2><a href="/bench/{r.view.id}">{name(r)}</a>: {r.label}</h2>
+        <h2><a href="/bench/{r.view.id}">{name(r.view)}</a>: {r.label}</h2>
         <details>
           <summary>{r.order}</summary>
           <p>{r.why}</p>
@@ -72,19 +45,21 @@
   <details class="mt-2">
     <summary><StateMark verdict="fine" /> {many(rest.length, told.length > 0 ? 'other set' : 'set')} working</summary>
     <ul>
-      {#each rest as r (r.view.id)}<li><a class="link" href="/bench/{r.view.id}">{name(r)}</a>: {ended(r.order)} {r.why}</li>{/each}
+      {#each rest as r (r.view.id)}<li><a class="link" href="/bench/{r.view.id}">{name(r.view)}</a>: {ended(r.order)} {r.why}</li>{/each}
     </ul>
   </details>
 {/if}
-{#each waiting as r (r.view.id)}
+{#each waiting as view (view.id)}
   <p class="mt-1">
-    <StateMark verdict={r.view.state === 'prepared' ? 'prepared' : 'planned'} />
-    <a class="link" href="/bench/{r.view.id}">{name(r)}</a>, {r.view.state}{r.view.opens
-      ? ` for ${dateText(r.view.opens, today, page.data.clock.hours)}`
-      : ''}{r.view.leftBecause ? `, left: ${r.view.leftBecause}` : ''}
+    <StateMark verdict={view.state === 'prepared' ? 'prepared' : 'planned'} />
+    <a class="link" href="/bench/{view.id}">{name(view)}</a>, {view.state}{view.opens
+      ? ` for ${dateText(view.opens, today, page.data.clock.hours)}`
+      : ''}{view.leftBecause ? `, left: ${view.leftBecause}` : ''}
   </p>
 {/each}
-{#if rows.length === 0 && anyPlace}<p>No set stands here. <a class="link" href="/bench">Place one at the bench</a>.</p>{/if}
+{#if live.length + waiting.length === 0 && anyPlace}<p>
+    No set stands here. <a class="link" href="/bench">Place one at the bench</a>.
+  </p>{/if}
 
 <style>
   .list {

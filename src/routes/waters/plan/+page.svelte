@@ -61,8 +61,7 @@
     </EmptyRoom>{/if}
   <p class="quiet mt-1">
     Ranked by use times catch per working night of such places so far ({plan.mean.toFixed(2)} a night over all, drawn toward it where nights are
-    few), per minute of work.
-    <span class="origin">rule of thumb</span> and your own record.
+    few), per minute of work (rule of thumb, and your own record).
   </p>
 
   <h2 class="mt-6 mb-1">Left, and why</h2>
@@ -104,9 +103,5 @@
     cursor: pointer;
     min-height: 36px;
     align-content: center;
-  }
-  .origin {
-    border: 1px solid var(--rule);
-    padding: 0 5px;
   }
 </style>

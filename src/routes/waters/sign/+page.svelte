@@ -1,4 +1,5 @@
 <script lang="ts">
+  import OriginKey from '$lib/ui/OriginKey.svelte';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
   import Opened from '$lib/ui/Opened.svelte';
@@ -36,13 +37,14 @@
             value={typed(kept, `h.${k.id}`, String(k.own ?? k.halfLife))}
             error={kept?.errors?.[`h.${k.id}`] ?? kept?.errors?.halfLives}
             help="days, counts {k.weight} when fresh"
-            origin={k.own === null ? 'rule of thumb' : 'yours'}
+            origin={k.own === null ? 'rule of thumb' : 'you set'}
           />
         {/each}
       </div>
     {/each}
     <button class="btn btn-primary mt-2">Save the half-lives</button>
   </form>
+  <OriginKey />
 </div>
 
 <style>

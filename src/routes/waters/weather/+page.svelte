@@ -1,4 +1,5 @@
 <script lang="ts">
+  import OriginKey from '$lib/ui/OriginKey.svelte';
   import Scroller from '$lib/ui/Scroller.svelte';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
@@ -112,6 +113,7 @@
       <button class="btn">Update</button>
     </form>
   </div>
+  <OriginKey />
 </div>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import OriginKey from '$lib/ui/OriginKey.svelte';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
   import { printWay } from '#core/units/length';
@@ -132,6 +133,7 @@
       {/if}
     </form>
   </div>
+  <OriginKey />
 </div>
 
 <style>

@@ -61,7 +61,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     kinds: BREAK_KINDS,
     caution: BREAK_CAUTION,
     areaFrom: asked.areaTyped
-      ? 'yours'
+      ? 'as you typed it'
       : water.areas.length > 0
         ? 'by level, as typed'
         : drawn === null

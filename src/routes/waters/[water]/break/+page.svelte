@@ -161,8 +161,8 @@
       Water balance with critical flow over a broad crest; rain by the weather of the record, pipes and crest as <a
         class="link"
         href="/waters/{data.water.id}/fills">kept for this water</a
-      >. The shaded range: the break runs a fifth better or worse, inflow and rain half as large again or half, the area a tenth off
-      <span class="origin">rule of thumb</span>.
+      >. The shaded range: the break runs a fifth better or worse, inflow and rain half as large again or half, the area a tenth off (rule
+      of thumb).
     </p>
   </form>
 
@@ -221,9 +221,5 @@
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
     gap: 0 14px;
-  }
-  .origin {
-    border: 1px solid var(--rule);
-    padding: 0 5px;
   }
 </style>

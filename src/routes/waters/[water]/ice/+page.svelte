@@ -1,4 +1,6 @@
 <script lang="ts">
+  import OriginKey from '$lib/ui/OriginKey.svelte';
+  import Origin from '$lib/ui/Origin.svelte';
   import { originWord } from '#core/water/originWord';
   import { page } from '$app/state';
   import CourseChart from '$lib/ui/CourseChart.svelte';
@@ -100,7 +102,7 @@
                     >{#if p.thin}<StateMark verdict="nearEdge" />{/if}<a class="link" href="/waters/{data.water.id}/{p.id}">{p.name}</a
                     ></span
                   ></td
-                ><td class="nowrap">{p.thickness}</td><td>{p.why} <span class="origin">{originWord(p.origin)}</span></td></tr
+                ><td class="nowrap">{p.thickness}</td><td>{p.why} <Origin text={originWord(p.origin)} /></td></tr
               >
             {/each}
           </tbody>
@@ -129,6 +131,7 @@
       >
     </table>
   {/if}
+  <OriginKey />
 </div>
 
 <style>
@@ -167,10 +170,5 @@
   }
   .nowrap {
     white-space: nowrap;
-  }
-  .origin {
-    border: 1px solid var(--rule);
-    padding: 0 5px;
-    font-size: 0.85rem;
   }
 </style>
