@@ -116,6 +116,8 @@ describe('the gear list', () => {
     assert.ok(!ticked('36') && !ticked('17'));
     says(await words('/bench/carry'), /12 east lodge run due today: tools, bait and lure/);
     says(await words('/bench/carry'), /17 ice rack prepared for Dec 5/);
+    const plan = await get('/bench/carry?of=plan');
+    assert.ok(new RegExp(`value="${sets['36']}"[^>]*checked`).test(plan) && !new RegExp(`value="${sets['12']}"[^>]*checked`).test(plan));
     const one = await words(`/bench/carry?set=${sets['17']}`);
     says(one, /For 1 set/);
     saysNot(one, /Missing from the shed: body-grip/);

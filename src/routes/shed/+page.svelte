@@ -28,7 +28,7 @@
   {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book.</b></p>{/if}
   <p class="quiet">
     {all.length} traps by tag: {out} stand in sets, {all.filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken').length} are
-    free. <a class="link" href="/bench/carry">What the plan takes</a>
+    free. <a class="link" href="/bench/carry?of=plan">What the plan takes</a>
   </p>
   {#if low.length > 0}<p class="low"><b>Running low:</b> {low.map((s) => `${s.name}, ${s.have}`).join('; ')}.</p>{/if}
   {#if all.length === 0}<EmptyRoom room="shed" label="What will stand here: traps by their tags">

@@ -32,12 +32,10 @@
   }
   function start(): void {
     heard = null;
-    said = walkText(0, null, system);
     watch = navigator.geolocation.watchPosition(
       (position) => {
         heard = heardAt(position);
         if (isStep(points.at(-1), heard)) onplace(heard.at);
-        said = walkText(points.length, heard, system);
       },
       () => {
         stop();
@@ -65,4 +63,4 @@
       said = `Taken from the simulated receiver, sure to ${printWay(simulated.within, system)}.`;
     }}>Use the simulated receiver</button
   >{/if}
-<p class="quiet" role="status">{said}</p>
+<p class="quiet" role="status">{watch === null ? said : walkText(points.length, heard, system)}</p>

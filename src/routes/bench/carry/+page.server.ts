@@ -22,7 +22,11 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const ahead = (season?.sets ?? [])
     .map((set) => ({ set, reason: onLoad(set, deadlines[set.id] ?? null, day) }))
     .filter(({ set, reason }) => set.state === 'planned' || set.state === 'prepared' || reason !== null);
-  const chosen = ahead.filter(({ set, reason }) => (picked.length === 0 ? reason !== null : picked.includes(set.id)));
+  const isPlan = url.searchParams.get('of') === 'plan';
+  const chosen = ahead.filter(({ set, reason }) => {
+    if (picked.length > 0) return picked.includes(set.id);
+    return isPlan ? set.state !== 'live' : reason !== null;
+  });
   const lists = season
     ? chosen.map(({ set }) => {
         const { design, type } = designOf(season, set, locals);

@@ -22,6 +22,7 @@
 <div class="page two">
   <section class="no-print">
     <h1>Gear list</h1>
+    <p><a class="link" href="?">Today</a> or <a class="link" href="?of=plan">all that is planned</a></p>
     {#if data.sets.length === 0}
       <p>
         Nothing is planned or prepared. <a class="link" href="/bench">Place a set</a>, or
