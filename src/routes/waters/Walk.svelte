@@ -37,7 +37,9 @@
         heard = heardAt(position);
         if (isStep(points.at(-1), heard)) onplace(heard.at);
       },
-      () => {
+      ({ code, PERMISSION_DENIED }) => {
+        // a receiver that is silent for a while ends no walk
+        if (code !== PERMISSION_DENIED) return;
         stop();
         said = NONE;
       },
