@@ -400,6 +400,36 @@ describe('cut and carry', () => {
   });
 });
 
+describe('under the ice', () => {
+  const WIDE = { width: 640, height: 420 };
+  const drawn = (id: string, levels: { pond: number; sheet?: number }) => {
+    const type = setTypeOf(id);
+    const design = sampleDesign(type, undefined, 'us', id === 'ice-snare-pole' ? { depth: inches(90) } : {});
+    return { design, scene: designScene(design, 'side', levels, 'pond', WIDE, 'us') };
+  };
+  it('traps and the animal are drawn below the sheet, none in it (F114)', () => {
+    for (const id of ['ice-hanging', 'ice-snare-pole']) {
+      const { design, scene } = drawn(id, { pond: 1, sheet: inches(6) });
+      assert.ok(scene.ice, id);
+      const underside = scene.ice.y + scene.ice.height;
+      const traps = design.parts.filter((p) => ['jaws', 'loop'].includes(p.kind)).map((p) => scene.boxes[p.id]);
+      assert.ok(traps.length > 0 && traps.every((box) => box && box.y >= underside - 0.5), `${id}: a trap stands in the ice`);
+      const heights = scene.shapes
+        .filter((shape) => shape.part === 'animal')
+        .flatMap((shape) => [...shape.d.matchAll(/-?[\d.]+[ ,](-?[\d.]+)/g)].map((pair) => Number(pair[1])));
+      assert.ok(heights.length > 20 && Math.min(...heights) >= underside - 0.5, `${id}: the animal swims through the ice`);
+    }
+  });
+  it('a picture at a lower water has the depths of that water, and says where it stood when it was made (F114)', () => {
+    const { design } = drawn('lodge-run', { pond: 1 });
+    const then = designScene(design, 'side', { pond: 1 }, 'pond', WIDE, 'us', false, 1);
+    const now = designScene(design, 'side', { pond: 1 - inches(9) }, 'pond', WIDE, 'us', false, 1);
+    assert.equal(then.made, null);
+    assert.ok(now.made && now.water && now.made.y < now.water.y);
+    near((now.water.y - now.made.y) / now.scale, inches(9), 1e-6);
+  });
+});
+
 describe('a missing trap', () => {
   it('is looked for from the anchor outward, stolen last', () => {
     for (const type of CATALOGUE) {

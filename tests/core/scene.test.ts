@@ -134,6 +134,34 @@ describe('the section', () => {
     assert.ok(Math.abs(drawn.ahead.bottom - drawn.ahead.top - inches(5) * drawn.scale) < 1e-6);
     assert.equal(drawn.ahead.text, 'tomorrow at this hour 32 in, between 30 in and 35 in');
   });
+  it('the bed goes through a depth that was measured for a set alone, and the place is no longer unknown (F107)', () => {
+    const lay = (numbers: Record<string, number>) =>
+      layFrom(
+        setTypeOf('lodge-run'),
+        { numbers, choices: {}, pond: inches(41), tail: inches(10) },
+        { kind: 'run', surface: 'pond', bed: null },
+        usualDevices(setTypeOf('lodge-run')),
+        'us',
+      );
+    const drawn = (numbers: Record<string, number>) => {
+      const own = { ...view(1, feet(100)), layout: lay(numbers) };
+      const shore = station({ id: `${id}8`, along: feet(200), bed: { depth: inches(10), level: inches(41), at: '' } });
+      return sectionScene({
+        water: { profile: [], kind: 'pond' },
+        stations: [own.station, shore],
+        views: [own],
+        levels: { known: { pond: inches(41) }, age: { pond: 0 }, atMost: {} },
+        earlier: null,
+        size: { width: 1280, height: 500 },
+        frame: US,
+      });
+    };
+    const measured = drawn({ depth: inches(30) });
+    const place = measured.stations[0];
+    assert.ok(place?.deep);
+    assert.ok(Math.abs(place.y - (measured.surfaces[0]?.y ?? 0) - inches(30) * measured.scale) < 1e-6);
+    assert.equal(drawn({}).stations[0]?.deep, false);
+  });
   it('stations without a set stand by name, and yesterday’s words never lie on those of now', () => {
     const lone = station({ id: `${id}9`, number: 9, name: 'spring', along: feet(200) });
     const drawn = sectionScene({

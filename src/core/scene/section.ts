@@ -76,7 +76,8 @@ const LEFT = 104;
 const PITCH = 92;
 /** Lays out the section of one water: bed, surfaces, stations in order, every set at its depth with its level band. */
 export function sectionScene(input: SectionInput): SectionScene {
-  const { water, stations, views, levels, earlier, frame } = input;
+  const { water, views, levels, earlier, frame } = input;
+  const stations = soundedBySets(input.stations, views);
   const { system } = frame;
   const ground = bedLine(water, stations);
   const far = Math.max(...ground.map(([along]) => along), ...stations.map((s) => s.along), feet(60));
@@ -93,7 +94,7 @@ export function sectionScene(input: SectionInput): SectionScene {
         [far, width - RIGHT - 40],
       ];
   const xOf = (along: number): number => between(stops, along);
-  const marks = keptLabels(views, stations, width, () =>
+  const marks = keptLabels(views, input.stations, width, () =>
     labelled([...views.map(({ number, name, station }) => ({ number, name, along: station.along })), ...free], xOf, width - right),
   );
   const rows = Math.max(1, ...marks.map((m) => m.label.row + 1));
@@ -266,6 +267,21 @@ function keptLabels(views: SetView[], stations: Station[], width: number, place:
   const labels = place();
   KEPT.set(views, { stations, width, labels });
   return labels;
+}
+
+/** Stations with the bed that was measured for a set there, where nobody measured it for the place itself. */
+function soundedBySets(stations: Station[], views: readonly SetView[]): Station[] {
+  if (stations.every((s) => s.bed)) return stations;
+  const floors = new Map(
+    views.flatMap((v) => {
+      const floor = v.layout.free.map((f) => f.floor).find((f) => typeof f === 'number');
+      return typeof floor === 'number' ? [[v.station.id, floor] as const] : [];
+    }),
+  );
+  return stations.map((s) => {
+    const floor = floors.get(s.id);
+    return s.bed || floor === undefined ? s : { ...s, bed: { depth: 0, level: floor, at: '' } };
+  });
 }
 
 /** The bed from the drawn profile and every measured station, along and elevation, m. */
