@@ -60,7 +60,7 @@ test('a body-grip: a dive pole with its trap 2½ in under', async ({ page, progr
     water: 'Header Pond',
     name: 'pole at the pile',
     tags: { 'Trap, by tag': 'K-14, 330' },
-    numbers: { 'Top under': '2.5', 'Width of the way': '24' },
+    numbers: { 'Top below water': '2.5', 'Width of the way': '24' },
     anchor: 'birch, right bank',
     says: [/Frame and springs|Gaps beside it/, /Jaw swing/, /Water over it/],
   });
@@ -73,7 +73,7 @@ test('a foothold on a slide wire: profile, resting place, pole within reach', as
     water: 'Upper Reservoir',
     name: 'wire at the birch',
     tags: { 'Trap, by tag': 'K-37, No. 5' },
-    numbers: { 'Pan under': '2.5', 'Depth 3 ft out': '26', 'Depth 6 ft out': '44', 'Depth 9 ft out': '60', 'Wire or tether': '9 ft' },
+    numbers: { 'Pan below water': '2.5', 'Depth 3 ft out': '26', 'Depth 6 ft out': '44', 'Depth 9 ft out': '60', 'Wire or tether': '9 ft' },
     choices: { Foot: 'front' },
     anchor: 'stake at the toe',
     despite: 'the pole goes in from the boat',
@@ -92,7 +92,7 @@ test('a snare: a castor stick with its loop two thirds under', async ({ page, pr
     water: 'Header Pond',
     name: 'stick at the inlet',
     tags: { 'Snare, by tag': 'K-54, 7×7 3/32 snare' },
-    numbers: { Loop: '10', 'Loop under water': '2/3', 'Loop cable at hand': '38 in' },
+    numbers: { Loop: '10', 'Loop below water': '2/3', 'Loop cable at hand': '38 in' },
     anchor: 'stake in the bank',
     says: [/67% of its height is under, 71% of its area/, /38 in of loop cable would give up to/],
   });
@@ -133,7 +133,7 @@ test('the fast way: the last set of its type copied, three numbers changed, save
   await open(page, `${program.base}/bench/new?station=${station}&type=castor-foothold`);
   await expect(page.getByText(/Copied from/)).toBeVisible();
   await expect(page.getByLabel('Trap, by tag')).not.toHaveValue('');
-  await page.getByLabel('Pan under', { exact: true }).focus();
+  await page.getByLabel('Pan below water', { exact: true }).focus();
   let strokes = 0;
   const press = async (...keys: string[]): Promise<void> => {
     for (const key of keys) {
@@ -152,15 +152,15 @@ test('the fast way: the last set of its type copied, three numbers changed, save
   await press('Enter');
   await expect(page.getByText('Saved to the book.')).toBeVisible();
   expect(strokes).toBeLessThanOrEqual(25);
-  await expect(page.getByLabel('Pan under', { exact: true })).toHaveValue('4 in');
+  await expect(page.getByLabel('Pan below water', { exact: true })).toHaveValue('4 in');
   await expect(page.getByLabel('Pan before the mound', { exact: true })).toHaveValue('12 in');
 });
 
 test('a length is drawn by hand and by key, and its number follows; two designs stand side by side', async ({ page, program }) => {
   const station = await idOf(page, program.base, '26 feed bed, feed bed at Header Pond');
   await open(page, `${program.base}/bench/new?station=${station}&type=crossed-limbs&like=`);
-  const field = page.getByLabel('Top under', { exact: true });
-  const handle = page.getByRole('slider', { name: 'Top under, drawn as it is met' });
+  const field = page.getByLabel('Top below water', { exact: true });
+  const handle = page.getByRole('slider', { name: 'Top below water, drawn as it is met' });
   await handle.focus();
   await page.keyboard.press('ArrowUp');
   await expect(field).toHaveValue('2¼ in');
@@ -186,7 +186,7 @@ test('a length is drawn by hand and by key, and its number follows; two designs 
 test('impossible numbers are said beside what they are about, and nothing typed is lost', async ({ page, program }) => {
   const station = await idOf(page, program.base, '26 feed bed, feed bed at Header Pond');
   await open(page, `${program.base}/bench/new?station=${station}&type=dive-pole&like=`);
-  const field = page.getByLabel('Top under', { exact: true });
+  const field = page.getByLabel('Top below water', { exact: true });
   await page.getByLabel('Depth here').fill('8');
   await field.fill('3');
   await expect(page.getByText(/would reach 13 in down, but it is 8 in deep here/)).toHaveCount(2);

@@ -73,8 +73,8 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
     await page.getByRole('button', { name: 'To the bench' }).click();
     await page.getByLabel('State').selectOption('live');
     await page.getByLabel('Number').fill('62');
-    await page.getByLabel('Lowest point under', { exact: true }).fill('');
-    await page.getByLabel('Loop under water').fill('1/2');
+    await page.getByLabel('Lowest point below water', { exact: true }).fill('');
+    await page.getByLabel('Loop below water').fill('1/2');
     await page.getByText(/\d+ checks? OK/).click();
     await expect(page.getByText(/50% of its height is under/).first()).toBeVisible();
     await page.getByLabel('Snare, by tag').selectOption({ label: 'K-55, 7×7 3/32 snare' });

@@ -158,7 +158,7 @@ describe('the catalogue as data', () => {
   it('one Zod schema for a type’s geometry: strange numbers and ranges are refused in words', () => {
     const schema = numbersSchema(setTypeOf('dive-pole'));
     assert.ok(schema.safeParse({ topUnder: inches(2) }).success);
-    assert.match(schema.safeParse({ topUnder: 3 }).error?.issues[0]?.message ?? '', /Top under lies between 0 in and 8 in/);
+    assert.match(schema.safeParse({ topUnder: 3 }).error?.issues[0]?.message ?? '', /Top below water lies between 0 in and 8 in/);
     assert.match(schema.safeParse({ nonsense: 1 }).error?.issues[0]?.message ?? '', /no number called nonsense/);
   });
   it('is found by place, species, month and gear', () => {
@@ -177,11 +177,11 @@ describe('the catalogue as data', () => {
   });
   it('says what has to be where, carried by what', () => {
     assert.deepEqual(needTexts(sampleDesign(setTypeOf('dive-pole'), undefined, 'us'), 'us'), [
-      'Top of the jaws: aim 2 in to 3 in under the water; works 2 in over to 8 in under the water.',
+      'Top of the jaws: aim 2 in to 3 in below water; works 2 in above to 8 in below water.',
     ]);
     assert.match(
       needTexts(sampleDesign(setTypeOf('lure-pole'), undefined, 'us'), 'us').join(' '),
-      /Loop: aim 50% to 65% under the water; works 40% to 90% under the water, perhaps 20% to 90% .*Top of the loop: at 2 in over the water or higher, perhaps/,
+      /Loop: aim 50% to 65% below water; works 40% to 90% below water, perhaps 20% to 90% .*Top of the loop: at 2 in above water or higher, perhaps/,
     );
     assert.match(needTexts(sampleDesign(setTypeOf('ice-snare-pole'), undefined, 'us'), 'us').join(' '), /underside of the ice/);
     assert.equal(bearersText(sampleDesign(setTypeOf('float'), undefined, 'us')), 'the water, afloat');
@@ -397,6 +397,24 @@ describe('cut and carry', () => {
     assert.equal(sheet.length, 240);
     near(sheet.marks[0]?.at, 30);
     sheet.marks.forEach((a, i) => sheet.marks.slice(i + 1).forEach((b) => assert.ok(!overlap(a.box, b.box), `${a.text} over ${b.text}`)));
+  });
+});
+
+describe('a height', () => {
+  it('is named by the side of the water on which it lies, its sign never lost (F151)', () => {
+    const said = (id: string, numbers: Record<string, number>): string =>
+      designScene(
+        sampleDesign(setTypeOf(id), undefined, 'us', numbers),
+        'side',
+        { pond: 1 },
+        'pond',
+        { width: 600, height: 300 },
+        'us',
+      ).twin.join(' ');
+    assert.match(said('lodge-run', { topUnder: inches(4) }), /Top below water 4 in\./);
+    assert.match(said('lodge-run', { topUnder: inches(-2) }), /Top above water 2 in\./);
+    assert.match(said('castor-foothold', { panUnder: inches(-1) }), /Pan above water 1 in\./);
+    assert.match(said('box', { topUnder: inches(-8) }), /Top above water 8 in\./);
   });
 });
 

@@ -39,7 +39,7 @@ describe('what may go live', () => {
     assert.deepEqual(against(lay('wall-blind', { panUnder: 4 })), [[], ['pan swum over']]);
     assert.deepEqual(against(lay('castor-stick-snare', { lowestUnder: 1 })), [
       [],
-      ['loop under water', 'lowest point of the loop too shallow'],
+      ['loop below water', 'lowest point of the loop too shallow'],
     ]);
   });
   it('in doubt or out of reach it needs none', () => {
@@ -56,14 +56,14 @@ describe('what may go live', () => {
 describe('the aim as a note', () => {
   it('says where it is put, and that it is not so now', () => {
     const design = lay('dive-pole');
-    assert.deepEqual(aimTexts(design, 'trap', { pond: POND }, 'us'), ['Aim: top of the jaws 2 in to 3 in under the water.']);
+    assert.deepEqual(aimTexts(design, 'trap', { pond: POND }, 'us'), ['Aim: top of the jaws 2 in to 3 in below water.']);
     assert.deepEqual(aimTexts(design, 'trap', { pond: POND + inches(2) }, 'us'), [
-      'Aim: top of the jaws 2 in to 3 in under the water, not so now.',
+      'Aim: top of the jaws 2 in to 3 in below water, not so now.',
     ]);
-    assert.deepEqual(aimTexts(lay('slide-snare'), 'snare', { pond: POND }, 'metric'), ['Aim: loop 50% to 65% under the water.']);
+    assert.deepEqual(aimTexts(lay('slide-snare'), 'snare', { pond: POND }, 'metric'), ['Aim: loop 50% to 65% below water.']);
   });
   it('says both ends on the side of the water on which they lie', () => {
-    assert.deepEqual(aimTexts(lay('undercut-bank'), 'trap', { pond: POND }, 'us'), ['Aim: top of the jaws 1½ in to 2 in over the water.']);
+    assert.deepEqual(aimTexts(lay('undercut-bank'), 'trap', { pond: POND }, 'us'), ['Aim: top of the jaws 1½ in to 2 in above water.']);
     assert.deepEqual(aimTexts(lay('dam-break-breach'), 'trap', { pond: POND }, 'us').length, 1);
   });
   it('says nothing where no level is known, and of no other device', () => {

@@ -333,10 +333,10 @@ describe('sticks and sizes', () => {
   });
   it('a number out of its range says the range in both systems', () => {
     const type = setTypeOf('castor-foothold');
-    assert.match(numberFaults(type, { panUnder: 2 })[0]?.[1] ?? '', /Pan under lies between −2 in and 12 in \(−5 cm and 30.5 cm\)/);
+    assert.match(numberFaults(type, { panUnder: 2 })[0]?.[1] ?? '', /Pan below water lies between −2 in and 12 in \(−5 cm and 30.5 cm\)/);
     assert.match(numberFaults(type, { nonsense: 1 })[0]?.[1] ?? '', /no number called nonsense/);
     assert.equal(
-      rangeText({ label: 'Loop under water', help: '', unit: 'share', min: 0, max: 1, origin: 'practice' }),
+      rangeText({ label: 'Loop below water', help: '', unit: 'share', min: 0, max: 1, origin: 'practice' }),
       'between 0 and 100%',
     );
   });

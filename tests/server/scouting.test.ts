@@ -239,7 +239,7 @@ describe('a station', () => {
     const [, mark = ''] = /High-water mark ([\d½¼¾]+) in, give or take 2 in/.exec(await get(path)) ?? [];
     const asNumber = Number(mark.replace(/[½¼¾]/, '')) + ({ '½': 0.5, '¼': 0.25, '¾': 0.75 }[mark.at(-1) ?? ''] ?? 0);
     assert.equal(asNumber, inNumber + 14);
-    assert.match(await get('/book?kind=reading'), /14 in over the water of \d+:\d\d [ap]m/);
+    assert.match(await get('/book?kind=reading'), /14 in above the water of \d+:\d\d [ap]m/);
   });
   const jpeg = new Blob([Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, ...Array.from({ length: 40 }, (_, i) => i)])], {
     type: 'image/jpeg',

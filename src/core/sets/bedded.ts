@@ -11,7 +11,7 @@ import { bedOf, levelThen, type Laying, type NumberSpec } from './setType';
 /** What the types with a bedded foothold have in common: bed, pan, build-up. */
 
 export const PAN_UNDER: NumberSpec = {
-  label: 'Pan under',
+  label: 'Pan below water',
   help: 'water over the pan, as seen',
   unit: 'length',
   default: inches(3),

@@ -5,7 +5,7 @@ import { heightAt, heightLimits, type Limits, type Need } from '../water/need';
 import type { Design } from './design';
 
 const FROM: Record<string, string> = {
-  pond: 'the water',
+  pond: 'water',
   tail: 'the water below the dam',
   iceTop: 'the top of the ice',
   iceUnderside: 'the underside of the ice',
@@ -41,14 +41,14 @@ function rangeText(need: Need, limits: Limits, parts: Design['parts'], system: S
   const from = typeof need.from === 'string' ? (FROM[need.from] ?? need.from) : 'the bed';
   if ('share' in need.of) {
     const percent = (n: number | undefined, otherwise: string): string => (n === undefined ? otherwise : `${Math.round(n * 100)}%`);
-    return `${percent(limits.min, 'from dry')} to ${percent(limits.max, '100%')} under ${from}`;
+    return `${percent(limits.min, 'from dry')} to ${percent(limits.max, '100%')} below ${from}`;
   }
   const { min, max } = heightLimits(need, parts, limits);
   const print = (m: number): string => printLength(Math.abs(m), system);
-  const side = (m: number): string => (Math.abs(m) < 1e-9 ? `level with ${from}` : `${print(m)} ${m < 0 ? 'under' : 'over'} ${from}`);
+  const side = (m: number): string => (Math.abs(m) < 1e-9 ? `level with ${from}` : `${print(m)} ${m < 0 ? 'below' : 'above'} ${from}`);
   if (Number.isFinite(min) && Number.isFinite(max)) {
-    if (max <= 0) return `${print(max)} to ${print(min)} under ${from}`;
-    return min >= 0 ? `${print(min)} to ${print(max)} over ${from}` : `${print(max)} over to ${side(min)}`;
+    if (max <= 0) return `${print(max)} to ${print(min)} below ${from}`;
+    return min >= 0 ? `${print(min)} to ${print(max)} above ${from}` : `${print(max)} above to ${side(min)}`;
   }
   if (Number.isFinite(max)) return `at ${side(max)} or lower`;
   return Number.isFinite(min) ? `at ${side(min)} or higher` : 'at any depth';

@@ -85,6 +85,12 @@ export function assemble(...pieces: (Piece | null | false)[]): Design {
 /** A design of nothing: no device was chosen. */
 export const NOTHING: Design = assemble();
 
+/** A height is named by the side of the water on which it lies, whatever its number is counted from. */
+function sided(label: string, from: number, to: number): string {
+  if (label.endsWith('below water') && to > from + 1e-9) return label.replace('below water', 'above water');
+  return label.endsWith('above water') && to < from - 1e-9 ? label.replace('above water', 'below water') : label;
+}
+
 /** A height on a drawing: from a level down or up to a spot. `grows` is the way the spot moves when the number grows. */
 export const upright = (
   key: NumberKey | null,
@@ -96,7 +102,7 @@ export const upright = (
   grows: 1 | -1 = -1,
 ): Mark => ({
   key,
-  label,
+  label: sided(label, from, to),
   view,
   at: [across, from],
   to: [across, to],

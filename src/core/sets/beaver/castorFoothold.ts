@@ -17,7 +17,7 @@ const numbers = {
   depth: depthHere('Depth at the bed', 'water over the firm bottom before the bed is built'),
   panToMound: practised('Pan before the mound', 'along the approach', 11, [4, 30]),
   offset: offset(2.5),
-  berm: practised('Berm under', 'top of the low berm in front of the bed', 4, [0, 12], 1),
+  berm: practised('Berm below water', 'top of the low berm in front of the bed', 4, [0, 12], 1),
   ...SLIDE_NUMBERS,
 } satisfies Numbers;
 const of = asks(numbers);
@@ -36,7 +36,7 @@ function berm(laying: Laying, floor: number): Piece {
     parts: [
       { id: 'berm', kind: 'mound', bearer: 'bed', x: -BERM_AHEAD, y: 0, z: fixed(floor), height, wide: inches(8), across: inches(20) },
     ],
-    marks: under < 0.003 ? [] : [upright('berm', 'Berm under', 'side', -BERM_AHEAD, surface, surface - under)],
+    marks: under < 0.003 ? [] : [upright('berm', 'Berm below water', 'side', -BERM_AHEAD, surface, surface - under)],
     findings: [
       found(
         'berm',

@@ -20,7 +20,7 @@ import { under } from '../offer';
 const numbers = {
   loop: practised('Loop', 'inside diameter', 10, [4, 16]),
   share: {
-    label: 'Loop under water',
+    label: 'Loop below water',
     help: 'share of its height, as set',
     unit: 'share',
     default: 2 / 3,
@@ -28,13 +28,13 @@ const numbers = {
     max: 1,
     origin: 'practice',
   },
-  lowestUnder: measured('Lowest point under', 'instead of the share, as seen: 0 is at the surface', [-20, 40], 1),
+  lowestUnder: measured('Lowest point below water', 'instead of the share, as seen: 0 is at the surface', [-20, 40], 1),
   depth: here(
     { label: 'Depth of the channel', help: 'water over the bed', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
     'depth',
   ),
   pushIn: { label: 'Support pushed in', help: 'into the bed', unit: 'length', default: inches(10), min: 0, max: 1, origin: 'practice' },
-  ceiling: here(measured('Ceiling over the water', 'only for a roofed passage', [0, 119], -1), 'ceiling'),
+  ceiling: here(measured('Ceiling above water', 'only for a roofed passage', [0, 119], -1), 'ceiling'),
   tail: practised('Tail and extension', 'lock to anchor', 84, [12, 237]),
   driven: DRIVEN,
 } satisfies Numbers;

@@ -16,7 +16,7 @@ const numbers = {
   topUnder: topUnder(2, [-7, 8]),
   depth: here(depthHere(), 'depth', 'toeDepth'),
   width: here(practised('Width of the way', 'at the surface', 24, [10, 120]), 'widthSurface'),
-  limbs: practised('Limbs show', 'their ends over the water', 10, [2, 40], -1),
+  limbs: practised('Limbs show', 'their ends above water', 10, [2, 40], -1),
   tie: tieNumber(72),
   driven: DRIVEN,
 } satisfies Numbers;

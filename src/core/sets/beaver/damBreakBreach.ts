@@ -14,7 +14,7 @@ import { opening } from '../pieces/range';
 
 const numbers = {
   topUnder: topUnder(-1, [-8, 8]),
-  sill: practised('Bottom under', 'bottom of the break under the water', 10, [4, 36], 1),
+  sill: practised('Bottom below water', 'bottom of the break below water', 10, [4, 36], 1),
   breakWidth: practised('Width of the break', 'between its sides', 14, [6, 48]),
   frameOverBed: frameOverBed(1),
   tie: tieNumber(72),
@@ -106,7 +106,7 @@ export const damBreakBreach: SetType = {
           [half + inches(24), surface + inches(3)],
         ],
         marks: [
-          mark('sill', 'Bottom under', 'side', -inches(10), surface, floor),
+          mark('sill', 'Bottom below water', 'side', -inches(10), surface, floor),
           across('breakWidth', 'Break', 'eye', floor - inches(4), -half, half),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],

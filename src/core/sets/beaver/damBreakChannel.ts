@@ -27,7 +27,7 @@ const BREAKS: Step = {
 };
 
 const numbers = {
-  topUnder: measured('Top under', 'of the jaws or the loop, as seen; negative when it stands above water', [-24, 79], 1),
+  topUnder: measured('Top below water', 'of the jaws or the loop, as seen; negative when it stands above water', [-24, 79], 1),
   depth: here(
     { label: 'Depth of the patrol channel', help: 'in its middle', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
     'channelDepth',

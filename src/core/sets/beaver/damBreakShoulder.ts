@@ -20,12 +20,12 @@ const pan = (label: string, default_: number): NumberSpec => ({
 });
 
 const numbers = {
-  leftUnder: pan('Left pan under', 7),
-  rightUnder: pan('Right pan under', 6),
+  leftUnder: pan('Left pan below water', 7),
+  rightUnder: pan('Right pan below water', 6),
   depth: here({ ...BED_DEPTH, label: 'Depth on the shoulder', help: 'over the firm shoulder, before the bed is built' }, 'shoulderDepth'),
   apart: practised('Beds apart', 'one at each side of the break', 30, [12, 119]),
   breakWidth: practised('Width of the break', 'narrow: it has to be closed from the side', 8, [3, 40]),
-  breakDepth: practised('Depth of the break', 'its bottom under the water', 12, [3, 60], 1),
+  breakDepth: practised('Depth of the break', 'its bottom below water', 12, [3, 60], 1),
   ...SLIDE_NUMBERS,
 } satisfies Numbers;
 const of = asks(numbers);
@@ -99,7 +99,7 @@ export const damBreakShoulder: SetType = {
         ...(filled.length > 1
           ? [across('apart', 'Beds apart', 'side', surface + inches(6), -of(laying, 'apart') / 2, of(laying, 'apart') / 2)]
           : []),
-        upright('breakDepth', 'Bottom under', 'side', 0, surface, sill),
+        upright('breakDepth', 'Bottom below water', 'side', 0, surface, sill),
         across('breakWidth', 'Break', 'side', sill - inches(4), -half, half),
       ],
       travel:

@@ -19,8 +19,8 @@ const FACE: Step[] = [
 
 const numbers = {
   overTail: practised(
-    'Jaws over the water below the dam',
-    'bottom of the jaws over the water below the dam; negative when it stands in it',
+    'Jaws above the water below the dam',
+    'bottom of the jaws above the water below the dam; negative when it stands in it',
     4,
     [-40, 99],
     -1,
@@ -30,7 +30,7 @@ const numbers = {
     fromWithLevel: -1,
     lessOwn: ({ numbers: { overTail = inches(4) }, devices }) => overTail + openingOf(devices.trap?.size),
   },
-  reach: practised('Arm can reach', 'under the water below the dam', 36, [12, 79]),
+  reach: practised('Arm can reach', 'below the water below the dam', 36, [12, 79]),
   tie: tieNumber(60, 'to a log buried in the dam'),
   driven: DRIVEN,
 } satisfies Numbers;

@@ -10,7 +10,7 @@ import { loopOrder, once } from '../pieces/steps';
 const { loop, pushIn, tail, loopCable } = loopNumbers(8.5, 0);
 const numbers = {
   overDeck: practised('Bottom over the deck', 'lowest point of the loop over the worn gap', 3, [0, 10]),
-  deckOver: here(practised('Deck over the pond', 'the worn gap over the water', 4, [0, 40], -1), 'overPond'),
+  deckOver: here(practised('Deck over the pond', 'the worn gap above water', 4, [0, 40], -1), 'overPond'),
   gap: here(practised('Width of the gap', 'between its edges', 14, [8, 60]), 'width'),
   loop,
   pushIn,

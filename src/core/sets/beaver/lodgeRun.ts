@@ -22,8 +22,8 @@ const STICK = inches(1.25);
 
 const numbers = {
   depth: here(measured('Depth of the run', 'water over the hard bottom, where the trap stands', [0, 119], 1), 'depth'),
-  topUnder: measured('Top of the jaws under', 'as seen at the surface; negative when it stands above water', [-24, 99], 1),
-  innerTopUnder: measured('Inner trap: top under', 'only for a second trap, as seen', [-24, 99], 1),
+  topUnder: measured('Top of the jaws below water', 'as seen at the surface; negative when it stands above water', [-24, 99], 1),
+  innerTopUnder: measured('Inner trap: top below water', 'only for a second trap, as seen', [-24, 99], 1),
   frameOverBed: practised('Frame over the bed', 'height of the stand', 1, [0, 8]),
   widthSurface: here(practised('Run at the surface', 'from edge to edge', 30, [8, 158]), 'widthSurface'),
   widthBed: here(practised('Run at the bed', 'the hard groove', 16, [6, 158]), 'widthBed'),

@@ -12,7 +12,7 @@ import { ranged, reachNeed } from '../pieces/range';
 
 const { loop, pushIn, tail, loopCable } = loopNumbers(10, 1);
 const numbers = {
-  lowestUnder: measured('Lowest point under', 'as seen; left empty it hangs 2 in over the bed', [0, 100], 1),
+  lowestUnder: measured('Lowest point below water', 'as seen; left empty it hangs 2 in over the bed', [0, 100], 1),
   depth: here(depthHere('Depth of the run', 'water over its hard bottom'), 'depth'),
   width: here(practised('Run at the bed', 'the hard groove', 18, [8, 80]), 'widthBed'),
   overBed: practised('Loop over the bed', 'its lowest point', 2, [0, 12]),

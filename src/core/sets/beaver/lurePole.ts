@@ -15,7 +15,7 @@ const numbers = {
   ...loopNumbers(10, 0.6),
   depth: depthHere(),
   trunk: practised('Trunk', 'its thickness', 6, [2, 24]),
-  proud: practised('Trunk over the water', 'its upper side', 5, [1, 60], -1),
+  proud: practised('Trunk above water', 'its upper side', 5, [1, 60], -1),
   driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);

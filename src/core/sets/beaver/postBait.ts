@@ -32,7 +32,9 @@ export const postBait: SetType = {
   idea: 'A 4 ft post with bait on a swivel it cannot be pulled from, at rearing height; a stepping stick, and a foothold or two in front of it.',
   species: ['beaver'],
   stations: ['feed bed', 'point', 'slide', 'castor mound'],
-  suits: [{ species: 'beaver', places: ['feed bed'], rank: 6, why: 'they stand up for a bait that hangs over the water', months: [6, 12] }],
+  suits: [
+    { species: 'beaver', places: ['feed bed'], rank: 6, why: 'they stand up for a bait that hangs above the water', months: [6, 12] },
+  ],
   devices: ['foothold'],
   positions: [
     { id: 'trap', label: 'Trap', optional: false },

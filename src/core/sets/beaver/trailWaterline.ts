@@ -14,7 +14,7 @@ import { opening, type WorkRange, ranged } from '../pieces/range';
 import { under } from '../offer';
 
 const numbers = {
-  barUnder: practised('Cross bar under', 'of the T trigger, as seen: just under the surface', 0.25, [-2, 4], 1),
+  barUnder: practised('Cross bar below water', 'of the T trigger, as seen: just under the surface', 0.25, [-2, 4], 1),
   trail: here(practised('Width of the trail', 'the worn way', 14, [6, 60]), 'widthSurface', 'width'),
   toAnchor: practised('Anchor off the trail', 'from its middle', 30, [8, 120]),
   deep4: measured('Depth 4 ft from the anchor', 'away from the trail', [0, 120], 1),
@@ -110,9 +110,9 @@ export const trailWaterline: SetType = {
           [trail / 2 + inches(22), surface + inches(4)],
         ],
         marks: [
-          mark('barUnder', 'Cross bar under', 'eye', 0, surface, surface - of(laying, 'barUnder')),
+          mark('barUnder', 'Cross bar below water', 'eye', 0, surface, surface - of(laying, 'barUnder')),
           across('trail', 'Trail', 'eye', floor - inches(4), -trail / 2, trail / 2),
-          mark(null, 'Top over the water', 'side', 0, surface, bottom + frame, 1),
+          mark(null, 'Top above water', 'side', 0, surface, bottom + frame, 1),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: Math.max(floor, surface - BUILDS.beaverAdult.swims), pose: 'swims' }],
       },

@@ -12,7 +12,7 @@ import { hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 
 const numbers = {
-  topUnder: practised('Top under', 'negative: the jaws stand over the water', -8, [-40, 0], 1),
+  topUnder: practised('Top below water', 'negative: the jaws stand above water', -8, [-40, 0], 1),
   box: practised('Length of the box', 'inside', 18, [8, 36]),
   opening: practised('Opening of the box', 'inside width', 6, [4, 14]),
   inside: practised('Trap inside the mouth', 'jaws behind the edge', 2, [0, 8]),
@@ -113,7 +113,7 @@ export const box: SetType = {
         marks: [
           across('box', 'Box', 'side', floor - inches(4), -inside, long - inside),
           across('opening', 'Opening', 'eye', floor - inches(3), -wide / 2, wide / 2),
-          mark('topUnder', 'Top over the water', 'side', -inches(9), surface, bottom + frame, -1),
+          mark('topUnder', 'Top above water', 'side', -inches(9), surface, bottom + frame, -1),
         ],
         travel: [{ build: 'mink', x: -inside - inches(6), z: floor, pose: 'walks' }],
       },
@@ -122,7 +122,7 @@ export const box: SetType = {
         numbers,
         part: 'jaws',
         from: [0, frame / 2, bottom],
-        at: [-inches(24), wide / 2 + inches(10), floor - inches(2)],
+        at: [long - inside + inches(5), wide / 2 + inches(10), floor - inches(2)],
         to: 'stake',
         build: 'mink',
       }),

@@ -12,7 +12,7 @@ import { anchorStep, feelSwing, hooksOff, once, setGrip } from '../pieces/steps'
 import { always } from '../order';
 
 const numbers = {
-  topUnder: practised('Top under', 'negative: the jaws stand over the water', -7, [-40, 3], 1),
+  topUnder: practised('Top below water', 'negative: the jaws stand above water', -7, [-40, 3], 1),
   hollow: practised('Hollow', 'mouth to its back', 14, [6, 40]),
   wide: practised('Width of the hollow', 'between the stones', 7, [5, 20]),
   tie: tieNumber(36),
@@ -132,7 +132,7 @@ export const cubby: SetType = {
         marks: [
           across('hollow', 'Hollow', 'side', floor - inches(3), 0, deep),
           across('wide', 'Width', 'eye', floor - inches(2.5), -wide / 2, wide / 2),
-          mark('topUnder', 'Top over the water', 'side', -inches(4), surface, bottom + frame, -1),
+          mark('topUnder', 'Top above water', 'side', -inches(4), surface, bottom + frame, -1),
         ],
         travel: [{ build: 'mink', x: -inches(7), z: floor, pose: 'walks' }],
       },

@@ -13,10 +13,10 @@ import { hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 
 const numbers = {
-  overWater: { ...here(practised('Log over the water', 'its top, or over the ice', 10, [1, 80], -1), 'overWater'), plus: 'thick' },
+  overWater: { ...here(practised('Log above water', 'its top, or over the ice', 10, [1, 80], -1), 'overWater'), plus: 'thick' },
   depth: here(measured('Depth under the log', 'to the bed', [0, 160], 1), 'depth'),
   trunk: here(practised('Trunk', 'its thickness', 9, [4, 40]), 'thick'),
-  thaw: measured('Highest level to come', 'over the water now, at the thaw', [0, 120]),
+  thaw: measured('Highest level to come', 'above the water now, at the thaw', [0, 120]),
   tie: tieNumber(60, 'to a tree: ice takes no stake'),
 } satisfies Numbers;
 const of = asks(numbers);
@@ -166,8 +166,8 @@ export const logCrossing: SetType = {
       ],
       front: flat(floor, inches(24)),
       marks: [
-        mark('overWater', 'Log over the water', 'side', -inches(24), surface, surface + over, 1),
-        mark('overWater', 'Log over the water', 'eye', -inches(12), surface, surface + over, 1),
+        mark('overWater', 'Log above water', 'side', -inches(24), surface, surface + over, 1),
+        mark('overWater', 'Log above water', 'eye', -inches(12), surface, surface + over, 1),
         mark('trunk', 'Trunk', 'side', -inches(31), surface + over, surface + over - thick),
       ],
       travel: [{ build: 'mink', x: -inches(8), z: surface + over, pose: 'walks' }],

@@ -12,7 +12,7 @@ import { always } from '../order';
 import { atLeast } from '../offer';
 
 const numbers = {
-  topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top under', help: 'negative: it stands above water, 1½ to 2 in are wanted' },
+  topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top below water', help: 'negative: it stands above water, 1½ to 2 in are wanted' },
   depth: here(depthHere('Depth at the trap', 'not beside it'), 'trapDepth'),
   roof: here(practised('Roof over the bed', 'height of the undercut at the trap', 14, [5, 60]), 'roof'),
   under: here(practised('Under the roof', 'how far it reaches back', 10, [3, 60]), 'reachBack'),

@@ -79,8 +79,8 @@ export const wallBlind: SetType = {
           ...(Math.abs(cover) < 0.003
             ? []
             : [
-                upright('panUnder', 'Pan under', 'side', 0.03, surface, surface - cover),
-                upright('panUnder', 'Pan under', 'eye', 0, surface, surface - cover),
+                upright('panUnder', 'Pan below water', 'side', 0.03, surface, surface - cover),
+                upright('panUnder', 'Pan below water', 'eye', 0, surface, surface - cover),
               ]),
           across('offWall', 'Off the wall', 'eye', floor - inches(2), 0, off),
         ],

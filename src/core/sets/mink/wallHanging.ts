@@ -15,9 +15,9 @@ import { always } from '../order';
 import { atLeast } from '../offer';
 
 const numbers = {
-  acrossUnder: practised('Middle over the water', 'of the opening; 0: half of it is under', 0, [-5, 5], -1),
+  acrossUnder: practised('Middle above water', 'of the opening; 0: half of it is under', 0, [-5, 5], -1),
   depth: here(depthHere('Depth at the wall', 'over the bed'), 'wallDepth'),
-  ledge: here(practised('Ledge over the water', 'on which the bar lies', 8, [1, 60], -1), 'ledge'),
+  ledge: here(practised('Ledge above water', 'on which the bar lies', 8, [1, 60], -1), 'ledge'),
   offWall: practised('Opening off the wall', 'its near side', 0.5, [0, 4]),
   tie: tieNumber(30, 'second spring to the stake or chain'),
   driven: DRIVEN,
@@ -145,9 +145,9 @@ export const wallHanging: SetType = {
         ],
         front: besideWall(surface, floor, wall),
         marks: [
-          mark('acrossUnder', 'Middle over the water', 'eye', -inches(2), surface, surface + of(laying, 'acrossUnder'), 1),
-          mark('ledge', 'Ledge over the water', 'eye', -frame / 2 - inches(6), surface, ledge, 1),
-          mark(null, 'Top over the water', 'side', 0, surface, bottom + frame, 1),
+          mark('acrossUnder', 'Middle above water', 'eye', -inches(2), surface, surface + of(laying, 'acrossUnder'), 1),
+          mark('ledge', 'Ledge above water', 'eye', -frame / 2 - inches(6), surface, ledge, 1),
+          mark(null, 'Top above water', 'side', 0, surface, bottom + frame, 1),
         ].filter((m) => Math.abs(m.at[1] - m.to[1]) > 0.004),
         travel: [{ build: 'mink', x: -inches(9), y: 0, z: surface - BUILDS.mink.swims, pose: 'swims' }],
       },

@@ -13,8 +13,8 @@ import { ranged } from '../pieces/range';
 import { moving } from '../offer';
 
 const numbers = {
-  panOver: practised('Pan over the water', 'as the raft floats', 0.5, [-1, 4]),
-  draft: { label: 'Raft under water', help: 'its draft', unit: 'length', default: inches(2), min: 0, max: inches(12), origin: 'practice' },
+  panOver: practised('Pan above water', 'as the raft floats', 0.5, [-1, 4]),
+  draft: { label: 'Raft below water', help: 'its draft', unit: 'length', default: inches(2), min: 0, max: inches(12), origin: 'practice' },
   depth: here(
     { label: 'Depth under the raft', help: 'water over the bed', unit: 'length', min: 0, max: 6, origin: 'measured', withLevel: 1 },
     'depth',
@@ -79,7 +79,7 @@ export const float: SetType = {
         weightFinding(laying, laying.devices[positions[0] ?? 'left']?.size ?? '1½', 'muskrat'),
       ],
       marks: [
-        upright('draft', 'Raft under water', 'side', -inches(22), raft, raft - of(laying, 'draft')),
+        upright('draft', 'Raft below water', 'side', -inches(22), raft, raft - of(laying, 'draft')),
         upright('depth', 'Depth under the raft', 'side', inches(16), raft, bedOf(laying) ?? raft - inches(30)),
         upright('depth', 'Depth under the raft', 'eye', inches(14), raft, bedOf(laying) ?? raft - inches(30)),
       ],

@@ -107,8 +107,8 @@ export const logNotch: SetType = {
       ground: bedLine(floor, -half - inches(8), half + inches(8)),
       front: flat(floor, inches(18)),
       marks: [
-        mark('panUnder', 'Pan under', 'side', inches(1), surface, surface - under),
-        mark('panUnder', 'Pan under', 'eye', inches(1), surface, surface - under),
+        mark('panUnder', 'Pan below water', 'side', inches(1), surface, surface - under),
+        mark('panUnder', 'Pan below water', 'eye', inches(1), surface, surface - under),
         across('notch', 'Notch', 'side', surface + inches(6), -notch / 2, notch / 2),
         mark('log', 'Log', 'side', half + inches(3), surface + whole, surface + whole - thick),
       ],

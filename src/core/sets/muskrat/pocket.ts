@@ -16,7 +16,7 @@ const numbers = {
   depth: depthHere('Depth at the mouth', 'over the firm bottom'),
   pocketDeep: practised('Pocket into the bank', 'mouth to its back', 12, [6, 30]),
   pocketHigh: practised('Height of the hole', 'floor to roof', 6, [3, 14]),
-  baitUp: practised('Back end over the water', 'where the bait stays dry', 2, [0, 10], -1),
+  baitUp: practised('Back end above water', 'where the bait stays dry', 2, [0, 10], -1),
   chainEnd: measured('Depth where the chain ends', 'for the catch', [0, 80], 1),
   tie: tieNumber(24, 'trap to the stake in the water'),
   driven: DRIVEN,
@@ -117,7 +117,7 @@ export const pocket: SetType = {
         ],
         marks: [
           across('pocketDeep', 'Pocket into the bank', 'side', floor - inches(3), mouth, mouth + deep),
-          mark('baitUp', 'Back end over the water', 'side', mouth + deep, surface, dry, 1),
+          mark('baitUp', 'Back end above water', 'side', mouth + deep, surface, dry, 1),
         ],
         travel: [{ build, x: -inches(5), z: surface - 0.07, pose: 'swims' }],
       },

@@ -127,8 +127,8 @@ export const polePlatform: SetType = {
         ground: bedLine(floor, -inches(32), inches(32)),
         front: flat(floor, inches(20)),
         marks: [
-          mark('panUnder', 'Pan under', 'side', inches(1), surface, board + pan),
-          mark('panUnder', 'Pan under', 'eye', inches(1), surface, board + pan),
+          mark('panUnder', 'Pan below water', 'side', inches(1), surface, board + pan),
+          mark('panUnder', 'Pan below water', 'eye', inches(1), surface, board + pan),
           across('long', 'Platform', 'side', board - inches(4), -long / 2, long / 2),
         ],
         travel: [{ build: 'muskrat', x: -long / 2 - inches(3), z: surface - 0.08, pose: 'swims' }],

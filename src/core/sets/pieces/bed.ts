@@ -35,7 +35,7 @@ export const FOOT: Record<Foot, { under: [number, number]; target: number; off: 
 export const footFor = (under: number): Foot => (under > inches((FOOT.front.under[1] + FOOT.hind.under[0]) / 2) ? 'hind' : 'front');
 
 export const panUnder = (usual: number, [min, max]: [number, number] = [-2, 12]): NumberSpec =>
-  practised('Pan under', 'water over the pan, as seen', usual, [min, max], 1);
+  practised('Pan below water', 'water over the pan, as seen', usual, [min, max], 1);
 
 export const offset = (usual: number): NumberSpec =>
   practised('Pan off the middle', 'front foot 2 to 3 in, hind foot 5 to 7', usual, [0, 12]);
@@ -58,7 +58,7 @@ export function bed(laying: Laying, place: BedPlace): Piece {
   const { size, under, range, device = 'trap', x = 0, y = 0, on = 'bed', key = 'panUnder' } = place;
   const surface = levelThen(laying);
   const spread = footholdOf(size).spread;
-  const name = device === 'trap' ? 'Pan under' : `${device}: pan under`;
+  const name = device === 'trap' ? 'Pan below water' : `${device}: pan below water`;
   return {
     parts: bedParts(laying, size, under, { device, x, y, under: on }),
     needs: [panNeed(laying, range, device)],

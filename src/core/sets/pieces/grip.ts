@@ -18,7 +18,7 @@ export const topUnder = (
   usual: number,
   [min, max]: [number, number],
   help = 'of the jaws, as seen; negative when it stands above water',
-): NumberSpec => practised('Top under', help, usual, [min, max], 1);
+): NumberSpec => practised('Top below water', help, usual, [min, max], 1);
 
 export const depthHere = (label = 'Depth here', help = 'water over the firm bottom'): NumberSpec => measured(label, help, [0, 120], 1);
 
@@ -193,7 +193,7 @@ export const coverNeed = (
 export function gripMarks(laying: Laying, size: string, bottom: number, key: NumberKey | null = 'topUnder', x = 0): Piece {
   const surface = levelThen(laying);
   const top = bottom + openingOf(size);
-  return { marks: [mark(key, 'Top under', 'side', x, surface, top), mark(key, 'Top under', 'eye', 0, surface, top)] };
+  return { marks: [mark(key, 'Top below water', 'side', x, surface, top), mark(key, 'Top below water', 'eye', 0, surface, top)] };
 }
 
 /** The depth as both drawings show it. @param across where on each drawing, m */

@@ -27,7 +27,7 @@ export const loopNumbers = (
 ): Record<'loop' | 'share' | 'lowestUnder' | 'pushIn' | 'tail' | 'loopCable', NumberSpec> => ({
   loop: practised('Loop', 'inside diameter', usual, [4, 16]),
   share: {
-    label: 'Loop under water',
+    label: 'Loop below water',
     help: 'share of its height, as set',
     unit: 'share',
     default: share,
@@ -35,7 +35,7 @@ export const loopNumbers = (
     max: 1,
     origin: 'practice',
   },
-  lowestUnder: measured('Lowest point under', 'instead of the share, as seen: 0 is at the surface', [-20, 40], 1),
+  lowestUnder: measured('Lowest point below water', 'instead of the share, as seen: 0 is at the surface', [-20, 40], 1),
   pushIn: practised('Support pushed in', 'into the bed', 10, [0, 40]),
   tail: practised('Tail and extension', 'lock to anchor', 84, [12, 240]),
   loopCable: measured('Loop cable at hand', 'if it is cut already', [12, 120]),
@@ -92,7 +92,7 @@ export function loopPiece(laying: Laying, place: LoopPlace): Piece {
     findings: [cableFinding(loop, tail, size), ...cutFinding(laying, loop)],
     marks: [
       across('loop', 'Loop', 'eye', bottom + loop / 2, y - loop / 2, y + loop / 2),
-      ...(bottom < levelThen(laying) ? [mark(null, 'Lowest point under', 'side', x, levelThen(laying), bottom)] : []),
+      ...(bottom < levelThen(laying) ? [mark(null, 'Lowest point below water', 'side', x, levelThen(laying), bottom)] : []),
     ],
   };
 }

@@ -67,7 +67,7 @@ export function onTheBed(at: AtWork, before: Step[], where: string): Order[] {
       hooksOff(at, OVER_PLACE),
       { do: `Lower it ${where} by the top of its stand, or by the coil ends as deep as the arm reaches.` },
       ...(at.fenced
-        ? [{ do: 'Where the run is narrow the near fence is a stake so long that the hand stays over the water, outside the frame.' }]
+        ? [{ do: 'Where the run is narrow the near fence is a stake so long that the hand stays above the water, outside the frame.' }]
         : []),
       feelSwing,
     ],

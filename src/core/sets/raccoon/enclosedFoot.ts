@@ -12,7 +12,7 @@ import { always } from '../order';
 import { ranged } from '../pieces/range';
 
 const numbers = {
-  overWater: practised('Ground over the water', 'where it stands', 6, [0, 60], -1),
+  overWater: practised('Ground above water', 'where it stands', 6, [0, 60], -1),
   driven: practised('Driven in', 'stake under it', 14, [4, 30]),
   offTrail: practised('Off the trail', 'middle of the trap', 12, [0, 60]),
 } satisfies Numbers;
@@ -103,7 +103,7 @@ export const enclosedFoot: SetType = {
         ],
         front: flat(land, inches(26)),
         marks: [
-          mark('overWater', 'Ground over the water', 'side', inches(13), surface, land, 1),
+          mark('overWater', 'Ground above water', 'side', inches(13), surface, land, 1),
           mark('driven', 'Driven in', 'side', -inches(4), land, land - of(laying, 'driven')),
           across('offTrail', 'Off the trail', 'eye', land - inches(4), 0, off),
         ].filter((m) => Math.hypot(m.to[0] - m.at[0], m.to[1] - m.at[1]) > 0.01),

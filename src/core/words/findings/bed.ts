@@ -92,7 +92,7 @@ export const BED = {
     about: 'Bait stays dry',
     figure: ({ up }, { length }) => length(up),
     sentence: ({ up, muskrat }, { length }) =>
-      `The back end stands ${length(up)} over the water: a rise of that much floods the bait. ${muskrat ? 'Root draws muskrat.' : 'Flesh and fish draw mink, and raccoon.'}`,
+      `The back end stands ${length(up)} above water: a rise of that much floods the bait. ${muskrat ? 'Root draws muskrat.' : 'Flesh and fish draw mink, and raccoon.'}`,
   }),
   birds: words<{ roofed: boolean; traps: number }>({
     about: 'Birds',

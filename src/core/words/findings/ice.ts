@@ -35,7 +35,7 @@ export const ICE = {
     sentence: ({ needs, depth }, { length }) =>
       depth < needs
         ? `Drop, jaws and bait take ${length(needs)} of the ${length(depth)}: ${length(needs - depth)} too much. Deeper water, or a smaller trap.`
-        : `Drop, jaws and bait take ${length(needs)} of the ${length(depth)} under the water line.`,
+        : `Drop, jaws and bait take ${length(needs)} of the ${length(depth)} below the water line.`,
   }),
   marksShort: words<{ short: number; tiers: number; depth: number }>({
     about: 'Marks from the foot',

@@ -5,13 +5,13 @@ import { words } from '../say';
 
 export const LOOP = {
   share: words<{ share: number; area: number; min: number; max: number; lower: number; raise: number }>({
-    about: 'Loop under water',
+    about: 'Loop below water',
     figure: ({ share }, { percent }) => percent(share),
     sentence: ({ share, area, min, max, lower, raise }, { length, percent }) =>
       `As set, ${percent(share)} of its height is under, ${percent(area)} of its area. Wanted are ${Math.round(min * 100)} to ${percent(max)} of the height.${lower > 0 ? ` Lower it ${length(lower)}.` : raise > 0 ? ` Raise it ${length(raise)}.` : ''}`,
   }),
   shareInChannel: words<{ share: number; area: number; roofed: boolean; shallow: boolean }>({
-    about: 'Loop under water',
+    about: 'Loop below water',
     figure: ({ share }, { percent }) => percent(share),
     sentence: ({ share, area, roofed, shallow }, { percent, length }) =>
       `As set, ${percent(share)} of its height is under, that is ${percent(area)} of its area. ${shallow ? `In less than ${length(inches(8))} of water they walk through: no share is too little.` : roofed ? 'In a roofed passage 40% or more is wanted; its ceiling is the upper limit.' : 'Wanted are 40 to 90% of the height.'}`,

@@ -25,7 +25,7 @@
   const BOUNDS = [
     { value: 'exact', text: 'read on the gauge' },
     { value: 'crest', text: 'a high-water mark, from debris' },
-    { value: 'over', text: 'a high-water mark, so much over the water now' },
+    { value: 'over', text: 'a high-water mark, so much above the water now' },
   ];
   const CLARITY = CLARITIES.map((c) => ({ value: c, text: c }));
   /** which of the forms was refused: each has a field of its own */
