@@ -39,7 +39,7 @@ test('an empty record says what to do first, and leads to the first live set of 
   await open(page, `${program.base}/bench`);
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByLabel('State').selectOption('live');
-  await page.getByLabel('Top of the jaws under').fill('8 cm');
+  await page.getByLabel('Top of the jaws below water').fill('8 cm');
   await page.getByLabel('Outer trap, by tag').selectOption({ label: 'M-1, 330' });
   await page.getByLabel('Anchored to what, where').fill('ash root');
   const at = page.getByLabel('At', { exact: true });

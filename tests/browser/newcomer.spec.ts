@@ -24,7 +24,7 @@ test('from the name to a first live set in twelve answers, nothing asked that ca
   await page.getByRole('button', { name: 'Build the set' }).click();
 
   await expect(page.getByLabel('Outer trap, by tag')).toHaveValue(/.+/);
-  await answer(page.getByLabel('Top of the jaws under').fill('6 in'));
+  await answer(page.getByLabel('Top of the jaws below water').fill('6 in'));
   await answer(page.getByLabel('Anchored to what, where').fill('ash root, left bank'));
   await answer(page.getByLabel('Level on the gauge now').fill('0'));
   for (const question of await page.getByRole('checkbox').all()) await answer(question.check());

@@ -32,13 +32,13 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
       .getByRole('link', { name: 'place a set' })
       .click();
     await page.getByLabel('State').selectOption('live');
-    await page.getByLabel('Top of the jaws under').fill('3 in');
+    await page.getByLabel('Top of the jaws below water').fill('3 in');
     await page.getByLabel('Outer trap, by tag').selectOption({ label: 'K-14, 330' });
     await page.getByLabel('At', { exact: true }).fill('2026-11-25T05:12');
     await expect(page.getByText('Not live yet')).toHaveCount(0);
     await page.getByRole('button', { name: 'Save the set' }).click();
     await expect(page.getByText(/Not live yet: 5 questions/)).toBeVisible();
-    await expect(page.getByLabel('Top of the jaws under')).toHaveValue('3 in');
+    await expect(page.getByLabel('Top of the jaws below water')).toHaveValue('3 in');
     await page.getByLabel('Anchored to what, where').fill('alder root, right');
     for (const question of await page.getByRole('checkbox').all()) await question.check();
     await page.getByRole('button', { name: 'Save the set' }).click();
