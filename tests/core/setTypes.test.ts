@@ -652,3 +652,29 @@ describe('what is disputed', () => {
       assert.ok((setTypeOf(id).disputed?.length ?? 0) > 0, id);
   });
 });
+
+describe('what is typed changes what is drawn and said', () => {
+  const designed = (id: string, numbers: Record<string, number>, choices: Record<string, string> = {}) =>
+    sampleDesign(setTypeOf(id), { id: 'x', name: 'x', choices }, 'us', numbers);
+  it('a way of 24 in at the lower face takes sticks that one of 14 in does not, and one narrower than the frame is said (F92)', () => {
+    const sticks = (width: number): number =>
+      designed('dam-crossover-face', { width: inches(width) }).parts.filter((p) => p.stock === 'side stick').length;
+    // (24 − 10) / 2 = 7 in a side: one stick of 1¼ in leaves 2⅞ in, a kit uses 3½ (by hand)
+    assert.equal(sticks(24), 2);
+    assert.equal(sticks(14), 0);
+    const fence = designed('dam-crossover-face', { width: inches(24) }).findings.find((f) => f.id === 'fence');
+    const { clear } = fence?.values as { clear: number };
+    assert.ok(Math.abs(clear - inches(2.875)) < 1e-9);
+    assert.equal(designed('dam-crossover-face', { width: inches(8) }).findings.find((f) => f.id === 'narrow')?.verdict, 'fails');
+  });
+  it('where the lock sits is drawn and has its reason (F104)', () => {
+    const lock = (at: string): string => {
+      const design = designed('castor-stick-snare', {}, { lock: at });
+      assert.equal(design.parts.find((p) => p.kind === 'loop')?.look?.lock, at);
+      const told = design.findings.find((f) => f.id === 'lock');
+      return told ? tell(told, 'us').sentence : '';
+    };
+    assert.match(lock('side'), /head and shoulders are through/);
+    assert.match(lock('top'), /first touch/);
+  });
+});

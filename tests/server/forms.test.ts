@@ -80,7 +80,7 @@ describe('placing a set', () => {
   });
   const faults: [string, Record<string, string | string[]>, number, RegExp][] = [
     ['a number that is none', { 'n.topUnder': 'three fingers' }, 400, /“three fingers” is not a length Zaprud can read/],
-    ['a number out of its range', { 'n.topUnder': '40 ft' }, 400, /Top of the jaws under lies between/],
+    ['a number out of its range', { 'n.topUnder': '40 ft' }, 400, /Top of the jaws below water lies between/],
     ['no trap', { 'd.outer': '' }, 400, /A live set needs its outer trap/],
     ['a trap of the wrong kind', { 'd.outer': 'K-35' }, 400, /takes a body-grip; K-35 is a foothold/],
     ['a trap twice', { 'd.inner': 'K-16' }, 400, /K-16 is chosen twice/],

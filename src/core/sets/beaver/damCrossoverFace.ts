@@ -1,7 +1,9 @@
+import { BUILDS } from '../../animals/species';
+import { fence } from '../../geometry/fence';
 import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
-import { found } from '../../words/finding';
+import { found, type Finding } from '../../words/finding';
 import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, NOTHING, upright, type Piece } from '../design';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
@@ -11,6 +13,7 @@ import { byDepth } from '../order';
 import type { Step } from '../work';
 import { opening, type WorkRange, reachNeed } from '../pieces/range';
 import { coverNeed } from '../pieces/grip';
+import { STICK, userOf } from '../pieces/guides';
 
 const FACE: Step[] = [
   once('Look at the gap from below; find the firm clear channel at the foot, otherwise the tight place below the crest.'),
@@ -30,6 +33,7 @@ const numbers = {
     fromWithLevel: -1,
     lessOwn: ({ numbers: { overTail = inches(4) }, devices }) => overTail + openingOf(devices.trap?.size),
   },
+  width: here(practised('Width of the way', 'the gap where it stands, edge to edge', 14, [4, 79]), 'width'),
   reach: practised('Arm can reach', 'below the water below the dam', 36, [12, 79]),
   tie: tieNumber(60, 'to a log buried in the dam'),
   driven: DRIVEN,
@@ -83,7 +87,10 @@ export const damCrossoverFace: SetType = {
           { ...reachNeed(laying, 'jaws', of(laying, 'reach')), from: 'tail' },
         ],
         free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: null }],
-        findings: [found('skyline', crest < inches(2) ? 'warns' : 'holds', 'practice', { crest, outlined: crest < inches(2) })],
+        findings: [
+          sidesFinding(laying, device.size),
+          found('skyline', crest < inches(2) ? 'warns' : 'holds', 'practice', { crest, outlined: crest < inches(2) }),
+        ],
       },
       drawn(laying, device.size),
     );
@@ -133,8 +140,8 @@ function drawn(laying: Laying, size: string): Piece {
         [inches(30), crest + inches(3)],
       ],
       marks: [
-        upright('overTail', 'Over the water below the dam', 'side', inches(7), tail, jaws, 1),
-        upright('overTail', 'Over the water below the dam', 'eye', 0, tail, jaws, 1),
+        upright('overTail', 'Above the water below the dam', 'side', inches(7), tail, jaws, 1),
+        upright('overTail', 'Above the water below the dam', 'eye', 0, tail, jaws, 1),
         upright('crestOver', 'Crest over the jaws', 'side', -inches(9), jaws + frame, crest, 1),
       ],
       travel: [{ build: 'beaverAdult', x: -inches(20), z: crest, pose: 'walks' }],
@@ -183,29 +190,40 @@ function faceParts(laying: Laying, size: string): Part[] {
       across: inches(26),
       stock: 'stick over the top',
     },
-    {
-      id: 'left',
-      kind: 'stick',
-      bearer: 'bank',
-      x: 0,
-      y: -(frame / 2 + inches(2)),
-      z: fixed(bottom - inches(6)),
-      height: frame + inches(10),
-      wide: inches(1),
-      across: inches(1),
-      stock: 'side stick',
-    },
-    {
-      id: 'right',
-      kind: 'stick',
-      bearer: 'bank',
-      x: 0,
-      y: frame / 2 + inches(2),
-      z: fixed(bottom - inches(6)),
-      height: frame + inches(10),
-      wide: inches(1),
-      across: inches(1),
-      stock: 'side stick',
-    },
+    ...sideSticks(laying, size, bottom),
   ];
+}
+
+/** The way that stays open on each side of the frame, and the sticks that close it against a kit. */
+function sidesOf(laying: Laying, size: string) {
+  const side = (of(laying, 'width') - openingOf(size)) / 2;
+  return { side, ...fence(Math.max(0, side), BUILDS.beaverKit.smallestGap, STICK) };
+}
+
+const sideSticks = (laying: Laying, size: string, bottom: number): Part[] => {
+  const frame = openingOf(size);
+  const { sticks, clear } = sidesOf(laying, size);
+  return ([-1, 1] as const).flatMap((hand) =>
+    Array.from({ length: sticks }, (_, i): Part => ({
+      id: `${hand < 0 ? 'left' : 'right'}${i + 1}`,
+      kind: 'stick',
+      bearer: 'bank',
+      x: 0,
+      y: hand * (frame / 2 + (i + 1) * clear + (i + 0.5) * STICK),
+      z: fixed(bottom - inches(6)),
+      height: frame + inches(10),
+      wide: STICK,
+      across: STICK,
+      stock: 'side stick',
+    })),
+  );
+};
+
+function sidesFinding(laying: Laying, size: string): Finding {
+  const { side, sticks, clear } = sidesOf(laying, size);
+  const frame = openingOf(size);
+  const origin = laying.numbers.width === undefined ? 'practice' : 'computed';
+  if (side < 0) return found('narrow', 'fails', origin, { width: of(laying, 'width'), frame }, { field: 'width' });
+  const values = { side, sticks, clear, small: userOf('beaverKit'), large: userOf('beaverAdult') };
+  return found('fenceAside', 'holds', origin, values, { id: 'fence', field: 'width' });
 }

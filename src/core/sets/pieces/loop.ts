@@ -89,7 +89,7 @@ export function loopPiece(laying: Laying, place: LoopPlace): Piece {
   return {
     parts: [part, ...supportOf(laying, place, loop)],
     supplies,
-    findings: [cableFinding(loop, tail, size), ...cutFinding(laying, loop)],
+    findings: [cableFinding(loop, tail, size), ...cutFinding(laying, loop), ...lockFinding(laying)],
     marks: [
       across('loop', 'Loop', 'eye', bottom + loop / 2, y - loop / 2, y + loop / 2),
       ...(bottom < levelThen(laying) ? [mark(null, 'Lowest point below water', 'side', x, levelThen(laying), bottom)] : []),
@@ -198,6 +198,10 @@ export function shareFinding(
   };
   return found('share', fitsIn(share, { works: [least, most], ...(perhaps && { perhaps }) }), 'practice', values, { field: 'share' });
 }
+
+/** What the place of the lock does, where it is a choice. */
+const lockFinding = ({ choices: { lock } }: Laying): Finding[] =>
+  lock === undefined ? [] : [found('lock', 'holds', 'practice', { top: lock === 'top' })];
 
 /** What is cut for a loop with its tail, m. */
 export const cableFinding = (loop: number, tail: number, size: string): Finding =>

@@ -30,6 +30,12 @@ export const LOOP = {
         ? `${length(cable)} of loop cable give at most a ${length(most)} loop: a smaller loop, or ${length(more)} more cable.`
         : `${length(cable)} of loop cable would give up to ${length(most)}.`,
   }),
+  lock: words<{ top: boolean }>({
+    about: 'Lock',
+    figure: ({ top }) => (top ? 'at the top' : 'at the side'),
+    sentence: ({ top }) =>
+      top ? 'At the top it drops at the first touch.' : 'At the side it closes later, when head and shoulders are through.',
+  }),
   loopInBed: words<{ by: number; wet: number; loop: number; depth: number; largest: number }>({
     about: 'Loop and bed',
     figure: ({ by }, { length }) => length(by),
