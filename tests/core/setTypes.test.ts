@@ -3,6 +3,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
+import { baitFor } from '#core/sets/baitFor';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
 import { sampleDesign } from '#core/sets/sample';
 import { numberSpec, type Laying } from '#core/sets/setType';
@@ -650,6 +651,20 @@ describe('what is disputed', () => {
     for (const type of CATALOGUE) for (const both of type.disputed ?? []) assert.match(both, /; or |, or /, `${type.id}: ${both}`);
     for (const id of ['dam-break-channel', 'lodge-run', 'slide-foothold', 'channel-snare', 'den-run', 'crossed-limbs', 'castor-foothold'])
       assert.ok((setTypeOf(id).disputed?.length ?? 0) > 0, id);
+  });
+});
+
+describe('a bait', () => {
+  it('that draws another animal than the one it is meant for is said, with what would draw that (F76)', () => {
+    const pocket = setTypeOf('pocket');
+    const said = (bait: string, species: string): string =>
+      baitFor(pocket, { bait }, species)
+        .map((f) => tell(f, 'us').sentence)
+        .join();
+    assert.equal(said('root', 'mink'), 'Root or apple draws muskrat, and it is meant for mink: fish or flesh.');
+    assert.equal(said('fish', 'muskrat'), 'Fish draws mink and raccoon, and it is meant for muskrat: root or apple.');
+    assert.equal(said('root', 'muskrat') + said('flesh', 'raccoon'), '');
+    assert.deepEqual(baitFor(setTypeOf('lodge-run'), {}, 'mink'), []);
   });
 });
 

@@ -124,6 +124,17 @@ describe('the gear list', () => {
   });
 });
 
+describe('the first page', () => {
+  it('makes no second crew while one works (F161)', async () => {
+    const crews = (await rows('crew')).length;
+    const form = { entry: uuid(), person: 'Nobody', water: 'Nowhere', system: 'us', zone: 'UTC', rule: 'hours', hours: '24' };
+    refused(await post('/begin', form), 400, 'A crew works here already');
+    assert.equal((await rows('crew')).length, crews);
+  });
+  it('and the people say plainly that nobody signs in (F161)', async () =>
+    says(await words('/people'), /Nobody signs in: whoever opens this address/));
+});
+
 describe('a link that carries nonsense', () => {
   const broken = [
     '/book?from=2026-13-45',

@@ -152,6 +152,8 @@ export interface SetType {
   months?: readonly number[];
   /** which stand, clip or hook suits, and which way the springs point */
   fit: string;
+  /** which animals each of its baits draws. @source common practice */
+  draws?: Readonly<Record<string, readonly Species[]>>;
   /** carried for it beside its parts: tools */
   tools: readonly string[];
   /** what mostly goes wrong, and what is done */

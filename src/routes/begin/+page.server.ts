@@ -24,6 +24,8 @@ export const actions: Actions = {
     const read = reader(await request.formData(), locals.who ?? whoOf('', nobody));
     const form = read.text('entry');
     const of = (name: string): string => idBeside(form, name);
+    if (locals.who && locals.who.crew !== of('crew') && (await currentLine(db(), locals.who.crew)))
+      read.refuse('person', 'A crew works here already: add people and waters to it, in its own rooms.');
     const rule = readRule(read);
     const place = readPlace(read);
     for (const name of ['person', 'water']) if (read.text(name) === '') read.refuse(name, 'A name is needed here.');

@@ -17,6 +17,7 @@ import type { System } from '#core/units/factors';
 import { offGauge } from '#core/units/frame';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import type { Known } from '#core/water/levels';
+import { baitFor } from '#core/sets/baitFor';
 import { originWord } from '#core/water/originWord';
 import type { Remedy } from '#core/water/remedy';
 import { worst } from '#core/water/state';
@@ -97,7 +98,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const [hold] = design.holds;
     const beside = !hold || hold.kind === 'slide' ? [] : bench.neighbours;
     const circles = hold ? circleFindings(reachOf(hold), [...withinSet(design.holds), ...beside]) : [];
-    return [...design.findings, ...circles].map((f) => tell(f, system));
+    return [...design.findings, ...baitFor(type, choices, fields.species ?? ''), ...circles].map((f) => tell(f, system));
   });
   const work = $derived(
     atWork(

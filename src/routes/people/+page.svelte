@@ -23,6 +23,10 @@
 
 <div class="page">
   <h1>People and settings</h1>
+  <p class="quiet">
+    Nobody signs in: whoever opens this address works as your crew and sees every place. Keep it on this machine, or behind a door of your
+    own.
+  </p>
   <Problem text={kept?.problem} />
   <div class="cols">
     <section>

@@ -46,6 +46,7 @@ export const pocket: SetType = {
   usual: { class: 'foothold', size: '1½' },
   variants: [{ id: 'mink', name: 'for mink: fish', choices: { bait: 'fish' } }],
   fit: 'No. 1½ for mink, No. 1 to 1½ for muskrat; no slide: the trap must weigh enough, and the chain reach water that covers the catch.',
+  draws: { root: ['muskrat'], fish: ['mink', 'raccoon'], flesh: ['mink', 'raccoon'] },
   tools: ['trowel', 'hip boots', 'pliers'],
   faults: ['Bait gone, not fired: a small visitor, or the pan too heavy.', 'A raccoon: flesh draws it. Roots do not.'],
   remake: ['Fresh bait at the dry end; silt out of the mouth.'],

@@ -1,4 +1,4 @@
-import { words, type Words } from '../say';
+import { capital, words, type Words } from '../say';
 
 /** Footholds: what is built up under them, where the foot comes down, whether the catch is kept under. */
 
@@ -15,6 +15,12 @@ const BUILT: Omit<Words<Built>, 'about'> = {
 };
 
 export const BED = {
+  baitFor: words<{ bait: string; draws: string; meant: string; better: string }>({
+    about: 'Bait',
+    figure: ({ bait }) => bait,
+    sentence: ({ bait, draws, meant, better }) =>
+      `${capital(bait)} draws ${draws}, and it is meant for ${meant}${better ? `: ${better}` : ''}.`,
+  }),
   buildUp: words<Built>({ about: 'Bed height under the trap', ...BUILT }),
   stoneUnder: words<Built>({ about: 'Stone under the trap', ...BUILT }),
   foot: words<{ foot: 'front' | 'hind'; off: number; wanted: [number, number]; under: [number, number] }>({
