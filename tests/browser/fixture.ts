@@ -16,7 +16,7 @@ export const test = base.extend<object, { program: Program; story: string }>({
   story: ['', { scope: 'worker', option: true }],
   program: [
     async ({ story }, use) => {
-      const program = await startProgram({ demo: !['empty', 'newcomer'].includes(story), own: story === 'badInput' });
+      const program = await startProgram({ demo: !['empty', 'newcomer', 'halfHour'].includes(story), own: story === 'badInput' });
       await use(program);
       await program.end();
     },
