@@ -129,3 +129,21 @@ test('a set that is tapped on the drawing of its water shows its card there, and
   await expect(page.getByRole('heading', { level: 1, name: '20 inlet point' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Empty bed' })).toBeVisible();
 });
+
+test('a check that is half filled is not lost to a tap on another room', async ({ page, program }) => {
+  await open(page, `${program.base}/morning`);
+  await page.getByRole('link', { name: /41 head gate mound/ }).click();
+  await page.getByRole('link', { name: 'Something else' }).click();
+  await page.getByLabel('Note', { exact: true }).fill('mud on the crest');
+  const asked: string[] = [];
+  page.once('dialog', (dialog) => {
+    asked.push(dialog.message());
+    void dialog.dismiss();
+  });
+  await page.getByRole('link', { name: 'Rounds' }).click();
+  await expect.poll(() => asked).toEqual(['What you typed here is not saved yet. Leave it?']);
+  await expect(page.getByLabel('Note', { exact: true })).toHaveValue('mud on the crest');
+  page.once('dialog', (dialog) => void dialog.accept());
+  await page.getByRole('link', { name: 'Rounds' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('41 head gate mound');
+});

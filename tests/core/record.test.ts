@@ -249,6 +249,10 @@ describe('an entry in words', () => {
       found([{}, { outcome: 'sprung empty', cause: 'do not know' }, {}]),
       '12 east run: 2 × untouched; sprung empty, by what is not known',
     );
+    assert.equal(
+      found([{ outcome: 'sprung empty', cause: 'neighbour on the shared tie' }]),
+      '12 east run: sprung empty by the catch on the same tie',
+    );
     assert.equal(found([{}], { note: 'fresh mud on the crest' }), '12 east run: untouched, fresh mud on the crest');
     assert.equal(
       entrySentence('set', { ...set, name: 'lodge run' }, names, 'us'),

@@ -43,6 +43,9 @@ export const CAUSES = [
   'thief',
   'do not know',
 ] as const;
+/** A cause as it is said; what is kept keeps its first wording. */
+export const causeText = (cause: (typeof CAUSES)[number]): string =>
+  cause === 'neighbour on the shared tie' ? 'the catch on the same tie' : cause;
 export const FLAGS = [
   'bait gone',
   'damaged',

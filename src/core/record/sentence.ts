@@ -5,6 +5,7 @@ import { printWeight } from '../units/weight';
 import { riseText } from '../water/toldRise';
 import { setTypeOf } from '../sets/catalogue';
 import { signKind } from '../sign/kinds';
+import { causeText } from './checks';
 import type { Body, Catch, CheckedDevice, Kind } from './kinds';
 
 /** Names of the things that entries point to, by id. */
@@ -79,7 +80,7 @@ function outcomeText({ outcome, cause, flags, catch: caught, searched }: Checked
   const said = caught
     ? catchText(caught, system)
     : outcome +
-      (cause === 'not asked' ? '' : cause === 'do not know' ? ', by what is not known' : ` by ${cause}`) +
+      (cause === 'not asked' ? '' : cause === 'do not know' ? ', by what is not known' : ` by ${causeText(cause)}`) +
       (searched ? (outcome === 'not reached' ? `: ${searched}` : `, looked ${searched}`) : '');
   return flags.length > 0 ? `${said} (${flags.join(', ')})` : said;
 }

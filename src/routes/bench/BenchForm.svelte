@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Leaving from '$lib/ui/Leaving.svelte';
   import OriginKey from '$lib/ui/OriginKey.svelte';
   import { enhance } from '$app/forms';
   import { tick, untrack } from 'svelte';
@@ -54,6 +55,7 @@
 </script>
 
 <form method="POST" action={isNew ? undefined : '?/save'} class="page bench" use:enhance={keeping} bind:this={form}>
+  <Leaving {kept} />
   <input type="hidden" name="entry" value={typed(kept, 'entry', bench.ids.entry)} />
   <input type="hidden" name="id" value={typed(kept, 'id', bench.ids.id)} />
   <p class="now" aria-hidden="true">

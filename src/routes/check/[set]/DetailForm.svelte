@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Leaving from '$lib/ui/Leaving.svelte';
   import { USED_BEFORE } from '#core/check/advice';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
@@ -35,6 +36,7 @@
 <form method="POST" action="?/save" class="detail" use:enhance={keeping}>
   <Problem text={kept?.problem} />
   <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
+  <Leaving {kept} />
   <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
   <Opened entry={data.opened} {kept} />
   {#if kept?.errors?.devices}<p class="bad">{kept.errors.devices}</p>{/if}

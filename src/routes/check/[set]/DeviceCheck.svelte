@@ -2,7 +2,7 @@
   import { AGE_CLASSES, BITES, FATES, SEXES, SPECIES, STRIKES } from '#core/animals/species';
   import { SLIDE_FIRST, WHERE_MISSING } from '#core/check/advice';
   import { sizeText } from '#core/devices/sizes';
-  import { CAUSES, FLAGS, OUTCOME_HELP, OUTCOMES } from '#core/record/checks';
+  import { CAUSES, causeText, FLAGS, OUTCOME_HELP, OUTCOMES } from '#core/record/checks';
   import type { DeviceView } from '#core/sets/standing';
   import type { System } from '#core/units/factors';
   import SelectField from '$lib/ui/SelectField.svelte';
@@ -48,7 +48,7 @@
       label="Sprung by what?"
       name={name('cause')}
       value={typed(kept, name('cause'), 'do not know')}
-      options={plain(CAUSES.filter((c) => c !== 'not asked'))}
+      options={CAUSES.filter((c) => c !== 'not asked').map((c) => ({ value: c, text: causeText(c) }))}
       error={error('cause')}
     />
   {/if}

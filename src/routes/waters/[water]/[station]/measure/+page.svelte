@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Leaving from '$lib/ui/Leaving.svelte';
   import { enhance } from '$app/forms';
   import Field from '$lib/ui/Field.svelte';
   import Opened from '$lib/ui/Opened.svelte';
@@ -27,6 +28,7 @@
     today’s level of the water.
   </p>
   <form method="POST" class="two" use:enhance={keeping}>
+    <Leaving {kept} />
     <div class="drawing">
       <StationDiagram
         diagram={data.diagram}
