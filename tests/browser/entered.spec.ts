@@ -44,6 +44,26 @@ test('a gauge below the dam is hung by the drop that was measured, and read besi
   await expect(page.getByRole('combobox', { name: 'Gauge' })).toBeVisible();
 });
 
+test('a place that was added leaves nothing of itself for the next, and a tag for the next trap neither', async ({ page, program }) => {
+  await open(page, `${program.base}/waters`);
+  await page.getByRole('link', { name: 'Sallow Outfall', exact: true }).click();
+  await page.getByText('Add a location').click();
+  const form = page.getByRole('group').filter({ hasText: 'Add a location' });
+  await form.getByLabel('Name', { exact: true }).fill('old stump');
+  await form.getByLabel('Along the shore from the inlet').fill('90 ft');
+  await form.getByLabel('Note').fill('two mouths');
+  await form.getByRole('button', { name: 'Add the location' }).click();
+  await expect(page.getByRole('row', { name: /old stump/ })).toBeVisible();
+  if (!(await form.getByLabel('Name', { exact: true }).isVisible())) await page.getByText('Add a location').click();
+  for (const label of ['Along the shore from the inlet', 'Note']) await expect(form.getByLabel(label)).toHaveValue('');
+  await expect(form.getByLabel('Name', { exact: true })).toHaveValue('');
+  await open(page, `${program.base}/shed`);
+  await page.getByLabel('Tag', { exact: true }).fill('Y-01');
+  await page.getByRole('button', { name: 'Add to the shed' }).click();
+  await expect(page.getByRole('link', { name: 'Y-01' })).toBeVisible();
+  await expect(page.getByLabel('Tag', { exact: true })).toHaveValue('');
+});
+
 test('a dozen traps in one line, a second site with its leave, and a width kept for its place', async ({ page, program }) => {
   await open(page, `${program.base}/shed`);
   await page.getByLabel('Tag').fill('Z-01 to Z-12');

@@ -72,15 +72,17 @@
       </section>
     {/each}
   </div>
-  <form method="POST" action="?/device" class="sheet mt-6 max-w-md" use:enhance={keeping}>
-    <h2>Add traps</h2>
-    <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
-    <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
-    <TextField label="Tag" name="tag" value={typed(kept, 'tag')} error={kept?.errors?.tag} help="K-01, or several: K-01 to K-12" />
-    <SelectField label="Size" name="size" value={typed(kept, 'size')} options={data.sizes} error={kept?.errors?.size} />
-    <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
-    <button class="btn btn-primary">Add to the shed</button>
-  </form>
+  {#key data.groups.flatMap((g) => g.devices).length}
+    <form method="POST" action="?/device" class="sheet mt-6 max-w-md" use:enhance={keeping}>
+      <h2>Add traps</h2>
+      <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
+      <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
+      <TextField label="Tag" name="tag" value={typed(kept, 'tag')} error={kept?.errors?.tag} help="K-01, or several: K-01 to K-12" />
+      <SelectField label="Size" name="size" value={typed(kept, 'size')} options={data.sizes} error={kept?.errors?.size} />
+      <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
+      <button class="btn btn-primary">Add to the shed</button>
+    </form>
+  {/key}
   <p class="quiet mt-3">A tag opens its entry in the book: condition, size and note are corrected there.</p>
 </div>
 

@@ -35,53 +35,56 @@
   {@render gauges()}
   <details class="sheet" bind:open={isOpen}>
     <summary class="font-bold cursor-pointer">Add a location</summary>
-    <form method="POST" action="?/station" class="mt-3" use:enhance={keeping}>
-      <input type="hidden" name="entry" value={wasStation ? typed(kept, 'entry', ids.entry) : ids.entry} />
-      <input type="hidden" name="id" value={wasStation ? typed(kept, 'id', ids.id) : ids.id} />
-      <div class="grid grid-cols-[5rem_1fr] gap-3">
-        <TextField
-          label="Number"
-          name="number"
-          inputmode="numeric"
-          value={typed(kept, 'number', String(next))}
-          error={kept?.errors?.number}
+    <!-- anew once a place was added: nothing of it goes into the next -->
+    {#key next}
+      <form method="POST" action="?/station" class="mt-3" use:enhance={keeping}>
+        <input type="hidden" name="entry" value={wasStation ? typed(kept, 'entry', ids.entry) : ids.entry} />
+        <input type="hidden" name="id" value={wasStation ? typed(kept, 'id', ids.id) : ids.id} />
+        <div class="grid grid-cols-[5rem_1fr] gap-3">
+          <TextField
+            label="Number"
+            name="number"
+            inputmode="numeric"
+            value={typed(kept, 'number', String(next))}
+            error={kept?.errors?.number}
+          />
+          <div bind:this={nameField}><TextField label="Name" name="name" value={typed(kept, 'name')} error={kept?.errors?.name} /></div>
+        </div>
+        <input type="hidden" name="lat" value={typed(kept, 'lat', at?.lat)} />
+        <input type="hidden" name="lon" value={typed(kept, 'lon', at?.lon)} />
+        <SelectField
+          label="Kind"
+          name="kind"
+          value={typed(kept, 'kind', 'run')}
+          options={kinds.map((k) => ({ value: k, text: k }))}
+          error={kept?.errors?.kind}
         />
-        <div bind:this={nameField}><TextField label="Name" name="name" value={typed(kept, 'name')} error={kept?.errors?.name} /></div>
-      </div>
-      <input type="hidden" name="lat" value={typed(kept, 'lat', at?.lat)} />
-      <input type="hidden" name="lon" value={typed(kept, 'lon', at?.lon)} />
-      <SelectField
-        label="Kind"
-        name="kind"
-        value={typed(kept, 'kind', 'run')}
-        options={kinds.map((k) => ({ value: k, text: k }))}
-        error={kept?.errors?.kind}
-      />
-      {#if hasTail}<SelectField label="It hangs on" name="surface" value={typed(kept, 'surface')} options={SURFACES} />{/if}
-      <TextField
-        label="Along the shore from the inlet"
-        name="along"
-        value={typed(kept, 'along', at?.along)}
-        error={kept?.errors?.along}
-        help={at?.along ? at.from : `in ${system === 'us' ? 'feet' : 'metres'}`}
-      />
-      <TextField
-        label="Depth there now"
-        name="depth"
-        value={typed(kept, 'depth')}
-        error={kept?.errors?.depth}
-        help="in {small}, or a body word: knee. May stay empty"
-      />
-      <TextField
-        label="Crest or top over the gauge’s zero"
-        name="crest"
-        value={typed(kept, 'crest')}
-        error={kept?.errors?.crest}
-        help="dam or lodge only, in {small}"
-      />
-      <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
-      <button class="btn btn-primary">Add the location</button>
-    </form>
+        {#if hasTail}<SelectField label="It hangs on" name="surface" value={typed(kept, 'surface')} options={SURFACES} />{/if}
+        <TextField
+          label="Along the shore from the inlet"
+          name="along"
+          value={typed(kept, 'along', at?.along)}
+          error={kept?.errors?.along}
+          help={at?.along ? at.from : `in ${system === 'us' ? 'feet' : 'metres'}`}
+        />
+        <TextField
+          label="Depth there now"
+          name="depth"
+          value={typed(kept, 'depth')}
+          error={kept?.errors?.depth}
+          help="in {small}, or a body word: knee. May stay empty"
+        />
+        <TextField
+          label="Crest or top over the gauge’s zero"
+          name="crest"
+          value={typed(kept, 'crest')}
+          error={kept?.errors?.crest}
+          help="dam or lodge only, in {small}"
+        />
+        <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
+        <button class="btn btn-primary">Add the location</button>
+      </form>
+    {/key}
   </details>
 </div>
 

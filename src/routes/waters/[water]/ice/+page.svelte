@@ -111,14 +111,14 @@
     {/if}
   </div>
 
-  <IceForm
-    {kept}
-    ids={data.ids}
-    kinds={data.kinds}
-    stations={data.stations}
-    unit={data.unit === 'in' ? 'inches' : 'centimetres'}
-    nowField={data.nowField}
-  />
+  {#key data.seen.length}<IceForm
+      {kept}
+      ids={data.ids}
+      kinds={data.kinds}
+      stations={data.stations}
+      unit={data.unit === 'in' ? 'inches' : 'centimetres'}
+      nowField={data.nowField}
+    />{/key}
 
   {#if data.seen.length > 0}
     <h2 class="mt-4">What was seen of ice</h2>
