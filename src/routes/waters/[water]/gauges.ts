@@ -63,7 +63,7 @@ export async function reading(event: Event) {
     doubt: doubt ?? null,
     clarity: (read.text('clarity') || 'not looked') as 'clear',
     set: null,
-    note: now && shown !== undefined ? `${printLength(shown, locals.who.person.system)} over ${now.text}` : '',
+    note: now && shown !== undefined ? `${printLength(shown, locals.who.person.system)} above ${now.text}` : '',
   };
   const result = await attempt(read, () =>
     record(db(), {
