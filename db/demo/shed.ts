@@ -16,7 +16,7 @@ const STOCK: [name: string, kind: Draft<'stock'>['kind'], unit: Draft<'stock'>['
   ['stake 24 in', 'stake', 'pieces', 14, 10, 2.5],
   ['bank stake 24 in', 'stake', 'pieces', 8, 6, 2.5],
   ['castor lure', 'lure', 'portions', 40, 15, 0.7],
-  ['sac oil', 'lure', 'portions', 12, 5, 1.6],
+  ['beaver oil', 'lure', 'portions', 12, 5, 1.6],
   ['root or apple', 'bait', 'portions', 30, 10, 0.1],
   ['green wood', 'bait', 'portions', 24, null, null],
   ['setter', 'tool', 'pieces', 2, 1, 24],

@@ -33,7 +33,8 @@ function needText(need: Need, parts: Design['parts'], system: System): string {
   if (need.serves) return `${spot} within reach of an arm ${range(need)}.`;
   const what = 'share' in need.of ? 'Loop' : spot;
   const aim = need.aim ? `aim ${range(need.aim)}; works ` : '';
-  return `${what}: ${aim}${range(need)}${need.perhaps ? `, perhaps ${range(need.perhaps)}` : ''}.`;
+  const perhaps = need.perhaps ? range(need.perhaps) : '';
+  return `${what}: ${aim}${range(need)}${perhaps && perhaps !== range(need) ? `, perhaps ${perhaps}` : ''}.`;
 }
 
 /** Limits as a person says them: `between 2 in and 3 in under the water`. */

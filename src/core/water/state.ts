@@ -160,7 +160,11 @@ function good(state: DeviceState, band: Interval, level: number, young: string, 
   if (left < nearMargin(band) - 1e-9) {
     state.verdict = 'nearEdge';
     state.label = 'near the limit';
-    state.sentence = `Fails if the water ${down < up ? 'falls' : 'rises'} ${printLength(left, frame.system)}. ${works}`;
+    const way = down < up ? 'falls' : 'rises';
+    state.sentence =
+      left < INCH / 8
+        ? `Fails if the water ${way} at all. ${works}`
+        : `Fails if the water ${way} ${printLength(left, frame.system)}. ${works}`;
   }
   return spared(state, band, level);
 }
@@ -236,10 +240,14 @@ function remedyOf({ own, need, height, water, frame }: Unmet): Remedy {
   if (!band || level < band.min || level > band.max) {
     const needs = `needs ${printLength(Math.abs(wanted), system)}`;
     return wanted < 0
-      ? { order: 'Move it to deeper water', then: `It can go down only ${printLength(Math.abs(by), system)}; ${needs}.`, by: 0 }
+      ? {
+          order: 'Move it to deeper water',
+          then: `It can go down only ${printLength(Math.abs(by), system)}; ${Math.abs(by) === Math.abs(wanted) ? 'that is not enough here' : needs}.`,
+          by: 0,
+        }
       : {
           order: 'Move it to shallower water',
-          then: `It ${needs} more height${room === null ? '' : `, ${printLength(by, system)} of it under what is over it`}, and cannot have it here.`,
+          then: `It ${needs} more height${room === null ? '' : `; only ${printLength(by, system)} stay free below what is over it`}.`,
           by: 0,
         };
   }

@@ -33,8 +33,8 @@
           {#each stock as s (s.id)}
             <tr>
               <th scope="row"
-                ><a class="link" href="/book/{s.entry}">{s.name}</a>{#if !s.name.includes(s.kind)}
-                  <span class="quiet">{s.kind}</span>{/if}</th
+                ><a class="link" href="/book/{s.entry}">{s.name}</a>
+                <span class="quiet">{s.name.includes(s.kind) ? '' : s.kind}</span></th
               >
               <td class="whitespace-nowrap"
                 >{s.have}{#if s.low}<span class="low">, low (under {s.low})</span>{/if}</td

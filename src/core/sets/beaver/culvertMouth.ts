@@ -36,7 +36,7 @@ export const culvertMouth: SetType = {
   usual: { class: 'bodyGrip', size: '330' },
   fit: 'A stand or two rods; firm notch, since the current brings leaves.',
   tools: ['setter', 'hatchet', 'waders'],
-  faults: ['Plugged with sticks overnight: they mend the culvert. Take the lodge runs.', 'Sprung by current: firm notch.'],
+  faults: ['Plugged with sticks overnight: take the lodge runs.', 'Sprung by current: firm notch.'],
   hides: ['inside the culvert, as far as the cable lets it: draw it out, nobody enters'],
   numbers,
   seen: 'topUnder',

@@ -98,6 +98,6 @@ export const lodgeRunSnare: SetType = {
         once('Drive the T bar beside the run until it is stiff.'),
         anchorStep(at, 'stake', 'Drive the stake for the tail behind it.', 'the tail'),
       ],
-      'its lowest point 1 to 3 in over the bed',
+      'with its lowest point 1 to 3 in over the bed',
     ),
 };

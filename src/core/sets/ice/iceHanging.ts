@@ -120,7 +120,7 @@ export const iceHanging: SetType = {
       { do: 'Wire the bait to the open trap, a wire on each spring eye; lay out the cable, to the pair too.' },
       setGrip(at),
       { do: 'Measure the drop on the set trap; two turns on the stick, cable run through; rest it on the rim, wires taut.' },
-      hooksOff(at, 'on the rim, with dry hands, each from outside its spring'),
+      hooksOff(at, 'on the rim, with dry hands, from outside its spring'),
       { do: 'Lower it by the ends of the stick.', caution: 'No chisel near it.' },
       HOLE_LAST,
     ),

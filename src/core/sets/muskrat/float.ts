@@ -103,7 +103,7 @@ export const float: SetType = {
         once('Tie the line to a stake, long enough for the highest water.'),
         { do: 'Chain each trap so that the catch reaches water; leaves in the beds.' },
       ],
-      'from the open side under the roof',
+      'in from the open side under the roof',
       [{ do: 'Raft off with a pole; look from the bank: does it float level?' }],
     ),
 };

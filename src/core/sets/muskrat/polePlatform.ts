@@ -146,6 +146,6 @@ export const polePlatform: SetType = {
         once('Wire the chain to a post so that the catch reaches water.'),
         { do: 'Bait at the far end; wet leaves in the bed.' },
       ],
-      'from the open side',
+      'in from the open side',
     ),
 };

@@ -28,7 +28,7 @@ export const hooksOff = ({ size }: Pick<AtWork, 'size'>, when: string): Step => 
   caution: 'From here hands hold only coil ends, the top of a stand or rod, wire and cable: never the space the jaws cross.',
 });
 
-export const STANDING = 'with the trap standing, each from outside its own spring';
+export const STANDING = 'with the trap standing, from outside its spring';
 export const OVER_PLACE = 'over its place, at the surface';
 
 const small = (size: string): boolean => ['110', '120', '155', '160'].includes(size);
@@ -125,7 +125,7 @@ export const bedded = (where: string, { scent = false, small = false } = {}): St
     ? { do: 'Cock it aside on firm ground, loose jaw up.', caution: 'Fingers stay off the pan and out of the jaws.' }
     : { do: 'Cock it aside on firm ground, setters at hand, loose jaw up.', caution: LEVERS },
   { do: 'Set dog and pan: the finger comes from under the loose jaw, never across the jaws.', lastReach: true },
-  { do: `Carry it with hands under and outside the jaws and lay it in ${where}, loose jaw to the middle of the approach.` },
+  { do: `Carry it with hands under and outside the jaws and lay it ${where}, loose jaw to the middle of the approach.` },
   { do: 'Press on its springs with a stick: one that rocks is fired with the stick, the bed packed anew, and it is cocked again.' },
   { do: scent ? 'Cover it with a stick; scent on a stick, from the bank.' : 'Cover it with a stick.' },
 ];

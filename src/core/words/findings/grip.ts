@@ -7,6 +7,10 @@ interface User {
   gap: number;
 }
 
+/** Who uses which gap; one build, said once (F174). */
+const usersText = (small: User, large: User, length: (m: number) => string): string =>
+  `${capital(small.called)} uses ${length(small.gap)}${large.called === small.called ? '' : `, ${large.called} ${length(large.gap)}`}.`;
+
 export const GRIP = {
   springs: words<{ wide: number; room: number; shows: number }>({
     about: 'Springs',
@@ -48,13 +52,13 @@ export const GRIP = {
     sentence: ({ gap, sticks, small, large }, { length }) =>
       gap >= small.gap - 1e-6
         ? `${length(gap)} stay open beside it at every height ${small.called} needs (${length(small.gap)}): one more stick there, or a narrower place.`
-        : `${sticks === 0 ? 'No stick is needed' : `${sticks} ${sticks === 1 ? 'stick' : 'sticks'}`}: ${length(gap)} stay open at most. ${capital(small.called)} uses ${length(small.gap)}, ${large.called} ${length(large.gap)}.`,
+        : `${sticks === 0 ? 'No stick is needed' : `${sticks} ${sticks === 1 ? 'stick' : 'sticks'}`}: ${length(gap)} stay open at most. ${usersText(small, large, length)}`,
   }),
   fenceAside: words<{ side: number; sticks: number; clear: number; small: User; large: User }>({
     about: 'Gaps beside the trap',
     figure: ({ sticks }) => `${sticks} + ${sticks}`,
     sentence: ({ side, sticks, clear, small, large }, { length }) =>
-      `${length(side)} stays open on each side; ${sticks === 0 ? 'no stick is needed' : `${sticks} ${sticks === 1 ? 'stick' : 'sticks'} a side leave ${length(clear)}`}. ${capital(small.called)} uses ${length(small.gap)}, ${large.called} ${length(large.gap)}.`,
+      `${length(side)} stays open on each side; ${sticks === 0 ? 'no stick is needed' : `${sticks} ${sticks === 1 ? 'stick' : 'sticks'} a side leave ${length(clear)}`}. ${usersText(small, large, length)}`,
   }),
   buried: words<{ by: number }>({
     about: 'Lower corners',

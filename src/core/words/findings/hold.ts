@@ -60,7 +60,7 @@ export const HOLD = {
     about: 'Drowning depth',
     figure: ({ wanted }, { length }) => `${length(wanted)}?`,
     sentence: ({ wanted, called }, { length }) =>
-      `Uncertain: the deep end was not measured. Chain and ${called}'s reach with 6 in to spare want ${length(wanted)} there.`,
+      `Uncertain: the deep end was not measured. Chain and ${called}’s reach with 6 in to spare want ${length(wanted)} there.`,
   }),
   slideDepth: words<{ depth: number; wanted: number; called: string }>({
     about: 'Drowning depth',

@@ -53,7 +53,7 @@ export const ICE = {
     about: 'Hole',
     figure: ({ below }, { length }) => length(Math.max(0, below)),
     sentence: ({ below, wanted }, { length }) =>
-      `The hole may be in reach of the catch: the first loop hangs ${length(Math.max(0, below))} below the ice of the next check, ${length(wanted)} is usual (rule of thumb).`,
+      `The hole may be in reach of the catch: the first loop hangs ${length(Math.max(0, below))} below the ice of the next check, ${length(wanted)} is usual.`,
   }),
   poleLong: words<{ needs: number; pole: number }>({
     about: 'Pole at hand',
