@@ -6,7 +6,7 @@ import { cameraTonight, type CameraPlace } from '#core/counting/cameraTonight';
 import { colonyRange, rangeText, type ColonyEvidence } from '#core/counting/colonyRange';
 import { eventKey, planEvents } from '#core/counting/importEvents';
 import { countOf, nightOf, type CameraEvent } from '#core/counting/nights';
-import { metText, tallyText, type Meeting } from '#core/counting/met';
+import { contactText, tallyText, type Meeting } from '#core/counting/contacts';
 import { simulateNight } from '#core/sim/camera';
 import { feet } from '#core/units/factors';
 
@@ -240,22 +240,22 @@ describe('what a colony met', () => {
     devices: [{ outcome, catch: bites ? { species: 'beaver', bites } : null }],
   });
   it('where nothing was caught no check is counted from a last catch (F66)', () => {
-    assert.deepEqual(metText([visit(3, 'untouched'), visit(4, 'miss')]), [
+    assert.deepEqual(contactText([visit(3, 'untouched'), visit(4, 'miss')]), [
       'Met a trap and got away: 1 miss.',
       '2 checks, nothing caught yet.',
     ]);
-    assert.deepEqual(metText([]), ['No set was checked here yet.']);
+    assert.deepEqual(contactText([]), ['No set was checked here yet.']);
   });
   it('the checks after the last catch are counted, in whatever order they come, and fresh bite marks name others (F65)', () => {
     assert.deepEqual(
-      metText([visit(6, 'untouched'), visit(4, 'catch', 'fresh'), visit(2, 'catch', 'none'), visit(5, 'miss'), visit(3, 'miss')]),
+      contactText([visit(6, 'untouched'), visit(4, 'catch', 'fresh'), visit(2, 'catch', 'none'), visit(5, 'miss'), visit(3, 'miss')]),
       [
         'Met a trap and got away: 2 misses.',
         '2 checks of a set since the last catch.',
         '1 catch with fresh bite marks: others live here (rule of thumb).',
       ],
     );
-    assert.equal(metText([visit(3, 'miss'), visit(4, 'catch', 'none')])[1], 'The last check had a catch.');
+    assert.equal(contactText([visit(3, 'miss'), visit(4, 'catch', 'none')])[1], 'The last check had a catch.');
   });
   it('a tally has the animal met most first', () => {
     assert.equal(tallyText(['mink', 'beaver', 'muskrat', 'beaver', 'muskrat', 'beaver']), '3 beaver, 2 muskrat, 1 mink');

@@ -160,7 +160,7 @@ export interface SetType {
   faults: readonly string[];
   /** what a remake of it asks for beside the sheet of its class */
   remake?: readonly string[];
-  /** where practitioners differ, or where nobody knows: both views, the cautious one is reckoned with */
+  /** where practitioners differ, or where nobody knows: both views, the cautious one is what counts */
   disputed?: readonly string[];
   /** where a catch may lie beside tie and deep end */
   hides?: readonly string[];

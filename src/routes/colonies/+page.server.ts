@@ -1,5 +1,5 @@
 import { rangeText } from '#core/counting/colonyRange';
-import { metText, tallyText } from '#core/counting/met';
+import { contactText, tallyText } from '#core/counting/contacts';
 import { catchText } from '#core/record/sentence';
 import { whenText } from '#core/time/clock';
 import { waterCount, waterRange } from '$lib/server/counting';
@@ -42,7 +42,7 @@ export const load: PageServerLoad = async ({ locals }) => {
         name: water.name,
         counts: tallyText(caught.map((c) => c.animal.species)),
         left: left(water.id),
-        met: metText(own),
+        met: contactText(own),
         caught: caught.map(({ at, animal }) => ({
           id: animal.id,
           when: whenText(at, locals.now, season.clock),

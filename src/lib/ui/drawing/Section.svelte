@@ -1,9 +1,9 @@
 <script lang="ts">
   import { INCH } from '#core/units/factors';
-  import { alongAt, LABEL_SIZE, xAt, type SectionScene } from '#core/scene/section';
+  import { alongAt, xAt, type SectionScene } from '#core/scene/section';
+  import SectionLabels from './SectionLabels.svelte';
   import SectionGround from './SectionGround.svelte';
   import SectionSets from './SectionSets.svelte';
-  import StateMark from '../StateMark.svelte';
 
   interface Props {
     scene: SectionScene;
@@ -190,36 +190,7 @@
             style:fill="var(--linetext)">below the dam {tail.text}</text
           >{/if}
 
-        {#each scene.sets as s (s.id)}
-          <g transform="translate({s.label.middle} {s.label.y})">
-            <g transform="translate(-8 -8)"
-              ><StateMark verdict={s.shape === 'live' ? (s.state?.verdict ?? 'unknown') : s.shape} size={16} /></g
-            >
-            <a
-              href="/{s.shape === 'live' ? 'check' : 'bench'}/{s.id}"
-              onclick={(event) => {
-                if (!onset || s.shape !== 'live' || event.metaKey || event.ctrlKey) return;
-                event.preventDefault();
-                onset(s.id);
-              }}
-              ><text y="21" font-size={LABEL_SIZE} font-weight="600" text-anchor="middle" class="label"
-                >{s.label.text}<title>{s.full}: {s.state?.label ?? s.shape}</title></text
-              ></a
-            >
-          </g>
-        {/each}
-
-        {#each scene.free as s (s.id)}
-          <path d="M{s.x} {s.label.y + 22}V{s.y}" stroke="var(--rule)" stroke-width="1" stroke-dasharray="1.5 4" />
-          <g transform="translate({s.label.middle} {s.label.y})">
-            <circle r="4" fill="var(--paper)" stroke="var(--mute)" stroke-width="1.6" />
-            <a href="/waters/{water}/{s.id}"
-              ><text y="21" font-size={LABEL_SIZE} font-weight="500" text-anchor="middle" class="label free"
-                >{s.label.text}<title>{s.full}: no set</title></text
-              ></a
-            >
-          </g>
-        {/each}
+        <SectionLabels {scene} {water} {onset} />
 
         {#if !columns && zoom === 1}{@render axis(scene.width - 16)}{/if}
 
@@ -291,12 +262,6 @@
   .handle {
     cursor: ns-resize;
     touch-action: none;
-  }
-  .free {
-    fill: var(--mute);
-  }
-  .label:hover {
-    text-decoration: underline;
   }
   .halo {
     paint-order: stroke;

@@ -23,7 +23,7 @@ const ms = (at: Date | string): number => new Date(at).getTime();
  * @param checks of one water, in any order
  * @source common practice: fresh bite marks are those of other beaver, so others live here
  */
-export function metText(checks: readonly Meeting[]): string[] {
+export function contactText(checks: readonly Meeting[]): string[] {
   if (checks.length === 0) return ['No set was checked here yet.'];
   const devices = checks.flatMap((c) => c.devices);
   const met = SAID.flatMap(([outcome, one, several]) => {
