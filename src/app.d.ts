@@ -7,6 +7,8 @@ declare global {
       now: Date;
       /** whether this device was told who works on it */
       isPicked: boolean;
+      /** the database did not answer while this request was served */
+      isAway?: boolean;
       /** known once the layout has loaded the day */
       sunIsDown?: boolean;
     }

@@ -23,7 +23,9 @@ export const handle: Handle = async ({ event, resolve }) => {
     if (found) event.locals.who = whoOf(found.crew, found.person);
     else if (event.url.pathname !== '/begin') redirect(303, '/begin');
     const response = await send();
-    return response.status === 503 && typed ? await keepTyped(event, typed) : response;
+    const isAwayNow = event.locals.isAway && response.status >= 500;
+    if (isAwayNow && typed) return await keepTyped(event, typed);
+    return guarded(isAwayNow ? new Response(response.body, { status: 503, headers: response.headers }) : response);
   } catch (error) {
     if (!isAway(error)) throw error;
     if (typed) return keepTyped(event, typed);
@@ -37,6 +39,21 @@ export const handle: Handle = async ({ event, resolve }) => {
   }
 };
 
+/** What a page may load and who may frame it; it says nothing of where it was read, and no shared cache keeps it. */
+function guarded(response: Response): Response {
+  for (const [name, value] of GUARDS) if (!response.headers.has(name)) response.headers.set(name, value);
+  return response;
+}
+
+const GUARDS = [
+  ['x-content-type-options', 'nosniff'],
+  ['x-frame-options', 'DENY'],
+  ['referrer-policy', 'same-origin'],
+  ['permissions-policy', 'geolocation=(self), camera=(self), microphone=(), payment=(), usb=()'],
+  ['cross-origin-opener-policy', 'same-origin'],
+  ['cache-control', 'private, no-cache'],
+] as const;
+
 async function keepTyped(event: Parameters<Handle>[0]['event'], typed: Request): Promise<Response> {
   if (event.request.headers.get('x-sveltekit-action') === 'true') {
     const body = { type: 'failure', status: 503, data: stringify({ problem: AWAY_SENTENCE, errors: {} }) };
@@ -49,7 +66,11 @@ async function keepTyped(event: Parameters<Handle>[0]['event'], typed: Request):
 export const handleError: HandleServerError = ({ error, event, status, message }) => {
   if (status === 404) return { message: 'There is no such page.' };
   if (status === 413) return { message: 'That is more than Zaprud takes at once.' };
-  if (isAway(error)) return { message: AWAY_SENTENCE };
+  if (isAway(error)) {
+    event.locals.isAway = true;
+    console.error(`${event.request.method} ${event.url.pathname}: the database does not answer`);
+    return { message: AWAY_SENTENCE };
+  }
   const id = randomUUID().slice(0, 8);
   console.error(`[${id}] ${event.request.method} ${event.url.pathname}: ${message}`, error);
   return { message: 'Something went wrong here that should not have. What you typed may not be saved.', id };

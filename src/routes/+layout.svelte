@@ -4,6 +4,7 @@
   import { page } from '$app/state';
   import { themeOf } from '$lib/ui/theme';
   import DayStrip from '$lib/ui/DayStrip.svelte';
+  import Waiting from '$lib/ui/Waiting.svelte';
 
   let { data, children } = $props();
 
@@ -49,6 +50,7 @@
     </nav>
   </header>
 {/if}
+<Waiting />
 <main id="room" tabindex="-1">{@render children()}</main>
 
 <style>

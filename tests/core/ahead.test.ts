@@ -225,7 +225,7 @@ describe('what lies ahead of a set', () => {
     const type = setTypeOf(id);
     const layout = layFrom(type, { numbers, choices: {}, ...known }, place, usualDevices(type), 'us');
     const deadline = new Date(NOW.getTime() + 24 * HOUR).toISOString();
-    const view = { id: 'x', station, layout, devices: [], follows: null, iceFactor: 1, deadline } as unknown as SetView;
+    const view = { id: 'x', type: id, station, layout, devices: [], follows: null, iceFactor: 1, deadline } as unknown as SetView;
     return { view, state: stateOf(view, { known, age: { pond: HOUR }, atMost: {} }, plainFrame('us', { zone: ZONE, hours: 12 })) };
   }
   /** Ice that grows evenly from an hour ago on, m at its end. */
@@ -264,6 +264,14 @@ describe('what lies ahead of a set', () => {
     const moving = movingOf(season, NOW);
     assert.match(outlookOf(view, state, season, moving, reader)?.sentence ?? '', /Should work|keeps working|Works until/);
     assert.equal(outlookOf(view, state && { ...state, verdict: 'spent' }, season, moving, reader), null);
+  });
+  it('a fixed board is told of the float where the level runs farther than it works over (F103)', () => {
+    const board = viewOf('pole-platform', { panUnder: inches(1) });
+    const sloping = facts(water('stream'), [read(60, 0.9), read(36, 0.8), read(12, 0.7), read(1, 0.6)]);
+    const said = outlookOf(board.view, board.state, sloping, movingOf(sloping, NOW), reader)?.sentence ?? '';
+    assert.match(said, /The level moves .* until the check and it works over .*: a float set rides with it\./);
+    const flat = facts(water('stream'), [read(60, 0.6), read(36, 0.6), read(12, 0.6), read(1, 0.6)]);
+    assert.doesNotMatch(outlookOf(board.view, board.state, flat, movingOf(flat, NOW), reader)?.sentence ?? '', /float/);
   });
   it('a falling pond takes a set out at an hour, with the change that keeps it in', () => {
     const { view, state } = viewOf('baited-bank', { panUnder: inches(5) });

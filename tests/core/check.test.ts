@@ -46,6 +46,13 @@ describe('a check', () => {
     assert.match(answer('no', 'yes'), /one more night/);
     assert.match(answer('do not know', 'do not know'), /fresh sign/);
     assert.match(oneChange({ seenOnCamera: 'no', inUse: 'yes', usedBefore: 'snares' }, ['snare']), /foothold/);
+    for (const stands of ['snare', 'foothold', 'bodyGrip'] as const)
+      for (const usedBefore of ['body-grips', 'snares', 'footholds'])
+        // what stands there is never offered (F99)
+        assert.doesNotMatch(
+          oneChange({ seenOnCamera: 'no', inUse: 'yes', usedBefore }, [stands]).replace(/^.*: /, ''),
+          { snare: /snare/, foothold: /foothold/, bodyGrip: /body-grip/ }[stands],
+        );
   });
   it('looks for a missing trap from the anchor outward and on the camera last', () => {
     assert.match(WHERE_MISSING[0] ?? '', /anchor/);

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
-import { CATALOGUE } from '#core/sets/catalogue';
+import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
+import { layOut, usualDevices } from '#core/sets/standing';
 import { sampleDesign } from '#core/sets/sample';
 import { inches } from '#core/units/factors';
 import { BED } from '#core/words/findings/bed';
@@ -140,5 +141,47 @@ describe('what a finding says follows its values', () => {
     const values = { thick: 0.08, turn: 0.25, turns: 9, left: 0.1, wire: 2.4, wanted: inches(40), depth: inches(30) };
     assert.match(us(found('tangle', 'fails', 'practice', values)).sentence, /There are only 30 in: deeper by 10 in, or a slide wire\.$/);
     assert.match(us(found('tangle', 'unknown', 'practice', { ...values, depth: undefined })).sentence, /Measure the depth there\.$/);
+  });
+});
+
+describe('what the type of set says of itself', () => {
+  const of = (id: string, numbers: Record<string, number> = {}, choices: Record<string, string> = {}) => {
+    const type = setTypeOf(id);
+    return {
+      type,
+      layout: layOut(
+        type,
+        { numbers, choices, then: { pond: 1 }, place: { kind: 'point', surface: 'pond', bed: null }, devices: usualDevices(type) },
+        'us',
+      ),
+    };
+  };
+  const told = (id: string, about: string, numbers?: Record<string, number>, choices?: Record<string, string>) => {
+    const finding = of(id, numbers, choices)
+      .layout.findings.map((f) => tell(f, 'us'))
+      .find((f) => f.about === about);
+    return `${finding?.figure}: ${finding?.sentence}`;
+  };
+  it('a stone under a trap is the depth less the cover and the pan, and that is its figure (F88)', () =>
+    assert.match(told('wall-blind', 'Stone under the trap', { depth: inches(6) }), /^3¾ in: Depth 6 in less/));
+  it('a hind foot is judged by a hind foot’s depth (F100)', () => {
+    assert.match(told('slide-foothold', 'For a hind foot', { panUnder: inches(6) }, { foot: 'hind' }), /6 to 9 in under/);
+    assert.doesNotMatch(told('slide-foothold', 'For a hind foot', { panUnder: inches(6) }, { foot: 'hind' }), /front foot/);
+  });
+  it('a pan in a box is not told as wires are (F102)', () => {
+    assert.match(told('box', 'Trigger', {}, { trigger: 'pan' }), /under the first foot/);
+    assert.match(told('box', 'Trigger', {}, { trigger: 'low' }), /well in and pushing/);
+  });
+  it('a loop on a rod says how high over the bed its top is hung, and the sticks beside it follow the push-in (F89)', () => {
+    const { layout } = of('castor-stick-snare', { depth: inches(12), pushIn: inches(15) });
+    const hung = layout.marks.find((m) => m.label.startsWith('Top of the loop on its rod'));
+    // 12 in of water, 6 of a 10 in loop under
+    assert.ok(Math.abs((hung?.to[1] ?? 0) - (hung?.at[1] ?? 0) - inches(16)) < 1e-9);
+    const side = layout.parts.find((p) => p.id === 'sideL');
+    assert.ok(Math.abs((side?.height ?? 0) - inches(15 + 12 + 10)) < 1e-9);
+  });
+  it('no remake orders fresh scent or bait where the old still lies (F101)', () => {
+    for (const { id, remake = [] } of CATALOGUE)
+      for (const text of remake) assert.doesNotMatch(text, /fresh (scent|bait)(?!.* where )/i, id);
   });
 });

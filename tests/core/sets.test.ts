@@ -7,7 +7,7 @@ import { fence } from '#core/geometry/fence';
 import { cutAndCarry } from '#core/gear/carry';
 import { armingCheck, notArmedSentence, unanswered } from '#core/sets/arming';
 import { CATALOGUE, findType, SET_TYPE_IDS, setTypeOf } from '#core/sets/catalogue';
-import { numberFaults, rangeText } from '#core/sets/ranges';
+import { boundsText, numberFaults } from '#core/sets/ranges';
 import { restated } from '#core/sets/restate';
 import type { Laying, SetType } from '#core/sets/setType';
 import { usualDevices } from '#core/sets/standing';
@@ -83,7 +83,7 @@ describe('the catalogue', () => {
       const defaults = Object.fromEntries(
         Object.entries(type.numbers).flatMap(([key, s]) => (s.default === undefined ? [] : [[key, s.default]])),
       );
-      assert.deepEqual(numberFaults(type, defaults), []);
+      assert.deepEqual(numberFaults(type, defaults, 'us'), []);
     });
     it(`${type.id}: without a trap it lays out nothing`, () => assert.deepEqual(lay(type, {}, { devices: {} }).parts, []));
   }
@@ -331,12 +331,16 @@ describe('sticks and sizes', () => {
     assert.equal(total, layout.parts.filter((p) => p.stock && p.kind !== 'line').length);
     assert.deepEqual(cutAndCarry(layout)[0], { kind: 'device', what: 'body-grip 330', count: 1 });
   });
-  it('a number out of its range says the range in both systems', () => {
+  it('a number out of its range says the range as its reader reads lengths, and the side of the water', () => {
     const type = setTypeOf('castor-foothold');
-    assert.match(numberFaults(type, { panUnder: 2 })[0]?.[1] ?? '', /Pan below water lies between −2 in and 12 in \(−5 cm and 30.5 cm\)/);
-    assert.match(numberFaults(type, { nonsense: 1 })[0]?.[1] ?? '', /no number called nonsense/);
+    assert.match(
+      numberFaults(type, { panUnder: 2 }, 'us')[0]?.[1] ?? '',
+      /Pan below water lies between 2 in above water and 12 in below water\.$/,
+    );
+    assert.match(numberFaults(type, { panUnder: 2 }, 'metric')[0]?.[1] ?? '', /between 5 cm above water and 30.5 cm below water\.$/);
+    assert.match(numberFaults(type, { nonsense: 1 }, 'us')[0]?.[1] ?? '', /no number called nonsense/);
     assert.equal(
-      rangeText({ label: 'Loop below water', help: '', unit: 'share', min: 0, max: 1, origin: 'practice' }),
+      boundsText({ label: 'Loop below water', help: '', unit: 'share', min: 0, max: 1, origin: 'practice' }, 'us'),
       'between 0 and 100%',
     );
   });

@@ -114,8 +114,8 @@ describe('the gear list', () => {
     const ticked = (number: string): boolean => new RegExp(`value="${sets[number]}"[^>]*checked`).test(page);
     assert.ok(ticked('12') && ticked('20'));
     assert.ok(!ticked('36') && !ticked('17'));
-    says(await words('/bench/carry'), /12 east lodge run due today: tools, bait and lure/);
-    says(await words('/bench/carry'), /17 ice rack prepared for Dec 5/);
+    says(await words('/bench/carry'), /Due today tools, bait and lure.*12 east lodge run/);
+    says(await words('/bench/carry'), /17 ice rack opens Dec 5/);
     const plan = await get('/bench/carry?of=plan');
     assert.ok(new RegExp(`value="${sets['36']}"[^>]*checked`).test(plan) && !new RegExp(`value="${sets['12']}"[^>]*checked`).test(plan));
     const one = await words(`/bench/carry?set=${sets['17']}`);
@@ -208,5 +208,21 @@ describe('a reading without a level', () => {
     const form = { entry: uuid(), id: uuid(), number: '193', name: 'x', kind: 'run', along: '10 ft', crest: '', note: '' };
     refused(await post(`${water('Sallow Outfall')}?/station`, { ...form, depth: 'elbow-ish' }), 400, /depth/i);
     saved(await post(`${water('Sallow Outfall')}?/station`, { ...form, depth: 'shin' }), /waters/);
+  });
+});
+
+describe('a page', () => {
+  it('is framed by nobody, loads nothing from elsewhere and is kept by no shared cache (F210)', async () => {
+    const { headers } = await fetch(`${program.base}/morning`);
+    assert.match(headers.get('content-security-policy') ?? '', /default-src 'self'.*frame-ancestors 'none'/);
+    assert.deepEqual(
+      ['x-content-type-options', 'x-frame-options', 'referrer-policy', 'cache-control'].map((name) => headers.get(name)),
+      ['nosniff', 'DENY', 'same-origin', 'private, no-cache'],
+    );
+    assert.match(headers.get('permissions-policy') ?? '', /geolocation=\(self\)/);
+  });
+  it('asks for the direction of a sign beside its count (F140)', async () => {
+    const page = await get(`${water('Header Pond')}/${stations['12']}`);
+    assert.ok(page.indexOf('name="direction"') < page.indexOf('Found at another time'));
   });
 });

@@ -4,6 +4,7 @@ import { ICE_RATIO, iceAt } from '../ice/growth';
 import { standerOf } from '../stations/standing';
 import { standingAhead, type Ahead } from '../stations/standingAhead';
 import type { Opening } from '../water/placed';
+import { setTypeOf } from '../sets/catalogue';
 import { atPlace, settingAt, type SetView } from '../sets/standing';
 import { latest } from '../stations/measures';
 import { nextCheck } from '../time/deadline';
@@ -14,7 +15,7 @@ import type { Frame } from '../units/frame';
 import { printLength } from '../units/length';
 import { levelOn } from '../water/balance';
 import { breakFlow } from '../water/outflow';
-import { outlookText } from '../water/outlook';
+import { outlookText, swingOf } from '../water/outlook';
 import { widthAt } from '../water/pondForecast';
 import { halfGone } from '../water/streamForecast';
 import { surfaceAt } from '../water/ownLevel';
@@ -122,14 +123,24 @@ function levelOutlook(view: SetView, state: DeviceState, outlook: Outlook, span:
     frame.system,
   );
   const then = levelOn(outlook.courses.middle, seconds(check));
+  const rides = ridesBetter(view, band, swingOf(outlook.courses, seconds(now), seconds(check)), frame.system);
   const toe = holdsBadly(view, levelOn(outlook.courses.high, seconds(check)) > band.max);
   return {
     // until when it works the ice says too, and says it last
-    sentence: (iced && said.certain ? '' : said.sentence) + toe,
+    sentence: (iced && said.certain ? '' : said.sentence) + rides + toe,
     remedy: said.remedy,
-    tells: !said.certain || toe !== '',
+    tells: !said.certain || rides !== '' || toe !== '',
     idle: then < band.min || then > band.max,
   };
+}
+
+/** What follows a level that moves farther than a fixed set works over; empty where it keeps within, or nothing does. @param swing until the check, m */
+function ridesBetter({ type }: Pick<SetView, 'type'>, band: { min: number; max: number }, swing: number, system: System): string {
+  const { afloat } = setTypeOf(type);
+  const works = band.max - band.min;
+  return afloat && swing > works + INCH / 4
+    ? ` The level moves ${printLength(swing, system)} until the check and it works over ${printLength(works, system)}: a ${setTypeOf(afloat).name.toLowerCase()} rides with it.`
+    : '';
 }
 
 function holdsBadly({ devices }: Pick<SetView, 'devices'>, deep: boolean): string {

@@ -22,16 +22,30 @@ export const asksNow = (visitsBefore: Pick<Check, 'devices'>[]): boolean => unto
 /** What was used at a place before, by you or by others: what was taught there is not set again. */
 export const USED_BEFORE = ['not known', 'nothing', 'body-grips', 'snares', 'footholds', 'more than one kind'] as const;
 
+/** What was not taught at a place where one kind was used. [practice] */
+const OTHERS: Partial<Record<string, [DeviceClass, string][]>> = {
+  'body-grips': [
+    ['snare', 'a bare snare in the same run'],
+    ['foothold', 'a foothold at the way out'],
+  ],
+  snares: [
+    ['foothold', 'a foothold at the way out'],
+    ['bodyGrip', 'a body-grip low in the run'],
+  ],
+  footholds: [
+    ['snare', 'a bare snare in the same run'],
+    ['bodyGrip', 'a body-grip low in the run'],
+  ],
+};
+
 /** The one change that the answers point to; what stands there already is never offered. @param stands classes of the devices that stand there. [practice] */
 export function oneChange(answers: { seenOnCamera: string; inUse: string; usedBefore: string }, stands: readonly DeviceClass[]): string {
   const { usedBefore: before } = answers;
   if (answers.inUse === 'no') return 'The place is not in use: move it to the next place with fresh sign. More lure will not help.';
   if (answers.seenOnCamera === 'yes')
     return 'It is seen and not taken: change tonight. Fewer or thinner fence sticks first, then another trap.';
-  if (before === 'body-grips' && !stands.includes('snare'))
-    return 'Body-grips were used here: try a bare snare or a foothold in the same run.';
-  if (before === 'snares' && stands.includes('snare'))
-    return 'Snares were used here: a foothold at the way out, or a body-grip low in the run.';
+  const others = OTHERS[before]?.filter(([device]) => !stands.includes(device)).map(([, how]) => how) ?? [];
+  if (others.length > 0) return `${before.charAt(0).toUpperCase()}${before.slice(1)} were used here: try ${others.join(' or ')}.`;
   if (answers.inUse === 'yes') return 'The place is in use: leave it one more night, and hang the one camera here.';
   return 'Look for fresh sign before anything else: cuttings, wet slide, mud in the water. Without any, move it.';
 }

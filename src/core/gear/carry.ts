@@ -37,7 +37,7 @@ const row = ({ kind, what, amount }: Supply): Carried =>
   kind === 'lure' || kind === 'bait' ? { kind, what, count: amount } : { kind, what, count: 1, amount };
 
 /** What sets a spring; a loop has none. */
-const SETTERS = ['setter', 'setters'];
+const SETTERS = ['setter', 'foothold setters'];
 const SPRUNG: readonly PartKind[] = ['jaws', 'pan', 'tube'];
 
 /**

@@ -173,6 +173,8 @@ export interface SetType {
   suits?: readonly Suit[];
   /** what is looked at when nothing is to be done, by its state; `else` for every other */
   looks?: Partial<Record<Verdict | 'else', string>>;
+  /** the type that rides a level which moves farther than this one works over */
+  afloat?: string;
   /** a pole through a hole that new ice has to hold */
   needsHold?: true;
   /** what the set does to the water: breaks of a shape, each so wide and deep; m */

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { SPECIES } from '../animals/species';
 import { DEVICE_CLASSES, SIZES } from '../devices/sizes';
 import { CHOICE_KEYS } from './keys';
+import type { System } from '../units/factors';
 import { numberFaults } from './ranges';
 import { MEASURE_IDS } from '../stations/measures';
 import type { ChoiceSpec, NumberSpec, SetType } from './setType';
@@ -95,8 +96,8 @@ const oneLastTouch = (type: SetType): boolean =>
     type.orders({ ...atWorkUsually(type), device }).every(({ steps }) => steps.filter((s) => s.lastReach).length === 1),
   );
 
-/** The one schema for the geometry of a type: its numbers, each within its range; SI. */
-export const numbersSchema = (type: SetType) =>
+/** The one schema for the geometry of a type: its numbers, each within its range; SI. @param system in which a range is told */
+export const numbersSchema = (type: SetType, system: System = 'us') =>
   z.record(z.string().max(40), z.number()).superRefine((numbers, context) => {
-    for (const [key, message] of numberFaults(type, numbers)) context.addIssue({ code: 'custom', path: [key], message });
+    for (const [key, message] of numberFaults(type, numbers, system)) context.addIssue({ code: 'custom', path: [key], message });
   });

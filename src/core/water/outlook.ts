@@ -7,6 +7,12 @@ import type { Courses } from './pondForecast';
 import { NO_REMEDY, type Remedy } from './remedy';
 
 const STEP = INCH / 4;
+/** How far the middle of a forecast runs from end to end within a time, m. @param from to, s from the start of the courses */
+export function swingOf({ middle }: Pick<Courses, 'middle'>, from: number, to: number): number {
+  const levels = looked(middle, from, to);
+  return Math.max(...levels) - Math.min(...levels);
+}
+
 /** What ends sooner than this is told in minutes, s. */
 const SOON = 90 * 60;
 /** A change of more than this is another set. [practice] */

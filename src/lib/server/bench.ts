@@ -53,7 +53,7 @@ export function readNumbers(read: Reader, type: SetType): { numbers: Record<stri
     const value = readNumber(read, `n.${key}`, spec);
     if (value !== undefined) numbers[key] = value;
   }
-  for (const [key, sentence] of numberFaults(type, numbers)) read.refuse(`n.${key}`, sentence);
+  for (const [key, sentence] of numberFaults(type, numbers, read.who.person.system)) read.refuse(`n.${key}`, sentence);
   const choices: Record<string, string> = {};
   for (const [key, spec] of Object.entries(type.choices)) {
     const value = read.text(`c.${key}`);

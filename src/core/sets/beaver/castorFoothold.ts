@@ -74,7 +74,7 @@ export const castorFoothold: SetType = {
   ],
   months: [1, 2, 3, 4, 5],
   fit: 'No. 4 or 5 with a pan of about 5 lb; chain 14 in to the lock, two swivels. Loose jaw to the middle of the approach.',
-  tools: ['setters', 'hatchet', 'spade', 'waders'],
+  tools: ['foothold setters', 'hatchet', 'spade', 'waders'],
   disputed: [
     'Front foot, shallow and near the center; or hind foot, deeper and farther out.',
     'January to May only; or in fall and winter too.',
@@ -85,7 +85,7 @@ export const castorFoothold: SetType = {
     'Gone round: the mound can be reached from the side.',
     'Castor refused: beaver oil, sparingly.',
   ],
-  remake: ['Put fresh scent over the old; slick the bank so that it differs from the torn ground.'],
+  remake: ['Scent over the old where it is washed out, or left as it is; slick the bank so that it differs from the torn ground.'],
   numbers,
   seen: 'panUnder',
   choices: {

@@ -36,7 +36,7 @@ export const castorGrip: SetType = {
   tools: ['setter', 'spade', 'hatchet'],
   disputed: ['Fallen dry it still meets a walker; or it is no water set any more, and the catch lies exposed.'],
   faults: ['Fired empty: take a foothold there.', 'Climbed round: the cut was wider than the frame.'],
-  remake: ['Fresh scent over the old.'],
+  remake: ['Scent over the old where it is washed out, or left as it is.'],
   numbers,
   seen: 'topUnder',
   choices: { ...anchored('stake'), notch: notchChoice('middle') },

@@ -35,7 +35,7 @@ export const castorSlickSnare: SetType = {
     'Scent before the last touch of the loop; or last, with a stick.',
   ],
   faults: ['Scent taken without meeting the loop: the mound was too near.', 'Knocked: the loop was too low.'],
-  remake: ['Slick the bank again so that it differs from the torn ground; fresh scent over the old.'],
+  remake: ['Slick the bank again so that it differs from the torn ground; scent over the old where it is washed out, or left as it is.'],
   numbers,
   seen: 'lowestUnder',
   choices: { ...anchored('stake'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },

@@ -1,7 +1,7 @@
 import { anchored, DRIVEN } from '../pieces/hold';
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { assemble, level as across, NOTHING } from '../design';
+import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { depthHere } from '../pieces/grip';
 import { bedLine } from '../pieces/ground';
 import { upright } from '../pieces/guides';
@@ -33,7 +33,7 @@ export const castorStickSnare: SetType = {
   fit: 'Support rod in the bed; lock at the side; the top of the loop at least 2 in above water.',
   tools: ['pliers', '9 gauge wire', 'waders'],
   faults: ['Passed from the other side: the stick must be reached through the loop.'],
-  remake: ['Fresh scent on the stick, over the old.'],
+  remake: ['Scent on the stick over the old where it is taken or washed out; or left as it is.'],
   numbers,
   seen: 'lowestUnder',
   choices: { ...anchored('stake'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
@@ -54,7 +54,7 @@ export const castorStickSnare: SetType = {
               {
                 id: `side${hand < 0 ? 'L' : 'R'}`,
                 y: hand * (size / 2 + inches(3)),
-                foot: floor - inches(8),
+                foot: floor - numberOf(laying, { numbers }, 'pushIn'),
                 top: surface + inches(10),
                 thick: inches(0.8),
                 name: 'side stick',
@@ -73,7 +73,10 @@ export const castorStickSnare: SetType = {
           [-inches(30), floor],
           [inches(30), floor],
         ],
-        marks: [across('behind', 'Scent stick behind', 'side', surface + inches(16), 0, behind)],
+        marks: [
+          across('behind', 'Scent stick behind', 'side', surface + inches(16), 0, behind),
+          mark(null, 'Top of the loop on its rod, above the bed', 'eye', size / 2 + inches(9), floor, bottom + size, 1),
+        ],
         travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
       bait({ x: behind, z: surface + inches(11), what: 'castor lure', supply: 'lure', height: inches(3), wide: inches(2), id: 'scent' }),

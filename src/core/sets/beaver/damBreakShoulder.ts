@@ -63,7 +63,7 @@ export const damBreakShoulder: SetType = {
   usual: { class: 'foothold', size: '4' },
   variants: [{ id: 'pair', name: 'a bed on each shoulder' }],
   fit: 'No. 4 or 5 on sod; each bed ringed with small sticks.',
-  tools: ['setters', 'spade', 'hatchet', 'waders'],
+  tools: ['foothold setters', 'spade', 'hatchet', 'waders'],
   disputed: ['A bare pan: the ring may keep water over it; or they step beside it.'],
   faults: ['Dry in the morning: the pond fell farther than the bed was deep.', 'Leaves in the bed: the ring was left out.'],
   hides: ['under the repair', 'over the far side of the dam'],

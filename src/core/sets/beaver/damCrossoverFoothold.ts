@@ -28,7 +28,7 @@ export const damCrossoverFoothold: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '5' },
   fit: 'No. 4 or 5; the chain to the pond side, where the water is deep.',
-  tools: ['setters', 'spade', 'hatchet'],
+  tools: ['foothold setters', 'spade', 'hatchet'],
   disputed: ['At the edge of the pond, the pan up to 2 in under; or on the dry top of the gap, where no water ends it.'],
   faults: ['Stepped over: the bed lay too far from the edge of the crest.'],
   hides: ['in the pond, off the dam', 'over the far side of the dam'],

@@ -34,7 +34,7 @@ export const lurePole: SetType = {
   fit: 'The support wire is held by two staples in the trunk; the top of the loop at least 2 in above water.',
   tools: ['hammer', 'staples', 'pliers'],
   faults: ['Refused on the bank: on the water it may still be taken. The two are tested separately.'],
-  remake: ['Fresh scent over the old, both sides.'],
+  remake: ['Scent over the old, both sides, where it is washed out; or left as it is.'],
   numbers,
   seen: 'lowestUnder',
   choices: { ...anchored('stake'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },

@@ -43,9 +43,9 @@ export const postBait: SetType = {
   usual: { class: 'foothold', size: '5' },
   variants: [{ id: 'pair', name: 'two footholds side by side' }],
   fit: 'No. 4 or 5; the post is driven so that it cannot be pulled over, the bait wired on a swivel.',
-  tools: ['setters', 'driver', 'pliers', 'waders'],
+  tools: ['foothold setters', 'driver', 'pliers', 'waders'],
   faults: ['Bait gone, not fired: the bait hung too high or could be pulled loose.'],
-  remake: ['Fresh scent over the old.'],
+  remake: ['Scent over the old where it is washed out, or left as it is.'],
   numbers,
   seen: 'panUnder',
   choices: {

@@ -53,7 +53,7 @@ export const slideFoothold: SetType = {
   usual: { class: 'foothold', size: '5' },
   variants: [{ id: 'front', name: 'for a front foot', choices: { foot: 'front' }, numbers: { offset: inches(2.5) } }],
   fit: 'No. 4 or 5. The lock runs out only and is held at the bank end: one that slips down means drawing the pole again.',
-  tools: ['setters', 'hatchet', 'waders', 'wire'],
+  tools: ['foothold setters', 'hatchet', 'waders', 'wire'],
   disputed: ['Front foot, shallow and near the center; or hind foot, deeper and farther out.'],
   faults: ['A toe: the pan was too near the middle for a hind foot.', 'The lock slid down while bedding: draw the pole again.'],
   numbers,

@@ -36,7 +36,7 @@ export const cubby: SetType = {
     'Bait gone, not fired: trigger too firm for a small visitor, where that species is open.',
     'Frozen to the stones: the lower jaw lay on them.',
   ],
-  remake: ['Fresh bait over the old; moss closed again.'],
+  remake: ['Fresh bait where the old is taken or spoiled; moss closed again.'],
   fires: 'pan',
   numbers,
   seen: 'topUnder',

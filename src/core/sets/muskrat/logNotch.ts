@@ -25,6 +25,7 @@ export const logNotch: SetType = {
   idea: 'A small foothold in a notch that was cut into a log beforehand, an inch under water; a log afloat follows the level, one fixed at its ends does not.',
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'log crossing', 'feed bed', 'point'],
+  afloat: 'float',
   suits: [{ species: 'muskrat', places: ['log crossing'], rank: 1, why: 'they land on the log' }],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],

@@ -49,7 +49,7 @@ export const pocket: SetType = {
   draws: { root: ['muskrat'], fish: ['mink', 'raccoon'], flesh: ['mink', 'raccoon'] },
   tools: ['trowel', 'hip boots', 'pliers'],
   faults: ['Bait gone, not fired: a small visitor, or the pan too heavy.', 'A raccoon: flesh draws it. Roots do not.'],
-  remake: ['Fresh bait at the dry end; silt out of the mouth.'],
+  remake: ['Fresh bait at the dry end where it is taken; silt out of the mouth.'],
   numbers,
   seen: 'panUnder',
   choices: {

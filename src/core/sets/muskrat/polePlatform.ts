@@ -38,6 +38,7 @@ export const polePlatform: SetType = {
   faults: ['Dry or drowned: the level moved; a float follows it.'],
   numbers,
   seen: 'panUnder',
+  afloat: 'float',
   choices: { bottom: BOTTOM, roof: { label: 'Roof against birds', options: { yes: 'roofed', no: 'open' }, default: 'yes' } },
   layOut: (laying) => {
     const device = laying.devices.trap;

@@ -31,7 +31,7 @@ export const otterCrossover: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '4' },
   fit: 'No. 3 to 5; the deep end on the side of the larger water.',
-  tools: ['setters', 'hatchet', 'waders'],
+  tools: ['foothold setters', 'hatchet', 'waders'],
   faults: ['Crossed the other way: a bed at each foot of the crossing.'],
   numbers,
   seen: 'panUnder',

@@ -29,7 +29,7 @@ export const otterLatrine: SetType = {
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '5' },
   fit: 'No. 3 to 5, strong springs; chain short to the lock.',
-  tools: ['setters', 'hatchet', 'waders'],
+  tools: ['foothold setters', 'hatchet', 'waders'],
   faults: ['Sprung at a toe: the bed lay beside the landing, not on it.', 'In some weeks they travel small creeks: a latrine rests then.'],
   numbers,
   seen: 'panUnder',

@@ -41,7 +41,7 @@ export const enclosedFoot: SetType = {
   tools: ['driver'],
   disputed: ['Bait first; or stake and trigger first, then bait poured in from above, no finger in the tube.'],
   faults: ['Bait soaked after rain: rebait.', 'Dug out: the stake is too short for this ground.'],
-  remake: ['Fresh dry bait; swivel free of mud.'],
+  remake: ['Dry bait where it is gone or wet; swivel free of mud.'],
   numbers,
   seen: null,
   choices: {

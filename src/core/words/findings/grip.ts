@@ -173,7 +173,9 @@ export const GRIP = {
     sentence: ({ trigger }) =>
       trigger === 'v'
         ? 'A narrow V is passed without firing: low, at the rear and wide, so that the animal is well in and pushing.'
-        : 'The animal is well in and pushing when it fires.',
+        : trigger === 'pan'
+          ? 'It fires under the first foot: the pan lies so far back that the chest is between the jaws by then.'
+          : 'The animal is well in and pushing when it fires.',
   }),
   moss: words<{ side: number; much: boolean }>({
     about: 'Beside the frame',

@@ -1,5 +1,6 @@
 import { carriedOn, cutAndCarry, againstShed, summed, WAYS } from '#core/gear/carry';
-import { forLook, onLoad } from '#core/gear/today';
+import { forLook, onLoad, type Reason } from '#core/gear/today';
+import type { TrapSet } from '#core/record/kinds';
 import { dateText } from '#core/time/clock';
 import { addDays, instantOf, localDate } from '#core/time/localTime';
 import { db } from '$lib/server/database';
@@ -8,6 +9,13 @@ import { stock } from '$lib/server/repositories/gear';
 import { shedHas } from '$lib/server/shed';
 import { loadSeason } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
+
+/** How the sets of a load are told apart: what each takes along is said once. */
+const LOADS: { name: string; takes: string; holds: (set: Pick<TrapSet, 'state'>, reason: Reason) => boolean }[] = [
+  { name: 'Due today', takes: 'tools, bait and lure', holds: (_, reason) => reason === 'due' },
+  { name: 'Prepared', takes: 'all they are built of', holds: ({ state }) => state === 'prepared' },
+  { name: 'Planned', takes: 'all they are built of', holds: ({ state }) => state === 'planned' },
+];
 
 /** The load of the day, summed against the shed: what is set up wholly, and what the sets due take to be looked at and set again. */
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -39,17 +47,19 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   return {
     way,
     ways: WAYS,
-    sets: ahead.map(({ set, reason }) => ({
-      id: set.id,
-      text: `${set.number} ${set.name}`,
-      state:
-        reason === 'due'
-          ? 'due today: tools, bait and lure'
-          : set.state === 'prepared' && set.opens
-            ? `prepared for ${dateText(set.opens, today, clock)}`
-            : set.state,
-      chosen: chosen.some((c) => c.set === set),
-    })),
+    count: chosen.length,
+    ahead: LOADS.map(({ name, takes, holds }) => ({
+      name,
+      takes,
+      sets: ahead
+        .filter(({ set, reason }) => holds(set, reason))
+        .map(({ set }) => ({
+          id: set.id,
+          text: `${set.number} ${set.name}`,
+          opens: set.opens && set.opens > today ? dateText(set.opens, today, clock) : null,
+          chosen: chosen.some((c) => c.set === set),
+        })),
+    })).filter(({ sets }) => sets.length > 0),
     needed,
   };
 };

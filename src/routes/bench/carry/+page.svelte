@@ -5,7 +5,6 @@
 
   let { data } = $props();
   const system = $derived(data.who?.person.system ?? 'us');
-  const chosen = $derived(data.sets.filter((s) => s.chosen));
   const missing = $derived(data.needed.filter((n) => n.short > 0));
   const GROUPS = [
     { name: 'From the shed', kinds: ['device', 'stand', 'stake', 'made', 'cable', 'wire', 'rope', 'fill', 'bait', 'lure'] },
@@ -23,22 +22,27 @@
   <section class="no-print">
     <h1>Gear list</h1>
     <p><a class="link" href="?">Today</a> or <a class="link" href="?of=plan">all that is planned</a></p>
-    {#if data.sets.length === 0}
+    {#if data.ahead.length === 0}
       <p>
         Nothing is planned or prepared. <a class="link" href="/bench">Place a set</a>, or
         <a class="link" href="/waters/plan">make a plan</a>.
       </p>
     {:else}
       <form method="GET">
-        <fieldset>
-          <legend class="font-semibold">For these sets</legend>
-          {#each data.sets as set (set.id)}
-            <label class="pick"
-              ><input type="checkbox" class="checkbox" name="set" value={set.id} checked={set.chosen} />
-              <span>{set.text} <span class="quiet">{set.state}</span></span></label
-            >
-          {/each}
-        </fieldset>
+        {#each data.ahead as group (group.name)}
+          <fieldset class="mb-3">
+            <legend class="font-semibold">{group.name} <span class="quiet font-normal">{group.takes}</span></legend>
+            {#each group.sets as set (set.id)}
+              <label class="pick"
+                ><input type="checkbox" class="checkbox" name="set" value={set.id} checked={set.chosen} />
+                <span
+                  >{set.text}
+                  {#if set.opens}<span class="quiet">opens {set.opens}</span>{/if}</span
+                ></label
+              >
+            {/each}
+          </fieldset>
+        {/each}
         <SelectField label="Out there by" name="way" value={data.way} options={data.ways.map((w) => ({ value: w, text: w }))} />
         <button class="btn btn-primary">Add it up</button>
       </form>
@@ -46,7 +50,7 @@
   </section>
   <section>
     <p class="float-right"><PrintButton /></p>
-    <h2>For {chosen.length} {chosen.length === 1 ? 'set' : 'sets'}{data.way === 'on foot' ? ', on foot' : `, by ${data.way}`}</h2>
+    <h2>For {data.count} {data.count === 1 ? 'set' : 'sets'}{data.way === 'on foot' ? ', on foot' : `, by ${data.way}`}</h2>
     {#if missing.length > 0}
       <p class="missing">
         <b>Missing from the shed:</b>
@@ -57,7 +61,7 @@
           )
           .join(', ')}.
       </p>
-    {:else if chosen.length > 0}<p>The shed has what is kept there by count.</p>{/if}
+    {:else if data.count > 0}<p>The shed has what is kept there by count.</p>{/if}
     {#each groups as group (group.name)}
       <h3 class="mt-3">{group.name}</h3>
       <table class="plain-table">

@@ -78,6 +78,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
       change: c.change,
     })),
     arming: armingCheck(setTypeOf(set.type), devices, held.choices),
+    remake: (setTypeOf(set.type).remake ?? []).join(' '),
     people: crew,
     /** who may be checking: asked once on a device, where more than one may be */
     asksWho: locals.isPicked || crew.length < 2 ? [] : crew,

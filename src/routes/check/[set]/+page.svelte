@@ -131,6 +131,11 @@
   .check.detail {
     max-width: 760px;
   }
+  @media (min-width: 900px) {
+    .check {
+      min-height: 0;
+    }
+  }
   .top,
   .say {
     padding: 8px 14px;

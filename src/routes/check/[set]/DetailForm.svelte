@@ -88,12 +88,11 @@
       name="changeNote"
       value={typed(kept, 'changeNote')}
       error={kept?.errors?.changeNote}
-      help="what was put back for people’s eyes, fence, scent"
+      help="cover, fence, scent or bait; or left blind"
     />
     {#if remade}
       <p class="quiet mt-2">
-        A remake: old sticks out, anchor still firm, trigger looked at, old bed cleared, bank slicked, fresh scent over old. Then arm it
-        again.
+        A remake: old sticks out, anchor still firm, trigger looked at. {data.remake} Then arm it again.
       </p>
       <Arming groups={data.arming} {kept} state="live" />
     {:else}

@@ -3,7 +3,7 @@
   import { cutAndCarry } from '#core/gear/carry';
   import { setTypeOf } from '#core/sets/catalogue';
   import { bearersText, needTexts } from '#core/sets/describe';
-  import { rangeText } from '#core/sets/ranges';
+  import { boundsText } from '#core/sets/ranges';
   import { atWorkUsually } from '#core/sets/order';
   import { remakeOrders } from '#core/sets/remake';
   import { sampleDesign } from '#core/sets/sample';
@@ -93,8 +93,8 @@
                   ? `${Math.round(spec.default * 100)}%`
                   : printLength(spec.default, system)}</td
             >
-            <td>{originWord(spec.origin)}</td>
-            <td>{rangeText(spec)}</td>
+            <td>{spec.default === undefined ? 'measured there' : originWord(spec.origin)}</td>
+            <td>{boundsText(spec, system)}</td>
           </tr>
         {/each}
       </tbody>

@@ -42,6 +42,18 @@ export const load: PageServerLoad = async ({ locals, params }) => {
   const bed = bedOf(station);
   const still = water.kind === 'pond' && bed !== null && level !== undefined ? level - bed : null;
   const here = still ?? depth?.depth ?? null;
+  const standing = standingAt(
+    {
+      depth: here,
+      sink: latest(station.measures, 'sink')?.value ?? null,
+      ice: iceHere(station, season.sheets[water.id], season.ice, now),
+    },
+    standerOf(measures),
+    system,
+  );
+  const ahead =
+    standingOf({ station, follows: season.follows[station.id] ?? null, deadline: null }, movingOf(season, locals.now), season, locals)
+      ?.sentence ?? '';
   return {
     station,
     water: water.name,
@@ -52,18 +64,8 @@ export const load: PageServerLoad = async ({ locals, params }) => {
         : still > 0
           ? `${printLength(still, system)} of water now.`
           : `Dry by ${printLength(-still, system)} now.`,
-    standing: standingAt(
-      {
-        depth: here,
-        sink: latest(station.measures, 'sink')?.value ?? null,
-        ice: iceHere(station, season.sheets[water.id], season.ice, now),
-      },
-      standerOf(measures),
-      system,
-    ),
-    standingAhead:
-      standingOf({ station, follows: season.follows[station.id] ?? null, deadline: null }, movingOf(season, locals.now), season, locals)
-        ?.sentence ?? '',
+    standing,
+    standingAhead: ahead === standing.sentence ? '' : ahead,
     owns: own.map((o) => ({
       id: o.id,
       entry: o.entry,

@@ -87,7 +87,10 @@
     />
     <TextField label="How many" name="count" inputmode="numeric" value={typed(kept, 'count')} error={kept?.errors?.count} />
   </div>
-  <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
+  <div class="grid grid-cols-2 gap-x-3">
+    <TextField label="Direction" name="direction" value={typed(kept, 'direction')} error={kept?.errors?.direction} />
+    <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
+  </div>
   <label class="photo" for="f-photo">Photo</label>
   <input
     id="f-photo"
@@ -99,9 +102,8 @@
     aria-describedby="f-photo-say"
   />
   <p id="f-photo-say" class:error={kept?.errors?.photo} aria-live="polite">{kept?.errors?.photo ?? photoSays}</p>
-  <details open={kept?.errors?.at !== undefined || kept?.errors?.direction !== undefined}>
-    <summary class="cursor-pointer">Direction, other time</summary>
-    <TextField label="Direction" name="direction" value={typed(kept, 'direction')} error={kept?.errors?.direction} />
+  <details open={kept?.errors?.at !== undefined}>
+    <summary class="cursor-pointer">Found at another time</summary>
     <TimeField label="Found at" name="at" value={typed(kept, 'at', nowField)} error={kept?.errors?.at} />
   </details>
   <button class="btn btn-primary btn-lg w-full mt-3 last">Note it</button>
