@@ -226,3 +226,36 @@ describe('a page', () => {
     assert.ok(page.indexOf('name="direction"') < page.indexOf('Found at another time'));
   });
 });
+
+describe('what was noted is asked back where it matters', () => {
+  it('the words of the rulebook stand at a set (F59)', async () => {
+    says(await words(`/bench/${sets['12']}`), /Invented district: every set looked at within 24 hours, otter closed/);
+  });
+  it('a type chosen out of its months says so (F98)', async () => {
+    says(await words(`/bench/new?station=${stations['24']}&type=castor-foothold`), /Mostly made .*\(rule of thumb\)/);
+  });
+  it('age, fate and life say nothing until somebody chooses (F72)', async () => {
+    const page = await get(`/check/${sets['15']}?outcome=catch`);
+    for (const [name, begins] of [
+      ['age', 'unknown'],
+      ['fate', 'not said'],
+      ['alive', ''],
+    ]) {
+      const options = new RegExp(`<select[^>]*name="[^"]*${name}"[^>]*>(.*?)</select>`, 's').exec(page)?.[1] ?? '';
+      assert.match(options, new RegExp(`<option value="${begins}"[^>]* selected|^\\W*<option value="${begins}"`), name);
+    }
+  });
+  it('bait that is gone without a shot has its own answer at a check (F60)', async () => {
+    says(await words(`/check/${sets['51']}?outcome=other`), /bait taken/);
+  });
+  it('a plugged culvert is taken for one that nobody enters (F57)', async () => {
+    const culvert = await place('Spill Creek', '194', 'culvert', { depth: '14 in' });
+    const sign = { entry: uuid(), id: uuid(), kind: 'plugged', species: 'beaver', freshness: 'hours' };
+    saved(await post(`${culvert}?/sign`, sign), /noted/);
+    says(await words(culvert), /plugged with mud or sticks/);
+    says(await words(culvert), /Likely not in use|Not in use|nobody/i);
+  });
+  it('a river is a kind of water (F163)', async () => {
+    says(await get('/waters'), /<option value="river"/);
+  });
+});

@@ -36,6 +36,7 @@ export const SIGN_KINDS: readonly SignKind[] = [
   contrary('drySticks', 'dry sticks only', 30),
   contrary('unmended', 'leak not plugged for two nights', 3),
   contrary('polesAcross', 'poles across the gap, not in use', 10),
+  contrary('plugged', 'plugged with mud or sticks', 10),
 ];
 
 /** The kinds that a person notes. */
