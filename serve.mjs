@@ -48,9 +48,17 @@ const server = http.createServer((request, response) => {
       `That is more than Zaprud takes at once: a form may hold ${LIMIT / KILOBYTE} kB. Go back: what you typed is still there.`,
     );
   }
+  if (request.headers['transfer-encoding'] !== undefined) {
+    request.resume();
+    return plain(response, 411, 'How long?', 'A form says its length before it is sent. Go back and send it again.');
+  }
   request.headers['x-zaprud-protocol'] = 'http';
   squeeze(request, response, () => handler(request, response, () => plain(response, 404, 'Not here', 'There is no such page.')));
 });
+
+// whoever begins a request and does not finish it is let go
+server.requestTimeout = 15_000;
+server.headersTimeout = 10_000;
 
 server.on('error', (error) => {
   console.error(

@@ -67,7 +67,7 @@ describe('a length as people write it', () => {
     near(read('-knee', 'in', words), -0.52);
     near(read('ankle', 'in', words), 4 * INCH);
   });
-  for (const bad of ['abc', '', '7 ft 6 ft', '1/0', '3 kg', '--3', '1 2 3', "'", 'in']) {
+  for (const bad of ['abc', '', '7 ft 6 ft', '1/0', '3 kg', '--3', '1 2 3', "'", 'in', '__proto__', 'constructor']) {
     it(`“${bad}” is refused with an example`, () => assert.match(String(read(bad)), /9 1\/2 in/));
   }
 });

@@ -211,6 +211,26 @@ describe('a reading without a level', () => {
   });
 });
 
+describe('whoever reaches the address', () => {
+  it('works as somebody of this crew only, and no cookie keeps what was made up (F207)', async () => {
+    refused(await post('/people?/pick', { person: 'x'.repeat(50_000), back: '' }), 400, /Nobody of this crew is called so/);
+    const [wren] = await rows('person', { name: 'Wren Ostby' });
+    const answer = await post('/people?/add', { entry: uuid(), id: String(wren?.id), newName: 'Somebody else' });
+    assert.equal(answer.status, 409);
+    assert.equal((await rows('person', { id: wren?.id }))[0]?.name, 'Wren Ostby');
+  });
+  it('says how long a form is before it is sent (F209)', async () => {
+    const body = new ReadableStream({ start: (c) => (c.enqueue(new TextEncoder().encode('theme=auto')), c.close()) });
+    const answer = await fetch(`${program.base}/people?/light`, {
+      method: 'POST',
+      body,
+      duplex: 'half',
+      headers: { origin: program.base },
+    } as RequestInit);
+    assert.equal(answer.status, 411);
+  });
+});
+
 describe('a page', () => {
   it('is framed by nobody, loads nothing from elsewhere and is kept by no shared cache (F210)', async () => {
     const { headers } = await fetch(`${program.base}/morning`);

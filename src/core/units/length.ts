@@ -36,7 +36,7 @@ export function parseLength(text: string, unit: LengthUnit, words: Gauge = {}): 
   if (typed === '') return { ok: false, sentence: `A length is needed here, for example ${EXAMPLE[unit]}.` };
   const negative = /^[-−–]/.test(typed);
   const body = typed.replace(/^[-−–+]\s*/, '').replace(/\s+/g, ' ');
-  const metres = words[body] ?? readTwo(body) ?? readOne(body, unit);
+  const metres = (Object.hasOwn(words, body) ? words[body] : undefined) ?? readTwo(body) ?? readOne(body, unit);
   if (metres === undefined || metres === null || !Number.isFinite(metres)) {
     const known = Object.keys(words).length > 0 ? `, or one of your own measures: ${Object.keys(words).join(', ')}` : '';
     return {

@@ -57,7 +57,7 @@ export function readNumbers(read: Reader, type: SetType): { numbers: Record<stri
   const choices: Record<string, string> = {};
   for (const [key, spec] of Object.entries(type.choices)) {
     const value = read.text(`c.${key}`);
-    choices[key] = value in spec.options ? value : spec.default;
+    choices[key] = Object.hasOwn(spec.options, value) ? value : spec.default;
   }
   return { numbers, choices };
 }
@@ -74,7 +74,8 @@ function readNumber(read: Reader, name: string, spec: NumberSpec): number | unde
 export function readDevices(read: Reader, type: SetType, shed: Record<string, Device>): Record<string, Device> {
   const chosen: Record<string, Device> = {};
   for (const { id, label } of type.positions) {
-    const device = shed[read.text(`d.${id}`)];
+    const chosenId = read.text(`d.${id}`);
+    const device = Object.hasOwn(shed, chosenId) ? shed[chosenId] : undefined;
     if (!device) continue;
     if (!type.devices.includes(device.class)) {
       read.refuse(

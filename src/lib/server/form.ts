@@ -83,6 +83,7 @@ export async function attempt<T>(
   write: () => Promise<T>,
   field: (path: string) => string = (path) => path,
 ): Promise<{ done: T } | { failure: ReturnType<typeof refused> }> {
+  if (!read.ok()) return { failure: refused(read) };
   try {
     return { done: await write() };
   } catch (error) {

@@ -58,7 +58,14 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     }
     return found;
   });
-  const choices = $derived(Object.fromEntries(Object.keys(type.choices).map((key) => [key, fields[`c.${key}`] ?? ''])));
+  const choices = $derived(
+    Object.fromEntries(
+      Object.entries(type.choices).map(([key, { options }]) => {
+        const typed = fields[`c.${key}`] ?? '';
+        return [key, Object.hasOwn(options, typed) ? typed : ''];
+      }),
+    ),
+  );
   const chosen = $derived(
     Object.fromEntries(
       type.positions.flatMap(({ id }): [string, FilledPosition][] => {

@@ -1,4 +1,4 @@
-import { redirect } from '@sveltejs/kit';
+import { error, redirect } from '@sveltejs/kit';
 import { WORK_MINUTES } from '#core/planning/minutes';
 import { BODY_WORDS, TYPICAL_BODY } from '#core/units/bodyGauge';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
@@ -80,9 +80,11 @@ export const actions: Actions = {
     redirect(303, '/people');
   },
 
-  pick: async ({ request, cookies }) => {
+  pick: async ({ request, cookies, locals }) => {
     const data = await request.formData();
-    cookies.set('person', String(data.get('person') ?? ''), { path: '/', maxAge: YEAR, sameSite: 'lax', httpOnly: true, secure: false });
+    const picked = (await people(db(), locals.who.crew)).find((p) => p.id === data.get('person'));
+    if (!picked) error(400, 'Nobody of this crew is called so: choose again from the list.');
+    cookies.set('person', picked.id, { path: '/', maxAge: YEAR, sameSite: 'lax', httpOnly: true, secure: false });
     const back = String(data.get('back') ?? '');
     redirect(303, /^\/check\/[0-9a-f-]{36}(\?[\w=&%+-]*)?$/.test(back) ? back : '/morning');
   },

@@ -1,0 +1,80 @@
+import assert from 'node:assert/strict';
+import { after, before, describe, it } from 'node:test';
+import { formsOf, linksOf, type PageForm } from '../support/forms';
+import { startProgram, type Program } from '../support/server';
+import { webOf } from '../support/web';
+
+/** Every form of the program, sent with what no form of its own sends: it answers in words and never with a fault (F206). */
+let program: Program;
+const { post, get } = webOf(() => program);
+let forms: PageForm[] = [];
+
+/** One page of a kind: ids are all alike, and so are the sets. */
+const kindOf = (path: string): string => path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}/g, 'id').replace(/=[^&]*/g, '');
+
+async function everyForm(): Promise<PageForm[]> {
+  const [seen, known, queue] = [new Set<string>(), new Map<string, PageForm>(), ['/morning']];
+  for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
+    if (seen.has(kindOf(path)) || /\/export|\.(csv|json|gpx|kml)/.test(path)) continue;
+    seen.add(kindOf(path));
+    const page = await get(path);
+    queue.push(...linksOf(page));
+    for (const form of formsOf(page, path)) {
+      const kind = `${kindOf(form.action)} ${form.fields.map(([name]) => name.replace(/\d+/g, 'n')).join()}`;
+      if (!known.has(kind)) known.set(kind, form);
+    }
+  }
+  return [...known.values()];
+}
+
+before(async () => {
+  program = await startProgram({ demo: true });
+  forms = await everyForm();
+});
+after(() => program.end());
+
+const NASTY = [
+  '\u0000',
+  '-'.repeat(36),
+  '019b76da-a800-7000-8000-00000000000g',
+  '__proto__',
+  '2026-13-45T25:61',
+  '9'.repeat(400),
+  '\ud800x',
+  '[]',
+  '1e999',
+];
+
+/** Three of them, others for every form. */
+const some = (n: number): string[] => [0, 1, 2].map((i) => NASTY[(n + i * 3) % NASTY.length] ?? '');
+
+/** What came back as a fault of the program, each with what was sent. */
+async function faults(sent: (form: PageForm, n: number) => Record<string, string | string[]>[]): Promise<string[]> {
+  const found: string[] = [];
+  for (const [n, form] of forms.entries())
+    for (const fields of sent(form, n)) {
+      const { status } = await post(form.action, fields);
+      if (status >= 500) found.push(`${status} ${kindOf(form.action)} ${JSON.stringify(fields).slice(0, 300)}`);
+    }
+  return found;
+}
+
+describe('any form', () => {
+  it('is found: those of every room', () => {
+    assert.ok(forms.length > 45, `${forms.length} forms`);
+  });
+  it('that comes empty, or twice over, is answered', async () => {
+    assert.deepEqual(await faults((form) => [{}, Object.fromEntries(form.fields.map(([name, value]) => [name, [value, value]]))]), []);
+  });
+  it('with nonsense in every field at once is answered', async () => {
+    assert.deepEqual(await faults((form, n) => some(n).map((bad) => Object.fromEntries(form.fields.map(([name]) => [name, bad])))), []);
+  });
+  it('with a number of its own that no page gave is answered', async () => {
+    const own = ['entry', 'id', 'opened', 'corrects', 'onto', 'station', 'set', 'gauge'];
+    const bent = (form: PageForm, n: number) =>
+      own
+        .filter((name) => form.fields.some(([field]) => field === name))
+        .map((name, i) => ({ ...Object.fromEntries(form.fields), [name]: NASTY[(n + i) % NASTY.length] ?? '' }));
+    assert.deepEqual(await faults(bent), []);
+  });
+});
