@@ -1,9 +1,9 @@
+import { remembered } from '../remembered';
 import type { TrapSet } from '../record/kinds';
-import { bandNear, levelBands, type Interval } from '../water/band';
-import { axisOf } from '../water/layout';
+import { bandNear, type Interval } from '../water/band';
+import { bandsBeside, judged, keptBands } from '../water/keptBands';
 import type { Axis, Known } from '../water/levels';
 import type { System } from '../units/factors';
-import { stretched, type Need } from '../water/need';
 import { setTypeOf } from './catalogue';
 import type { Design } from './design';
 import { laidAt, layOut, type Ground, type Laid } from './standing';
@@ -31,18 +31,20 @@ export function designAt(set: TrapSet, at: Date, ground: Ground, system: System)
 }
 
 /** The band of one device in a stretch, as far as it is sure and as far as it may work, and the axis it is told along; null where no level moves it or its levels are not known. */
-export function bandIn(
-  set: TrapSet,
-  { laid }: Stretch,
-  device: string,
-  known: Known,
-): { axis: Axis; band: Interval | null; may: Interval | null } {
-  const design = layOut(setTypeOf(set.type), laid, 'us');
-  const axis = axisOf(design, device);
-  const needs = design.needs.filter((n) => n.device === device && !n.serves);
-  const near = (own: readonly Need[]): Interval | null => {
-    const bands = own.length === 0 ? null : levelBands(own, design.parts, axis, known);
-    return bands && bandNear(bands, laid.then[axis] ?? 0);
-  };
-  return { axis, band: near(needs), may: near(needs.map(stretched)) };
+export const bandIn = (set: TrapSet, { laid }: Stretch, device: string, known: Known): BandThen => bandOf(set.type, laid, device, known);
+
+interface BandThen {
+  axis: Axis;
+  band: Interval | null;
+  may: Interval | null;
 }
+
+/** What is over does not change: a season is reckoned up again and again from the same settings. */
+const bandOf = remembered((type: string, laid: Laid, device: string, known: Known): BandThen => {
+  const design = layOut(setTypeOf(type), laid, 'us');
+  const own = judged(design, device);
+  const { axis } = own;
+  if (own.needs.length === 0) return { axis, band: null, may: null };
+  const near = (bands: Interval[] | null): Interval | null => bands && bandNear(bands, laid.then[axis] ?? 0);
+  return { axis, band: near(keptBands(own, known)), may: near(bandsBeside(own, known, 'perhaps')) };
+}, 4000);

@@ -26,6 +26,20 @@ function looked(course: readonly CoursePoint[], from: number, to: number): numbe
 
 const rising = (levels: readonly number[]): number[] => [...levels].sort((a, b) => a - b);
 
+const RISING = new WeakMap<readonly CoursePoint[], Map<string, readonly number[]>>();
+/** So many times of one course are kept: those of the checks ahead. */
+const MOST_TIMES = 64;
+
+/** The levels of a course during a time, rising: every set of a water asks for the same few. */
+function risingOf(course: readonly CoursePoint[], from: number, to: number): readonly number[] {
+  const known = RISING.get(course) ?? new Map<string, readonly number[]>();
+  const key = `${from} ${to}`;
+  const levels = known.get(key) ?? rising(looked(course, from, to));
+  if (known.size >= MOST_TIMES) known.clear();
+  RISING.set(course, known.set(key, levels));
+  return levels;
+}
+
 /** How many of rising levels lie under a value. */
 function under(levels: readonly number[], value: number): number {
   let [low, high] = [0, levels.length];
@@ -43,7 +57,7 @@ const share = (levels: readonly number[], { min, max }: Interval, by = 0): numbe
 
 /** Share of a time, 0 to 1, during which a course lies in a band; the course is looked at every ten minutes. */
 export const shareInBand = (course: readonly CoursePoint[], band: Interval, from: number, to: number): number =>
-  share(rising(looked(course, from, to)), band);
+  share(risingOf(course, from, to), band);
 
 /**
  * The change of height that keeps a device in its band longest until a time: most of it on the middle course, then on the low and the high one, then the smallest, in steps of ¼ in.
@@ -62,11 +76,7 @@ export function bestShift(
 ): { by: number; share: number } {
   const up = Math.min(FURTHEST, above ?? FURTHEST);
   const down = Math.min(FURTHEST, room ?? FURTHEST);
-  const [low, middle, high] = [courses.low, courses.middle, courses.high].map((course) => rising(looked(course, from, to))) as [
-    number[],
-    number[],
-    number[],
-  ];
+  const [low, middle, high] = [risingOf(courses.low, from, to), risingOf(courses.middle, from, to), risingOf(courses.high, from, to)];
   const sidesOf = (by: number): number => share(low, band, by) + share(high, band, by);
   let best = { by: 0, share: share(middle, band), sides: sidesOf(0) };
   // nothing keeps it in its band longer than the whole time on every course

@@ -19,9 +19,16 @@ export interface Reading {
 /** Between two readings further apart than this the way the water took is not known. [practice] */
 export const GAP = 48 * 3_600_000;
 
-/** Readings that give a level, in the order of time. Bounds are kept in the record and left out here. */
-export const exactOf = (readings: readonly Reading[]): Reading[] =>
-  readings.filter((r) => r.bound === 'exact').sort((a, b) => a.at.getTime() - b.at.getTime());
+const EXACT = new WeakMap<readonly Reading[], readonly Reading[]>();
+
+/** Readings that give a level, in the order of time. Bounds are kept in the record and left out here. A list is not changed once it was asked of. */
+export function exactOf(readings: readonly Reading[]): readonly Reading[] {
+  const known = EXACT.get(readings);
+  if (known) return known;
+  const exact = readings.filter((r) => r.bound === 'exact').sort((a, b) => a.at.getTime() - b.at.getTime());
+  EXACT.set(readings, exact);
+  return exact;
+}
 
 /** Hours for which a device was in its band: surely, and at most (where no reading tells). */
 export interface HoursInBand {

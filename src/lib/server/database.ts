@@ -18,7 +18,8 @@ export function connect(url: string, searchPath: string[] = ['public']): Knex {
   return knexModule({
     client: 'pg',
     searchPath,
-    connection: { connectionString: url, connectionTimeoutMillis: 4000 },
+    // a page asks the same few statements: their plans are kept, and none is worth compiling
+    connection: { connectionString: url, connectionTimeoutMillis: 4000, options: '-c plan_cache_mode=force_generic_plan -c jit=off' },
     log: { warn: oneLine, error: oneLine, debug: oneLine, deprecate: oneLine },
     pool: { min: 0, max: 10, acquireTimeoutMillis: 5000 },
   });

@@ -29,8 +29,8 @@ import { askIce, askTold, weatherSince } from './repositories/moving';
 import { askDevices, type DeviceWhere } from './repositories/gear';
 import { askGauges, askStations, askWaters } from './repositories/places';
 import { askEarlier, askGrounds, askOpenings, askSeenLate, askStationLevels } from './repositories/scouting';
-import { recentReadings, type ReadingsByGauge } from './repositories/readings';
-import { askSets, currentLine, setsOf } from './repositories/sets';
+import { hungOn, packedReadings, type ReadingsByGauge } from './repositories/readings';
+import { askCurrentLine, askSets, currentLineId, setsOf } from './repositories/sets';
 
 /** The season under way, as every room begins from it. */
 export interface Season {
@@ -103,27 +103,33 @@ export async function loadSeason(
 }
 
 async function load({ who, now }: App.Locals): Promise<Loaded | null> {
-  const line = await currentLine(db(), who.crew);
-  if (!line) return null;
-  const { rows, settings, stays, ...asked } = await together(
+  const history = new Date(now.getTime() - HISTORY);
+  const named = new Date(now.getTime() - NAMED);
+  const ownLine = currentLineId(db(), who.crew);
+  const packed = packedReadings(db(), { crew: who.crew }, { since: history, until: now, named });
+  // what fails is thrown where it is waited for
+  packed.catch(() => undefined);
+  const { line, rows, settings, stays, ...asked } = await together(
     db(),
     {
-      ...askSets(db(), who.crew, { line: line.id }),
+      line: askCurrentLine(db(), who.crew),
+      ...askSets(db(), who.crew, { line: ownLine }),
       places: askStations(db(), who.crew),
       waters: askWaters(db(), who.crew),
       boards: askGauges(db(), who.crew),
       shed: askDevices(db(), who.crew),
-      looks: askLastLooks(db(), who.crew, line.id, now),
+      looks: askLastLooks(db(), who.crew, ownLine, now),
       depths: askStationLevels(db(), who.crew),
       seen: askIce(db(), who.crew),
       told: askTold(db(), who.crew, now),
       ground: askGrounds(db(), who.crew),
       openings: askOpenings(db(), who.crew),
       earlier: askEarlier(db(), who.crew),
-      seenLate: askSeenLate(db(), who.crew, new Date(now.getTime() - NAMED)),
+      seenLate: askSeenLate(db(), who.crew, named),
     },
     true,
   );
+  if (!line) return null;
   const {
     places: storedPlaces,
     waters: storedWaters,
@@ -139,16 +145,16 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     seenLate,
   } = asked;
   const all = setsOf({ rows, settings, stays });
-  const history = new Date(now.getTime() - HISTORY);
-  const [surfaces, readings, stretches] = await Promise.all([
+  const [surfaces, read, stretches] = await Promise.all([
     surfacesAt(boards, [
       ...momentsOfSets(all, storedPlaces),
       ...momentsOfPlaces(storedPlaces, depths),
       ...momentsOfIce(seen, storedWaters, now),
     ]),
-    recentReadings(db(), boards, history, now, new Date(now.getTime() - NAMED)),
+    packed,
     weatherSince(db(), who.crew, new Date(Math.min(history.getTime(), iceSince(seen, now).getTime()))),
   ]);
+  const readings = hungOn(boards, read);
   const hours = merged(stretches);
   const places = storedPlaces.map((s) => placed(s, surfaces));
   const water = storedWaters.map((w) => placedWater(w, surfaces));

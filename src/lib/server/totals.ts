@@ -5,18 +5,21 @@ import { db } from './database';
 import { checks } from './repositories/checks';
 import { groundOf } from './oneSet';
 import { allReadings } from './repositories/readings';
-import { sets as setsOf } from './repositories/sets';
+import { currentLineId, sets as setsOf } from './repositories/sets';
 import { index, loadSeason, momentsOfSets } from './season';
 import { surfacesAt } from './surfaces';
 
 /** What every set of a season adds up to: exposure and catch. The season is the one under way unless another line is given. */
 export async function seasonTotals(locals: App.Locals, of?: Line): Promise<SetTotal[] | null> {
+  const visited = checks(db(), locals.who.crew, { line: of?.id ?? currentLineId(db(), locals.who.crew) });
+  // what fails is thrown where it is waited for
+  visited.catch(() => undefined);
   const season = await loadSeason(locals, ['live', 'pulled']);
   if (!season) return null;
   const line = of?.id ?? season.line.id;
   const other = line === season.line.id ? null : await setsOf(db(), locals.who.crew, { line, states: ['live', 'pulled'] });
   const own = other ?? season.sets;
-  const [visits, readings] = await Promise.all([checks(db(), locals.who.crew, { line }), allReadings(db(), season.gauges, firstStay(own))]);
+  const [visits, readings] = await Promise.all([visited, allReadings(db(), season.gauges, firstStay(own))]);
   const stations = index<Station>(season.stations);
   const surfaces = other ? await surfacesAt(season.gauges, momentsOfSets(other, season.stations)) : season.surfaces;
   const bySet = new Map<string, Check[]>();

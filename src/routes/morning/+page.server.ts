@@ -36,6 +36,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   if (!season) return { season: false as const };
   const { now, who } = locals;
   const { system } = who.person;
+  const prepared = preparedPlaces(season, locals);
   const live = season.views.filter((v) => v.state === 'live');
   const changes = season.waters.map((w) => ({
     id: w.id,
@@ -76,7 +77,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       }))
       .filter((w) => w.rows.length > 0)
       .sort((a, b) => (a.rows[0]?.deadline ?? '').localeCompare(b.rows[0]?.deadline ?? '')),
-    prepared: await preparedPlaces(season, locals),
+    prepared: await prepared,
     /** the water to begin at, where no place is known yet */
     firstWater: season.stations.length === 0 ? (season.waters[0] ?? null) : null,
     half: printLength(GAUGE_HALF, system),

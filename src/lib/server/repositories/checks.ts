@@ -62,7 +62,7 @@ function spentLook(at: Date | null, change: LookRow['change'], found: Pick<Check
 }
 
 /** The last time each stay was really looked at, up to a moment, and what it was left as when its set was last left spent or set again. */
-export const askLastLooks = (db: Knex, crew: string, line: string, until: Date): Asked<LookRow, Record<string, Look>> => ({
+export const askLastLooks = (db: Knex, crew: string, line: string | Knex.Raw, until: Date): Asked<LookRow, Record<string, Look>> => ({
   query: db.raw(
     `select y.id as stay_id, c.at, l.at as left_at, l.outcome, l.flags, l.change, m.at as missed_at, m.searched as missed_why
      from trap_set s
@@ -157,7 +157,7 @@ function deviceOf(row: Row): CheckedDevice {
 }
 
 /** Visits, newest first: of one set, of one line, or of the crew. */
-export async function checks(db: Knex, crew: string, filter: { set?: string; line?: string; limit?: number }): Promise<Check[]> {
+export async function checks(db: Knex, crew: string, filter: { set?: string; line?: string | Knex.Raw; limit?: number }): Promise<Check[]> {
   const visits = db('check_visit')
     .select('id')
     .where({ crew_id: crew, ...(filter.set ? { set_id: filter.set } : {}) })

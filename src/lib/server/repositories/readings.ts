@@ -38,9 +38,22 @@ export async function recentReadings(
   until: Date,
   named: Date = since,
 ): Promise<ReadingsByGauge> {
-  const query = db.raw<{ rows: { gauge_id: string; packed: Packed[] }[] }>(
+  const [first] = boards;
+  return first ? hungOn(boards, await packedReadings(db, { gauges: boards.map((g) => g.id) }, { since, until, named })) : {};
+}
+
+export type PackedReadings = { gauge_id: string; packed: Packed[] }[];
+
+/** Readings as the database packs them, of gauges or of all gauges of a crew: what can be asked before it is known where they hang. */
+export async function packedReadings(
+  db: Knex,
+  of: { gauges: string[] } | { crew: string },
+  { since, until, named }: { since: Date; until: Date; named: Date },
+): Promise<PackedReadings> {
+  const [from, own] = 'crew' in of ? ['(select id from gauge where crew_id = :own)', of.crew] : ['unnest(:own::uuid[])', of.gauges];
+  const query = db.raw<{ rows: PackedReadings }>(
     `select g.id as gauge_id, json_agg(json_build_array(floor(date_part('epoch', r.at) * 1000), r.level, r.bound, e.by, floor(date_part('epoch', r.since) * 1000), r.doubt) order by r.at, e.seq, r.entry_id) as packed
-     from unnest(:gauges::uuid[]) as g (id)
+     from ${from} as g (id)
      cross join lateral (
        (select at, level, bound, entry_id, null::timestamptz as since, null::double precision as doubt from (
           (select at, level, bound, entry_id from reading where gauge_id = g.id and at < :since and bound = 'exact' order by at desc limit 1)
@@ -55,9 +68,13 @@ export async function recentReadings(
      -- one entry looked up a reading: a plain join would read the whole book of many seasons
      left join lateral (select seq, by from entry where id = r.entry_id and r.at >= :named limit 1) e on true
      group by g.id`,
-    { gauges: boards.map((g) => g.id), since, until, named },
+    { own, since, until, named },
   );
-  const { rows } = await prepared(query, 'recent readings');
+  return (await prepared(query, `recent readings of ${from}`)).rows;
+}
+
+/** Packed readings as elevations: where the zero of each gauge lay then is added. */
+export function hungOn(boards: readonly Board[], rows: PackedReadings): ReadingsByGauge {
   const hung = new Map(boards.map((g) => [g.id, g]));
   return Object.fromEntries(
     rows.map(({ gauge_id, packed }): [string, Reading[]] => {

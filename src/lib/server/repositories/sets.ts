@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import type { Line, Setting, Stay, TrapSet } from '#core/record/kinds';
 import { upsert, type Owner, type Written } from '../record/upsert';
-import { together, type Asked } from './asked';
+import { answer, together, type Asked } from './asked';
 
 export const putLine = (trx: Knex, line: Line, { crew, entry }: Owner) => upsert(trx, 'line', { ...line, entry_id: entry }, crew);
 
@@ -38,15 +38,28 @@ export async function putSet(trx: Knex, body: TrapSet, { crew, entry }: Owner): 
   }
 }
 
+const BEGUN = '(select min(seq) from entry where entry.crew_id = line.crew_id and entry.subject = line.id) desc nulls last';
+
 /** Every season of the crew, the newest first. */
-export const lines = (db: Knex, crew: string): Promise<Written<Line>[]> =>
+const linesOf = (db: Knex, crew: string) =>
   db('line')
     .select('id', 'name', 'season', 'zone', 'lat', 'lon', 'rule', 'rulebook', 'entry_id as entry')
     .where({ crew_id: crew })
-    .orderByRaw('(select min(seq) from entry where entry.crew_id = line.crew_id and entry.subject = line.id) desc nulls last');
+    .orderByRaw(BEGUN);
+
+export const lines = (db: Knex, crew: string): Promise<Written<Line>[]> => linesOf(db, crew);
 
 /** The season that is under way: the line of the crew that was begun last. */
-export const currentLine = async (db: Knex, crew: string): Promise<Written<Line> | undefined> => (await lines(db, crew))[0];
+export const askCurrentLine = (db: Knex, crew: string): Asked<Written<Line>, Written<Line> | undefined> => ({
+  query: linesOf(db, crew).limit(1),
+  read: ([line]) => line,
+});
+
+export const currentLine = (db: Knex, crew: string): Promise<Written<Line> | undefined> => answer(db, askCurrentLine(db, crew));
+
+/** Its id, to be asked for inside of another statement. */
+export const currentLineId = (db: Knex, crew: string): Knex.Raw =>
+  db.raw(`(select line.id from line where line.crew_id = ? order by ${BEGUN} limit 1)`, [crew]);
 
 interface SetRow extends Omit<TrapSet, 'line' | 'station' | 'settings' | 'stays' | 'leftBecause' | 'photoLeft' | 'photoFound'> {
   entry_id: string;
@@ -89,7 +102,7 @@ const SET = [
 ];
 
 interface SetFilter {
-  line?: string;
+  line?: string | Knex.Raw;
   ids?: string[];
   states?: TrapSet['state'][];
   water?: string;
@@ -174,12 +187,3 @@ export const setOf = async (db: Knex, crew: string, id: string): Promise<Written
 /** The numbers that the sets of a line carry, pulled ones with them. */
 export const setNumbers = async (db: Knex, line: string): Promise<number[]> =>
   (await db('trap_set').where({ line_id: line }).pluck('number')).map(Number);
-
-/** `12 east lodge run` by id, for every set of the crew in the order of numbers. */
-export async function setNames(db: Knex, crew: string): Promise<Record<string, string>> {
-  const rows: { id: string; number: number; name: string }[] = await db('trap_set')
-    .select('id', 'number', 'name')
-    .where({ crew_id: crew })
-    .orderBy('number');
-  return Object.fromEntries(rows.map(({ id, number, name }) => [id, `${number} ${name}`]));
-}
