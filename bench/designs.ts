@@ -46,7 +46,7 @@ export async function redraw(base: string, say: Say): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${base}/bench`);
   const station = await page
-    .getByLabel('Station')
+    .getByLabel('Location')
     .getByRole('option', { name: /^26 feed bed/ })
     .getAttribute('value');
   await page.goto(`${base}/bench/new?station=${station ?? ''}&type=dive-pole&like=`);

@@ -232,6 +232,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       anchor: plan.anchor,
       by: wren,
       leftBecause: plan.leftBecause ?? '',
+      overruled: {},
       note: '',
       hole: '',
       photoLeft: null,

@@ -116,6 +116,7 @@ export function addLastSeason(
       anchor: 'as every year',
       by: wren,
       leftBecause: '',
+      overruled: {},
       hole: '',
       photoLeft: null,
       photoFound: null,

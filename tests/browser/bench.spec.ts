@@ -302,3 +302,34 @@ test('the shed: stock comes and goes, a kit says how many it makes, salvage brin
   await page.getByRole('button', { name: 'Save the kit' }).click();
   await expect(page.getByText(/The stock makes 4; hanging wire ends first/)).toBeVisible();
 });
+
+test('before one walks away: what an old hand would change, by one tap and back, and room to know better', async ({ page, program }) => {
+  await open(page, `${program.base}/waters`);
+  const line = page.getByRole('region', { name: 'What an old hand would change first' });
+  await expect(line.getByRole('group')).toHaveCount(3);
+  await open(page, `${program.base}/bench`);
+  await page.getByLabel('Location').selectOption({ label: '24 south mound, castor mound at Header Pond' });
+  await page.getByLabel('Type of set').selectOption({ label: 'Castor stick snare (beaver)' });
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  const remarks = page.getByRole('region', { name: 'Before you walk away' });
+  await expect(remarks.getByText('Out of its months')).toBeVisible();
+  await expect(remarks.getByText('Lock at the top')).toHaveCount(0);
+  await page.getByLabel('Lock', { exact: true }).selectOption('at the top');
+  const more = remarks.getByText(/^\d+ more$/);
+  if ((await more.count()) > 0) await more.click();
+  await remarks.getByText('Lock at the top').click();
+  await remarks.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByLabel('Lock', { exact: true })).toHaveValue('side');
+  await expect(remarks.getByText('Lock at the top: changed.')).toBeVisible();
+  await remarks.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Lock', { exact: true })).toHaveValue('top');
+  await page.getByLabel('Name', { exact: true }).fill('mound loop');
+  await remarks.getByText('Out of its months').click();
+  await remarks.getByLabel('I know better, because').first().fill('they still build here');
+  await page.getByRole('button', { name: 'Save the set' }).click();
+  await expect(page.getByText('Saved to the book.')).toBeVisible();
+  await remarks.getByText('Out of its months').click();
+  await expect(remarks.getByText('you know better')).toBeVisible();
+  await expect(remarks.getByLabel('I know better, because').last()).toHaveValue('they still build here');
+  expect(await serious(page)).toEqual([]);
+});

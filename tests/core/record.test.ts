@@ -56,6 +56,7 @@ const set: TrapSet = {
   hole: '',
   photoLeft: null,
   photoFound: null,
+  overruled: {},
 };
 
 /** The first sentence that a body is refused with, and where it stands. */

@@ -1,5 +1,8 @@
 import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
+import { connect } from '#server/database';
+import { replayBeside } from '#server/record/beside';
+import { formsOf } from '../support/forms';
 import { startProgram, type Program } from '../support/server';
 import { webOf } from '../support/web';
 
@@ -277,5 +280,26 @@ describe('what was noted is asked back where it matters', () => {
   });
   it('a river is a kind of water (F163)', async () => {
     says(await get('/waters'), /<option value="river"/);
+  });
+});
+
+describe('a remark that somebody knows better than', () => {
+  it('stays with its set and its reason, is told no more, and a replay knows it', async () => {
+    const path = `/bench/${sets['36']}`;
+    says(await words(path), /Before you walk away.*Its sign/);
+    const [own] = formsOf(await get(path), path).filter((f) => f.action.endsWith('?/save'));
+    const fields = {
+      ...Object.fromEntries(own?.fields ?? []),
+      state: 'planned',
+      species: 'beaver',
+      'k.notInUse': 'they come back every year',
+    };
+    saved(await post(`${path}?/save`, fields), /saved=1/);
+    assert.deepEqual((await rows('trap_set', { id: sets['36'] }))[0]?.overruled, { notInUse: 'they come back every year' });
+    says(await words(path), /Its sign you know better/);
+    const db = connect(program.url);
+    const { differing } = await replayBeside(db, (searchPath) => connect(program.url, searchPath));
+    await db.destroy();
+    assert.deepEqual(differing, []);
   });
 });

@@ -91,6 +91,8 @@ export const setSchema = z
     photoLeft: id('Photo when left').nullable().default(null),
     photoFound: id('Photo when found').nullable().default(null),
     by: id('Placed by').nullable().default(null),
+    /** remarks of the critique that somebody knows better than, each with the reason */
+    overruled: drawn(z.record(z.string().max(40), z.string().trim().min(1).max(300)).default({}), 'Known better'),
     leftBecause: note('Left unset because', 300),
     note: note('Note'),
   })

@@ -9,7 +9,7 @@ const STIFF = -3;
 const WET_DAY = 5;
 
 export const tempText = (celsius: number, system: System): string =>
-  system === 'us' ? `${Math.round((celsius * 9) / 5 + 32)} °F` : `${Math.round(celsius)} °C`;
+  `${Math.round(system === 'us' ? (celsius * 9) / 5 + 32 : celsius)} ${system === 'us' ? '°F' : '°C'}`.replace('-', '−');
 export const rainText = (mm: number, system: System): string => (system === 'us' ? `${(mm / 25.4).toFixed(2)} in` : `${Math.round(mm)} mm`);
 
 /**

@@ -5,6 +5,7 @@ import { CLASS_WORDS } from '#core/devices/sizes';
 import { againstLive } from '#core/sets/fit';
 import { layOut, placeOf, settingAt } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
+import { CRITIQUE } from '#core/words/critique';
 import { tell } from '#core/words/finding';
 import { numberFaults } from '#core/sets/ranges';
 import { keptAs } from '#core/sets/fills';
@@ -147,10 +148,20 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
       photoFound: before?.photoFound ?? null,
       by: before?.by ?? by,
       leftBecause: read.text('leftBecause'),
+      overruled: overruledIn(read),
       note: read.text('note'),
     },
   };
 }
+
+/** What somebody knows better than the critique, by the rule. */
+const overruledIn = (read: Reader): Record<string, string> =>
+  Object.fromEntries(
+    Object.keys(CRITIQUE).flatMap((id) => {
+      const reason = read.text(`k.${id}`).slice(0, 300);
+      return reason === '' ? [] : [[id, reason]];
+    }),
+  );
 
 /** The typed numbers whose box says that they belong to the place. */
 function keptHere(read: Reader, type: SetType, station: Station, numbers: Readonly<Record<string, number>>) {

@@ -1,7 +1,5 @@
 import { armAndWaders } from '#core/units/bodyGauge';
-import { outOfMonths } from '#core/sets/search';
-import { CLASS_WORDS, DEVICE_CLASSES, sizeText } from '#core/devices/sizes';
-import { metText } from '#core/planning/met';
+import { CLASS_WORDS, sizeText } from '#core/devices/sizes';
 import { devicesAt, settingAt, thenOf } from '#core/sets/standing';
 import { habitsOf } from '#core/sets/habits';
 import { numberSpec, type SetType } from '#core/sets/setType';
@@ -22,6 +20,7 @@ import { carriedOn, freezingDegreeDays, unknownHours } from '#core/weather/hours
 import { movingOf } from '#core/ahead/moving';
 import { factorAt } from '#core/ice/sheets';
 import { newId } from './newId';
+import { aroundOf, loadKnown } from './around';
 import { neighboursOf } from './oneSet';
 import type { Written } from './record/upsert';
 import { index, type Season } from './season';
@@ -66,10 +65,9 @@ export async function benchData(
     frame: frameOf(season, station.water, who.person.system),
     /** the user's own notes of the rules, shown beside every set */
     rulebook: season.line.rulebook,
-    /** by device class: why those left here may know it */
-    met: Object.fromEntries(DEVICE_CLASSES.map((device) => [device, metText(station.water, device, season.earlier)])),
-    /** of a new set: that its type is mostly made in other months */
-    months: set ? '' : outOfMonths(type, now.getUTCMonth() + 1),
+    /** what the critique looks at beside the design */
+    around: await aroundHere(station, type, set, locals),
+    overruled: set?.overruled ?? {},
     opened: set?.entry,
     opens: await opensOf(season, station, type, set, model, locals),
     /** the set whose numbers stand in the fields of a new one */
@@ -107,6 +105,11 @@ export async function benchData(
       .map((d) => `${d.tag}, ${sizeText(d.class, d.size)}`),
     takes: type.devices.map((c) => CLASS_WORDS[c]).join(' or '),
   };
+}
+
+async function aroundHere(station: Station, type: SetType, set: TrapSet | undefined, locals: App.Locals) {
+  const known = await loadKnown(locals, station.water);
+  return known && aroundOf(known, station, type, set, locals);
 }
 
 /** What a type that opens the dam is asked when its set goes live: the break as its numbers and the water of now have it. Null where it opens none, or did already. */

@@ -19,6 +19,7 @@
   import CarryList from './CarryList.svelte';
   import Drawings from './Drawings.svelte';
   import Findings from './Findings.svelte';
+  import Remarks from './Remarks.svelte';
   import { remedySays, type Remedy } from '#core/water/remedy';
   import { worst } from '#core/water/state';
   import StateMark from '$lib/ui/StateMark.svelte';
@@ -30,12 +31,10 @@
     system: System;
     title: string;
     isNew?: boolean;
-    /** what its sign says against the place */
-    use?: string;
     /** what the forecast asks of it as it was saved */
     ordered?: Remedy | null;
   }
-  let { bench, kept, system, title, isNew = false, use = '', ordered = null }: Props = $props();
+  let { bench, kept, system, title, isNew = false, ordered = null }: Props = $props();
 
   // the form is made anew for another set: its page keys it
   const it = untrack(() => benchDesign(bench, () => kept, system, ordered));
@@ -68,9 +67,6 @@
       <a class="link" href="/bench/catalogue/{it.type.id}">{it.type.name.toLowerCase()}</a>
     </p>
     {#if bench.copied}<p>Copied from <b>{bench.copied}</b>: change what differs here.</p>{/if}
-    {#if use}<p class="warned">{use}</p>{/if}
-    {#if bench.months}<p class="warned">{bench.months}</p>{/if}
-    {#if isNew && bench.met[it.atWork.device]}<p class="warned">{bench.met[it.atWork.device]}</p>{/if}
     <Problem text={kept?.problem} />
     <Opened entry={bench.opened} {kept} />
   </div>
@@ -100,7 +96,8 @@
       disputed={(it.type.disputed ?? []).map((text) => inWords(text, system))}
       names={Object.fromEntries(it.type.positions.map((p) => [p.id, p.label]))}
     />
-    <Arming groups={it.arming} {kept} state={it.fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live'} />
+    <Remarks {it} overruled={bench.overruled} {kept} {system} />
+    <Arming groups={it.arming} {kept} state={it.fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live' && it.isAsHeld} />
     {#if bench.opens && it.fields.state === 'live'}<BreakFields opens={bench.opens} {kept} />{/if}
     {#if it.fields.state === 'live' && (it.doubtful.length > 0 || kept?.errors?.despite)}
       <TextField
@@ -130,10 +127,6 @@
   }
   .head {
     grid-area: head;
-  }
-  .warned {
-    color: var(--edge);
-    font-weight: 600;
   }
   .left {
     grid-area: left;

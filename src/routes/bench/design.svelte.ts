@@ -17,6 +17,9 @@ import type { System } from '#core/units/factors';
 import { offGauge } from '#core/units/frame';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import type { Known } from '#core/water/levels';
+import { critique } from '#core/critique/critique';
+import type { Remark } from '#core/critique/rule';
+import type { TrapSet } from '#core/record/kinds';
 import { baitFor } from '#core/sets/baitFor';
 import { originWord } from '#core/water/originWord';
 import type { Remedy } from '#core/water/remedy';
@@ -90,6 +93,8 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   const unchanged = $derived(
     bench.held !== null && Object.keys(bench.fields).every((name) => !/^[nc]\./.test(name) || fields[name] === bench.fields[name]),
   );
+  /** nothing was typed or chosen that makes it another set */
+  const isAsHeld = $derived(Object.keys(bench.fields).every((name) => !/^[ncd]\./.test(name) || fields[name] === bench.fields[name]));
   const from: Known = $derived(unchanged && bench.heldThen ? bench.heldThen : then);
   const measuredHere = $derived(filled(type, placeOf(bench.station, bench.follows), from, { numbers, devices }));
   const design = $derived(
@@ -105,8 +110,25 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const [hold] = design.holds;
     const beside = !hold || hold.kind === 'slide' ? [] : bench.neighbours;
     const circles = hold ? circleFindings(reachOf(hold), [...withinSet(design.holds), ...beside]) : [];
-    return [...design.findings, ...baitFor(type, choices, fields.species ?? ''), ...circles].map((f) => tell(f, system));
+    const told = [...design.findings, ...baitFor(type, choices, fields.species ?? ''), ...circles].map((f) => tell(f, system));
+    // two traps on one root are told of it once
+    return told.filter((f, n) => told.findIndex((g) => g.about === f.about && g.sentence === f.sentence) === n);
   });
+  /** what an old hand would say of it as it is typed */
+  const remarks = $derived.by((): Remark[] => {
+    const { around } = bench;
+    if (!around) return [];
+    const { species, state, anchor } = fields as Record<string, string>;
+    const asked = { type, numbers, choices, devices: chosen, design, then: from, surface, around, anchor: anchor ?? '' };
+    return critique({ ...asked, species: species as TrapSet['species'], state: state as TrapSet['state'] });
+  });
+  /** what a remark changed, to be taken back by one tap */
+  let mended = $state<{ id: string; field: string; before: string } | null>(null);
+  function mend({ id, mend: own }: Remark): void {
+    if (!own) return;
+    mended = { id, field: own.field, before: fields[own.field] ?? '' };
+    fields[own.field] = typeof own.value === 'number' ? printLength(own.value, system) : own.value;
+  }
   const work = $derived(
     atWork(
       { choices, devices, then: from, place: placeOf(bench.station, bench.follows) },
@@ -185,6 +207,20 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     },
     get findings() {
       return findings;
+    },
+    get isAsHeld() {
+      return isAsHeld;
+    },
+    get remarks() {
+      return remarks;
+    },
+    mend,
+    get mended() {
+      return mended;
+    },
+    unmend(): void {
+      if (mended) fields[mended.field] = mended.before;
+      mended = null;
     },
     get side() {
       return side;

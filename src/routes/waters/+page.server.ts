@@ -21,6 +21,7 @@ import { sites } from '$lib/server/repositories/places';
 import { grounds } from '$lib/server/repositories/scouting';
 import { factorAt } from '#core/ice/sheets';
 import { weatherSince } from '$lib/server/repositories/moving';
+import { lineRemarks } from '$lib/server/around';
 import { loadSeason, type Season } from '$lib/server/season';
 import { frameOf } from '#core/ahead/facts';
 import { readPlace } from '$lib/server/placeForm';
@@ -31,16 +32,18 @@ const DAY = 24 * HOUR;
 const NEVER = { known: {}, age: {}, atMost: {} };
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-  const [season, places, ground, told] = await Promise.all([
+  const [season, places, ground, told, remarks] = await Promise.all([
     loadSeason(locals),
     sites(db(), locals.who.crew),
     grounds(db(), locals.who.crew),
     weatherSince(db(), locals.who.crew, new Date(locals.now.getTime() - 2 * DAY)),
+    lineRemarks(locals),
   ]);
   const { system } = locals.who.person;
   const { simulated, ...wind } = windNow(told, locals.now);
   const shown = places.find((s) => s.id === url.searchParams.get('site')) ?? places[0];
   return {
+    remarks,
     ids: { entry: newId(), water: newId(), gaugeEntry: newId(), gauge: newId(), ground: newId(), groundEntry: newId() },
     shown: shown?.id ?? null,
     shownWater: url.searchParams.get('water'),

@@ -9,6 +9,7 @@
   import GroundForm from './GroundForm.svelte';
   import GroundTable from './GroundTable.svelte';
   import WaterForm from './WaterForm.svelte';
+  import LineRemarks from './LineRemarks.svelte';
   import WaterList from './WaterList.svelte';
   import WindArrow from './WindArrow.svelte';
 
@@ -119,6 +120,7 @@
       <a class="btn" href="/waters/sign">How fast sign ages</a>
     </nav>
   </div>
+  {#if data.remarks.length > 0}<LineRemarks remarks={data.remarks} />{/if}
   {#if data.sites.length === 0}
     <p class="sheet mt-3">No site yet. <a class="link" href="/begin">Begin with a site and its water</a>.</p>
   {:else}

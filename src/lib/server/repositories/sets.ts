@@ -97,6 +97,7 @@ const SET = [
   'photo_found',
   'by',
   'left_because',
+  'overruled',
   'note',
   'entry_id',
 ];

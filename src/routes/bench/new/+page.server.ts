@@ -11,7 +11,6 @@ import { readBench } from '$lib/server/bench';
 import { benchData } from '$lib/server/benchData';
 import { saveBench } from '$lib/server/benchSave';
 import { reader, refused } from '$lib/server/form';
-import { loadScouted } from '$lib/server/scouting';
 import { numberFor } from '#core/sets/numbering';
 import { setNumbers } from '$lib/server/repositories/sets';
 import { db } from '$lib/server/database';
@@ -70,13 +69,12 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     locals,
     like,
   );
-  const use = (await loadScouted(locals, station.water)).use(station.id);
   // a trap that was chosen for the place stands in its first position
   const chosen = deviceOf(season, url);
   const position = type.positions[0];
   if (chosen && position && type.devices.includes(chosen.class)) bench.fields[`d.${position.id}`] = chosen.id;
   if (url.searchParams.get('state') === 'live') bench.fields.state = 'live';
-  return { bench, use: use.verdict === 'holds' ? '' : use.sentence };
+  return { bench };
 };
 
 export const actions: Actions = {

@@ -14,6 +14,5 @@
     system={data.who?.person.system ?? 'us'}
     title="{data.bench.fields.number} {data.bench.station.name}"
     isNew
-    use={data.use}
   />
 {/key}

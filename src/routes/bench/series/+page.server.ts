@@ -122,6 +122,7 @@ export const actions: Actions = {
           anchor: '',
           by: null,
           leftBecause: '',
+          overruled: {},
           note: `like ${set.number} ${set.name}`,
         },
       });

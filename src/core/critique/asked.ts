@@ -1,0 +1,64 @@
+import type { DeviceClass } from '../devices/sizes';
+import type { TrapSet } from '../record/kinds';
+import type { Design } from '../sets/design';
+import type { FilledPosition, SetType } from '../sets/setType';
+import type { StationKind } from '../stations/kinds';
+import type { Known } from '../water/levels';
+
+type Species = TrapSet['species'];
+
+/** What the record holds of a place and of the sets near it: plain values, so that the bench asks anew while numbers change. */
+export interface Around {
+  /** of the reader's today, 1 to 12 */
+  month: number;
+  kind: StationKind;
+  /** what its sign says of its use, and the animals whose sign was noted there */
+  use: { verdict: 'holds' | 'warns' | 'fails' | 'unknown'; said: string };
+  seen: string[];
+  /** found plugged, and nothing of use since */
+  isPlugged: boolean;
+  /** classes of device that were used here before, with the sentence that says so */
+  met: Partial<Record<DeviceClass, string>>;
+  /** who else uses the ground, as it was written down; empty where nobody said */
+  users: string;
+  /** passages that were counted, and how many have a set */
+  passages: { count: number; set: number } | null;
+  /** ice lies on the water now */
+  isFrozen: boolean;
+  /** degrees C of the coldest hour told until the next check; null where no weather is told */
+  coldest: number | null;
+  /** what came of this set since it was last changed, by outcome, newest look first */
+  looks: string[];
+  /** what its animals did before the camera since the last look */
+  wentRound: number;
+  /** earlier sets of the type at this place that were pulled without a catch: the looks they had */
+  failedHere: number;
+  /** other live sets of the type on this water, their looks and catches; and the types that caught there */
+  alike: { sets: number; looks: number; caught: number };
+  caughtBy: string[];
+  /** a snare that stands in it caught before, and its cable was not replaced: its tag */
+  spentCable: string;
+  /** by the forecast it stands idle at its check, or cannot be reached then: the sentence */
+  idleAhead: string;
+  cutOff: string;
+  /** its place has a position, a photo, a measured depth */
+  hasPosition: boolean;
+  hasPhoto: boolean;
+  hasDepth: boolean;
+}
+
+/** A set as it is built, and what is known around it. */
+export interface Asked {
+  type: SetType;
+  species: Species;
+  state: TrapSet['state'];
+  numbers: Readonly<Record<string, number>>;
+  choices: Readonly<Record<string, string>>;
+  devices: Readonly<Record<string, FilledPosition>>;
+  design: Design;
+  then: Known;
+  /** the water that it is judged by */
+  surface: 'pond' | 'tail';
+  anchor: string;
+  around: Around;
+}

@@ -1,0 +1,25 @@
+import { AHEAD } from './ahead';
+import { ANCHOR } from './anchor';
+import type { Asked } from './asked';
+import { OUTCOME } from './outcome';
+import { PLACE } from './place';
+import { SEVERITIES, type Remark, type Rule } from './rule';
+import { SEASON } from './season';
+import { SIZE } from './size';
+import { TRIGGER } from './trigger';
+
+/** Every rule, each with its name, its weight and when it speaks. */
+export const RULES: readonly Rule[] = [...ANCHOR, ...PLACE, ...SEASON, ...SIZE, ...TRIGGER, ...OUTCOME, ...AHEAD];
+
+const weight = (remark: Remark): number => SEVERITIES.indexOf(remark.severity);
+
+/**
+ * What an old hand would say of a set before he walks away, the heaviest first.
+ *
+ * @param known rules that somebody overruled for this set, with the reason: they stay silent
+ */
+export const critique = (asked: Asked, known: Readonly<Record<string, string>> = {}): Remark[] =>
+  RULES.flatMap(({ id, severity, speaks }): Remark[] => {
+    const said = Object.hasOwn(known, id) ? null : speaks(asked);
+    return said ? [{ id, severity, ...said } as Remark] : [];
+  }).sort((a, b) => weight(a) - weight(b));

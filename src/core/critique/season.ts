@@ -1,0 +1,37 @@
+import { inches } from '../units/factors';
+import { rule, type Rule } from './rule';
+import { holds, surfaceOf, topOf } from './lookup';
+
+/** From this cold on wet ground freezes to iron in a night, °C. [practice] */
+const FREEZES = -2;
+
+/** Months, ice and frost. @source common practice */
+export const SEASON: Rule[] = [
+  rule('outOfMonths', 'could be better', ({ type, around }) =>
+    type.months && !type.months.includes(around.month) ? { values: { months: [...type.months] } } : null,
+  ),
+  rule('iceOverIt', 'will fail', (asked) => {
+    const water = surfaceOf(asked);
+    const [jaws, pan, loop] = [topOf(asked, 'jaws'), topOf(asked, 'pan'), topOf(asked, 'loop')];
+    const top = jaws ?? pan ?? loop;
+    // a set that reaches the surface is frozen in; one that lies deep is met under the ice
+    return asked.around.isFrozen && !asked.type.underIce && water !== null && top !== null && top > water - inches(3)
+      ? { values: {} }
+      : null;
+  }),
+  rule('jawOnFrost', 'likely to fail', (asked) => {
+    const water = surfaceOf(asked);
+    const top = topOf(asked, 'jaws');
+    const { coldest } = asked.around;
+    if (coldest === null || coldest > FREEZES || !holds(asked, 'bodyGrip') || water === null || top === null) return null;
+    const onLand = asked.design.parts.some((p) => p.kind === 'jaws' && p.bearer === 'bank' && top - p.height > water - inches(1));
+    return onLand ? { values: { coldest } } : null;
+  }),
+  rule('panFreezes', 'likely to fail', (asked) => {
+    const [water, pan] = [surfaceOf(asked), topOf(asked, 'pan')];
+    const { coldest } = asked.around;
+    return coldest !== null && coldest <= FREEZES && water !== null && pan !== null && pan > water - inches(0.5)
+      ? { values: { coldest } }
+      : null;
+  }),
+];

@@ -1,0 +1,30 @@
+import { rule, type Rule } from './rule';
+import { chosen, holds, looksAs } from './lookup';
+
+/** Notch, trigger and lock, by what came of them. @source common practice */
+export const TRIGGER: Rule[] = [
+  rule('notchTooFirm', 'likely to fail', (asked) =>
+    chosen(asked, 'notch') === 'firm' && looksAs(asked, 'bait taken') > 0
+      ? { values: { times: looksAs(asked, 'bait taken') }, mend: { field: 'c.notch', value: 'middle' } }
+      : null,
+  ),
+  rule('notchTooLight', 'likely to fail', (asked) =>
+    chosen(asked, 'notch') === 'light' && looksAs(asked, 'sprung empty', 'plugged') >= 2
+      ? { values: { times: looksAs(asked, 'sprung empty', 'plugged') }, mend: { field: 'c.notch', value: 'middle' } }
+      : null,
+  ),
+  rule('firesEmpty', 'likely to fail', (asked) =>
+    holds(asked, 'bodyGrip') && chosen(asked, 'notch') !== 'light' && looksAs(asked, 'sprung empty') >= 2
+      ? { values: { times: looksAs(asked, 'sprung empty') } }
+      : null,
+  ),
+  rule('loopKnocked', 'likely to fail', (asked) =>
+    holds(asked, 'snare') && looksAs(asked, 'knocked') >= 2 ? { values: { times: looksAs(asked, 'knocked') } } : null,
+  ),
+  rule('mudInTheBreak', 'will fail', (asked) =>
+    asked.type.acts && looksAs(asked, 'plugged') >= 1 ? { values: { times: looksAs(asked, 'plugged') } } : null,
+  ),
+  rule('lockAtTheTop', 'a matter of school', (asked) =>
+    chosen(asked, 'lock') === 'top' ? { values: {}, mend: { field: 'c.lock', value: 'side' } } : null,
+  ),
+];

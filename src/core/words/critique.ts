@@ -1,0 +1,152 @@
+import { an, agree, many } from '../units/many';
+import { monthsText } from '../sets/search';
+import type { System } from '../units/factors';
+import { tempText } from '../weather/tonight';
+import { capital, sayFor, type Say } from './say';
+
+/** What a rule says: its subject in a few words, and the sentence with its figures. */
+interface Words<V> {
+  about: string;
+  sentence: (values: V, say: Say) => string;
+}
+const words = <V>(own: Words<V>): Words<V> => own;
+
+const list = (names: readonly string[]): string => names.join(' and ');
+const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
+
+export const CRITIQUE = {
+  othersOnTheGround: words<{ users: string; proud: number }>({
+    about: 'Others walk there',
+    sentence: ({ users, proud }, { length }) =>
+      `It stands ${length(proud)} out of the water, and of this ground you noted: ${users}. Put it under water, or take another device.`,
+  }),
+  tiedToWood: words<{ tie: number }>({
+    about: 'Tie too short',
+    sentence: ({ tie }, { length }) =>
+      `On ${length(tie)} of cable a beaver sits at the wood it is tied to, and can fell or bark it. Four feet keep it off.`,
+  }),
+  anchorUnsaid: words<object>({
+    about: 'Anchor',
+    sentence: () => 'What it is tied to is not written down: it is how a trap is found again.',
+  }),
+  isPlugged: words<object>({
+    about: 'Plugged',
+    sentence: () => 'The way was found plugged: nobody passes until it is open. Set the run beside it.',
+  }),
+  notInUse: words<{ said: string; idle: boolean }>({
+    about: 'Its sign',
+    sentence: ({ said, idle }) => `${said}${idle ? ' More lure will not help.' : ''}`,
+  }),
+  otherAnimal: words<{ species: string; others: readonly string[] }>({
+    about: 'Sign of another animal',
+    sentence: ({ species, others }) => `Here sign of ${list(others)} was noted, none of ${an(species)}.`,
+  }),
+  noSign: words<{ said: string }>({ about: 'Its sign', sentence: ({ said }) => said }),
+  passagesOpen: words<{ count: number; set: number }>({
+    about: 'Ways left open',
+    sentence: ({ count, set }) =>
+      `${count} ways lead through here and ${set} ${agree(set, 'has', 'have')} a set: the others are taken instead.`,
+  }),
+  noPosition: words<object>({ about: 'No position', sentence: () => 'The place has none: somebody else cannot find it, nor you in snow.' }),
+  noDepth: words<object>({ about: 'Depth', sentence: () => 'The depth here was never measured: how far it can be lowered is not known.' }),
+  outOfMonths: words<{ months: number[] }>({
+    about: 'Out of its months',
+    sentence: ({ months }) => `Mostly made ${monthsText(months)} (rule of thumb).`,
+  }),
+  iceOverIt: words<object>({
+    about: 'Ice over it',
+    sentence: () =>
+      'The water is frozen and it reaches the surface: it stands in the ice. Take a set under ice, or a place that is kept open.',
+  }),
+  jawOnFrost: words<{ coldest: number }>({
+    about: 'Lower jaw on wet ground',
+    sentence: ({ coldest }, { system }) =>
+      `Down to ${tempText(coldest, system)} before the check: the lower jaw freezes to the ground. Rest it on two small sticks.`,
+  }),
+  panFreezes: words<{ coldest: number }>({
+    about: 'Pan at the surface',
+    sentence: ({ coldest }, { system }) =>
+      `Down to ${tempText(coldest, system)} before the check: a pan that is bare or barely covered freezes down.`,
+  }),
+  smallFoothold: words<{ size: string }>({
+    about: 'Foothold too small',
+    sentence: ({ size }) => `A No. ${size} holds a beaver by a toe. A No. 4 or 5 takes the foot.`,
+  }),
+  smallGrip: words<{ size: string; usual: string }>({
+    about: 'Trap too small',
+    sentence: ({ size, usual }) =>
+      `${capital(an(size))} is smaller than the ${usual} that this set is built for: they turn away, or spring it with the chest outside.`,
+  }),
+  largeGrip: words<{ size: string }>({
+    about: 'Trap too large',
+    sentence: ({ size }) => `A muskrat passes ${an(size)} without firing it, and an otter does not. A 110 or 120 is enough.`,
+  }),
+  spentCable: words<{ tag: string }>({
+    about: 'Cable used before',
+    sentence: ({ tag }) => `${tag} caught once: its cable is bent. Put in another and book the old one as scrap.`,
+  }),
+  noDevice: words<object>({
+    about: 'No trap chosen',
+    sentence: () => 'It is prepared without a tag: choose one, or it is not on the load.',
+  }),
+  oneClassKnown: words<{ said: string }>({ about: 'They may know it', sentence: ({ said }) => said }),
+  notchTooFirm: words<{ times: number }>({
+    about: 'Notch too firm',
+    sentence: ({ times: n }) => `Bait was taken ${times(n)} without a shot: a lighter notch. The place is good.`,
+  }),
+  notchTooLight: words<{ times: number }>({
+    about: 'Notch too light',
+    sentence: ({ times: n }) => `It fired empty ${times(n)} since it was last changed: current and debris fire a light notch.`,
+  }),
+  firesEmpty: words<{ times: number }>({
+    about: 'Fires empty',
+    sentence: ({ times: n }) =>
+      `${capital(times(n))} empty since it was last changed: bend the wires in, or set it lower, so that the hind end does not brush it.`,
+  }),
+  loopKnocked: words<{ times: number }>({
+    about: 'Loop knocked aside',
+    sentence: ({ times: n }) => `${capital(times(n))} since it was last changed: load it, brace its support, raise it an inch.`,
+  }),
+  mudInTheBreak: words<{ times: number }>({
+    about: 'Mud in the trap',
+    sentence: ({ times: n }) => `They mended over it ${times(n)}: in the patrol channel beside the leak no mud is pushed.`,
+  }),
+  lockAtTheTop: words<object>({
+    about: 'Lock at the top',
+    sentence: () => 'It drops at the first touch. At the side it closes later, when head and shoulders are through.',
+  }),
+  overPatience: words<{ looks: number; wait: number }>({
+    about: 'Untouched for long',
+    sentence: ({ looks, wait }) =>
+      `${many(looks, 'look')} in a row found it untouched, and such a set tells after ${wait}. First suspect: nobody passes here.`,
+  }),
+  wentRound: words<{ passes: number; most: number }>({
+    about: 'They go round it',
+    sentence: ({ passes, most }, { percent }) =>
+      `${passes} passed before the camera and none touched it: at most ${percent(most)} of passes lead to a touch. Change one thing tonight, the fence first.`,
+  }),
+  failedHere: words<{ looks: number }>({
+    about: 'Tried here before',
+    sentence: ({ looks }) => `The same type stood here for ${many(looks, 'look')} without a catch. What is different this time?`,
+  }),
+  kindUntouched: words<{ name: string; sets: number; looks: number; by: readonly string[] }>({
+    about: 'Another kind takes',
+    sentence: ({ name, sets, looks, by }) =>
+      `${sets} sets of the kind “${name.toLowerCase()}” had ${looks} looks on this water without a catch; what caught here: ${list(by)}.`,
+  }),
+  fenceKnown: words<{ sticks: number }>({
+    about: 'Fence too heavy',
+    sentence: ({ sticks }) => `Body-grips were used here and it has ${sticks} sticks: they read a fence. Two thin ones, or a bare loop.`,
+  }),
+  idleAhead: words<{ said: string }>({ about: 'Idle by its check', sentence: ({ said }) => said }),
+  cutOff: words<{ said: string }>({ about: 'Cut off by its check', sentence: ({ said }) => said }),
+  noPhoto: words<object>({ about: 'No photo', sentence: () => 'No photo shows how it was left: what was moved cannot be told later.' }),
+};
+export type CritiqueId = keyof typeof CRITIQUE;
+export type CritiqueValues<K extends CritiqueId> = (typeof CRITIQUE)[K] extends Words<infer V> ? V : never;
+
+/** A remark as it is read. */
+export function remarkText({ id, values }: { id: CritiqueId; values: unknown }, system: System): { about: string; sentence: string } {
+  const own = CRITIQUE[id] as Words<unknown>;
+  return { about: own.about, sentence: own.sentence(values, sayFor(system)) };
+}

@@ -1,0 +1,179 @@
+import { setTypeOf } from '#core/sets/catalogue';
+import { DEVICE_CLASSES } from '#core/devices/sizes';
+import { metText } from '#core/planning/met';
+import { outlookOf, standingOf } from '#core/ahead/setOutlook';
+import { frameOf } from '#core/ahead/facts';
+import { movingOf } from '#core/ahead/moving';
+import type { Around, Asked } from '#core/critique/asked';
+import { critique } from '#core/critique/critique';
+import { SEVERITIES, type Remark } from '#core/critique/rule';
+import { remarkText } from '#core/words/critique';
+import type { Check, TrapSet } from '#core/record/kinds';
+import type { SetType } from '#core/sets/setType';
+import { settingAt, stateOf, type SetView } from '#core/sets/standing';
+import { latest } from '#core/stations/measures';
+import type { Station } from '#core/stations/placed';
+import { nextCheck } from '#core/time/deadline';
+import { localDate } from '#core/time/localTime';
+import { coldest, unknownHours } from '#core/weather/hours';
+import { db } from './database';
+import { checks } from './repositories/checks';
+import { toSalvage, type ToSalvage } from './repositories/gear';
+import { sites } from './repositories/places';
+import { designOf } from './oneSet';
+import { loadScouted } from './scouting';
+import { loadSeason, type Season } from './season';
+
+/** What the critique looks at beside the season: every look of the line, who uses the ground, which cables caught. */
+interface Known {
+  season: Season;
+  visits: Map<string, Check[]>;
+  users: Record<string, string>;
+  salvage: ToSalvage[];
+  scouted: Awaited<ReturnType<typeof loadScouted>>;
+}
+
+/** Everything that is asked for once, for one set or for a whole line. */
+export async function loadKnown(locals: App.Locals, water?: string): Promise<Known | null> {
+  const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
+  if (!season) return null;
+  const crew = locals.who.crew;
+  const [looked, grounds, salvage, scouted] = await Promise.all([
+    checks(db(), crew, { line: season.line.id }),
+    sites(db(), crew),
+    toSalvage(db(), crew),
+    loadScouted(locals, water),
+  ]);
+  const visits = new Map<string, Check[]>();
+  for (const visit of looked) visits.set(visit.set, [...(visits.get(visit.set) ?? []), visit]);
+  const users = Object.fromEntries(
+    season.waters.map((w) => [w.id, [grounds.find((g) => g.id === w.site)?.users ?? ''].filter(Boolean).join('')]),
+  );
+  return { season, visits, users, salvage, scouted };
+}
+
+const outcomesOf = (visits: readonly Check[]): string[] => visits.flatMap(({ devices }) => devices.map((d) => d.outcome as string));
+const caughtIn = (visits: readonly Check[]): number => outcomesOf(visits).filter((o) => o === 'catch').length;
+
+/** What the record holds around a set that is built or stands at a station. @param set undefined for a new one */
+export function aroundOf(known: Known, station: Station, type: SetType, set: TrapSet | undefined, locals: App.Locals): Around {
+  const { season, visits, users, salvage, scouted } = known;
+  const { now } = locals;
+  const view = set && season.views.find((v) => v.id === set.id);
+  const since = set ? (settingAt(set, now).at ?? '') : '';
+  const own = set ? (visits.get(set.id) ?? []).filter((v) => v.at >= since) : [];
+  const found = scouted.found(station.id);
+  const others = season.sets.filter((s) => s.id !== set?.id && placeOf(season, s)?.water === station.water);
+  const alike = others.filter((s) => s.type === type.id && s.state === 'live');
+  const looksAt = (list: readonly TrapSet[]): Check[] => list.flatMap((s) => visits.get(s.id) ?? []);
+  const passages = latest(station.measures, 'passages')?.value;
+  const newest = [...found].sort((a, b) => b.at.getTime() - a.at.getTime())[0];
+  return {
+    month: Number(localDate(now, season.line.zone).slice(5, 7)),
+    kind: station.kind,
+    use: useAt(scouted, station.id),
+    seen: [...new Set(found.map((s) => s.species))],
+    isPlugged: newest?.kind === 'plugged',
+    met: Object.fromEntries(
+      DEVICE_CLASSES.flatMap((device) => {
+        const said = metText(station.water, device, season.earlier);
+        return said ? [[device, said]] : [];
+      }),
+    ),
+    users: users[station.water] ?? '',
+    passages:
+      passages === undefined
+        ? null
+        : { count: passages, set: season.sets.filter((s) => s.station === station.id && s.state === 'live').length },
+    isFrozen: season.sheets[station.water] !== undefined,
+    coldest: coldestTo(season, view, locals),
+    looks: outcomesOf(own),
+    wentRound: wentRound(season, station.id, own[0]?.at),
+    failedHere: looksAt(
+      others.filter(
+        (s) => s.station === station.id && s.type === type.id && s.state === 'pulled' && caughtIn(visits.get(s.id) ?? []) === 0,
+      ),
+    ).length,
+    alike: { sets: alike.length, looks: looksAt(alike).length, caught: caughtIn(looksAt(alike)) },
+    caughtBy: [
+      ...new Set(others.filter((s) => s.type !== type.id && caughtIn(visits.get(s.id) ?? []) > 0).map((s) => setTypeOf(s.type).name)),
+    ].slice(0, 3),
+    spentCable: (set && salvage.find((s) => set.stays.some((y) => y.to === null && y.device === s.device))?.tag) ?? '',
+    ...aheadOf(season, view, locals),
+    hasPosition: station.lat !== null,
+    hasPhoto: set ? set.photoLeft !== null : false,
+    hasDepth: station.bed !== null || station.across !== null,
+  };
+}
+
+const placeOf = (season: Season, set: TrapSet): Station | undefined => season.stations.find((s) => s.id === set.station);
+
+function useAt(scouted: Known['scouted'], station: string): Around['use'] {
+  const { verdict, sentence } = scouted.use(station);
+  return { verdict, said: sentence };
+}
+
+/** The coldest hour until the next look; null where most of that time nobody told. */
+function coldestTo(season: Season, view: SetView | undefined, { now }: App.Locals): number | null {
+  const { hours } = movingOf(season, now);
+  const [from, to] = [now.getTime(), nextCheck(view?.deadline ?? null, now, season.line).getTime()];
+  return unknownHours(hours, from, to) > 6 ? null : coldest(hours, from, to);
+}
+
+function wentRound(season: Season, station: string, lastLook: string | undefined): number {
+  const since = lastLook ? Date.parse(lastLook) : 0;
+  return (season.seenLate[station] ?? []).filter((e) => e.at.getTime() > since && e.did === 'went round').length;
+}
+
+/** What the forecast says of a live set at its check, where it says that it will not work or cannot be reached. */
+function aheadOf(season: Season, view: SetView | undefined, locals: App.Locals): Pick<Around, 'idleAhead' | 'cutOff'> {
+  if (!view || view.state !== 'live') return { idleAhead: '', cutOff: '' };
+  const moving = movingOf(season, locals.now);
+  const levels = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
+  const state = stateOf(view, levels, frameOf(season, view.station.water, locals.who.person.system));
+  const outlook = outlookOf(view, state, season, moving, locals);
+  const standing = standingOf(view, moving, season, locals);
+  return {
+    // that it is idle already its state says
+    idleAhead:
+      outlook?.idle && outlook.sentence
+        ? [outlook.sentence, outlook.remedy.order && `${outlook.remedy.order}.`].filter(Boolean).join(' ')
+        : '',
+    cutOff: standing?.now && !standing.atCheck ? standing.sentence : '',
+  };
+}
+
+/** What an old hand would say of a set as it stands. */
+function remarksOf(known: Known, set: TrapSet, locals: App.Locals): Remark[] {
+  const { station, type, setting, devices, then, design } = designOf(known.season, set, locals);
+  const asked: Asked = {
+    ...{ type, species: set.species, state: set.state, anchor: set.anchor },
+    ...{ numbers: setting.numbers, choices: setting.choices, devices, design, then, surface: station.surface },
+    around: aroundOf(known, station, type, set, locals),
+  };
+  return critique(asked, set.overruled);
+}
+
+/** So many remarks of a whole line are told, never forty. */
+const MOST = 3;
+
+/** What matters most on the line: of its live sets what is dangerous, fails or likely fails, the heaviest first, one a set. */
+export async function lineRemarks(locals: App.Locals) {
+  const known = await loadKnown(locals);
+  if (!known) return [];
+  const weight = ({ severity }: Remark): number => SEVERITIES.indexOf(severity);
+  return known.season.sets
+    .filter((set) => set.state === 'live')
+    .flatMap((set) => {
+      const [first] = remarksOf(known, set, locals);
+      return first && weight(first) <= SEVERITIES.indexOf('likely to fail') ? [{ set, first }] : [];
+    })
+    .sort((a, b) => weight(a.first) - weight(b.first) || a.set.number - b.set.number)
+    .slice(0, MOST)
+    .map(({ set, first }) => ({
+      id: set.id,
+      set: `${set.number} ${set.name}`,
+      severity: first.severity,
+      ...remarkText(first, locals.who.person.system),
+    }));
+}

@@ -1,0 +1,201 @@
+import assert from 'node:assert/strict';
+import { describe, it } from 'node:test';
+import type { Around, Asked } from '#core/critique/asked';
+import { critique, RULES } from '#core/critique/critique';
+import { SEVERITIES } from '#core/critique/rule';
+import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
+import { layOut, usualDevices } from '#core/sets/standing';
+import { inches } from '#core/units/factors';
+import { CRITIQUE, remarkText, type CritiqueId } from '#core/words/critique';
+
+/** What an old hand would say of a set: every rule in a design that is right and in one that is wrong (common practice, no source). */
+
+/** A place against which nothing speaks. */
+const AROUND: Around = {
+  month: 4,
+  kind: 'lodge',
+  use: { verdict: 'holds', said: 'In use.' },
+  seen: ['beaver', 'muskrat', 'mink', 'otter', 'raccoon'],
+  isPlugged: false,
+  met: {},
+  users: '',
+  passages: null,
+  isFrozen: false,
+  coldest: null,
+  looks: [],
+  wentRound: 0,
+  failedHere: 0,
+  alike: { sets: 0, looks: 0, caught: 0 },
+  caughtBy: [],
+  spentCable: '',
+  idleAhead: '',
+  cutOff: '',
+  hasPosition: true,
+  hasPhoto: true,
+  hasDepth: true,
+};
+
+interface Over {
+  numbers?: Record<string, number>;
+  choices?: Record<string, string>;
+  size?: string;
+  species?: Asked['species'];
+  state?: Asked['state'];
+  anchor?: string;
+  around?: Partial<Around>;
+}
+
+/** A set of a type at its defaults, bent where it is said. */
+function asked(id: string, { numbers = {}, choices = {}, size, around = {}, ...own }: Over = {}): Asked {
+  const type = setTypeOf(id);
+  const usual = usualDevices(type);
+  const devices = size ? Object.fromEntries(Object.entries(usual).map(([at, d]) => [at, { ...d, size }])) : usual;
+  const kind = type.stations[0] ?? 'run';
+  const then = { pond: 1, tail: 0.3 };
+  const design = layOut(type, { numbers, choices, then, place: { kind, surface: 'pond', bed: null }, devices }, 'us');
+  const month = type.months?.[0] ?? 4;
+  return {
+    ...{ type, species: type.species[0] ?? 'beaver', state: 'live', anchor: 'alder root', surface: 'pond' },
+    ...{ numbers, choices, devices, design, then },
+    ...own,
+    around: { ...AROUND, kind, month, ...around },
+  };
+}
+
+const saysOf = (id: string, over?: Over): CritiqueId[] => critique(asked(id, over)).map((remark) => remark.id);
+
+describe('a set of any type at its defaults, in a place that suits it', () => {
+  for (const type of CATALOGUE) it(`${type.id}: nothing is remarked`, () => assert.deepEqual(saysOf(type.id), []));
+});
+
+/** Each rule by a design that is wrong, and one beside it that is right. */
+const WRONG: [CritiqueId, type: string, wrong: Over, right: Over][] = [
+  ['othersOnTheGround', 'box', { around: { users: 'dogs of the farm' } }, { around: { users: '' } }],
+  ['tiedToWood', 'castor-foothold', { numbers: { tie: inches(18) }, choices: { anchorAs: 'root' } }, { choices: { anchorAs: 'root' } }],
+  ['anchorUnsaid', 'lodge-run', { anchor: '' }, { anchor: '', state: 'planned' }],
+  ['isPlugged', 'culvert-mouth', { around: { isPlugged: true } }, {}],
+  ['notInUse', 'lodge-run', { around: { use: { verdict: 'fails', said: 'Likely not in use.' } } }, {}],
+  ['otherAnimal', 'lodge-run', { around: { seen: ['muskrat'] } }, { around: { seen: ['muskrat', 'beaver'] } }],
+  ['noSign', 'lodge-run', { around: { seen: [], use: { verdict: 'unknown', said: 'No sign recorded.' } } }, {}],
+  ['passagesOpen', 'wall-blind', { around: { passages: { count: 4, set: 1 } } }, { around: { passages: { count: 4, set: 4 } } }],
+  ['noPosition', 'lodge-run', { around: { hasPosition: false } }, { state: 'planned', around: { hasPosition: false } }],
+  ['noDepth', 'lodge-run', { around: { hasDepth: false } }, { numbers: { depth: 0.8 }, around: { hasDepth: false } }],
+  ['outOfMonths', 'castor-foothold', { around: { month: 11 } }, { around: { month: 4 } }],
+  ['iceOverIt', 'pocket', { around: { isFrozen: true } }, { around: { isFrozen: false } }],
+  ['jawOnFrost', 'box', { around: { coldest: -6 } }, { around: { coldest: 1 } }],
+  [
+    'panFreezes',
+    'pocket',
+    { numbers: { panUnder: 0 }, around: { coldest: -6 } },
+    { numbers: { panUnder: inches(2) }, around: { coldest: -6 } },
+  ],
+  ['smallFoothold', 'castor-foothold', { size: '1½' }, { size: '4' }],
+  ['smallGrip', 'lodge-run', { size: '220' }, { size: '330' }],
+  ['largeGrip', 'den-run', { size: '220', species: 'muskrat' }, { size: '110' }],
+  ['spentCable', 'channel-snare', { around: { spentCable: 'K-51' } }, {}],
+  [
+    'oneClassKnown',
+    'lodge-run',
+    { around: { met: { bodyGrip: 'A body-grip was used here before.' } } },
+    { around: { met: { snare: 'A snare was.' } } },
+  ],
+  [
+    'notchTooFirm',
+    'box',
+    { choices: { notch: 'firm' }, around: { looks: ['bait taken'] } },
+    { choices: { notch: 'light' }, around: { looks: ['bait taken'] } },
+  ],
+  [
+    'notchTooLight',
+    'lodge-run',
+    { choices: { notch: 'light' }, around: { looks: ['sprung empty', 'plugged'] } },
+    { choices: { notch: 'light' } },
+  ],
+  ['firesEmpty', 'lodge-run', { around: { looks: ['sprung empty', 'sprung empty'] } }, { around: { looks: ['sprung empty'] } }],
+  ['loopKnocked', 'channel-snare', { around: { looks: ['knocked', 'untouched', 'knocked'] } }, { around: { looks: ['knocked'] } }],
+  ['mudInTheBreak', 'dam-break-breach', { around: { looks: ['plugged'] } }, {}],
+  ['lockAtTheTop', 'castor-stick-snare', { choices: { lock: 'top' } }, { choices: { lock: 'side' } }],
+  [
+    'overPatience',
+    'wall-blind',
+    { around: { looks: Array(7).fill('untouched') as string[] } },
+    { around: { looks: Array(6).fill('untouched') as string[] } },
+  ],
+  ['wentRound', 'lodge-run', { around: { wentRound: 20 } }, { around: { wentRound: 4 } }],
+  ['failedHere', 'lodge-run', { around: { failedHere: 5 } }, { around: { failedHere: 2 } }],
+  [
+    'kindUntouched',
+    'lodge-run',
+    { around: { alike: { sets: 3, looks: 9, caught: 0 }, caughtBy: ['Dive pole'] } },
+    { around: { alike: { sets: 3, looks: 9, caught: 1 }, caughtBy: ['Dive pole'] } },
+  ],
+  [
+    'fenceKnown',
+    'lodge-run',
+    { numbers: { widthBed: inches(40) }, around: { met: { bodyGrip: 'Used here.' } } },
+    { numbers: { widthBed: inches(40) } },
+  ],
+  ['idleAhead', 'lodge-run', { around: { idleAhead: 'Works until 4 pm.' } }, {}],
+  ['cutOff', 'lodge-run', { around: { cutOff: 'Not at the check.' } }, {}],
+  ['noPhoto', 'lodge-run', { around: { hasPhoto: false } }, { state: 'planned', around: { hasPhoto: false } }],
+];
+
+describe('a rule of the critique', () => {
+  for (const [id, type, wrong, right] of WRONG)
+    it(`${id}: is told of what is wrong and silent beside it`, () => {
+      assert.ok(saysOf(type, wrong).includes(id), saysOf(type, wrong).join());
+      assert.ok(!saysOf(type, right).includes(id));
+    });
+  it('has a case each, but for a prepared set without a tag', () => {
+    assert.deepEqual(
+      RULES.map((r) => r.id).filter((id) => !WRONG.some(([own]) => own === id)),
+      ['noDevice'],
+    );
+    assert.deepEqual(
+      critique({ ...asked('lodge-run', { state: 'prepared' }), devices: {} }).map((r) => r.id),
+      ['noDevice'],
+    );
+  });
+  it('is silent where somebody knows better, and only that one', () => {
+    const own = asked('lodge-run', { around: { wentRound: 20, hasPhoto: false } });
+    assert.deepEqual(
+      critique(own, { wentRound: 'the neighbour’s dog' }).map((r) => r.id),
+      ['noPhoto'],
+    );
+  });
+  it('comes after what weighs more', () => {
+    const all = critique(asked('box', { around: { users: 'dogs', hasPhoto: false, isPlugged: true, wentRound: 9 } }));
+    const weights = all.map((r) => SEVERITIES.indexOf(r.severity));
+    assert.deepEqual(
+      weights,
+      [...weights].sort((a, b) => a - b),
+    );
+    assert.equal(all[0]?.id, 'othersOnTheGround');
+  });
+  it('mends what it remarks: with its change in the form it is silent', () => {
+    for (const [id, type, wrong] of WRONG) {
+      const remark = critique(asked(type, wrong)).find((r) => r.id === id);
+      if (!remark?.mend) continue;
+      const [kind, key] = remark.mend.field.split('.') as [string, string];
+      const bent =
+        kind === 'n'
+          ? { ...wrong, numbers: { ...wrong.numbers, [key]: Number(remark.mend.value) } }
+          : { ...wrong, choices: { ...wrong.choices, [key]: String(remark.mend.value) } };
+      assert.ok(!saysOf(type, bent).includes(id), id);
+    }
+  });
+  it('speaks the units of its reader, in short sentences that end', () => {
+    for (const [id, type, wrong] of WRONG)
+      for (const system of ['us', 'metric'] as const) {
+        const remark = critique(asked(type, wrong)).find((r) => r.id === id);
+        const { about, sentence } = remark ? remarkText(remark, system) : { about: '', sentence: '' };
+        assert.ok(about.length < 28 && about === CRITIQUE[id].about, id);
+        assert.match(sentence, /^[A-Z0-9].*[.?]$/, id);
+        assert.doesNotMatch(sentence, system === 'us' ? /\d (cm|m|kg)\b|°C/ : /\d (in|ft|lb)\b|°F/, id);
+      }
+  });
+  it('tells at most so many in a hundred passes lead to a touch: 1 − 0.025^(1/20) is 17 %', () => {
+    const remark = critique(asked('lodge-run', { around: { wentRound: 20 } })).find((r) => r.id === 'wentRound');
+    assert.match(remark ? remarkText(remark, 'us').sentence : '', /at most 17%/);
+  });
+});
