@@ -325,11 +325,11 @@ test('before one walks away: what an old hand would change, by one tap and back,
   await expect(page.getByLabel('Lock', { exact: true })).toHaveValue('top');
   await page.getByLabel('Name', { exact: true }).fill('mound loop');
   await remarks.getByText('Out of its months').click();
-  await remarks.getByLabel('I know better, because').first().fill('they still build here');
+  await remarks.getByLabel('I know better, because: Out of its months').fill('they still build here');
   await page.getByRole('button', { name: 'Save the set' }).click();
   await expect(page.getByText('Saved to the book.')).toBeVisible();
   await remarks.getByText('Out of its months').click();
   await expect(remarks.getByText('you know better')).toBeVisible();
-  await expect(remarks.getByLabel('I know better, because').last()).toHaveValue('they still build here');
+  await expect(remarks.getByLabel('I know better, because: Out of its months')).toHaveValue('they still build here');
   expect(await serious(page)).toEqual([]);
 });

@@ -24,7 +24,7 @@
 
 {#snippet reason(id: CritiqueId)}
   <label
-    >I know better, because
+    >I know better, because<span class="only-heard">: {CRITIQUE[id].about}</span>
     <input class="input w-full" name="k.{id}" maxlength="300" value={typed(kept, `k.${id}`, overruled[id] ?? '')} /></label
   >
 {/snippet}

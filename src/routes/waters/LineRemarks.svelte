@@ -12,9 +12,9 @@
     <details>
       <summary>
         <StateMark verdict={REMARK_MARK[own.severity]} label={own.severity} />
-        <span><a class="link" href="/bench/{own.id}">{own.set}</a>: {own.about.toLowerCase()}</span>
+        <span>{own.set}: {own.about.toLowerCase()}</span>
       </summary>
-      <p>{own.sentence}</p>
+      <p>{own.sentence} <a class="link" href="/bench/{own.id}">To the bench</a></p>
     </details>
   {/each}
 </section>
