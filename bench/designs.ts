@@ -53,7 +53,7 @@ export async function redraw(base: string, say: Say): Promise<void> {
   await page.waitForLoadState('networkidle');
   // as text: what runs in the page must not be touched by the loader of this file
   const times: number[] = await page.evaluate(`(async () => {
-    const handle = () => document.querySelector('[role="slider"][aria-label^="Top under"]');
+    const handle = () => document.querySelector('[role="slider"][aria-label^="Top "]');
     const found = [];
     for (let i = 0; i < 60; i += 1) {
       const start = performance.now();
