@@ -323,6 +323,7 @@ test('before one walks away: what an old hand would change, by one tap and back,
   await expect(remarks.getByText(/Lock at the top: changed/)).toBeVisible();
   await remarks.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Lock', { exact: true })).toHaveValue('top');
+  await page.getByLabel('State').selectOption('planned');
   await page.getByLabel('Name', { exact: true }).fill('mound loop');
   await remarks.getByText('Out of its months', { exact: true }).click();
   await remarks.getByLabel('I know better, because: Out of its months').fill('they still build here');

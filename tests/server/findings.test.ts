@@ -303,3 +303,44 @@ describe('a remark that somebody knows better than', () => {
     assert.deepEqual(differing, []);
   });
 });
+
+describe('what is entered where it is looked for', () => {
+  it('several animals found together are noted together, each a sign of its own', async () => {
+    const path = `${water('Header Pond')}/${stations['35']}`;
+    const form = {
+      entry: uuid(),
+      id: uuid(),
+      kind: 'tracksMud',
+      species: 'mink',
+      freshness: 'hours',
+      count: '1',
+      species2: 'otter',
+      count2: '2',
+    };
+    refused(await post(`${path}?/sign`, { ...form, count2: 'a few' }), 400, /“a few” is not a number/);
+    saved(await post(`${path}?/sign`, form), /noted=1/);
+    saved(await post(`${path}?/sign`, form), /noted=1/);
+    const noted = (await rows('sign', { station_id: stations['35'], kind: 'tracksMud' })).map((s) => `${s.count} ${s.species}`).sort();
+    assert.deepEqual(
+      noted.filter((s) => /mink|otter/.test(s)),
+      ['1 mink', '2 otter'],
+    );
+  });
+  it('what a remake took of a jar is booked with the check, once, and comes back with its undo', async () => {
+    const set = sets['24'] ?? '';
+    const [lure] = await rows('stock', { name: 'castor lure' });
+    const had = async (): Promise<string> => /castor lure.*?(\d+) portions/.exec(await words('/shed'))?.[1] ?? '';
+    const before = Number(await had());
+    const path = `/check/${set}?outcome=other`;
+    const [own] = formsOf(await get(path), path).filter((f) => f.action.endsWith('?/save') || f.action.includes('/save'));
+    const stay = own?.fields.map(([name]) => name).find((name) => name.endsWith('.outcome')) ?? '';
+    const entry = uuid();
+    const form = { entry, id: uuid(), [stay]: 'untouched', change: 'as it was', usedStock: String(lure?.id), usedAmount: '2' };
+    refused(await post(`/check/${set}?/save`, { ...form, usedAmount: 'some' }), 400, /How much is a number of portions/);
+    saved(await post(`/check/${set}?/save`, form), /saved=/);
+    saved(await post(`/check/${set}?/save`, form), /saved=/);
+    assert.equal(Number(await had()), before - 2);
+    saved(await post('/morning?/undo', { entry }), /morning/);
+    assert.equal(Number(await had()), before);
+  });
+});

@@ -21,6 +21,7 @@ import type { NewEntry } from './record/write';
 import type { DeviceWhere } from './repositories/gear';
 import type { Season } from './season';
 import { surfacesAt } from './surfaces';
+import { usedUp } from './usedUp';
 import type { Who } from './who';
 
 export interface CheckPlace {
@@ -47,6 +48,7 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
   if (at && at > now) read.refuse('at', 'A check cannot lie in the future.');
   const readings = at ? readingsOf(read, place, at, form) : [];
   const remade = at && (change === 'remade' || change === 'moved') ? await remadeSet(read, place, at, form, readings) : null;
+  const used = at ? await usedUp(read, { set: set.id, at, form, now }) : [];
   if (!at || !read.ok()) return null;
   const common = { crew: who.crew, occurredAt: at, by: read.text('by') || who.person.id };
   const visit: Check = {
@@ -68,6 +70,7 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
   return [
     { ...common, id: form, kind: 'check', body: visit },
     ...readings.map((body): NewEntry => ({ ...common, id: idBeside(body.id, 'entry'), kind: 'reading', body })),
+    ...used,
     ...(after ? [{ ...common, id: idBeside(form, 'set'), kind: 'set' as const, ...openedOn(read, set), body: after }] : []),
     ...damaged(place, devices, change).map((device): NewEntry => {
       const id = idBeside(form, `damaged ${device.id}`);

@@ -126,11 +126,17 @@ export const momentKey = (gauge: string, at: Date): string => `${gauge} ${at.get
 export const allReadings = (db: Knex, boards: readonly Board[], since = new Date(0)): Promise<ReadingsByGauge> =>
   recentReadings(db, boards, since, new Date(8.64e15));
 
-/** What was seen at a gauge besides its level: clarity and high-water marks, as the gauge shows them, of the last year. */
-export const seenAt = (db: Knex, crew: string, gauge: string): Promise<SeenReading[]> =>
-  db('reading')
-    .select('at', 'level', 'bound', 'clarity', 'since', 'doubt')
-    .where({ crew_id: crew, gauge_id: gauge })
-    .where((query) => query.where('bound', 'crest').orWhereNot('clarity', 'not looked'))
-    .orderBy('at', 'desc')
+/** What was seen at a gauge besides its level: clarity and high-water marks, as the gauge shows them, the last fifty in the order of time; of two in one minute the one entered later comes last. */
+export async function seenAt(db: Knex, crew: string, gauge: string): Promise<SeenReading[]> {
+  const newest: SeenReading[] = await db('reading as r')
+    .join('entry as e', 'e.id', 'r.entry_id')
+    .select('r.at', 'r.level', 'r.bound', 'r.clarity', 'r.since', 'r.doubt')
+    .where({ 'r.crew_id': crew, 'r.gauge_id': gauge })
+    .where((query) => query.where('r.bound', 'crest').orWhereNot('r.clarity', 'not looked'))
+    .orderBy([
+      { column: 'r.at', order: 'desc' },
+      { column: 'e.seq', order: 'desc' },
+    ])
     .limit(50);
+  return newest.reverse();
+}

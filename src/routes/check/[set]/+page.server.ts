@@ -26,6 +26,8 @@ import { designOf, liesOf } from '$lib/server/oneSet';
 import { loadSeason, type Season } from '$lib/server/season';
 import { frameOf } from '#core/ahead/facts';
 import { undo } from '$lib/server/undo';
+import { takenAtChecks } from '$lib/server/usedUp';
+import { unitWords } from '#core/gear/stock';
 import type { Actions, PageServerLoad } from './$types';
 
 async function find(locals: App.Locals, id: string) {
@@ -79,6 +81,10 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     })),
     arming: armingCheck(setTypeOf(set.type), devices, held.choices),
     remake: (setTypeOf(set.type).remake ?? []).join(' '),
+    supplies:
+      asked === null
+        ? []
+        : (await takenAtChecks(locals)).map(({ id, name, unit }) => ({ id, text: `${name}, in ${unitWords(unit, system)}` })),
     people: crew,
     /** who may be checking: asked once on a device, where more than one may be */
     asksWho: locals.isPicked || crew.length < 2 ? [] : crew,

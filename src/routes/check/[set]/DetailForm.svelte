@@ -90,6 +90,27 @@
       error={kept?.errors?.changeNote}
       help="cover, fence, scent or bait; or left blind"
     />
+    {#if data.supplies.length > 0}
+      <details open={kept?.errors?.usedStock !== undefined || kept?.errors?.usedAmount !== undefined}>
+        <summary>Used from the shed</summary>
+        <div class="grid grid-cols-2 gap-x-3">
+          <SelectField
+            label="What was used"
+            name="usedStock"
+            value={typed(kept, 'usedStock')}
+            options={[{ value: '', text: 'nothing' }, ...data.supplies.map((s) => ({ value: s.id, text: s.text }))]}
+            error={kept?.errors?.usedStock}
+          />
+          <TextField
+            label="How much"
+            name="usedAmount"
+            value={typed(kept, 'usedAmount')}
+            error={kept?.errors?.usedAmount}
+            help="empty: 1"
+          />
+        </div>
+      </details>
+    {/if}
     {#if remade}
       <p class="quiet mt-2">
         A remake: old sticks out, anchor still firm, trigger looked at. {data.remake} Then arm it again.

@@ -158,9 +158,15 @@ export const actions: Actions = {
       lat: photo && lat !== undefined ? lat : null,
       lon: photo && lon !== undefined ? lon : null,
     };
-    const result = await attempt(read, () =>
-      record(db(), { id: read.text('entry'), crew: locals.who.crew, kind: 'sign', occurredAt: at, by: locals.who.person.id, body }),
-    );
+    const common = { crew: locals.who.crew, kind: 'sign' as const, occurredAt: at, by: locals.who.person.id };
+    // what was found together is noted together, an animal each
+    const beside = ['2', '3'].flatMap((n): NewEntry[] => {
+      const species = read.text(`species${n}`) as Draft<'sign'>['species'];
+      const id = idBeside(body.id, `animal ${n}`);
+      const own = { ...body, id, species, count: read.number(`count${n}`) ?? null, photo: null, lat: null, lon: null };
+      return read.text(`species${n}`) === '' ? [] : [{ ...common, id: idBeside(id, 'entry'), body: own }];
+    });
+    const result = await attempt(read, () => record(db(), { ...common, id: read.text('entry'), body }, ...beside));
     if ('failure' in result) return result.failure;
     redirect(303, `/waters/${params.water}/${params.station}?noted=1`);
   },

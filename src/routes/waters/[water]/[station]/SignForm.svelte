@@ -102,6 +102,26 @@
     aria-describedby="f-photo-say"
   />
   <p id="f-photo-say" class:error={kept?.errors?.photo} aria-live="polite">{kept?.errors?.photo ?? photoSays}</p>
+  <details open={[2, 3].some((n) => kept?.errors?.[`count${n}`] !== undefined)}>
+    <summary class="cursor-pointer">Another animal with it</summary>
+    {#each [2, 3] as n (n)}
+      <div class="grid grid-cols-2 gap-x-3">
+        <SelectField
+          label="{n === 2 ? 'Second' : 'Third'} animal"
+          name="species{n}"
+          value={typed(kept, `species${n}`)}
+          options={[{ value: '', text: 'none' }, ...species.map((s) => ({ value: s, text: s }))]}
+        />
+        <TextField
+          label="How many of the {n === 2 ? 'second' : 'third'}"
+          name="count{n}"
+          inputmode="numeric"
+          value={typed(kept, `count${n}`)}
+          error={kept?.errors?.[`count${n}`]}
+        />
+      </div>
+    {/each}
+  </details>
   <details open={kept?.errors?.at !== undefined}>
     <summary class="cursor-pointer">Found at another time</summary>
     <TimeField label="Found at" name="at" value={typed(kept, 'at', nowField)} error={kept?.errors?.at} />
