@@ -113,7 +113,7 @@
           options={[{ value: '', text: 'none' }, ...species.map((s) => ({ value: s, text: s }))]}
         />
         <TextField
-          label="How many of the {n === 2 ? 'second' : 'third'}"
+          label="How many, {n === 2 ? 'second' : 'third'}"
           name="count{n}"
           inputmode="numeric"
           value={typed(kept, `count${n}`)}
