@@ -101,3 +101,18 @@ test('a dozen traps in one line, a second site with its leave, and a width kept 
   await expect(width).toHaveValue('');
   await expect(page.getByText(/17 in, measured here/)).toBeVisible();
 });
+
+test('a form whose answer is slow says that it is being sent, and no longer once it is answered (F164)', async ({ page, program }) => {
+  await open(page, `${program.base}/people`);
+  let answer = (): void => undefined;
+  const held = new Promise<void>((resolve) => (answer = resolve));
+  await page.route(/people\?\/save/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await expect(page.getByText('Sending …')).toBeHidden();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Sending …')).toBeVisible();
+  answer();
+  await expect(page.getByText('Sending …')).toBeHidden();
+});
