@@ -13,7 +13,6 @@ import { CRITIQUE, remarkText, type CritiqueId } from '#core/words/critique';
 /** A place against which nothing speaks. */
 const AROUND: Around = {
   month: 4,
-  kind: 'lodge',
   use: { verdict: 'holds', said: 'In use.' },
   seen: ['beaver', 'muskrat', 'mink', 'otter', 'raccoon'],
   isPlugged: false,
@@ -58,7 +57,7 @@ function asked(id: string, { numbers = {}, choices = {}, size, around = {}, ...o
     ...{ type, species: type.species[0] ?? 'beaver', state: 'live', anchor: 'alder root', surface: 'pond' },
     ...{ numbers, choices, devices, design, then },
     ...own,
-    around: { ...AROUND, kind, month, ...around },
+    around: { ...AROUND, month, ...around },
   };
 }
 

@@ -4,7 +4,7 @@ import { chosen, holds, lengthOf, surfaceOf, topOf } from './lookup';
 
 /** A beaver on a shorter tie sits at the wood it is tied to. [practice] */
 const AT_THE_WOOD = inches(30);
-/** Out of the water by more than this a body-grip is met by whoever walks there. */
+/** Out of the water by more than this a body-grip is met by whoever walks there. [practice] */
 const PROUD = inches(5);
 
 /** What it is tied to, and who else is held by it. @source common practice */

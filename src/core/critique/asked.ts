@@ -2,7 +2,6 @@ import type { DeviceClass } from '../devices/sizes';
 import type { TrapSet } from '../record/kinds';
 import type { Design } from '../sets/design';
 import type { FilledPosition, SetType } from '../sets/setType';
-import type { StationKind } from '../stations/kinds';
 import type { Known } from '../water/levels';
 
 type Species = TrapSet['species'];
@@ -11,7 +10,6 @@ type Species = TrapSet['species'];
 export interface Around {
   /** of the reader's today, 1 to 12 */
   month: number;
-  kind: StationKind;
   /** what its sign says of its use, and the animals whose sign was noted there */
   use: { verdict: 'holds' | 'warns' | 'fails' | 'unknown'; said: string };
   seen: string[];
@@ -29,7 +27,7 @@ export interface Around {
   coldest: number | null;
   /** what came of this set since it was last changed, by outcome, newest look first */
   looks: string[];
-  /** what its animals did before the camera since the last look */
+  /** how many went round it before the camera since the last look; 0 where one was seen at the set */
   wentRound: number;
   /** earlier sets of the type at this place that were pulled without a catch: the looks they had */
   failedHere: number;

@@ -39,7 +39,7 @@ interface BandThen {
   may: Interval | null;
 }
 
-/** What is over does not change: a season is reckoned up again and again from the same settings. */
+/** What is over does not change: a season is added up again and again from the same settings. */
 const bandOf = remembered((type: string, laid: Laid, device: string, known: Known): BandThen => {
   const design = layOut(setTypeOf(type), laid, 'us');
   const own = judged(design, device);

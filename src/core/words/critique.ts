@@ -123,7 +123,7 @@ export const CRITIQUE = {
   wentRound: words<{ passes: number; most: number }>({
     about: 'They go round it',
     sentence: ({ passes, most }, { percent }) =>
-      `${passes} passed before the camera and none touched it: at most ${percent(most)} of passes lead to a touch. Change one thing tonight, the fence first.`,
+      `${passes} went round it before the camera and none was seen at it: at most ${percent(most)} of passes lead to a touch. Change one thing tonight, the fence first.`,
   }),
   failedHere: words<{ looks: number }>({
     about: 'Tried here before',

@@ -12,7 +12,7 @@ import type { Check, TrapSet } from '#core/record/kinds';
 import type { SetType } from '#core/sets/setType';
 import { settingAt, stateOf, type SetView } from '#core/sets/standing';
 import { latest } from '#core/stations/measures';
-import type { Station } from '#core/stations/placed';
+import { bedOf, type Station } from '#core/stations/placed';
 import { nextCheck } from '#core/time/deadline';
 import { localDate } from '#core/time/localTime';
 import { coldest, unknownHours } from '#core/weather/hours';
@@ -46,9 +46,7 @@ export async function loadKnown(locals: App.Locals, water?: string): Promise<Kno
   ]);
   const visits = new Map<string, Check[]>();
   for (const visit of looked) visits.set(visit.set, [...(visits.get(visit.set) ?? []), visit]);
-  const users = Object.fromEntries(
-    season.waters.map((w) => [w.id, [grounds.find((g) => g.id === w.site)?.users ?? ''].filter(Boolean).join('')]),
-  );
+  const users = Object.fromEntries(season.waters.map((w) => [w.id, grounds.find((g) => g.id === w.site)?.users ?? '']));
   return { season, visits, users, salvage, scouted };
 }
 
@@ -70,7 +68,6 @@ export function aroundOf(known: Known, station: Station, type: SetType, set: Tra
   const newest = [...found].sort((a, b) => b.at.getTime() - a.at.getTime())[0];
   return {
     month: Number(localDate(now, season.line.zone).slice(5, 7)),
-    kind: station.kind,
     use: useAt(scouted, station.id),
     seen: [...new Set(found.map((s) => s.species))],
     isPlugged: newest?.kind === 'plugged',
@@ -102,7 +99,7 @@ export function aroundOf(known: Known, station: Station, type: SetType, set: Tra
     ...aheadOf(season, view, locals),
     hasPosition: station.lat !== null,
     hasPhoto: set ? set.photoLeft !== null : false,
-    hasDepth: station.bed !== null || station.across !== null,
+    hasDepth: bedOf(station) !== null || station.across !== null,
   };
 }
 
@@ -120,9 +117,11 @@ function coldestTo(season: Season, view: SetView | undefined, { now }: App.Local
   return unknownHours(hours, from, to) > 6 ? null : coldest(hours, from, to);
 }
 
+/** Who went round since the last look; one that was seen at the set says that it is met. */
 function wentRound(season: Season, station: string, lastLook: string | undefined): number {
   const since = lastLook ? Date.parse(lastLook) : 0;
-  return (season.seenLate[station] ?? []).filter((e) => e.at.getTime() > since && e.did === 'went round').length;
+  const late = (season.seenLate[station] ?? []).filter((e) => e.at.getTime() > since);
+  return late.some((e) => e.did === 'at the set') ? 0 : late.filter((e) => e.did === 'went round').length;
 }
 
 /** What the forecast says of a live set at its check, where it says that it will not work or cannot be reached. */

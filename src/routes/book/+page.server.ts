@@ -16,10 +16,10 @@ const BY_ITSELF: readonly Kind[] = ['forecast', 'weather'];
 
 export const load: PageServerLoad = async ({ locals, url }) => {
   const ask = (name: string): string => url.searchParams.get(name) ?? '';
-  const reckoned = seasonTotals(locals);
+  const added = seasonTotals(locals);
   const named = namesOf(locals.who.crew);
   // what fails is thrown where it is waited for
-  for (const begun of [reckoned, named]) begun.catch(() => undefined);
+  for (const begun of [added, named]) begun.catch(() => undefined);
   const line = await currentLine(db(), locals.who.crew);
   const zone = line?.zone ?? 'UTC';
   const clock = clockOf(locals.who.person, zone);
@@ -33,7 +33,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     ...(isDay(ask('to')) ? { to: instantOf(addDays(ask('to'), 1), '00:00', zone) } : {}),
     page,
   };
-  const [{ entries, total }, totals, names] = await Promise.all([log(db(), locals.who.crew, filter), reckoned, named]);
+  const [{ entries, total }, totals, names] = await Promise.all([log(db(), locals.who.crew, filter), added, named]);
   const { system } = locals.who.person;
   return {
     filter: { kind: kind ?? '', set: ask('set'), from: ask('from'), to: ask('to') },
