@@ -28,6 +28,7 @@ export const handle: Handle = async ({ event, resolve }) => {
     return guarded(isAwayNow ? new Response(response.body, { status: 503, headers: response.headers }) : response);
   } catch (error) {
     if (!isAway(error)) throw error;
+    logAway(event);
     if (typed) return keepTyped(event, typed);
     if (event.isDataRequest)
       return new Response(JSON.stringify({ message: AWAY_SENTENCE }), { status: 503, headers: { 'content-type': 'application/json' } });
@@ -62,13 +63,16 @@ async function keepTyped(event: Parameters<Handle>[0]['event'], typed: Request):
   return sendAgainPage(AWAY_SENTENCE, event.url.pathname + event.url.search, await typed.formData());
 }
 
+const logAway = ({ request, url }: Parameters<Handle>[0]['event']): void =>
+  console.error(`${request.method} ${url.pathname}: the database does not answer`);
+
 /** The unexpected gets an id in the log and a plain page; no trace leaves the server. */
 export const handleError: HandleServerError = ({ error, event, status, message }) => {
   if (status === 404) return { message: 'There is no such page.' };
   if (status === 413) return { message: 'That is more than Zaprud takes at once.' };
   if (isAway(error)) {
     event.locals.isAway = true;
-    console.error(`${event.request.method} ${event.url.pathname}: the database does not answer`);
+    logAway(event);
     return { message: AWAY_SENTENCE };
   }
   const id = randomUUID().slice(0, 8);

@@ -324,9 +324,32 @@ describe('labels', () => {
 
 describe('cut and carry', () => {
   const of = (id: string) => cutAndCarry(sampleDesign(setTypeOf(id), undefined, 'us'), setTypeOf(id).tools);
-  it('cable comes by length: 36½ in for a 10 in loop and 84 in of tail (by hand)', () => {
-    const cable = of('slide-snare').find((i) => i.kind === 'cable');
-    near(cable?.amount, Math.PI * inches(10) + inches(5) + inches(84), 1e-6);
+  const snared = (id: 'slide-snare' | 'channel-snare' | 'ice-snare-pole', choices: Record<string, string>) => {
+    const list = cutAndCarry(sampleDesign(setTypeOf(id), { id: 'so', name: 'so', choices }, 'us'));
+    return Object.fromEntries(list.map((item) => [item.what, item.amount ?? item.count]));
+  };
+  it('a snare cut from the roll takes 36½ in for a 10 in loop, 84 in of tail, a lock and a swivel (by hand)', () => {
+    const list = snared('slide-snare', { made: 'roll' });
+    near(list['7×7 3/32 cable'], Math.PI * inches(10) + inches(5) + inches(84), 1e-6);
+    assert.deepEqual([list.locks, list.swivels, list['snare 7×7 3/32']], [1, 1, undefined]);
+  });
+  it('a loop and its tail may be of two cables, each taken from its own roll (F159)', () => {
+    for (const id of ['slide-snare', 'channel-snare'] as const) {
+      const list = snared(id, { made: 'roll', extension: 'heavy' });
+      near(list['7×7 3/32 cable'], Math.PI * inches(10) + inches(5), 1e-6);
+      near(list['7×19 1/8 cable'], inches(84), 1e-6);
+    }
+  });
+  it('a ready snare is taken from the shed with its loop: only the tail is cut (F159)', () => {
+    const list = snared('slide-snare', {});
+    assert.equal(list['snare 7×7 3/32'], 1);
+    near(list['7×7 3/32 cable'], inches(84), 1e-6);
+    assert.equal(list.locks, undefined);
+  });
+  it('the loops of a pole take a lock and a swivel each (F159)', () => {
+    const list = snared('ice-snare-pole', { made: 'roll' });
+    assert.ok((list.locks ?? 0) >= 2);
+    assert.equal(list.locks, list.swivels);
   });
   it('adds up over several sets, a tool carried once', () => {
     const both = summed([of('dive-pole'), of('lodge-run')]);

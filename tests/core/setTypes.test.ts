@@ -216,10 +216,10 @@ const WRONG: [id: string, why: string, design: Design, finding: string, says: Re
   ],
   [
     'slide-snare',
-    'cable to cut with what it breaks at',
-    {},
+    'cable to cut with what the weaker one breaks at',
+    { choices: { made: 'roll', extension: 'heavy' } },
     'cable',
-    /36½ in for the loop .* 7 ft of tail and extension\. A 7×7 3\/32 breaks at 920 lb \(minimum, from memory\)/,
+    /36½ in for the loop .* 7 ft of 7×19 1\/8 for tail and extension\. A 7×7 3\/32 breaks at 920 lb \(minimum, from memory\)/,
   ],
   [
     'undercut-bank',

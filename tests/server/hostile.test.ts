@@ -1,12 +1,13 @@
 import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
+import { connect } from '#server/database';
 import { formsOf, linksOf, type PageForm } from '../support/forms';
 import { startProgram, type Program } from '../support/server';
 import { webOf } from '../support/web';
 
 /** Every form of the program, sent with what no form of its own sends: it answers in words and never with a fault (F206). */
 let program: Program;
-const { post, get } = webOf(() => program);
+const { post, get, refused } = webOf(() => program);
 let forms: PageForm[] = [];
 
 /** One page of a kind: ids are all alike, and so are the sets. */
@@ -58,6 +59,26 @@ async function faults(sent: (form: PageForm, n: number) => Record<string, string
     }
   return found;
 }
+
+describe('more than the pool can answer (F208)', () => {
+  it('is told as unavailable, with what was typed, and stands in the log; once it can be reached it answers again', async () => {
+    const [form] = forms;
+    assert.ok(form);
+    const db = connect(program.url);
+    const held = await db.transaction();
+    await held.raw('lock table person in access exclusive mode');
+    const waiting = Array.from({ length: 10 }, () => get('/people'));
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    const [page, sent] = await Promise.all([fetch(`${program.base}/morning`), post(form.action, { note: 'two otters at the weir' })]);
+    await held.rollback();
+    await db.destroy();
+    await Promise.all(waiting);
+    assert.equal(page.status, 503);
+    refused(sent, 503, 'two otters at the weir', 'nothing was saved', 'Send again');
+    assert.match(await get('/people'), /Wren Ostby/);
+    assert.match(program.output.join(''), /POST \S+: the database does not answer/);
+  });
+});
 
 describe('any form', () => {
   it('is found: those of every room', () => {

@@ -1,8 +1,24 @@
 import type { Design, Supply } from '../sets/design';
 import type { Part, PartKind } from '../water/part';
 
-/** Where a thing is got: from the shed, cut at the water, measured out of a roll, or carried as a tool. */
-export type GearKind = 'device' | 'stand' | 'stick' | 'stake' | 'made' | 'bait' | 'lure' | 'cable' | 'wire' | 'rope' | 'fill' | 'tool';
+/** Where a thing is got, in the order of the list: from the shed, cut at the water, measured out of a roll, or carried as a tool. */
+const KINDS = [
+  'device',
+  'stand',
+  'stake',
+  'stick',
+  'made',
+  'cable',
+  'wire',
+  'rope',
+  'lock',
+  'swivel',
+  'fill',
+  'bait',
+  'lure',
+  'tool',
+] as const;
+export type GearKind = (typeof KINDS)[number];
 
 export interface Carried {
   kind: GearKind;
@@ -32,9 +48,12 @@ const kindOf = (part: Part): GearKind => KIND[part.kind] ?? 'stick';
 /** Kinds whose parts are only drawn: what they take comes by length, from the supplies. */
 const BY_LENGTH: readonly PartKind[] = ['line'];
 
+/** Supplies that are counted; the others are measured out. */
+const COUNTED: readonly GearKind[] = ['lure', 'bait', 'lock', 'swivel'];
+
 /** What a supply is worth as a row of the list. */
 const row = ({ kind, what, amount }: Supply): Carried =>
-  kind === 'lure' || kind === 'bait' ? { kind, what, count: amount } : { kind, what, count: 1, amount };
+  COUNTED.includes(kind) ? { kind, what, count: amount } : { kind, what, count: 1, amount };
 
 /** What sets a spring; a loop has none. */
 const SETTERS = ['setter', 'foothold setters'];
@@ -62,8 +81,6 @@ export function cutAndCarry(design: Pick<Design, 'parts'> & Partial<Pick<Design,
   return summed([[...counted, ...(design.supplies ?? []).map(row), ...carried]]);
 }
 
-const ORDER: readonly GearKind[] = ['device', 'stand', 'stake', 'stick', 'made', 'cable', 'wire', 'rope', 'fill', 'bait', 'lure', 'tool'];
-
 /** Several lists in one: counts and lengths add up, a tool is carried once for all. */
 export function summed(lists: Carried[][]): Carried[] {
   const found = new Map<string, Carried>();
@@ -76,7 +93,7 @@ export function summed(lists: Carried[][]): Carried[] {
       if (item.amount !== undefined) before.amount = (before.amount ?? 0) + item.amount;
     }
   }
-  return [...found.values()].sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
+  return [...found.values()].sort((a, b) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind));
 }
 
 /** How the gear gets to the water. */

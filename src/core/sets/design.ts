@@ -30,9 +30,9 @@ export interface Travel {
 
 /** What is cut from a roll or measured out rather than counted. */
 export interface Supply {
-  kind: 'cable' | 'wire' | 'rope' | 'lure' | 'bait' | 'fill';
+  kind: 'cable' | 'wire' | 'rope' | 'lock' | 'swivel' | 'lure' | 'bait' | 'fill';
   what: string;
-  /** m for cable, wire and rope; kg for fill; portions of lure and bait */
+  /** m for cable, wire and rope; kg for fill; portions of lure and bait, pieces of lock and swivel */
   amount: number;
 }
 

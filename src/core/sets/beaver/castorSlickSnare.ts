@@ -6,6 +6,7 @@ import { landing } from '../pieces/ground';
 import { anchored, DRIVEN, tie } from '../pieces/hold';
 import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
 import { mound } from '../pieces/scent';
+import { SNARE_CHOICES } from '../pieces/snareCut';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 
@@ -38,7 +39,7 @@ export const castorSlickSnare: SetType = {
   remake: ['Slick the bank again so that it differs from the torn ground; scent over the old where it is washed out, or left as it is.'],
   numbers,
   seen: 'lowestUnder',
-  choices: { ...anchored('stake'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { ...anchored('stake'), ...SNARE_CHOICES },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

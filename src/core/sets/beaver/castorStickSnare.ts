@@ -8,6 +8,7 @@ import { upright } from '../pieces/guides';
 import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
 import { bait } from '../pieces/scent';
 import { hangs } from '../pieces/stands';
+import { SNARE_CHOICES } from '../pieces/snareCut';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 
@@ -36,7 +37,7 @@ export const castorStickSnare: SetType = {
   remake: ['Scent on the stick over the old where it is taken or washed out; or left as it is.'],
   numbers,
   seen: 'lowestUnder',
-  choices: { ...anchored('stake'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { ...anchored('stake'), ...SNARE_CHOICES },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

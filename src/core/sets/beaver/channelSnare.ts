@@ -6,12 +6,12 @@ import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
-import { FITTINGS } from '../../devices/cable';
 import { found, type Finding } from '../../words/finding';
 import { trench } from '../pieces/ground';
 import { depthMarks } from '../pieces/grip';
 import { anchored, DRIVEN, tie } from '../pieces/hold';
-import { cableFinding, loopFits, shareNeed, fitsIn, IN_OPEN_WATER } from '../pieces/loop';
+import { loopFits, shareNeed, fitsIn, IN_OPEN_WATER } from '../pieces/loop';
+import { cableFinding, isCut, lockFinding, SNARE_CHOICES, snareSupplies, type SnareCut } from '../pieces/snareCut';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 import { ranged, type WorkRange } from '../pieces/range';
@@ -71,7 +71,7 @@ export const channelSnare: SetType = {
       options: { open: 'open above', roofed: 'roofed' },
       default: 'open',
     },
-    lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' },
+    ...SNARE_CHOICES,
   },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
@@ -83,7 +83,8 @@ export const channelSnare: SetType = {
         free: [{ device: 'snare', say: { down: 'Lower the loop', up: 'Raise the loop' }, floor: bedOf(laying) }],
         findings: [
           area(laying),
-          cableFinding(of(laying, 'loop'), of(laying, 'tail'), laying.devices.snare?.size ?? '7×7 3/32'),
+          cableFinding(laying, cutOf(laying)),
+          ...lockFinding(laying),
           ...loopFits(laying, lowest(laying), of(laying, 'loop'), 0.4),
         ],
       },
@@ -100,6 +101,12 @@ export const channelSnare: SetType = {
     ),
 };
 
+const cutOf = (laying: Laying): SnareCut => ({
+  loop: of(laying, 'loop'),
+  tail: of(laying, 'tail'),
+  size: laying.devices.snare?.size ?? '7×7 3/32',
+});
+
 function drawn(laying: Laying): Piece {
   const surface = levelThen(laying);
   const bottom = lowest(laying);
@@ -110,14 +117,7 @@ function drawn(laying: Laying): Piece {
       front: trench(surface, floor, loop + inches(6), loop + inches(12)),
       marks: [across('loop', 'Loop', 'eye', bottom + loop / 2, -loop / 2, loop / 2)],
       travel: [{ build: 'beaverAdult', x: -inches(14), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
-      supplies: [
-        {
-          kind: 'cable',
-          what: `${laying.devices.snare?.size ?? '7×7 3/32'} cable`,
-          amount: Math.PI * loop + FITTINGS + of(laying, 'tail'),
-        },
-        { kind: 'wire', what: '9 gauge support wire', amount: inches(24) },
-      ],
+      supplies: [...snareSupplies(laying, cutOf(laying)), { kind: 'wire', what: '9 gauge support wire', amount: inches(24) }],
     },
     depthMarks(laying, floor, -inches(20), loop / 2 + inches(5)),
     tie(laying, {
@@ -197,7 +197,7 @@ function loopParts(laying: Laying): Part[] {
       wide: 0.02,
       across: loop,
       tiedTo: 'anchor',
-      stock: `${laying.devices.snare?.size ?? ''} snare`.trim(),
+      ...(isCut(laying) ? {} : { stock: `snare ${cutOf(laying).size}` }),
     },
     {
       id: 'support',

@@ -4,6 +4,7 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { upright } from '../pieces/guides';
 import { anchored, DRIVEN, tie } from '../pieces/hold';
 import { hangable, loopNumbers, loopPiece, proudNeed } from '../pieces/loop';
+import { SNARE_CHOICES } from '../pieces/snareCut';
 import { levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 
@@ -37,7 +38,7 @@ export const damCrossoverSnare: SetType = {
   hides: ['over the far side of the dam', 'in the pond, off the dam'],
   numbers,
   seen: null,
-  choices: { ...anchored('log'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { ...anchored('log'), ...SNARE_CHOICES },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

@@ -6,6 +6,7 @@ import { depthHere } from '../pieces/grip';
 import { bedLine, trench } from '../pieces/ground';
 import { loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
+import { SNARE_CHOICES } from '../pieces/snareCut';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { anchorStep, WADING, loopOrder, once } from '../pieces/steps';
 import { ranged, reachNeed } from '../pieces/range';
@@ -42,7 +43,7 @@ export const lodgeRunSnare: SetType = {
   faults: ['Knocked aside: the loop hung loose or unloaded.'],
   numbers,
   seen: 'lowestUnder',
-  choices: { ...anchored('stake'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { ...anchored('stake'), ...SNARE_CHOICES },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

@@ -8,6 +8,7 @@ import { bedLine, flat } from '../pieces/ground';
 import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
 import { bait } from '../pieces/scent';
 import { hangs } from '../pieces/stands';
+import { SNARE_CHOICES } from '../pieces/snareCut';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { WADING, loopOrder, once } from '../pieces/steps';
 
@@ -37,7 +38,7 @@ export const lurePole: SetType = {
   remake: ['Scent over the old, both sides, where it is washed out; or left as it is.'],
   numbers,
   seen: 'lowestUnder',
-  choices: { ...anchored('stake'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { ...anchored('stake'), ...SNARE_CHOICES },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

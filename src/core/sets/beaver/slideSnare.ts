@@ -7,6 +7,7 @@ import { landing, trench } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { loopBottom, loopFits, loopNumbers, loopPiece, shareFinding, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
+import { SNARE_CHOICES } from '../pieces/snareCut';
 import { bedOf, levelThen, numberOf, practised, type SetType, type Numbers, here } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 
@@ -33,7 +34,7 @@ export const slideSnare: SetType = {
   faults: ['Knocked aside by what slides down: hang it beside the middle.'],
   numbers,
   seen: 'lowestUnder',
-  choices: { ...anchored('tree'), lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' } },
+  choices: { ...anchored('tree'), ...SNARE_CHOICES },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);

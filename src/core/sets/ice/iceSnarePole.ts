@@ -9,10 +9,10 @@ import type { Part } from '../../water/part';
 import { ICE_NUMBERS, expectedIce, holeFirst, HOLE_LAST } from './underIce';
 import { always } from '../order';
 import { assemble, NOTHING, upright } from '../design';
-import { loopCable } from '../../devices/cable';
 import { found, type Finding } from '../../words/finding';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
 import { ranged } from '../pieces/range';
+import { isCut, SNARE_CHOICES, snareSupplies } from '../pieces/snareCut';
 import { iced } from '../offer';
 
 const numbers = {
@@ -67,7 +67,11 @@ export const iceSnarePole: SetType = {
     'Side twigs on the bait close loops.',
     'After two checks the yield falls: move.',
   ],
-  choices: { cover: { label: 'The hole is left', options: { open: 'open', snow: 'under snow' }, default: 'open' } },
+  choices: {
+    made: SNARE_CHOICES.made,
+    extension: SNARE_CHOICES.extension,
+    cover: { label: 'The hole is left', options: { open: 'open', snow: 'under snow' }, default: 'open' },
+  },
   underIce: true,
   layOut: (laying) => {
     const filled = POSITIONS.filter((id) => laying.devices[id]);
@@ -89,11 +93,12 @@ export const iceSnarePole: SetType = {
       ],
       travel: [{ build: 'beaverAdult', x: -inches(16), z: foot + (poleMarks(plan).loops[0]?.bottom ?? 0), pose: 'swims' }],
       supplies: [
-        {
-          kind: 'cable',
-          what: `${laying.devices[filled[0] ?? 'a1']?.size ?? '7×7 3/32'} cable`,
-          amount: filled.length * (loopCable(plan.loop) + inches(30)),
-        },
+        ...snareSupplies(laying, {
+          loop: plan.loop,
+          tail: inches(30),
+          size: laying.devices[filled[0] ?? 'a1']?.size ?? '7×7 3/32',
+          count: filled.length,
+        }),
         { kind: 'wire', what: '9 gauge support wire', amount: Math.ceil(filled.length / 2) * inches(40) },
         { kind: 'bait', what: 'green wood', amount: 2 },
       ],
@@ -163,7 +168,7 @@ function loopPart(laying: Laying, id: string, plan: PolePlan): Part {
     wide: plan.loop,
     across: plan.loop,
     tiedTo: 'pole',
-    stock: `snare ${laying.devices[id]?.size ?? ''}`,
+    ...(isCut(laying) ? {} : { stock: `snare ${laying.devices[id]?.size ?? ''}` }),
   };
 }
 

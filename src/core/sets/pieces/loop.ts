@@ -1,4 +1,4 @@
-import { BREAKS_AT, FITTINGS, largestLoop, loopCable, loopOnStick } from '../../devices/cable';
+import { largestLoop, loopCable, loopOnStick } from '../../devices/cable';
 import { wetAreaShare } from '../../devices/wetAreaShare';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
@@ -8,6 +8,7 @@ import type { Bearer, Look, Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { level as across, upright as mark, type Piece } from '../design';
 import { ranged, type Ends, type WorkRange } from './range';
+import { cableFinding, isCut, lockFinding, snareSupplies } from './snareCut';
 import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec } from '../setType';
 
 /** Snares: loop, support, cable. */
@@ -79,17 +80,17 @@ export function loopPiece(laying: Laying, place: LoopPlace): Piece {
     wide: 0.02,
     across: loop,
     tiedTo: 'anchor',
-    stock: `snare ${size}`,
+    ...(isCut(laying) ? {} : { stock: `snare ${size}` }),
     look: { lock: laying.choices.lock === 'top' ? 'top' : 'side', ...look },
   };
   const supplies = [
-    { kind: 'cable' as const, what: `${size} cable`, amount: loopCable(loop) + tail },
+    ...snareSupplies(laying, { loop, tail, size }),
     { kind: 'wire' as const, what: '9 gauge support wire', amount: inches(24) },
   ];
   return {
     parts: [part, ...supportOf(laying, place, loop)],
     supplies,
-    findings: [cableFinding(loop, tail, size), ...cutFinding(laying, loop), ...lockFinding(laying)],
+    findings: [cableFinding(laying, { loop, tail, size }), ...cutFinding(laying, loop), ...lockFinding(laying)],
     marks: [
       across('loop', 'Loop', 'eye', bottom + loop / 2, y - loop / 2, y + loop / 2),
       ...(bottom < levelThen(laying) ? [mark(null, 'Lowest point below water', 'side', x, levelThen(laying), bottom)] : []),
@@ -198,14 +199,6 @@ export function shareFinding(
   };
   return found('share', fitsIn(share, { works: [least, most], ...(perhaps && { perhaps }) }), 'practice', values, { field: 'share' });
 }
-
-/** What the place of the lock does, where it is a choice. */
-const lockFinding = ({ choices: { lock } }: Laying): Finding[] =>
-  lock === undefined ? [] : [found('lock', 'holds', 'practice', { top: lock === 'top' })];
-
-/** What is cut for a loop with its tail, m. */
-export const cableFinding = (loop: number, tail: number, size: string): Finding =>
-  found('cable', 'holds', 'computed', { around: loopCable(loop), fittings: FITTINGS, tail, size, breaks: BREAKS_AT[size] });
 
 function cutFinding(laying: Laying, loop: number): Finding[] {
   const { loopCable: cable } = laying.numbers;

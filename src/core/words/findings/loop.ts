@@ -16,11 +16,19 @@ export const LOOP = {
     sentence: ({ share, area, roofed, shallow }, { percent, length }) =>
       `As set, ${percent(share)} of its height is under, that is ${percent(area)} of its area. ${shallow ? `In less than ${length(inches(8))} of water they walk through: no share is too little.` : roofed ? 'In a roofed passage 40% or more is wanted; its ceiling is the upper limit.' : 'Wanted are 40 to 90% of the height.'}`,
   }),
-  cable: words<{ around: number; fittings: number; tail: number; size: string; breaks: number | undefined }>({
+  cable: words<{
+    around: number;
+    fittings: number;
+    tail: number;
+    cut: boolean;
+    extension: string;
+    weaker: string;
+    breaks: number | undefined;
+  }>({
     about: 'Cable to cut',
-    figure: ({ around, tail }, { length }) => length(around + tail),
-    sentence: ({ around, fittings, tail, size, breaks }, { length, force }) =>
-      `${length(around)} for the loop with lock, swivel and ferrules (${length(fittings)}, rule of thumb), ${length(tail)} of tail and extension.${breaks ? ` A ${size} breaks at ${force(breaks)} (minimum, from memory).` : ''}`,
+    figure: ({ around, tail, cut }, { length }) => length(cut ? around + tail : tail),
+    sentence: ({ around, fittings, tail, cut, extension, weaker, breaks }, { length, force }) =>
+      `${cut ? `${length(around)} for the loop with lock, swivel and ferrules (${length(fittings)}, rule of thumb)` : 'The loop is ready with its lock and swivel'}, ${length(tail)} of ${extension} for tail and extension.${breaks ? ` A ${weaker} breaks at ${force(breaks)} (minimum, from memory).` : ''}`,
   }),
   largestLoop: words<{ cable: number; most: number; short: boolean; more: number }>({
     about: 'Largest loop of this cable',
