@@ -42,18 +42,11 @@ export const load: PageServerLoad = async ({ locals, params }) => {
   const bed = bedOf(station);
   const still = water.kind === 'pond' && bed !== null && level !== undefined ? level - bed : null;
   const here = still ?? depth?.depth ?? null;
-  const standing = standingAt(
-    {
-      depth: here,
-      sink: latest(station.measures, 'sink')?.value ?? null,
-      ice: iceHere(station, season.sheets[water.id], season.ice, now),
-    },
-    standerOf(measures),
-    system,
-  );
-  const ahead =
-    standingOf({ station, follows: season.follows[station.id] ?? null, deadline: null }, movingOf(season, locals.now), season, locals)
-      ?.sentence ?? '';
+  const ice = iceHere(station, season.sheets[water.id], season.ice, now);
+  const standing = standingAt({ depth: here, sink: latest(station.measures, 'sink')?.value ?? null, ice }, standerOf(measures), system);
+  const inADay = { station, follows: season.follows[station.id] ?? null, deadline: null };
+  // of ice nothing is promised ahead: its caution is that of now
+  const ahead = ice ? '' : (standingOf(inADay, movingOf(season, now), season, locals)?.sentence ?? '');
   return {
     station,
     water: water.name,

@@ -136,7 +136,7 @@
   legend,
   .photo {
     font-weight: 600;
-    margin: 8px 0 4px;
+    margin: 14px 0 4px;
     display: block;
   }
   .taps {
