@@ -70,6 +70,7 @@ function viewsOf(count: number): SetView[] {
       iceFactor: 1,
       layout,
       devices: [],
+      every: { kind: 'elapsed', hours: 24 },
       deadline: null,
       missed: null,
       lastLook: null,

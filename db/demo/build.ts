@@ -7,6 +7,7 @@ import { knownAt, levelAt, type Surfaces } from '#core/water/levelAt';
 import type { Body, Check, Device, Kind, ReadingBody, TrapSet } from '#core/record/kinds';
 import { seeded } from '#core/sim/random';
 import { simulatePond, simulateStream, simulateWeather, type SimulatedGauge, type Weather } from '#core/sim/season';
+import { rulebookFor } from './rulebook';
 import { addDays, instantOf, localDate, wholeMinute } from '#core/time/localTime';
 import { feet, inches } from '#core/units/factors';
 import { idMaker } from './ids';
@@ -80,10 +81,12 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
     zone: ZONE,
     ...PLACE,
     rule: { kind: 'elapsed' as const, hours: 24 },
-    rulebook: 'Invented district: every set looked at within 24 hours, otter closed',
+    rulebook: 'Otter were here before the closure: keep the camera on the inlet.',
+    book: idOf('rulebook'),
   };
+  add('rulebook', { id: idOf('rulebook'), version: 1, book: rulebookFor(today), note: 'invented for the demo' }, founded);
   add('line', { ...line, id: idOf('line'), season: '3' });
-  for (const { key, ...site } of SITES) add('site', { id: idOf(key), ...site }, founded);
+  for (const { key, ...site } of SITES) add('site', { id: idOf(key), ...site, area: '' }, founded);
   for (const { key, site, profile, ...water } of WATERS) {
     const safe =
       'safe' in water && water.safe ? { level: inches(water.safe.level), at: founded.toISOString(), what: water.safe.what } : null;
@@ -233,6 +236,10 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       by: wren,
       leftBecause: plan.leftBecause ?? '',
       overruled: {},
+      situation: null,
+      attested: [],
+      exemption: '',
+      judged: null,
       note: '',
       hole: '',
       photoLeft: null,
@@ -267,6 +274,18 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       });
       calm = visit.devices.every((d) => d.outcome === 'untouched') ? calm + 1 : 0;
       add('check', visit as Check, when, visit.by);
+      const closed = (visit as Check).devices.find((d) => d.catch?.species === 'otter')?.catch;
+      if (closed) {
+        const told = new Date(when.getTime() + 3 * 3_600_000);
+        const body = {
+          id: make(told),
+          catch: closed.id,
+          rule: 'tell-incidental',
+          at: told.toISOString(),
+          note: 'by telephone; released at the inlet',
+        };
+        add('duty', body, told, visit.by);
+      }
     }
     if (pulled && pulled <= now) {
       add('set', { ...set, state: 'pulled', stays: set.stays.map((stay) => ({ ...stay, to: pulled.toISOString() })) }, pulled, wren, entry);

@@ -117,6 +117,10 @@ export function addLastSeason(
       by: wren,
       leftBecause: '',
       overruled: {},
+      situation: null,
+      attested: [],
+      exemption: '',
+      judged: null,
       hole: '',
       photoLeft: null,
       photoFound: null,
@@ -157,6 +161,7 @@ export function addLastSeason(
                     alive: false,
                     bites: 'not looked',
                     fate: 'kept',
+                    tag: '',
                   }
                 : null,
             },

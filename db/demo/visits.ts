@@ -89,6 +89,7 @@ function caught({ species, random, make, set, day }: VisitPlan): Catch {
       alive: true,
       bites: 'none',
       fate: 'released',
+      tag: '',
     };
   }
   if (species === 'muskrat') {
@@ -105,6 +106,7 @@ function caught({ species, random, make, set, day }: VisitPlan): Catch {
       alive: false,
       bites: 'not looked',
       fate: 'kept',
+      tag: '',
     };
   }
   const age = pick('adult', 'adult', 'two years', 'yearling', 'kit');
@@ -121,5 +123,6 @@ function caught({ species, random, make, set, day }: VisitPlan): Catch {
     alive: foothold && set.number === 24,
     bites: pick('none', 'none', 'healed', 'fresh'),
     fate: pick('kept', 'kept', 'sold', 'bait'),
+    tag: '',
   };
 }

@@ -225,7 +225,17 @@ describe('what lies ahead of a set', () => {
     const type = setTypeOf(id);
     const layout = layFrom(type, { numbers, choices: {}, ...known }, place, usualDevices(type), 'us');
     const deadline = new Date(NOW.getTime() + 24 * HOUR).toISOString();
-    const view = { id: 'x', type: id, station, layout, devices: [], follows: null, iceFactor: 1, deadline } as unknown as SetView;
+    const view = {
+      id: 'x',
+      type: id,
+      station,
+      layout,
+      devices: [],
+      follows: null,
+      iceFactor: 1,
+      deadline,
+      every: { kind: 'elapsed', hours: 24 },
+    } as unknown as SetView;
     return { view, state: stateOf(view, { known, age: { pond: HOUR }, atMost: {} }, plainFrame('us', { zone: ZONE, hours: 12 })) };
   }
   /** Ice that grows evenly from an hour ago on, m at its end. */

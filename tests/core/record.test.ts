@@ -57,6 +57,10 @@ const set: TrapSet = {
   photoLeft: null,
   photoFound: null,
   overruled: {},
+  situation: null,
+  attested: [],
+  exemption: '',
+  judged: null,
 };
 
 /** The first sentence that a body is refused with, and where it stands. */

@@ -66,6 +66,7 @@ function view(n: number, along: number): SetView {
     iceFactor: 1,
     layout: layFrom(type, setting, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us'),
     devices: [],
+    every: { kind: 'elapsed', hours: 24 },
     deadline: null,
     missed: null,
     lastLook: null,

@@ -252,7 +252,7 @@ describe('a page', () => {
 
 describe('what was noted is asked back where it matters', () => {
   it('the words of the rulebook stand at a set (F59)', async () => {
-    says(await words(`/bench/${sets['12']}`), /Invented district: every set looked at within 24 hours, otter closed/);
+    says(await words(`/bench/${sets['12']}`), /Otter were here before the closure/);
   });
   it('a type chosen out of its months says so (F98)', async () => {
     says(await words(`/bench/new?station=${stations['24']}&type=castor-foothold`), /Mostly made .*\(rule of thumb\)/);

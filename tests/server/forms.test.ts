@@ -331,11 +331,23 @@ describe('waters, people, rules', () => {
     assert.ok(Math.abs((measures.knee ?? 0) - 0.52) < 1e-9 && Math.abs((measures.setter ?? 0) - 0.762) < 1e-9);
   });
   it('the check interval is the user’s: an absurd one is refused, a new one moves every deadline', async () => {
-    refused(await post('/rules', { entry: uuid(), ruleKind: 'elapsed', every: '0', after: '30', rulebook: '' }), 400, /from 1 to 720/);
-    refused(await post('/rules', { entry: uuid(), ruleKind: 'daylight', every: '1', after: 'noon', rulebook: '' }), 400, /not a number/);
+    refused(
+      await post('/rules?/line', { entry: uuid(), ruleKind: 'elapsed', every: '0', after: '30', rulebook: '' }),
+      400,
+      /from 1 to 720/,
+    );
+    refused(
+      await post('/rules?/line', { entry: uuid(), ruleKind: 'daylight', every: '1', after: 'noon', rulebook: '' }),
+      400,
+      /not a number/,
+    );
     const before = await get('/morning');
-    saved(await post('/rules', { entry: uuid(), ruleKind: 'elapsed', every: '48', after: '30', rulebook: 'ours' }), /rules/);
-    assert.notEqual(await get('/morning'), before);
+    const deadlines = (page: string): string => (page.match(/class="mono by[^>]*>[^<]*/g) ?? []).join();
+    const ours = { ruleKind: 'elapsed', every: '48', after: '30', rulebook: 'ours' };
+    saved(await post('/rules?/line', { entry: uuid(), ...ours }), /rules/);
+    assert.equal(deadlines(await get('/morning')), deadlines(before), 'the rulebook in force says how often');
+    saved(await post('/rules?/line', { entry: uuid(), ...ours, book: '' }), /rules/);
+    assert.notEqual(deadlines(await get('/morning')), deadlines(before));
     assert.match(await get('/rules'), /every 48 hours from the last check/);
   });
 });

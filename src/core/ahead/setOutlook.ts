@@ -68,13 +68,14 @@ export function outlookOf(
   { now, who }: Reader,
 ): SetOutlook | null {
   const water = view.station.water;
-  const check = nextCheck(view.deadline, now, season.line);
+  const byRule = { ...season.line, rule: view.every };
+  const check = nextCheck(view.deadline, now, byRule);
   // what lies sprung catches nothing at any level
   if (state?.verdict === 'spent') return null;
   const span: Span = {
     now,
     check,
-    after: nextCheck(null, check, season.line),
+    after: nextCheck(null, check, byRule),
     levels: season.levels[water] ?? NO_LEVELS,
     frame: frameOf(season, water, who.person.system),
     clock: clockFrom(now, season.clock),
@@ -218,7 +219,7 @@ function speedAt(view: SetView, open: Opening[], levels: Water): number | null {
 
 /** Whether the place of a set can be waded now, at its check, and from when again; under ice what the ice says instead. Null where bed or forecast are not known. */
 export function standingOf(
-  view: Pick<SetView, 'station' | 'follows' | 'deadline'>,
+  view: Pick<SetView, 'station' | 'follows' | 'deadline'> & Partial<Pick<SetView, 'every'>>,
   moving: MovingAll,
   season: Facts,
   reader: Reader,
@@ -246,7 +247,7 @@ export function standingOf(
     standerOf(who.words),
     course.courses,
     seconds(now),
-    seconds(nextCheck(view.deadline, now, season.line)),
+    seconds(nextCheck(view.deadline, now, { ...season.line, ...(view.every && { rule: view.every }) })),
     (s) => clock(new Date(course.from.getTime() + s * 1000)),
     who.person.system,
     follows ? (level) => surfaceAt(follows, level) : undefined,

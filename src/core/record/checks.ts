@@ -75,6 +75,8 @@ export const catchSchema = z
     alive: yes('Alive on arrival'),
     bites: choice('Bite marks', BITES),
     fate: choice('Fate', FATES),
+    /** the number of the tag on it, where a rulebook wants one */
+    tag: note('Tag on it', 40),
   })
   .refine(({ weight }) => weight === null || weight > 0, {
     path: ['weight'],

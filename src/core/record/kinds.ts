@@ -14,6 +14,7 @@ import {
 } from './places';
 import { cameraSchema, earlierSchema, groundSchema, intentSchema, signSchema, surveySchema } from './scouting';
 import { forecastSchema, iceSchema, loggedSchema, toldSchema, weatherSchema } from './moving';
+import { dutySchema, ownBookSchema } from './rules';
 import { lineSchema, setSchema } from './season';
 
 /** What an entry can be about. One schema serves form, API, import, database row and demo. */
@@ -45,6 +46,8 @@ export const SCHEMAS = {
   stock: stockSchema,
   stockMove: stockMoveSchema,
   kit: kitSchema,
+  rulebook: ownBookSchema,
+  duty: dutySchema,
 } as const;
 
 /** The shape in which bodies are written now; `upgrade` brings older ones to it. */
@@ -80,6 +83,8 @@ export type ForecastBody = Body<'forecast'>;
 export type Stock = Body<'stock'>;
 export type StockMove = Body<'stockMove'>;
 export type Kit = Body<'kit'>;
+export type OwnBook = Body<'rulebook'>;
+export type DutyDone = Body<'duty'>;
 export type Setting = TrapSet['settings'][number];
 export type Stay = TrapSet['stays'][number];
 export type CheckedDevice = Check['devices'][number];
@@ -114,6 +119,8 @@ export const KIND_WORDS: Record<Kind, string> = {
   stock: 'Stock',
   stockMove: 'Stock moved',
   kit: 'Kit',
+  rulebook: 'Rulebook',
+  duty: 'Told of a catch',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */
@@ -135,4 +142,5 @@ export const WITHDRAWABLE: readonly Kind[] = [
   'told',
   'stockMove',
   'kit',
+  'duty',
 ];

@@ -54,6 +54,8 @@ export const siteSchema = z.strictObject({
   access: note('Access'),
   endangered: note('What is endangered'),
   users: note('Who else uses the ground'),
+  /** as the rulebook divides its ground; empty where it does not */
+  area: note('Area of the rulebook', 60),
 });
 
 export const WATER_KINDS = ['pond', 'stream', 'ditch', 'river'] as const;

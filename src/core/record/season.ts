@@ -1,20 +1,10 @@
 import { z } from 'zod';
 import { SPECIES } from '../animals/species';
 import { SET_TYPE_IDS } from '../sets/catalogue';
+import { SITUATIONS } from '../rules/book';
+import { checkRuleSchema } from '../rules/checkRule';
 import { levelField } from './levelField';
 import { choice, count, date, drawn, id, instant, name, note } from './fieldKinds';
-
-export const checkRuleSchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('elapsed'),
-    hours: z
-      .number()
-      .min(1)
-      .max(24 * 30),
-  }),
-  z.strictObject({ kind: z.literal('calendarDay'), days: z.number().int().min(1).max(30) }),
-  z.strictObject({ kind: z.literal('daylight'), days: z.number().int().min(1).max(30), after: z.number().int().min(-120).max(180) }),
-]);
 
 const isZone = (zone: string): boolean => {
   try {
@@ -34,6 +24,8 @@ export const lineSchema = z.strictObject({
   lon: count('Longitude', -180, 180).nullable(),
   rule: checkRuleSchema,
   rulebook: note('Rulebook'),
+  /** the rulebook that it is judged by; null until one is chosen */
+  book: id('Rulebook in force').nullable().default(null),
 });
 
 export const SET_STATES = ['planned', 'prepared', 'live', 'pulled'] as const;
@@ -93,6 +85,20 @@ export const setSchema = z
     by: id('Placed by').nullable().default(null),
     /** remarks of the critique that somebody knows better than, each with the reason */
     overruled: drawn(z.record(z.string().max(40), z.string().trim().min(1).max(300)).default({}), 'Known better'),
+    /** how it stands in the water, as the rulebook asks; null until somebody said */
+    situation: choice('How it stands', SITUATIONS).nullable().default(null),
+    /** rules of the book of which somebody said that it is so */
+    attested: drawn(z.array(z.string().min(1).max(40)).max(60).default([]), 'Said to be so'),
+    /** what allows it although the book says otherwise */
+    exemption: note('Exemption', 300),
+    /** the version of the rulebook by which it went live */
+    judged: drawn(
+      z
+        .strictObject({ book: z.uuid(), version: z.number().int().min(1) })
+        .nullable()
+        .default(null),
+      'Judged by',
+    ),
     leftBecause: note('Left unset because', 300),
     note: note('Note'),
   })

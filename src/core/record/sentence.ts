@@ -55,6 +55,8 @@ const SAY: Say = {
   stock: ({ name, kind }) => `${name}, ${kind}`,
   stockMove: ({ stock, why, amount, count }, names) =>
     `${names[stock] ?? 'Stock'}: ${why}, ${count ?? `${amount > 0 ? '+' : '−'}${Math.round(Math.abs(amount) * 100) / 100}`}`,
+  rulebook: ({ version, book }) => `Rulebook ${book.jurisdiction}${book.edition ? `, ${book.edition}` : ''}, version ${version}`,
+  duty: ({ rule, note }) => `Told of a catch (${rule})${note ? `: ${note}` : ''}`,
   kit: ({ name, items }) => `Kit ${name}, ${many(items.length, 'thing')}`,
   intent: ({ station, doing, type, opens, because }, names) =>
     `${names[station] ?? 'Location'}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${opens ? ` for ${opens}` : ''}${because ? `: ${because}` : ''}`,
@@ -86,7 +88,7 @@ function outcomeText({ outcome, cause, flags, catch: caught, searched }: Checked
 }
 
 /** `beaver, adult female, 44 lb est., neck`. */
-export function catchText({ species, sex, age, weight, estimated, strikes, alive, bites, fate }: Catch, system: System): string {
+export function catchText({ species, sex, age, weight, estimated, strikes, alive, bites, fate, tag }: Catch, system: System): string {
   const who = [age === 'unknown' ? '' : age === 'two years' ? 'two-year-old' : age, sex === 'unknown' ? '' : sex].filter(Boolean).join(' ');
   const heavy = weight === null ? '' : `${printWeight(weight, system)}${estimated ? ' est.' : ''}`;
   return [
@@ -97,6 +99,7 @@ export function catchText({ species, sex, age, weight, estimated, strikes, alive
     alive ? 'alive' : '',
     bites === 'fresh' || bites === 'healed' ? `${bites} bite marks` : '',
     fate === 'kept' || fate === 'not said' ? '' : fate,
+    tag ? `tag ${tag}` : '',
   ]
     .filter(Boolean)
     .join(', ');

@@ -119,6 +119,7 @@ export const CHOICE_KEYS = [
   'bottom',
   'channel',
   'cover',
+  'ends',
   'extension',
   'foot',
   'hanging',

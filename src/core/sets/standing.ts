@@ -1,3 +1,4 @@
+import type { CheckRule } from '../time/deadline';
 import { filled, handsOf } from './fills';
 import { spentWords, type Spent } from '../check/spent';
 import type { Device, Setting, TrapSet } from '../record/kinds';
@@ -171,6 +172,8 @@ export interface SetView {
   iceFactor: number;
   layout: Layout;
   devices: DeviceView[];
+  /** how often it is checked, by the rulebook or its line */
+  every: CheckRule;
   /** ISO; null when nothing of it is live */
   deadline: string | null;
   /** somebody set out for it since its last look and did not get there */

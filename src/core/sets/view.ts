@@ -1,6 +1,7 @@
 import { armingsOf, type Spent } from '../check/spent';
 import type { Device, Line, TrapSet } from '../record/kinds';
 import type { Station } from '../stations/placed';
+import { intervalOf, type InForce } from '../rules/inForce';
 import { setDeadline } from '../time/deadline';
 import type { Follows } from '../water/ownLevel';
 import type { Layout } from '../water/layout';
@@ -22,6 +23,8 @@ export interface Look {
 
 export interface ViewContext {
   line: Line;
+  /** the rulebook in force; null where the line has none */
+  rules: InForce | null;
   stations: Record<string, Station>;
   /** own relations of stations on streams, by station */
   follows: Record<string, Follows>;
@@ -47,7 +50,7 @@ const laidOut = remembered((type: string, laid: Laid, system: System): Layout =>
 /** A set of the record as the rooms show it: laid out, with its devices, its last look and its deadline. */
 export function setView(
   set: TrapSet,
-  { line, stations, follows, iceFactors, shed, looks, surfaces, now, frames, hands }: ViewContext,
+  { line, rules, stations, follows, iceFactors, shed, looks, surfaces, now, frames, hands }: ViewContext,
 ): SetView {
   const station = stations[set.station];
   if (!station) throw new RangeError(`set ${set.number} names a location that is not in the record`);
@@ -56,7 +59,8 @@ export function setView(
   const system = (frames[station.water] ?? plainFrame('us')).system;
   const devices = set.state === 'live' ? liveDevices(set, shed, looks) : [];
   const lastLooks = devices.map((d) => new Date(d.lastLook));
-  const deadline = setDeadline(lastLooks, line.rule, line.zone, line);
+  const { every } = intervalOf(line, rules, { devices, situation: set.situation, underIce: type.underIce ?? false });
+  const deadline = setDeadline(lastLooks, every, line.zone, line);
   return {
     id: set.id,
     number: set.number,
@@ -74,6 +78,7 @@ export function setView(
     devices,
     then: laid.then,
     layout: laidOut(set.type, laid, system),
+    every,
     deadline: deadline && deadline.toISOString(),
     missed: devices.map((d) => d.missed).find((m) => m !== null) ?? null,
     lastLook: lastLooks.length === 0 ? null : new Date(Math.min(...lastLooks.map(Number))).toISOString(),

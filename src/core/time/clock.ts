@@ -19,13 +19,17 @@ export const clockOf = ({ times, system }: { times: Times; system: 'us' | 'metri
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
-const monthDay = (month: number, day: number, hours: Hours): string =>
+export const monthDay = (month: number, day: number, hours: Hours): string =>
   hours === 12 ? `${MONTHS[month - 1] ?? ''} ${day}` : `${day} ${MONTHS[month - 1] ?? ''}`;
 
 /** `3:12 pm` or `15:12`. */
 export function clockText(at: Date, clock: Clock): string {
-  const { clock: wall } = wallOf(at, clock.zone);
-  if (clock.hours === 24) return wall;
+  return wallText(wallOf(at, clock.zone).clock, clock.hours);
+}
+
+/** A time of day `15:12` as `3:12 pm` or as it is. */
+export function wallText(wall: string, hours: Hours): string {
+  if (hours === 24) return wall;
   const hour = Number(wall.slice(0, 2));
   return `${hour % 12 || 12}${wall.slice(2)} ${hour < 12 ? 'am' : 'pm'}`;
 }

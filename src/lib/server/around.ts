@@ -113,7 +113,10 @@ function useAt(scouted: Known['scouted'], station: string): Around['use'] {
 /** The coldest hour until the next look; null where most of that time nobody told. */
 function coldestTo(season: Season, view: SetView | undefined, { now }: App.Locals): number | null {
   const { hours } = movingOf(season, now);
-  const [from, to] = [now.getTime(), nextCheck(view?.deadline ?? null, now, season.line).getTime()];
+  const [from, to] = [
+    now.getTime(),
+    nextCheck(view?.deadline ?? null, now, { ...season.line, ...(view && { rule: view.every }) }).getTime(),
+  ];
   return unknownHours(hours, from, to) > 6 ? null : coldest(hours, from, to);
 }
 

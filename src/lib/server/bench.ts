@@ -16,6 +16,7 @@ import type { Station } from '#core/stations/placed';
 import { wholeMinute } from '#core/time/localTime';
 import { askIfFar } from './askIfFar';
 import type { Reader } from './form';
+import { ruledIn } from './ruledIn';
 import { idBeside } from './newId';
 import type { Written } from './record/upsert';
 import { index, type Season } from './season';
@@ -36,7 +37,7 @@ export interface BenchWrite {
   reason: string;
 }
 
-interface Place {
+export interface Place {
   season: Season;
   station: Station;
   type: SetType;
@@ -116,7 +117,9 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
   const same = held && sameSetting(held, numbers, choices) && before?.state === state;
   const setting: Setting = same ? held : { id: idBeside(entry, 'setting'), at: at.toISOString(), numbers, choices };
   const remade = state === 'live' && (!same || changedDevices(before, devices));
-  const reason = remade ? await despite(read, place, at, { numbers: typed, choices, devices }) : '';
+  const made = { numbers: typed, choices, devices };
+  const reason = remade ? await despite(read, place, at, made) : '';
+  const ruled = ruledIn(read, place, at, { ...made, isSet: remade });
   if (!read.ok()) return null;
   return {
     at,
@@ -149,6 +152,7 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
       by: before?.by ?? by,
       leftBecause: read.text('leftBecause'),
       overruled: overruledIn(read),
+      ...ruled,
       note: read.text('note'),
     },
   };

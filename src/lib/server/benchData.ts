@@ -10,7 +10,7 @@ import type { Device, Setting, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { nextCheck } from '#core/time/deadline';
 import { dayText } from '#core/time/clock';
-import { toField } from '#core/time/localTime';
+import { localDate, toField } from '#core/time/localTime';
 import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { db } from './database';
@@ -21,6 +21,7 @@ import { movingOf } from '#core/ahead/moving';
 import { factorAt } from '#core/ice/sheets';
 import { newId } from './newId';
 import { aroundOf, loadKnown } from './around';
+import { factsHere } from './ruled';
 import { neighboursOf } from './oneSet';
 import type { Written } from './record/upsert';
 import { index, type Season } from './season';
@@ -65,6 +66,16 @@ export async function benchData(
     frame: frameOf(season, station.water, who.person.system),
     /** the user's own notes of the rules, shown beside every set */
     rulebook: season.line.rulebook,
+    /** what it is judged by, and what the record answers of it; null without a rulebook */
+    rules: season.rules && {
+      book: season.rules.book,
+      version: season.rules.version,
+      attested: set?.attested ?? [],
+      judged: set?.judged?.version ?? null,
+      facts: factsHere(season, station, set && season.views.find((v) => v.id === set.id), now, now),
+      today: localDate(now, season.line.zone),
+      hours: season.clock.hours,
+    },
     /** what the critique looks at beside the design */
     around: await aroundHere(station, type, set, locals),
     overruled: set?.overruled ?? {},
@@ -82,6 +93,8 @@ export async function benchData(
       hole: set?.hole ?? '',
       leftBecause: set?.leftBecause ?? '',
       note: set?.note ?? '',
+      situation: set?.situation ?? '',
+      exemption: set?.exemption ?? '',
       species: set?.species ?? like?.species ?? type.species[0] ?? 'beaver',
       at: toField(now, season.line.zone),
       ...Object.fromEntries(Object.entries(model?.numbers ?? {}).map(([key, value]) => [`n.${key}`, print(key, value)])),
@@ -154,7 +167,7 @@ async function iceAhead(season: Season, station: Station, set: TrapSet | undefin
   const { hours } = movingOf(season, locals.now);
   const view = set && season.views.find((v) => v.id === set.id);
   const { now } = locals;
-  const check = nextCheck(view?.deadline ?? null, now, season.line);
+  const check = nextCheck(view?.deadline ?? null, now, { ...season.line, ...(view && { rule: view.every }) });
   const ahead = carriedOn(hours, check.getTime());
   // of weather that nobody told the ice is not computed: the rule of thumb of the type stands
   const isTold = unknownHours(ahead, now.getTime(), check.getTime()) < 1;

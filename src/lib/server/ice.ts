@@ -92,7 +92,7 @@ function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly Wea
   const set = season.sets.find((s) => s.id === view.id);
   const setting = set && settingAt(set, now);
   const opened = view.lastLook ? new Date(view.lastLook) : now;
-  const check = nextCheck(view.deadline, now, season.line);
+  const check = nextCheck(view.deadline, now, { ...season.line, rule: view.every });
   const until = Math.min(check.getTime(), sheet.course.at(-1)?.at ?? check.getTime());
   const cover = setting?.choices.cover === 'snow' ? 'snow' : 'open';
   const there = (iceAt(sheet.course, until)?.high ?? 0) * view.iceFactor;

@@ -1,3 +1,4 @@
+import { intervalOf } from '#core/rules/inForce';
 import type { Station } from '#core/stations/placed';
 import { SPECIES, type Species } from '#core/animals/species';
 import { latest } from '#core/stations/measures';
@@ -169,7 +170,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     free,
     rows,
     mean,
-    rule: season.line.rule,
+    rule: intervalOf(season.line, season.rules, { devices: [], situation: null, underIce: false }).every,
     within:
       asked.minutes === null
         ? null

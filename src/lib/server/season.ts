@@ -1,4 +1,5 @@
 import { clockOf, type Clock } from '#core/time/clock';
+import type { InForce } from '#core/rules/inForce';
 import { armAndWaders } from '#core/units/bodyGauge';
 import type { SeenAtSet } from '#core/counting/atSet';
 import type { Body, Device, Earlier, Gauge, Ground, Ice, Line, ToldRise, TrapSet } from '#core/record/kinds';
@@ -29,6 +30,7 @@ import { askIce, askTold, weatherSince } from './repositories/moving';
 import { askDevices, type DeviceWhere } from './repositories/gear';
 import { askGauges, askStations, askWaters } from './repositories/places';
 import { askEarlier, askGrounds, askOpenings, askSeenLate, askStationLevels } from './repositories/scouting';
+import { askAreas, askRulesInForce } from './repositories/rules';
 import { hungOn, packedReadings, type ReadingsByGauge } from './repositories/readings';
 import { askCurrentLine, askSets, currentLineId, setsOf } from './repositories/sets';
 
@@ -66,6 +68,10 @@ export interface Season {
   earlier: Written<Earlier>[];
   /** what cameras saw of late, by station */
   seenLate: Record<string, SeenAtSet[]>;
+  /** the rulebook in force; null where the line has none */
+  rules: InForce | null;
+  /** the area of the rulebook in which each water lies, where one was named */
+  areas: Record<string, string>;
   /** levels now, by water; the ice by its course */
   levels: Record<string, Water>;
 }
@@ -113,6 +119,8 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     db(),
     {
       line: askCurrentLine(db(), who.crew),
+      rules: askRulesInForce(db(), who.crew, ownLine),
+      areas: askAreas(db(), who.crew),
       ...askSets(db(), who.crew, { line: ownLine }),
       places: askStations(db(), who.crew),
       waters: askWaters(db(), who.crew),
@@ -143,6 +151,8 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     openings,
     earlier,
     seenLate,
+    rules,
+    areas,
   } = asked;
   const all = setsOf({ rows, settings, stays });
   const [surfaces, read, stretches] = await Promise.all([
@@ -167,6 +177,7 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
   const frames = Object.fromEntries(water.map(({ id }) => [id, frameFor(id, boards, who.person.system, clock, now)]));
   const context = {
     line,
+    rules,
     stations: index(places),
     follows,
     iceFactors,
@@ -208,6 +219,8 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     openings,
     earlier,
     seenLate,
+    rules,
+    areas,
     levels,
     clock,
   };

@@ -20,6 +20,7 @@
   import Drawings from './Drawings.svelte';
   import Findings from './Findings.svelte';
   import Remarks from './Remarks.svelte';
+  import Ruled from './Ruled.svelte';
   import { remedySays, type Remedy } from '#core/water/remedy';
   import { worst } from '#core/water/state';
   import StateMark from '$lib/ui/StateMark.svelte';
@@ -97,6 +98,7 @@
       names={Object.fromEntries(it.type.positions.map((p) => [p.id, p.label]))}
     />
     <Remarks {it} overruled={bench.overruled} {kept} {system} />
+    <Ruled {bench} {it} {kept} {system} />
     <Arming groups={it.arming} {kept} state={it.fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live' && it.isAsHeld} />
     {#if bench.opens && it.fields.state === 'live'}<BreakFields opens={bench.opens} {kept} />{/if}
     {#if it.fields.state === 'live' && (it.doubtful.length > 0 || kept?.errors?.despite)}
@@ -111,10 +113,6 @@
     <Problem text={kept?.problem} quiet />
     <button class="btn btn-primary btn-lg w-full mt-3">{isNew ? 'Save the set' : 'Save the changes'}</button>
     <p class="quiet small mt-2">Zaprud does not judge what is legal. Check your rules.</p>
-    {#if bench.rulebook}<details class="small">
-        <summary>Your rulebook</summary>
-        <p class="rules">{bench.rulebook}</p>
-      </details>{/if}
   </div>
 </form>
 
@@ -149,9 +147,6 @@
   }
   summary h2 {
     display: inline;
-  }
-  .rules {
-    white-space: pre-line;
   }
   .small {
     font-size: 0.9rem;

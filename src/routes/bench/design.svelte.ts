@@ -20,6 +20,9 @@ import type { Known } from '#core/water/levels';
 import { critique } from '#core/critique/critique';
 import type { Remark } from '#core/critique/rule';
 import type { TrapSet } from '#core/record/kinds';
+import { SITUATIONS } from '#core/rules/book';
+import { judge, type Answer } from '#core/rules/judge';
+import { standOf } from '#core/rules/stand';
 import { baitFor } from '#core/sets/baitFor';
 import { originWord } from '#core/water/originWord';
 import type { Remedy } from '#core/water/remedy';
@@ -122,6 +125,21 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const asked = { type, numbers, choices, devices: chosen, design, then: from, surface, around, anchor: anchor ?? '' };
     return critique({ ...asked, species: species as TrapSet['species'], state: state as TrapSet['state'] });
   });
+  /** rules of the book of which somebody says that it is so */
+  const saidSo = kept()?.values?.attested;
+  let attested = $state(saidSo === undefined ? [...(bench.rules?.attested ?? [])] : [saidSo].flat());
+  /** what the rulebook says of it as it is typed */
+  const answers = $derived.by((): Answer[] => {
+    if (!bench.rules) return [];
+    const { species, situation } = fields as Record<string, string>;
+    const said = SITUATIONS.find((s) => s === situation) ?? null;
+    const built = { design, choices, devices: Object.values(devices), surface, then: from, situation: said, attested };
+    const stand = standOf(
+      { ...built, species: (species || type.species[0]) as TrapSet['species'], opensDam: type.acts !== undefined },
+      bench.rules.facts,
+    );
+    return judge(bench.rules.book, stand);
+  });
   /** what a remark changed, to be taken back by one tap */
   let mended = $state<{ id: string; field: string; before: string } | null>(null);
   function mend({ id, mend: own }: Remark): void {
@@ -213,6 +231,15 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     },
     get remarks() {
       return remarks;
+    },
+    get answers() {
+      return answers;
+    },
+    get attested() {
+      return attested;
+    },
+    set attested(rules: string[]) {
+      attested = rules;
     },
     mend,
     get mended() {

@@ -16,6 +16,7 @@ import { printLength } from '#core/units/length';
 import { changeOf, type Change } from '#core/water/change';
 import { spareText } from '#core/water/state';
 import { loadSeason, type Season } from '$lib/server/season';
+import { openDuties } from '$lib/server/duties';
 import { frameOf } from '#core/ahead/facts';
 import { db } from '$lib/server/database';
 import { entryOf } from '$lib/server/repositories/entries';
@@ -37,6 +38,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const { now, who } = locals;
   const { system } = who.person;
   const prepared = preparedPlaces(season, locals);
+  const duties = openDuties(season, locals);
   const live = season.views.filter((v) => v.state === 'live');
   const changes = season.waters.map((w) => ({
     id: w.id,
@@ -78,10 +80,11 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       .filter((w) => w.rows.length > 0)
       .sort((a, b) => (a.rows[0]?.deadline ?? '').localeCompare(b.rows[0]?.deadline ?? '')),
     prepared: await prepared,
+    duties: await duties,
     /** the water to begin at, where no place is known yet */
     firstWater: season.stations.length === 0 ? (season.waters[0] ?? null) : null,
     half: printLength(GAUGE_HALF, system),
-    rule: ruleText(season.line.rule),
+    rule: [...new Set((live.length > 0 ? live.map((v) => v.every) : [season.line.rule]).map(ruleText))].join('; '),
     saved: await savedEntry(url.searchParams.get('saved'), who.crew),
   };
 };

@@ -36,6 +36,12 @@
     {/if}
     <h1>{data.sets}</h1>
     <p>{data.moved}</p>
+    {#each data.duties as d (d.catch + d.rule)}
+      <p class="duty">
+        <StateMark verdict={d.overdue ? 'outOfWater' : 'nearEdge'} />
+        <a class="link" href="/rules/catch/{d.catch}"><b>{d.text}</b>: tell {d.whom} by {d.by}</a>{d.overdue ? ', overdue' : ''}
+      </p>
+    {/each}
     {#if data.waters.length === 0}
       <EmptyRoom room="rounds" label="What will stand here: a row a set, by its deadline, with its working range, the water and what to do">
         Checks stand here by deadline, once a set is live.
@@ -182,6 +188,10 @@
     grid-template-columns: 22px 96px 130px;
     gap: 8px;
     align-items: center;
+  }
+  .duty :global(svg) {
+    display: inline;
+    vertical-align: -3px;
   }
   .saved {
     display: flex;

@@ -155,7 +155,7 @@ export const actions: Actions = {
             kind: 'site',
             body: {
               ...{ id: site, name: read.text('siteName'), ...place, owner: read.text('owner'), access: read.text('access') },
-              ...{ endangered: read.text('endangered'), users: read.text('users') },
+              ...{ endangered: read.text('endangered'), users: read.text('users'), area: read.text('area') },
             },
           },
         ]

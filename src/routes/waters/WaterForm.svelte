@@ -60,6 +60,13 @@
         error={kept?.errors?.users}
         help="dogs, children"
       />
+      <TextField
+        label="Area"
+        name="area"
+        value={typed(kept, 'area')}
+        error={kept?.errors?.area}
+        help="as your rulebook names it, where its seasons differ by area"
+      />
       <PlaceFields {kept} lat="" lon="" />
     </div>
     <TextField label="Note on it" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />

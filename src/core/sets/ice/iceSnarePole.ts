@@ -70,6 +70,7 @@ export const iceSnarePole: SetType = {
   choices: {
     made: SNARE_CHOICES.made,
     extension: SNARE_CHOICES.extension,
+    ends: SNARE_CHOICES.ends,
     cover: { label: 'The hole is left', options: { open: 'open', snow: 'under snow' }, default: 'open' },
   },
   underIce: true,

@@ -14,6 +14,11 @@ export const SNARE_CHOICES = {
     options: { same: 'the cable of the loop', heavy: '7×19 1/8 cable', light: '7×7 3/32 cable' },
     default: 'same',
   },
+  ends: {
+    label: 'Stop, breakaway',
+    options: { unsaid: 'not said', none: 'neither', stop: 'a stop', breakaway: 'a breakaway', both: 'both' },
+    default: 'unsaid',
+  },
 } satisfies Record<string, ChoiceSpec>;
 
 const EXTENSIONS: Readonly<Record<string, string>> = { heavy: '7×19 1/8', light: '7×7 3/32' };

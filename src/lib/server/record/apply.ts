@@ -3,6 +3,7 @@ import type { Body, Kind } from '#core/record/kinds';
 import { putCheck, removeCheck } from '../repositories/checks';
 import { putDevice, putKit, putStock, putStockMove } from '../repositories/gear';
 import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../repositories/places';
+import { putDuty, putRulebook } from '../repositories/rules';
 import { putReading, removeReading } from '../repositories/readings';
 import { putLine, putSet } from '../repositories/sets';
 import { putCamera, putEarlier, putGround, putIntent, putOpening, putStationLevel, putSurvey, remover } from '../repositories/scouting';
@@ -40,6 +41,8 @@ const PUT: Put = {
   stock: putStock,
   stockMove: putStockMove,
   kit: putKit,
+  rulebook: putRulebook,
+  duty: putDuty,
 };
 
 const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
@@ -60,6 +63,7 @@ const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Prom
   told: remover('told_rise'),
   stockMove: remover('stock_move'),
   kit: remover('kit'),
+  duty: remover('duty'),
 };
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */

@@ -6,6 +6,7 @@ import { apply } from './apply';
 
 /** The tables of current truth, children before parents. */
 export const TRUTH = [
+  'duty',
   'catch',
   'check_device',
   'check_visit',
@@ -33,6 +34,7 @@ export const TRUTH = [
   'trap_set',
   'device',
   'line',
+  'rulebook',
   'station',
   'gauge',
   'water',

@@ -112,6 +112,7 @@ interface Row {
   strikes: Catch['strikes'];
   alive: boolean;
   bites: Catch['bites'];
+  tag: string;
   fate: Catch['fate'];
 }
 
@@ -139,12 +140,13 @@ const COLUMNS = [
   'k.strikes',
   'k.alive',
   'k.bites',
+  'k.tag',
   'k.fate',
 ];
 
 function deviceOf(row: Row): CheckedDevice {
-  const { species, sex, age, weight, estimated, strikes, alive, bites, fate } = row;
-  const caught = row.catch_id ? { id: row.catch_id, species, sex, age, weight, estimated, strikes, alive, bites, fate } : null;
+  const { species, sex, age, weight, estimated, strikes, alive, bites, fate, tag } = row;
+  const caught = row.catch_id ? { id: row.catch_id, species, sex, age, weight, estimated, strikes, alive, bites, fate, tag } : null;
   return {
     id: row.device_check,
     stay: row.stay_id,

@@ -100,7 +100,7 @@ export const gauges = (db: Knex, crew: string) => answer(db, askGauges(db, crew)
 
 export const sites = (db: Knex, crew: string): Promise<Written<Site>[]> =>
   db('site')
-    .select('id', 'name', 'lat', 'lon', 'owner', 'access', 'endangered', 'users', 'entry_id as entry')
+    .select('id', 'name', 'lat', 'lon', 'owner', 'access', 'endangered', 'users', 'area', 'entry_id as entry')
     .where({ crew_id: crew })
     .orderBy('name');
 

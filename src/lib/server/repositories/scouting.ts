@@ -43,7 +43,8 @@ export const remover =
       | 'forecast'
       | 'told_rise'
       | 'stock_move'
-      | 'kit',
+      | 'kit'
+      | 'duty',
   ) =>
   (trx: Knex, id: string, { crew }: Owner) =>
     trx(table).where({ id, crew_id: crew }).delete();

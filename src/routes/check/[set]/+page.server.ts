@@ -24,6 +24,7 @@ import { entryOf } from '$lib/server/repositories/entries';
 import { people } from '$lib/server/repositories/places';
 import { designOf, liesOf } from '$lib/server/oneSet';
 import { loadSeason, type Season } from '$lib/server/season';
+import { atCatch } from '$lib/server/duties';
 import { frameOf } from '#core/ahead/facts';
 import { undo } from '$lib/server/undo';
 import { takenAtChecks } from '$lib/server/usedUp';
@@ -89,6 +90,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     /** who may be checking: asked once on a device, where more than one may be */
     asksWho: locals.isPicked || crew.length < 2 ? [] : crew,
     here: url.pathname + url.search,
+    /** what the rulebook says of each animal that may be in it */
+    atCatch: asked === null ? {} : await atCatch(season, view.station.water, locals),
     order: orderOf(season, set.id),
     owedBy: view.deadline ? whenText(new Date(view.deadline), now, season.clock) : '',
     nowField: toField(now, season.line.zone),

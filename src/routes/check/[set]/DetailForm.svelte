@@ -49,6 +49,7 @@
       {many}
       onSlide={data.onSlide}
       species={data.view.species}
+      atCatch={data.atCatch}
     />
   {/each}
 

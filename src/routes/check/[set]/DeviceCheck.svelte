@@ -18,13 +18,17 @@
     many: boolean;
     onSlide: boolean;
     species: string;
+    /** what the rulebook says of an animal */
+    atCatch: Partial<Record<string, string>>;
   }
-  let { device, kept, system, first, many, onSlide, species }: Props = $props();
+  let { device, kept, system, first, many, onSlide, species, atCatch }: Props = $props();
 
   const name = (field: string): string => `${device.stay}.${field}`;
   const error = (field: string): string | undefined => kept?.errors?.[name(field)];
   const firstOutcome = (): string => typed(kept, name('outcome'), first === 'other' ? 'plugged' : first);
   let outcome = $state(firstOutcome());
+  const firstAnimal = (): string => typed(kept, name('species'), species);
+  let animal = $state(firstAnimal());
   const outcomes = $derived([
     ...(many ? [{ value: '', text: 'not looked at' }] : []),
     ...OUTCOMES.map((o) => ({ value: o, text: `${o}: ${OUTCOME_HELP[o]}` })),
@@ -71,12 +75,14 @@
     />
   {/if}
   {#if outcome === 'catch'}
+    {#if atCatch[animal]}<p class="caution" role="status">{atCatch[animal]}</p>{/if}
     <div class="grid grid-cols-2 gap-x-3">
       <SelectField
         label="Species"
         name={name('species')}
-        value={typed(kept, name('species'), species)}
+        value={animal}
         options={plain(SPECIES)}
+        onchange={(e) => (animal = e.currentTarget.value)}
         error={error('species')}
       />
       <SelectField
@@ -86,6 +92,13 @@
         options={[{ value: '', text: 'choose' }, ...plain(['no', 'yes'])]}
         error={error('alive')}
       />
+      {#if atCatch[animal]}<TextField
+          label="Tag on it"
+          name={name('tag')}
+          value={typed(kept, name('tag'))}
+          error={error('tag')}
+          help="its number"
+        />{/if}
       <SelectField label="Sex" name={name('sex')} value={typed(kept, name('sex'), 'unknown')} options={plain(SEXES)} />
       <SelectField label="Age" name={name('age')} value={typed(kept, name('age'), 'unknown')} options={plain(AGE_CLASSES)} />
       <TextField

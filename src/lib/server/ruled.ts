@@ -1,0 +1,75 @@
+import { movingOf } from '#core/ahead/moving';
+import { judge, type Answer } from '#core/rules/judge';
+import type { Rulebook } from '#core/rules/book';
+import { awayFrom, standOf, type RuleFacts } from '#core/rules/stand';
+import type { TrapSet } from '#core/record/kinds';
+import type { SetView } from '#core/sets/standing';
+import { setTypeOf } from '#core/sets/catalogue';
+import type { Station } from '#core/stations/placed';
+import { dateText, wallText } from '#core/time/clock';
+import { nextCheck } from '#core/time/deadline';
+import { localDate, wallOf } from '#core/time/localTime';
+import type { System } from '#core/units/factors';
+import { answerText, type RuleReader } from '#core/words/rules';
+import { designOf } from './oneSet';
+import type { Season } from './season';
+
+/** What the rulebook asks of a place on a day, from the record: date and area, distances, the lowest level to the next check. */
+export function factsHere(season: Season, station: Station, view: SetView | undefined, at: Date, now: Date): RuleFacts {
+  const { date, clock } = wallOf(at, season.line.zone);
+  return {
+    day: { date, time: clock, area: season.areas[station.water] ?? '' },
+    away: awayFrom(station, season.stations),
+    lowest: lowestTo(season, station, nextCheck(view?.deadline ?? null, now, { ...season.line, ...(view && { rule: view.every }) }), now),
+  };
+}
+
+/** The lowest level of its surface that the forecast holds for possible until a check, m; null where none is forecast. */
+function lowestTo(season: Season, { water, surface }: Station, check: Date, now: Date): number | null {
+  const outlook = movingOf(season, now).waters[water]?.[surface];
+  if (!outlook) return null;
+  const seconds = (at: Date): number => (at.getTime() - outlook.from.getTime()) / 1000;
+  const ahead = outlook.courses.low.filter((p) => p.at >= seconds(now) - 1800 && p.at <= seconds(check));
+  return ahead.length === 0 ? null : Math.min(...ahead.map((p) => p.level));
+}
+
+/** What a book says of a set as it stands. */
+export function judged(book: Rulebook, season: Season, set: TrapSet, locals: App.Locals): Answer[] {
+  const { station, type, setting, devices, then, design } = designOf(season, set, locals);
+  const view = season.views.find((v) => v.id === set.id);
+  const { situation, attested, species } = set;
+  const built = { species, situation, attested, design, devices: Object.values(devices), choices: setting.choices, then };
+  return judge(
+    book,
+    standOf(
+      { ...built, surface: station.surface, opensDam: type.acts !== undefined },
+      factsHere(season, station, view, locals.now, locals.now),
+    ),
+  );
+}
+
+/** How this reader reads an answer. */
+export const ruleReader = ({ clock }: Pick<Season, 'clock'>, system: System, now: Date): RuleReader => ({
+  system,
+  date: (date) => dateText(date, localDate(now, clock.zone), clock.hours),
+  time: (time) => wallText(time, clock.hours),
+});
+
+/** What a change of the book means for the live sets: the answers that were not the same before. */
+export function changedBy(before: Rulebook, after: Rulebook, season: Season, locals: App.Locals) {
+  const reader = ruleReader(season, locals.who.person.system, locals.now);
+  const line = (a: Answer): string => `${a.verdict} ${a.code} ${answerText(a as never, reader)}`;
+  return season.sets
+    .filter((set) => set.state === 'live')
+    .flatMap((set) => {
+      const was = new Set(judged(before, season, set, locals).map(line));
+      const changed = judged(after, season, set, locals).filter((a) => !was.has(line(a)) && a.verdict !== 'silent');
+      return changed.map((a) => ({
+        id: set.id,
+        set: `${set.number} ${set.name}, ${setTypeOf(set.type).name.toLowerCase()}`,
+        rule: a.rule ?? '',
+        verdict: a.verdict,
+        text: answerText(a as never, reader),
+      }));
+    });
+}

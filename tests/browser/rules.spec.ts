@@ -1,0 +1,113 @@
+import { expect, open, serious, test } from './fixture';
+
+test.use({ story: 'rules' });
+
+test('a muskrat set a week before its season is prepared for the day it opens, and goes live with an exemption alone', async ({
+  page,
+  program,
+}) => {
+  await open(page, `${program.base}/rules`);
+  await expect(page.getByText('the local code decides')).toBeVisible();
+  await page.getByRole('link', { name: /season-muskrat/ }).click();
+  await page.getByLabel('Opens', { exact: true }).fill('11-32');
+  await page.getByRole('button', { name: 'Save the rule' }).click();
+  await expect(page.getByText('There is no such day of the year: write month and day like 11-25.')).toBeVisible();
+  await expect(page.getByLabel('Opens', { exact: true })).toHaveValue('11-32');
+  await page.getByLabel('Opens', { exact: true }).fill('12-02');
+  await page.getByRole('button', { name: 'Save the rule' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await expect(page.getByText('muskrat: Dec 2 to Mar 25')).toBeVisible();
+  // what it means for those that stand already
+  const changed = page.getByRole('region', { name: 'What version 2 changed for live sets' });
+  await expect(changed.getByRole('link', { name: /51 post float/ })).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+
+  await open(page, `${program.base}/bench`);
+  await page.getByLabel('Location').selectOption({ label: '52 reed corner, muskrat place at Lower Bog Ditch' });
+  await page.getByLabel('Type of set').selectOption({ label: 'Float set (muskrat, mink)' });
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.waitForLoadState('networkidle');
+  const book = page.getByRole('region', { name: 'By your rulebook' });
+  await expect(book.getByText('muskrat closed today; opens Dec 2')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('reed raft');
+  await page.getByLabel('First trap, by tag').selectOption({ label: 'K-64, No. 1½' });
+  await page.getByLabel('Anchored to what, where').fill('line to the willow');
+  await page.getByLabel('State').selectOption('live');
+  for (const question of await page.getByRole('checkbox').all()) await question.check();
+  await page.getByRole('button', { name: 'Save the set' }).click();
+  await expect(page.getByText(/By your rulebook it is not set live: muskrat closed today.*Prepare it for Dec 2/)).toBeVisible();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('reed raft');
+  await page.getByRole('button', { name: 'Prepare it for Dec 2' }).click();
+  await expect(page.getByLabel('To be set on')).toHaveValue('2026-12-02');
+  await page.getByRole('button', { name: 'Save the set' }).click();
+  await expect(page.getByText('Saved to the book.')).toBeVisible();
+  await open(page, `${program.base}/morning`);
+  await expect(page.getByRole('link', { name: /reed raft/ })).toBeVisible();
+  await expect(page.getByText(/Dec 2/)).toBeVisible();
+
+  await page.getByRole('link', { name: /reed raft/ }).click();
+  await page.waitForLoadState('networkidle');
+  await page.getByLabel('State').selectOption('live');
+  for (const question of await page.getByRole('checkbox').all()) await question.check();
+  await page.getByLabel('Exemption that allows it').fill('district office, permit 118');
+  await page.getByRole('button', { name: 'Save the changes' }).click();
+  await expect(page.getByText('Saved to the book.')).toBeVisible();
+  await expect(page.getByLabel('Exemption that allows it')).toHaveValue('district office, permit 118');
+});
+
+test('an otter in the closure is booked as incidental, told of in time, and reported on a page', async ({ page, program }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page, `${program.base}/morning`);
+  await page
+    .getByRole('link', { name: /22 flume gap/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: /catch/i }).first().click();
+  await page.waitForLoadState('networkidle');
+  await page.getByLabel('Species').selectOption('otter');
+  await expect(
+    page.getByText(/Otter closed by your rulebook \(closed-otter\): it is booked as incidental; tell the district office by/),
+  ).toBeVisible();
+  await page.getByLabel('Alive on arrival?').selectOption('no');
+  await page.getByLabel('Fate').selectOption('reported');
+  await page.getByLabel('The set was left').selectOption('as it was');
+  await page.getByRole('button', { name: 'Save the check' }).click();
+  const duty = page.getByRole('link', { name: /otter at 22 flume gap: tell the district office by tomorrow/ });
+  await expect(duty).toBeVisible();
+  await duty.click();
+  await expect(page.getByRole('heading', { name: 'Report of a catch: otter' })).toBeVisible();
+  await expect(page.getByText('Incidental: otter closed by your rulebook')).toBeVisible();
+  await expect(page.getByText(/snare K-51, channel snare, meant for beaver/)).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+  await page.getByLabel('Who, and how').fill('Mrs Alder, by telephone');
+  await page.getByRole('button', { name: 'the district office was told' }).click();
+  await expect(page.getByText(/told .*: Mrs Alder, by telephone/)).toBeVisible();
+  await open(page, `${program.base}/morning`);
+  await expect(page.getByRole('link', { name: /tell the district office/ })).toHaveCount(0);
+  await open(page, `${program.base}/book`);
+  await expect(page.getByText(/Told of a catch \(tell-incidental\): Mrs Alder/).first()).toBeVisible();
+});
+
+test('a rulebook from a file: what is wrong is told with its line and the old one stays; a good one is a new version', async ({
+  page,
+  program,
+}) => {
+  await open(page, `${program.base}/rules`);
+  const file = (await page.request.get(`${program.base}/rules/book.json`)).text();
+  const text = await file;
+  const paste = async (book: string): Promise<void> => {
+    await page.getByLabel('Or paste it').fill(book);
+    await page.getByRole('button', { name: 'Import', exact: true }).click();
+  };
+  await paste(text.replace('"species": "mink"', '"species": "wolverine"'));
+  const line = text.split('\n').findIndex((l) => l.includes('"species": "mink"')) + 1;
+  await expect(page.getByText(`Line ${line}, seasons.2.species: An unknown species: there are beaver`)).toBeVisible();
+  await paste(text.replace('"schema": 1', '"schema": 7'));
+  await expect(page.getByText(/Line 2, schema: This rulebook has schema 7, of a later Zaprud/)).toBeVisible();
+  await paste(text.slice(0, -4));
+  await expect(page.getByText(/this is not JSON .*The book stays as it was/)).toBeVisible();
+  await open(page, `${program.base}/rules`);
+  const before = Number(/version (\d+)/.exec(await page.getByText(/Tarn district \(invented\), third edition/).innerText())?.[1]);
+  await paste(text.replace('"hours": 24,\n', '"hours": 48,\n').replace('"third"', '"fourth"'));
+  await expect(page.getByText(`fourth edition, version ${before + 1}`)).toBeVisible();
+});
