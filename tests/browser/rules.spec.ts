@@ -111,3 +111,45 @@ test('a rulebook from a file: what is wrong is told with its line and the old on
   await paste(text.replace('"hours": 24,\n', '"hours": 48,\n').replace('"third"', '"fourth"'));
   await expect(page.getByText(`fourth edition, version ${before + 1}`)).toBeVisible();
 });
+
+test('who catches nothing is asked what the record does not know, one question a screen, and told one change', async ({
+  page,
+  program,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page, `${program.base}/morning`);
+  await page.getByRole('link', { name: 'Nothing caught?' }).click();
+  await page.getByLabel('Where?').selectOption({ label: '15 west lodge run' });
+  await page.getByRole('button', { name: 'Begin with this set' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('I catch nothing');
+  const asked: string[] = [];
+  const answers: Record<string, string> = {
+    'Does it fire when a stick touches the trigger?': 'I did not try',
+    'Was an animal seen there, on a camera or by its tracks?': 'No, nothing',
+    'Is it seen against the sky or bright water?': 'No: under water, or before a bank',
+    'What stood here before, yours or another’s?': 'Nothing',
+    'Who else comes here?': 'Nobody',
+    'Where does the water stand?': 'Higher, lower, or frozen',
+    'Is the place in use?': 'I did not look',
+  };
+  const keep = page.getByRole('button', { name: 'Keep it with the set' });
+  while (!(await keep.isVisible())) {
+    const question = await page.getByRole('heading', { level: 1 }).innerText();
+    asked.push(question);
+    expect(await serious(page)).toEqual([]);
+    await page.getByRole('button', { name: answers[question] ?? 'no such answer', exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(question);
+  }
+  // its nights and its sticks the record knows
+  expect(asked).not.toContain('How many nights has it stood?');
+  expect(asked).not.toContain('What lies across the way?');
+  expect(asked.length).toBeLessThan(8);
+  await expect(page.getByText(/about \d in 10/).first()).toBeVisible();
+  await page.getByText(/answers so far/).click();
+  await expect(page.getByText(/nights since it was set/)).toBeVisible();
+  await keep.click();
+  await expect(page.getByText('The answers stay in the book.', { exact: false })).toBeVisible();
+  await expect(page.getByText(/Since then nobody looked/)).toBeVisible();
+  await open(page, `${program.base}/morning/nothing?begun=1`);
+  await expect(page.getByRole('heading', { name: 'Is the place in use?' })).toBeVisible();
+});

@@ -14,6 +14,7 @@ import {
 } from './places';
 import { cameraSchema, earlierSchema, groundSchema, intentSchema, signSchema, surveySchema } from './scouting';
 import { forecastSchema, iceSchema, loggedSchema, toldSchema, weatherSchema } from './moving';
+import { interviewSchema } from './interview';
 import { dutySchema, ownBookSchema } from './rules';
 import { lineSchema, setSchema } from './season';
 
@@ -48,6 +49,7 @@ export const SCHEMAS = {
   kit: kitSchema,
   rulebook: ownBookSchema,
   duty: dutySchema,
+  interview: interviewSchema,
 } as const;
 
 /** The shape in which bodies are written now; `upgrade` brings older ones to it. */
@@ -84,6 +86,7 @@ export type Stock = Body<'stock'>;
 export type StockMove = Body<'stockMove'>;
 export type Kit = Body<'kit'>;
 export type OwnBook = Body<'rulebook'>;
+export type Interview = Body<'interview'>;
 export type DutyDone = Body<'duty'>;
 export type Setting = TrapSet['settings'][number];
 export type Stay = TrapSet['stays'][number];
@@ -121,6 +124,7 @@ export const KIND_WORDS: Record<Kind, string> = {
   kit: 'Kit',
   rulebook: 'Rulebook',
   duty: 'Told of a catch',
+  interview: 'Why nothing is caught',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */
@@ -143,4 +147,5 @@ export const WITHDRAWABLE: readonly Kind[] = [
   'stockMove',
   'kit',
   'duty',
+  'interview',
 ];

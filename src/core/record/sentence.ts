@@ -5,6 +5,7 @@ import { printWeight } from '../units/weight';
 import { riseText } from '../water/toldRise';
 import { setTypeOf } from '../sets/catalogue';
 import { signKind } from '../sign/kinds';
+import { CAUSE_WORDS, sureText } from '../words/interview';
 import { causeText } from './checks';
 import type { Body, Catch, CheckedDevice, Kind } from './kinds';
 
@@ -57,6 +58,8 @@ const SAY: Say = {
     `${names[stock] ?? 'Stock'}: ${why}, ${count ?? `${amount > 0 ? '+' : '−'}${Math.round(Math.abs(amount) * 100) / 100}`}`,
   rulebook: ({ version, book }) => `Rulebook ${book.jurisdiction}${book.edition ? `, ${book.edition}` : ''}, version ${version}`,
   duty: ({ rule, note }) => `Told of a catch (${rule})${note ? `: ${note}` : ''}`,
+  interview: ({ set, cause, share, note }, names) =>
+    `${set ? `${names[set] ?? 'Set'}: ` : ''}${CAUSE_WORDS[cause].is} ${sureText(share)}${note ? `, ${note}` : ''}`,
   kit: ({ name, items }) => `Kit ${name}, ${many(items.length, 'thing')}`,
   intent: ({ station, doing, type, opens, because }, names) =>
     `${names[station] ?? 'Location'}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${opens ? ` for ${opens}` : ''}${because ? `: ${because}` : ''}`,

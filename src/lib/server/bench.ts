@@ -4,7 +4,6 @@ import { notArmedSentence, unanswered } from '#core/sets/arming';
 import { CLASS_WORDS } from '#core/devices/sizes';
 import { againstLive } from '#core/sets/fit';
 import { layOut, placeOf, settingAt } from '#core/sets/standing';
-import type { System } from '#core/units/factors';
 import { CRITIQUE } from '#core/words/critique';
 import { tell } from '#core/words/finding';
 import { numberFaults } from '#core/sets/ranges';
@@ -15,11 +14,12 @@ import type { Device, Draft, Setting, Stay, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { wholeMinute } from '#core/time/localTime';
 import { askIfFar } from './askIfFar';
+import type { Place } from './benchPlace';
 import type { Reader } from './form';
 import { ruledIn } from './ruledIn';
 import { idBeside } from './newId';
 import type { Written } from './record/upsert';
-import { index, type Season } from './season';
+import { index } from './season';
 import { surfacesAt } from './surfaces';
 
 export interface BenchWrite {
@@ -35,17 +35,6 @@ export interface BenchWrite {
   kept: { what: MeasureId; value: number }[];
   /** why it went live although something speaks against it; empty where nothing does */
   reason: string;
-}
-
-export interface Place {
-  season: Season;
-  station: Station;
-  type: SetType;
-  /** the set as the record holds it; undefined when it is new */
-  before: Written<TrapSet> | undefined;
-  now: Date;
-  by: string;
-  system: System;
 }
 
 /** The numbers of a set as its type asks for them; an empty field is left out and the type's default stands. */

@@ -5,7 +5,7 @@ import type { Device, TrapSet } from '#core/record/kinds';
 import { armAndWaders } from '#core/units/bodyGauge';
 import { layOut, placeOf } from '#core/sets/standing';
 import { answerText } from '#core/words/rules';
-import type { Place } from './bench';
+import type { Place } from './benchPlace';
 import type { Reader } from './form';
 import { factsHere, ruleReader } from './ruled';
 

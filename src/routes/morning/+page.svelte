@@ -109,8 +109,9 @@
         {/each}
       </ul>
     {/if}
+    <a class="link" href="/morning/nothing">Nothing caught?</a>
     <details class="quiet mt-4 small">
-      <summary>How to read the gauges</summary>
+      <summary>Reading the gauges</summary>
       <p>
         {data.half} above and below the water now. Box: it works there; filled: aim; dashed: in doubt; side marks: water when set. Checks: {data.rule}
         (your rulebook).

@@ -4,6 +4,7 @@ import { putCheck, removeCheck } from '../repositories/checks';
 import { putDevice, putKit, putStock, putStockMove } from '../repositories/gear';
 import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../repositories/places';
 import { putDuty, putRulebook } from '../repositories/rules';
+import { putInterview } from '../repositories/interviews';
 import { putReading, removeReading } from '../repositories/readings';
 import { putLine, putSet } from '../repositories/sets';
 import { putCamera, putEarlier, putGround, putIntent, putOpening, putStationLevel, putSurvey, remover } from '../repositories/scouting';
@@ -43,6 +44,7 @@ const PUT: Put = {
   kit: putKit,
   rulebook: putRulebook,
   duty: putDuty,
+  interview: putInterview,
 };
 
 const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
@@ -64,6 +66,7 @@ const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Prom
   stockMove: remover('stock_move'),
   kit: remover('kit'),
   duty: remover('duty'),
+  interview: remover('interview'),
 };
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */

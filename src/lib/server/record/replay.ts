@@ -7,6 +7,7 @@ import { apply } from './apply';
 /** The tables of current truth, children before parents. */
 export const TRUTH = [
   'duty',
+  'interview',
   'catch',
   'check_device',
   'check_visit',

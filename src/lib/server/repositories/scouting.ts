@@ -44,7 +44,8 @@ export const remover =
       | 'told_rise'
       | 'stock_move'
       | 'kit'
-      | 'duty',
+      | 'duty'
+      | 'interview',
   ) =>
   (trx: Knex, id: string, { crew }: Owner) =>
     trx(table).where({ id, crew_id: crew }).delete();

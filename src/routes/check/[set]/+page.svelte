@@ -92,6 +92,7 @@
       <Problem text={kept?.problem} />
       {#each Object.values(kept?.errors ?? {}) as sentence (sentence)}<p class="bad">{sentence}</p>{/each}
       {#if data.past.length > 0}<PastChecks past={data.past.slice(0, 3)} />{/if}
+      {#if data.asks}<a class="link" href="/morning/nothing?set={view.id}">Nothing caught?</a>{/if}
     </div>
     <form method="POST" action="?/quick" class="answers" use:enhance={keeping}>
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />

@@ -15,6 +15,7 @@
 <nav aria-label="This water">
   <a class="btn" href="/waters/{water}/read">Scouting guides</a>
   <a class="btn" href="/waters/{water}/count">Counting</a>
+  <a class="btn" href="/morning/nothing?water={water}">Nothing caught?</a>
   <a class="btn" href="/waters/{water}/ledger">Ledger</a>
   <a class="btn" href="/waters/plan?water={water}">Plan here</a>
   <a class="btn" href="/waters/{water}/levels">Levels</a>

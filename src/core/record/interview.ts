@@ -1,0 +1,16 @@
+import { z } from 'zod';
+import { CAUSES } from '../interview/causes';
+import { choice, count, date, drawn, id, instant, note } from './fieldKinds';
+
+/** The answers of one who catches nothing, of a set, a water or of neither, with what they pointed to. */
+export const interviewSchema = z.strictObject({
+  id: id(),
+  set: id('Set').nullable().default(null),
+  water: id('Water').nullable().default(null),
+  at: instant('Asked at'),
+  answers: drawn(z.record(z.string().max(20), z.string().max(20)), 'Answers'),
+  cause: choice('First cause', CAUSES),
+  share: count('How sure, of 1', 0.001, 1),
+  again: date('Look again on'),
+  note: note('Note', 300),
+});
