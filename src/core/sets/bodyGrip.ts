@@ -13,6 +13,13 @@ export const notchChoice = (usual: 'firm' | 'middle'): ChoiceSpec => ({
   default: usual,
 });
 
+/** Where its wires hang: to one side they let a stray otter pass that a beaver, who fills the way, does not. [practice] */
+export const GRIP_TRIGGER: ChoiceSpec = {
+  label: 'Trigger',
+  options: { straightV: 'straight V, inside the jaws', side: 'to one side, inside the jaws', spread: 'spread' },
+  default: 'straightV',
+};
+
 /** Opening of a size, m; that of a 330 where the size is not known. */
 export const openingOf = (size: string | undefined): number => BODY_GRIPS[size ?? '330']?.opening ?? inches(10);
 

@@ -3,7 +3,7 @@ import type { Species } from '#core/animals/species';
 import { whenText } from '#core/time/clock';
 import { wallOf } from '#core/time/localTime';
 import { db } from './database';
-import { catchesOfLine, dutiesDone, type CaughtRow } from './repositories/rules';
+import { catchesOfLine, dutiesDone, versionsOf, type CaughtRow } from './repositories/rules';
 import type { Season } from './season';
 
 /** Catches as the rulebook in force has them, and who is to be told of them. */
@@ -13,19 +13,21 @@ export interface Judged {
   as: CaughtAs;
 }
 
-/** Every catch of the line by the book; those of its kind before it count towards its limit. */
+/** Every catch of the line by the book as it was when it was made; those of its kind before it count towards its limit. */
 export async function judgedCatches({ line, rules, areas }: Season, crew: string): Promise<Judged[]> {
   if (!rules) return [];
-  const rows = await catchesOfLine(db(), crew, line.id);
+  const [rows, versions] = await Promise.all([catchesOfLine(db(), crew, line.id), versionsOf(db(), crew, rules.id)]);
   const season: Partial<Record<Species, number>> = {};
   const days: Record<string, number> = {};
-  return rows.map((row) => {
+  return rows.flatMap((row): Judged[] => {
+    const then = versions.findLast((v) => v.from <= row.at);
     const { date, clock } = wallOf(row.at, line.zone);
     const { species } = row;
     const before = { inSeason: season[species] ?? 0, onDay: days[`${species} ${date}`] ?? 0 };
     season[species] = before.inSeason + 1;
     days[`${species} ${date}`] = before.onDay + 1;
-    return { row, as: caughtAs(rules.book, { species, at: row.at, day: { date, time: clock, area: areas[row.water] ?? '' }, before }) };
+    if (!then) return [];
+    return [{ row, as: caughtAs(then.book, { species, at: row.at, day: { date, time: clock, area: areas[row.water] ?? '' }, before }) }];
   });
 }
 

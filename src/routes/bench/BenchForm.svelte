@@ -19,6 +19,7 @@
   import CarryList from './CarryList.svelte';
   import Drawings from './Drawings.svelte';
   import Findings from './Findings.svelte';
+  import Others from './Others.svelte';
   import Remarks from './Remarks.svelte';
   import Ruled from './Ruled.svelte';
   import { remedySays, type Remedy } from '#core/water/remedy';
@@ -98,6 +99,7 @@
       names={Object.fromEntries(it.type.positions.map((p) => [p.id, p.label]))}
     />
     <Remarks {it} overruled={bench.overruled} {kept} {system} />
+    <Others others={it.others} rules={bench.rules} />
     <Ruled {bench} {it} {kept} {system} />
     <Arming groups={it.arming} {kept} state={it.fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live' && it.isAsHeld} />
     {#if bench.opens && it.fields.state === 'live'}<BreakFields opens={bench.opens} {kept} />{/if}

@@ -20,6 +20,7 @@ import type { Known } from '#core/water/levels';
 import { critique } from '#core/critique/critique';
 import type { Remark } from '#core/critique/rule';
 import type { TrapSet } from '#core/record/kinds';
+import { othersIn } from '#core/others/others';
 import { SITUATIONS } from '#core/rules/book';
 import { judge, type Answer } from '#core/rules/judge';
 import { standOf } from '#core/rules/stand';
@@ -125,6 +126,15 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const asked = { type, numbers, choices, devices: chosen, design, then: from, surface, around, anchor: anchor ?? '' };
     return critique({ ...asked, species: species as TrapSet['species'], state: state as TrapSet['state'] });
   });
+  /** who else could be in it */
+  const others = $derived(
+    othersIn({
+      ...{ type, choices, design, surface, then: from, devices: Object.values(devices) },
+      species: (fields.species || type.species[0] || 'beaver') as TrapSet['species'],
+      seen: bench.around?.seen ?? [],
+      users: bench.around?.users ?? '',
+    }),
+  );
   /** rules of the book of which somebody says that it is so */
   const saidSo = kept()?.values?.attested;
   let attested = $state(saidSo === undefined ? [...(bench.rules?.attested ?? [])] : [saidSo].flat());
@@ -231,6 +241,9 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     },
     get remarks() {
       return remarks;
+    },
+    get others() {
+      return others;
     },
     get answers() {
       return answers;

@@ -1,7 +1,7 @@
 import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
-import { notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench, GROOVE } from '../pieces/ground';
@@ -58,7 +58,7 @@ export const bankDenRun: SetType = {
   hides: ['inside the den, as far as the cable lets it'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('root'), notch: notchChoice('middle') },
+  choices: { ...anchored('root'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

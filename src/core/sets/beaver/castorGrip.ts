@@ -1,6 +1,6 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
@@ -39,7 +39,7 @@ export const castorGrip: SetType = {
   remake: ['Scent over the old where it is washed out, or left as it is.'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('stake'), notch: notchChoice('middle') },
+  choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -1,6 +1,6 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
@@ -51,7 +51,7 @@ export const crossedLimbs: SetType = {
   faults: ['A limb in the swing: the cross stood nearer than 6 in, or crossed inside the frame.'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('tree'), notch: notchChoice('middle') },
+  choices: { ...anchored('tree'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

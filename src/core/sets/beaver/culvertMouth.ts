@@ -1,7 +1,7 @@
 import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
-import { notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { fenced } from '../pieces/guides';
@@ -40,7 +40,7 @@ export const culvertMouth: SetType = {
   hides: ['inside the culvert, as far as the cable lets it: draw it out, nobody enters'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('stake'), notch: notchChoice('firm') },
+  choices: { ...anchored('stake'), notch: notchChoice('firm'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

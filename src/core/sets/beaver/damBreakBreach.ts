@@ -2,7 +2,7 @@ import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
-import { notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
 import { crossPole, swingFinding, upright } from '../pieces/guides';
@@ -46,7 +46,7 @@ export const damBreakBreach: SetType = {
   hides: ['under the repair', 'over the far side of the dam'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('stake'), notch: notchChoice('firm') },
+  choices: { ...anchored('stake'), notch: notchChoice('firm'), trigger: GRIP_TRIGGER },
   acts: { breaks: 1, shape: 'rectangle', width: inches(14), depth: inches(10), words: 'one break with the trap in it' },
   layOut: (laying) => {
     const device = laying.devices.trap;

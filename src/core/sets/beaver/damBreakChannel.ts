@@ -5,7 +5,7 @@ import { fixed, follows } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { depthMarks, gripMarks, coverNeed } from '../pieces/grip';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
@@ -77,7 +77,7 @@ export const damBreakChannel: SetType = {
     'Passed over: the pole was not tied, or floated away from it.',
   ],
   hides: ['under the repair of the nearer break', 'over the crest, on the far side of the dam'],
-  choices: { ...anchored('stake'), notch: notchChoice('firm') },
+  choices: { ...anchored('stake'), notch: notchChoice('firm'), trigger: GRIP_TRIGGER },
   acts: {
     breaks: 2,
     shape: 'V',

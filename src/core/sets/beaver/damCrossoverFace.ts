@@ -4,7 +4,7 @@ import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, NOTHING, upright, type Piece } from '../design';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { levelThen, type Laying, type SetType, asks, type Numbers, practised, here } from '../setType';
@@ -66,6 +66,7 @@ export const damCrossoverFace: SetType = {
   choices: {
     ...anchored('log'),
     notch: notchChoice('middle'),
+    trigger: GRIP_TRIGGER,
     channel: {
       label: 'Channel at the foot',
       ofPlace: true,

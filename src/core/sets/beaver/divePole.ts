@@ -1,7 +1,7 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { follows } from '../../water/linear';
-import { notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
@@ -54,6 +54,7 @@ export const divePole: SetType = {
   choices: {
     ...anchored('tree'),
     notch: notchChoice('middle'),
+    trigger: GRIP_TRIGGER,
     hanging: {
       label: 'Hanging',
       options: { uprights: 'springs over two uprights', eyes: 'stick through the spring eyes' },

@@ -6,7 +6,7 @@ import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { trench, GROOVE } from '../pieces/ground';
 import { depthMarks, gripMarks, springsFinding, coverNeed } from '../pieces/grip';
@@ -76,7 +76,7 @@ export const lodgeRun: SetType = {
     notch: notchChoice('middle'),
     trigger: {
       label: 'Trigger',
-      options: { straightV: 'straight V, inside the jaws', spread: 'spread', bottom: 'bottom mounted, bent wide' },
+      options: { ...GRIP_TRIGGER.options, bottom: 'bottom mounted, bent wide' },
       default: 'straightV',
     },
   },

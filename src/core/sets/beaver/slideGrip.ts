@@ -1,6 +1,6 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
@@ -46,7 +46,7 @@ export const slideGrip: SetType = {
   faults: ['Sprung by what slides down: stand it farther out.', 'Passed over: no pole above it.'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('tree'), stand: STAND, notch: notchChoice('middle') },
+  choices: { ...anchored('tree'), stand: STAND, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -3,7 +3,7 @@ import { tieLength } from '../../hold/tie';
 import { inches } from '../../units/factors';
 import type { Need } from '../../water/need';
 import { found, type Finding } from '../../words/finding';
-import { notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { grip, jawsId, movable } from '../pieces/grip';
 import { swingFinding, upright } from '../pieces/guides';
@@ -56,7 +56,7 @@ export const trailWaterline: SetType = {
   numbers,
   seen: 'barUnder',
   seenAt: 'middle',
-  choices: { ...anchored('stake'), notch: notchChoice('middle') },
+  choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

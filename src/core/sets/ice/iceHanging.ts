@@ -8,7 +8,7 @@ import type { Part } from '../../water/part';
 import { ICE_NUMBERS, expectedIce, holeFirst, HOLE_LAST } from './underIce';
 import { always } from '../order';
 import { hooksOff, setGrip } from '../pieces/steps';
-import { jawsPart, notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { springsWide } from '../pieces/grip';
 import { assemble, NOTHING, upright } from '../design';
 import { evaluate } from '../../water/linear';
@@ -78,6 +78,7 @@ export const iceHanging: SetType = {
   faults: ['A drop that suffices today can be inside the ice in a week.', 'Sprung by your own chisel, or by the neighbor on the cable.'],
   choices: {
     notch: notchChoice('middle'),
+    trigger: GRIP_TRIGGER,
     measured: { label: 'Drop measured from', options: { ice: 'the top of the ice', water: 'the water line' }, default: 'ice' },
   },
   underIce: true,

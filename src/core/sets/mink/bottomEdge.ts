@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { notchChoice, openingOf } from '../bodyGrip';
+import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
@@ -53,7 +53,7 @@ export const bottomEdge: SetType = {
   fires: 'bent',
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('stake'), notch: notchChoice('middle') },
+  choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

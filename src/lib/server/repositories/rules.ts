@@ -53,6 +53,15 @@ export async function bookAt(db: Knex, crew: string, book: string, version: numb
   return row?.body ?? null;
 }
 
+/** Every version of a book with the moment from which it was in the record, oldest first. */
+export async function versionsOf(db: Knex, crew: string, book: string): Promise<{ from: Date; book: OwnBook['book'] }[]> {
+  const rows: { occurred_at: Date; body: OwnBook }[] = await db('entry')
+    .where({ crew_id: crew, kind: 'rulebook', subject: book, withdrawn: false })
+    .orderBy('seq')
+    .select('occurred_at', 'body');
+  return rows.map(({ occurred_at, body }) => ({ from: occurred_at, book: body.book }));
+}
+
 export interface CaughtRow extends Omit<Catch, 'strikes' | 'bites'> {
   at: Date;
   by: string | null;

@@ -1,0 +1,136 @@
+import type { Species } from '../animals/species';
+import { BODY_GRIPS, FOOTHOLDS } from '../devices/sizes';
+import { inches } from '../units/factors';
+import type { Design } from '../sets/design';
+import type { FilledPosition, SetType } from '../sets/setType';
+import type { Known } from '../water/levels';
+import { bottomAt } from '../water/part';
+
+/** Who else could be caught in a set, why, and what would spare it. Everything here is common practice without a published source. */
+
+export const STRANGERS = ['beaver', 'otter', 'raccoon', 'mink', 'muskrat', 'duck', 'dog', 'bird of prey'] as const;
+export type Stranger = (typeof STRANGERS)[number];
+
+export const WAYS_IN = ['swims into it', 'walks into it', 'comes for the bait', 'sign noted here', 'the ground is used'] as const;
+export type WayIn = (typeof WAYS_IN)[number];
+
+export const SPARES = [
+  'trigger to one side',
+  'a smaller size',
+  'a stop on the loop',
+  'a heavier pan',
+  'a roof over it',
+  'set under water',
+  'bait covered',
+  'out of sight of the path',
+] as const;
+export type Spare = (typeof SPARES)[number];
+
+export interface Other {
+  who: Stranger;
+  because: WayIn[];
+  /** what would spare it, and whether this design does it */
+  spares: { how: Spare; done: boolean }[];
+}
+
+export interface OthersAsked {
+  type: Pick<SetType, 'draws' | 'choices' | 'underIce'>;
+  species: Species;
+  devices: readonly FilledPosition[];
+  design: Pick<Design, 'parts' | 'supplies'>;
+  choices: Readonly<Record<string, string>>;
+  surface: 'pond' | 'tail';
+  then: Known;
+  /** animals whose sign was noted at the place, and who uses its ground */
+  seen: readonly string[];
+  users: string;
+}
+
+/** The least opening of a body-grip that holds it, the least spread of a foothold, and the least loop; m. [practice] */
+const HOLDS: Readonly<Record<Stranger, { grip: number; foot: number; loop: number } | null>> = {
+  beaver: { grip: inches(6.9), foot: inches(5.4), loop: inches(6) },
+  otter: { grip: inches(5.4), foot: inches(4.7), loop: inches(4.5) },
+  raccoon: { grip: inches(4.7), foot: inches(3.9), loop: inches(4) },
+  mink: { grip: 0, foot: 0, loop: Infinity },
+  muskrat: { grip: 0, foot: 0, loop: Infinity },
+  duck: { grip: inches(4.7), foot: 0, loop: Infinity },
+  dog: { grip: inches(5.9), foot: inches(4.7), loop: inches(6) },
+  'bird of prey': { grip: inches(5.9), foot: inches(3.9), loop: Infinity },
+};
+/** Who meets a set in the water, on it and beside it. */
+const SWIM: readonly Stranger[] = ['beaver', 'otter', 'mink', 'muskrat'];
+const WALK: readonly Stranger[] = ['raccoon', 'mink', 'otter', 'dog'];
+/** A walker steps on a pan so far under the water; jaws and loops it meets above it alone. [practice] */
+const WADES = inches(4);
+const wades = ({ devices }: Pick<OthersAsked, 'devices'>): number => (devices.some((d) => d.class === 'foothold') ? WADES : 0);
+/** Baits by the words they are called with. */
+const FLESH = /fish|flesh|meat|crayfish|egg/;
+const GREEN = /root|apple|grain|green|vegetable/;
+
+/** Who else could be in it, most exposed first. What lies under ice only swimmers meet. */
+export function othersIn(asked: OthersAsked): Other[] {
+  return STRANGERS.filter((who) => who !== asked.species && canHold(asked, who))
+    .map((who) => ({ who, because: waysIn(asked, who), spares: sparing(asked, who) }))
+    .filter(({ because }) => because.length > 0)
+    .sort((a, b) => b.because.length - a.because.length);
+}
+
+function canHold({ devices }: OthersAsked, who: Stranger): boolean {
+  const least = HOLDS[who];
+  return devices.some(({ class: kind, size }) => {
+    if (!least) return false;
+    if (kind === 'bodyGrip') return (BODY_GRIPS[size]?.opening ?? 0) >= least.grip;
+    if (kind === 'foothold') return (FOOTHOLDS[size]?.spread ?? 0) >= least.foot;
+    return kind === 'snare' ? Number.isFinite(least.loop) : who === 'raccoon';
+  });
+}
+
+function waysIn(asked: OthersAsked, who: Stranger): WayIn[] {
+  const { seen, users, type } = asked;
+  const dry = showsBy(asked) > -wades(asked) && !type.underIce;
+  const bait = baitOf(asked);
+  const ways: WayIn[] = [];
+  if (SWIM.includes(who) && showsBy(asked) < inches(12)) ways.push('swims into it');
+  if (WALK.includes(who) && dry && (who !== 'dog' || users !== '')) ways.push('walks into it');
+  if (dry && FLESH.test(bait) && ['raccoon', 'mink', 'otter', 'bird of prey', 'dog'].includes(who)) ways.push('comes for the bait');
+  if (dry && GREEN.test(bait) && ['muskrat', 'duck'].includes(who)) ways.push('comes for the bait');
+  if (ways.length > 0 && seen.includes(who)) ways.push('sign noted here');
+  if (who === 'dog' && dry && /dog/i.test(users)) ways.push('the ground is used');
+  return ways;
+}
+
+/** By how much its highest catching part stands over the water, m; below 0 under it. */
+function showsBy({ design, then, surface }: OthersAsked): number {
+  const water = then[surface];
+  const tops = design.parts.flatMap((p) => {
+    const bottom = ['jaws', 'pan', 'loop', 'tube'].includes(p.kind) ? bottomAt(p, then) : null;
+    return bottom === null ? [] : [bottom + p.height];
+  });
+  return water === undefined || tops.length === 0 ? 0 : Math.max(...tops) - water;
+}
+
+/** What lies there as bait, by its words; empty where nothing does. */
+function baitOf({ design, type, choices }: OthersAsked): string {
+  const chosen = choices.bait ? ((type.choices.bait?.options[choices.bait] ?? choices.bait) as string) : '';
+  const laid = design.supplies.filter((s) => s.kind === 'bait').map((s) => s.what);
+  return [chosen, ...laid].join(' ').toLowerCase();
+}
+
+function sparing(asked: OthersAsked, who: Stranger): Other['spares'] {
+  const { devices, choices, design } = asked;
+  const has = (kind: FilledPosition['class']): boolean => devices.some((d) => d.class === kind);
+  const roofed = design.parts.some((p) => p.kind === 'box' || (p.stock ?? '').includes('roof'));
+  const under = showsBy(asked) <= -wades(asked);
+  const spares: Other['spares'] = [];
+  if (who === 'otter' && has('bodyGrip')) spares.push({ how: 'trigger to one side', done: choices.trigger === 'side' });
+  if (['otter', 'raccoon', 'beaver'].includes(who) && has('bodyGrip') && asked.species !== 'beaver')
+    spares.push({ how: 'a smaller size', done: devices.every((d) => (BODY_GRIPS[d.size]?.opening ?? 0) < (HOLDS[who]?.grip ?? 0)) });
+  if (has('snare') && ['otter', 'mink', 'raccoon'].includes(who))
+    spares.push({ how: 'a stop on the loop', done: choices.ends === 'stop' || choices.ends === 'both' });
+  if (has('foothold') && ['mink', 'muskrat', 'duck', 'raccoon'].includes(who)) spares.push({ how: 'a heavier pan', done: false });
+  if (['duck', 'bird of prey'].includes(who)) spares.push({ how: 'a roof over it', done: roofed });
+  if (who === 'bird of prey') spares.push({ how: 'bait covered', done: false });
+  if (['dog', 'raccoon', 'duck'].includes(who)) spares.push({ how: 'set under water', done: under });
+  if (who === 'dog') spares.push({ how: 'out of sight of the path', done: false });
+  return spares;
+}
