@@ -25,8 +25,7 @@
       <p class="other">
         <StateMark verdict={closed(other.who) ? 'outOfWater' : 'nearEdge'} />
         <span
-          ><b>{other.who}</b>
-          {#if closed(other.who)}<b>({closed(other.who)})</b>{/if}: {other.because.join(', ')}.
+          ><b>{other.who}{closed(other.who) ? ` (${closed(other.who)})` : ''}</b>: {other.because.join(', ')}.
           {#if other.spares.length > 0}
             Spared by {#each other.spares as s, n (s.how)}{n > 0 ? '; ' : ''}{s.how}
               <span class="quiet">{s.done ? '(done)' : '(not here)'}</span>{/each}.
