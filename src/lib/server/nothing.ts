@@ -22,11 +22,10 @@ const DAY = 86_400_000;
 export async function knownOf(set: TrapSet, locals: App.Locals): Promise<KnownAnswers> {
   const known = await loadKnown(locals);
   if (!known) return {};
-  const { season, visits } = known;
+  const { season } = known;
   const { station, type, design, then } = designOf(season, set, locals);
   const around = aroundOf(known, station, type, set, locals);
   const since = settingAt(set, locals.now).at;
-  const own = (visits.get(set.id) ?? []).filter((v) => v.at >= since);
   const view = season.views.find((v) => v.id === set.id);
   const state =
     view &&
