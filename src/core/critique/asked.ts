@@ -39,6 +39,11 @@ export interface Around {
   /** by the forecast it stands idle at its check, or cannot be reached then: the sentence */
   idleAhead: string;
   cutOff: string;
+  /** animals that are closed today by the rulebook in force, and what it says against the set as it stands */
+  closed: string[];
+  against: string[];
+  /** nights since it was last set; null where it is not live */
+  nights: number | null;
   /** its place has a position, a photo, a measured depth */
   hasPosition: boolean;
   hasPhoto: boolean;

@@ -6,10 +6,12 @@ import { PLACE } from './place';
 import { SEVERITIES, type Remark, type Rule } from './rule';
 import { SEASON } from './season';
 import { SIZE } from './size';
+import { SNARE } from './snare';
+import { STRANGERS } from './strangers';
 import { TRIGGER } from './trigger';
 
 /** Every rule, each with its name, its weight and when it speaks. */
-export const RULES: readonly Rule[] = [...ANCHOR, ...PLACE, ...SEASON, ...SIZE, ...TRIGGER, ...OUTCOME, ...AHEAD];
+export const RULES: readonly Rule[] = [...ANCHOR, ...PLACE, ...SEASON, ...SIZE, ...TRIGGER, ...OUTCOME, ...SNARE, ...STRANGERS, ...AHEAD];
 
 const weight = (remark: Remark): number => SEVERITIES.indexOf(remark.severity);
 

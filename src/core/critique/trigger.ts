@@ -8,6 +8,11 @@ export const TRIGGER: Rule[] = [
       ? { values: { times: looksAs(asked, 'bait taken') }, mend: { field: 'c.notch', value: 'middle' } }
       : null,
   ),
+  rule('firmForMink', 'likely to fail', (asked) =>
+    asked.species === 'mink' && holds(asked, 'bodyGrip') && chosen(asked, 'notch') === 'firm'
+      ? { values: {}, mend: { field: 'c.notch', value: 'middle' } }
+      : null,
+  ),
   rule('notchTooLight', 'likely to fail', (asked) =>
     chosen(asked, 'notch') === 'light' && looksAs(asked, 'sprung empty', 'plugged') >= 2
       ? { values: { times: looksAs(asked, 'sprung empty', 'plugged') }, mend: { field: 'c.notch', value: 'middle' } }

@@ -138,6 +138,52 @@ export const CRITIQUE = {
     about: 'Fence too heavy',
     sentence: ({ sticks }) => `Body-grips were used here and it has ${sticks} sticks: they read a fence. Two thin ones, or a bare loop.`,
   }),
+  tailShort: words<{ tail: number; least: number }>({
+    about: 'Tail too short',
+    sentence: ({ tail, least }, { length }) => `${length(tail)} of slack reach neither water nor cover: ${length(least)} at least.`,
+  }),
+  tailWeaker: words<{ loop: number; tail: number }>({
+    about: 'Tail weaker than its loop',
+    sentence: ({ loop, tail }, { force }) => `The loop breaks at ${force(loop)} and its tail at ${force(tail)}: the weaker one counts.`,
+  }),
+  loopLarge: words<{ loop: number }>({
+    about: 'Loop too large',
+    sentence: ({ loop }, { length }) => `Through ${length(loop)} a beaver goes to the hips, and slips or twists out.`,
+  }),
+  loopSmall: words<{ loop: number }>({
+    about: 'Loop too small',
+    sentence: ({ loop }, { length }) => `${length(loop)} are pushed aside by the nose of an adult.`,
+  }),
+  strangerClosed: words<{ who: string; how: readonly string[] }>({
+    about: 'A closed animal passes here',
+    sentence: ({ who, how }) =>
+      `Sign of ${an(who)} was noted, it is closed by your rulebook, and nothing here spares it${how.length > 0 ? `: ${how.join(', or ')}` : ''}.`,
+  }),
+  dogAtThePan: words<{ users: string }>({
+    about: 'A dog steps there',
+    sentence: ({ users }) => `The pan lies where a dog can step on it, and of this ground you noted: ${users}. Deeper, or another place.`,
+  }),
+  dogAtTheLoop: words<{ users: string; proud: number }>({
+    about: 'A dog meets the loop',
+    sentence: ({ users, proud }, { length }) =>
+      `It stands ${length(proud)} out of the water, and of this ground you noted: ${users}. A stop on the loop, or another device.`,
+  }),
+  noRoof: words<object>({
+    about: 'No roof',
+    sentence: () => 'Ducks and owls come down on an open raft: a board over it, a hand above the pans.',
+  }),
+  againstTheBook: words<{ said: readonly string[] }>({
+    about: 'Against your rulebook',
+    sentence: ({ said }) => `${capital(said.join('; '))}. It stands without an exemption.`,
+  }),
+  firmForMink: words<object>({
+    about: 'Notch too firm',
+    sentence: () => 'A mink weighs too little for the firm notch: the middle one, or the light.',
+  }),
+  baitOld: words<{ nights: number; lasts: number }>({
+    about: 'Old bait',
+    sentence: ({ nights, lasts }) => `${nights} nights since it was set: bait and lure in open water work for about ${lasts}. Renew them.`,
+  }),
   idleAhead: words<{ said: string }>({ about: 'Idle by its check', sentence: ({ said }) => said }),
   cutOff: words<{ said: string }>({ about: 'Cut off by its check', sentence: ({ said }) => said }),
   noPhoto: words<object>({ about: 'No photo', sentence: () => 'No photo shows how it was left: what was moved cannot be told later.' }),

@@ -1,3 +1,7 @@
+import { SPECIES } from '#core/animals/species';
+import { broken } from '#core/rules/judge';
+import { seasonAt } from '#core/rules/seasons';
+import { answerText } from '#core/words/rules';
 import { setTypeOf } from '#core/sets/catalogue';
 import { DEVICE_CLASSES } from '#core/devices/sizes';
 import { metText } from '#core/planning/met';
@@ -14,15 +18,18 @@ import { settingAt, stateOf, type SetView } from '#core/sets/standing';
 import { latest } from '#core/stations/measures';
 import { bedOf, type Station } from '#core/stations/placed';
 import { nextCheck } from '#core/time/deadline';
-import { localDate } from '#core/time/localTime';
+import { localDate, wallOf } from '#core/time/localTime';
 import { coldest, unknownHours } from '#core/weather/hours';
 import { db } from './database';
 import { checks } from './repositories/checks';
 import { toSalvage, type ToSalvage } from './repositories/gear';
 import { sites } from './repositories/places';
 import { designOf } from './oneSet';
+import { judged, ruleReader } from './ruled';
 import { loadScouted } from './scouting';
 import { loadSeason, type Season } from './season';
+
+const DAY = 86_400_000;
 
 /** What the critique looks at beside the season: every look of the line, who uses the ground, which cables caught. */
 interface Known {
@@ -97,6 +104,9 @@ export function aroundOf(known: Known, station: Station, type: SetType, set: Tra
     ].slice(0, 3),
     spentCable: (set && salvage.find((s) => set.stays.some((y) => y.to === null && y.device === s.device))?.tag) ?? '',
     ...aheadOf(season, view, locals),
+    closed: closedToday(season, station.water, locals.now),
+    against: [],
+    nights: set?.state === 'live' && since !== '' ? Math.floor((now.getTime() - Date.parse(since)) / DAY) : null,
     hasPosition: station.lat !== null,
     hasPhoto: set ? set.photoLeft !== null : false,
     hasDepth: bedOf(station) !== null || station.across !== null,
@@ -145,13 +155,27 @@ function aheadOf(season: Season, view: SetView | undefined, locals: App.Locals):
   };
 }
 
+/** Animals that the rulebook in force closes today. */
+function closedToday({ rules, line, areas }: Season, water: string, now: Date): string[] {
+  if (!rules) return [];
+  const { date, clock } = wallOf(now, line.zone);
+  return SPECIES.filter((s) => seasonAt(rules.book, s, { date, time: clock, area: areas[water] ?? '' }).is === 'closed');
+}
+
+/** What the rulebook says against a set that stands without an exemption; at the bench its own panel says it. */
+function againstOf(season: Season, set: TrapSet, locals: App.Locals): string[] {
+  if (!season.rules || set.exemption !== '') return [];
+  const reader = ruleReader(season, locals.who.person.system, locals.now);
+  return broken(judged(season.rules.book, season, set, locals)).map((a) => `${answerText(a as never, reader)} (${a.rule ?? ''})`);
+}
+
 /** What an old hand would say of a set as it stands. */
 function remarksOf(known: Known, set: TrapSet, locals: App.Locals): Remark[] {
   const { station, type, setting, devices, then, design } = designOf(known.season, set, locals);
   const asked: Asked = {
     ...{ type, species: set.species, state: set.state, anchor: set.anchor },
     ...{ numbers: setting.numbers, choices: setting.choices, devices, design, then, surface: station.surface },
-    around: aroundOf(known, station, type, set, locals),
+    around: { ...aroundOf(known, station, type, set, locals), against: againstOf(known.season, set, locals) },
   };
   return critique(asked, set.overruled);
 }
