@@ -45,6 +45,13 @@ test('a muskrat set a week before its season is prepared for the day it opens, a
   await expect(page.getByRole('link', { name: /reed raft/ })).toBeVisible();
   await expect(page.getByText(/Dec 2/)).toBeVisible();
 
+  // until then its gear stays at home
+  await open(page, `${program.base}/bench/carry`);
+  const raft = page.getByRole('checkbox', { name: /reed raft/ });
+  await expect(raft).not.toBeChecked();
+  await expect(page.getByText(/closed opens Dec 2 season-muskrat/).first()).toBeVisible();
+  await open(page, `${program.base}/morning`);
+
   await page.getByRole('link', { name: /reed raft/ }).click();
   await page.waitForLoadState('networkidle');
   await page.getByLabel('State').selectOption('live');

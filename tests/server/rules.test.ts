@@ -119,7 +119,7 @@ describe('who catches nothing', () => {
     const all = 'inUse=no&level=stood&fires=yes&seen=none&across=open&sky=under&before=nothing&lure=none&people=nobody&waited=long';
     refused(await post('/morning/nothing?begun=1&inUse=no', { entry: uuid(), id: uuid() }), 400, /Answer every question first/);
     saved(await post(`/morning/nothing?set=${set?.id}&${all}`, { entry: uuid(), id: uuid(), note: 'twig laid' }), /saved=1/);
-    const [kept] = (await rows('interview')) as { set_id: string; cause: string; again: string; note: string }[];
+    const [kept] = (await rows('interview', { note: 'twig laid' })) as { set_id: string; cause: string; again: string; note: string }[];
     assert.deepEqual([kept?.set_id, kept?.cause, kept?.again, kept?.note], [set?.id, 'notInUse', '2026-11-26', 'twig laid']);
     assert.match(await get('/book'), /The place is not in use\. about \d in 10, twig laid/);
   });

@@ -1,6 +1,7 @@
 import { movingOf } from '#core/ahead/moving';
 import { judge, type Answer } from '#core/rules/judge';
 import type { Rulebook } from '#core/rules/book';
+import { seasonAt } from '#core/rules/seasons';
 import { awayFrom, standOf, type RuleFacts } from '#core/rules/stand';
 import type { TrapSet } from '#core/record/kinds';
 import type { SetView } from '#core/sets/standing';
@@ -31,6 +32,15 @@ function lowestTo(season: Season, { water, surface }: Station, check: Date, now:
   const seconds = (at: Date): number => (at.getTime() - outlook.from.getTime()) / 1000;
   const ahead = outlook.courses.low.filter((p) => p.at >= seconds(now) - 1800 && p.at <= seconds(check));
   return ahead.length === 0 ? null : Math.min(...ahead.map((p) => p.level));
+}
+
+/** Whether the book in force closes the animal of a set today, with the day on which it opens; null where it does not, or an exemption allows it. */
+export function closedTo({ rules, line, areas, stations }: Season, set: TrapSet, now: Date): { rule: string; opens: string | null } | null {
+  if (!rules || set.exemption !== '') return null;
+  const { date, clock } = wallOf(now, line.zone);
+  const water = stations.find((s) => s.id === set.station)?.water ?? '';
+  const found = seasonAt(rules.book, set.species, { date, time: clock, area: areas[water] ?? '' });
+  return found.is === 'closed' ? { rule: found.rule, opens: found.opens?.date ?? null } : null;
 }
 
 /** What a book says of a set as it stands. */

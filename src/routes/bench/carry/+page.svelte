@@ -37,7 +37,9 @@
                 ><input type="checkbox" class="checkbox" name="set" value={set.id} checked={set.chosen} />
                 <span
                   >{set.text}
-                  {#if set.opens}<span class="quiet">opens {set.opens}</span>{/if}</span
+                  {#if set.opens || set.closed}<span class="quiet"
+                      >{set.closed ? 'closed' : ''} {set.opens ? `opens ${set.opens}` : ''} {set.closed}</span
+                    >{/if}</span
                 ></label
               >
             {/each}
