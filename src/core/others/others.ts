@@ -4,7 +4,7 @@ import { inches } from '../units/factors';
 import type { Design } from '../sets/design';
 import type { FilledPosition, SetType } from '../sets/setType';
 import type { Known } from '../water/levels';
-import { bottomAt } from '../water/part';
+import { topOfCatching } from '../water/part';
 
 /** Who else could be caught in a set, why, and what would spare it. Everything here is common practice without a published source. */
 
@@ -101,12 +101,8 @@ function waysIn(asked: OthersAsked, who: Stranger): WayIn[] {
 
 /** By how much its highest catching part stands over the water, m; below 0 under it. */
 function showsBy({ design, then, surface }: OthersAsked): number {
-  const water = then[surface];
-  const tops = design.parts.flatMap((p) => {
-    const bottom = ['jaws', 'pan', 'loop', 'tube'].includes(p.kind) ? bottomAt(p, then) : null;
-    return bottom === null ? [] : [bottom + p.height];
-  });
-  return water === undefined || tops.length === 0 ? 0 : Math.max(...tops) - water;
+  const [water, top] = [then[surface], topOfCatching(design.parts, then)];
+  return water === undefined || top === null ? 0 : top - water;
 }
 
 /** What lies there as bait, by its words; empty where nothing does. */

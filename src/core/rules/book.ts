@@ -65,7 +65,7 @@ const device = z
     error: ({ input }) => `No such size: there are ${SIZES[(input as { class: DeviceClass }).class].join(', ')}.`,
   });
 
-/** The second schema of every part of the record is this one: form, file, row and demo are held to it. */
+/** A rulebook: form, file, row and demo are held to this one schema. */
 export const rulebookSchema = z
   .strictObject({
     schema: z.literal(BOOK_SCHEMA, {

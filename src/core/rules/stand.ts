@@ -3,7 +3,7 @@ import type { Design } from '../sets/design';
 import type { FilledPosition } from '../sets/setType';
 import type { Station } from '../stations/placed';
 import type { Known } from '../water/levels';
-import { bottomAt, type PartKind } from '../water/part';
+import { topOfCatching } from '../water/part';
 import type { Species } from '../animals/species';
 import type { Situation } from './book';
 import type { Stand } from './judge';
@@ -32,7 +32,6 @@ export interface BuiltSet {
   opensDam: boolean;
 }
 
-const CATCHING: readonly PartKind[] = ['jaws', 'pan', 'loop', 'tube'];
 const ENDS: Readonly<Record<string, readonly [stop: boolean, breakaway: boolean]>> = {
   none: [false, false],
   stop: [true, false],
@@ -51,13 +50,8 @@ export function standOf(set: BuiltSet, { day, away, lowest }: RuleFacts): Stand 
 }
 
 function showing({ design, then, surface }: BuiltSet, lowest: number | null): number | null {
-  if (lowest === null) return null;
-  const known = { ...then, [surface]: lowest };
-  const tops = design.parts.flatMap((part) => {
-    const bottom = CATCHING.includes(part.kind) ? bottomAt(part, known) : null;
-    return bottom === null ? [] : [bottom + part.height];
-  });
-  return tops.length === 0 ? null : Math.max(...tops) - lowest;
+  const top = lowest === null ? null : topOfCatching(design.parts, { ...then, [surface]: lowest });
+  return top === null || lowest === null ? null : top - lowest;
 }
 
 /** How far a place lies from the nearest known lodge, dam and culvert of its water, m; over the map, else by the ways along the water. */

@@ -91,5 +91,16 @@ export function bottomAt(part: Part, known: Known): number | null {
   return Math.max(Math.min(free, highest ?? Infinity), lowest ?? -Infinity);
 }
 
+const CATCHING: readonly PartKind[] = ['jaws', 'pan', 'loop', 'tube'];
+
+/** Elevation of the highest point of what catches, m; null where nothing does, or no level is known. */
+export function topOfCatching(parts: readonly Part[], known: Known): number | null {
+  const tops = parts.flatMap((part) => {
+    const bottom = CATCHING.includes(part.kind) ? bottomAt(part, known) : null;
+    return bottom === null ? [] : [bottom + part.height];
+  });
+  return tops.length === 0 ? null : Math.max(...tops);
+}
+
 /** The same part moved up by `by` metres (down when negative); what limits a float stays where it is. */
 export const raised = (part: Part, by: number): Part => ({ ...part, z: plus(part.z, fixed(by)) });

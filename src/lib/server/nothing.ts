@@ -1,10 +1,8 @@
 import { frameOf } from '#core/ahead/facts';
 import { answerOf, QUESTION_IDS, type Answers, type QuestionId } from '#core/interview/questions';
-import { untouchedInARow } from '#core/check/advice';
 import type { Check, TrapSet } from '#core/record/kinds';
 import { settingAt, stateOf } from '#core/sets/standing';
-import { setTypeOf } from '#core/sets/catalogue';
-import { bottomAt } from '#core/water/part';
+import { topOfCatching } from '#core/water/part';
 import { aroundOf, loadKnown } from './around';
 import { designOf } from './oneSet';
 
@@ -54,10 +52,8 @@ export async function knownOf(set: TrapSet, locals: App.Locals): Promise<KnownAn
     sticks === 0 ? 'built without sticks' : `built with ${sticks} sticks`,
   );
   const water = then[station.surface];
-  const top = Math.max(
-    ...design.parts.filter((p) => ['jaws', 'pan', 'loop'].includes(p.kind)).map((p) => (bottomAt(p, then) ?? Infinity) + p.height),
-  );
-  if (water !== undefined && top <= water) put('sky', 'under', 'it was set under water');
+  const top = topOfCatching(design.parts, then);
+  if (water !== undefined && top !== null && top <= water) put('sky', 'under', 'it was set under water');
   const met = type.devices.map((c) => around.met[c]).find(Boolean);
   if (met) put('before', 'same', met);
   const scented = design.supplies.some((s) => s.kind === 'lure');
@@ -80,13 +76,10 @@ export function answersOf(known: KnownAnswers, given: URLSearchParams): Answers 
 }
 
 /** What came of a set after a day: looks, and catches among them. */
-export function cameSince(visits: readonly Check[], at: string): { looks: number; caught: number; untouched: number } {
+export function cameSince(visits: readonly Check[], at: string): { looks: number; caught: number } {
   const after = visits.filter((v) => v.at > at);
   return {
     looks: after.length,
     caught: after.flatMap((v) => v.devices).filter((d) => d.outcome === 'catch').length,
-    untouched: untouchedInARow(after),
   };
 }
-
-export const typeName = (set: TrapSet): string => setTypeOf(set.type).name.toLowerCase();

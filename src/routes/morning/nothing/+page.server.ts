@@ -1,13 +1,14 @@
 import { error, redirect } from '@sveltejs/kit';
 import { firstCause, likelyCauses, LOOK_AGAIN } from '#core/interview/causes';
 import { ASKS, nextQuestion, QUESTION_IDS, QUESTIONS, type Answers } from '#core/interview/questions';
+import { setTypeOf } from '#core/sets/catalogue';
 import { dateText } from '#core/time/clock';
 import { addDays, localDate, wholeMinute } from '#core/time/localTime';
 import { CAUSE_WORDS, sureText } from '#core/words/interview';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
 import { isId, newId } from '$lib/server/newId';
-import { answersOf, cameSince, knownOf, typeName } from '$lib/server/nothing';
+import { answersOf, cameSince, knownOf } from '$lib/server/nothing';
 import { record } from '$lib/server/record/write';
 import { checks } from '$lib/server/repositories/checks';
 import { interviewsOf } from '$lib/server/repositories/interviews';
@@ -34,7 +35,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const date = (text: string): string => dateText(text, today, season?.clock.hours ?? 24);
   const water = url.searchParams.get('water') ?? '';
   return {
-    set: set ? { id: set.id, text: `${set.number} ${set.name}`, type: typeName(set) } : null,
+    set: set ? { id: set.id, text: `${set.number} ${set.name}`, type: setTypeOf(set.type).name.toLowerCase() } : null,
     /** sets to choose from, before anything was asked */
     sets: (season?.sets ?? [])
       .filter((s) => s.state === 'live')
