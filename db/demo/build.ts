@@ -1,6 +1,4 @@
 import { armingCheck } from '#core/sets/arming';
-import { firstCause, LOOK_AGAIN } from '#core/interview/causes';
-import type { Answers } from '#core/interview/questions';
 import { setTypeOf } from '#core/sets/catalogue';
 import { layOut, placeOf, stateOf } from '#core/sets/standing';
 import { placed as placedStation } from '#core/stations/placed';
@@ -9,6 +7,7 @@ import { knownAt, levelAt, type Surfaces } from '#core/water/levelAt';
 import type { Body, Check, Device, Kind, ReadingBody, TrapSet } from '#core/record/kinds';
 import { seeded } from '#core/sim/random';
 import { simulatePond, simulateStream, simulateWeather, type SimulatedGauge, type Weather } from '#core/sim/season';
+import { quietRun } from './quietRun';
 import { rulebookFor } from './rulebook';
 import { addDays, instantOf, localDate, wholeMinute } from '#core/time/localTime';
 import { feet, inches } from '#core/units/factors';
@@ -294,14 +293,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
     }
   }
   const asked = at(6, '18:30');
-  const quiet: Answers = {
-    ...{ inUse: 'fresh', level: 'stood', fires: 'yes', seen: 'none', across: 'thin' },
-    ...{ sky: 'under', before: 'nothing', lure: 'none', people: 'nobody', waited: 'some' },
-  };
-  const { cause, share } = firstCause(quiet);
-  const again = addDays(localDate(asked, ZONE), LOOK_AGAIN[cause]);
-  const told = { cause, share: Math.round(share * 1000) / 1000, again, note: 'the west run, quiet since the cold' };
-  add('interview', { id: make(asked), set: idOf('s15'), water: null, at: asked.toISOString(), answers: quiet, ...told }, asked, wren);
+  add('interview', { id: make(asked), set: idOf('s15'), ...quietRun(asked, ZONE) }, asked, wren);
   const ordered = entries
     .map((entry, i) => ({ entry, i }))
     .sort((a, b) => Number(a.entry.occurredAt) - Number(b.entry.occurredAt) || a.i - b.i);
