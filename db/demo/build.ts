@@ -206,7 +206,8 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       elevation: (_, __, ___, shown) => shown,
     };
     const numbers = Object.fromEntries(Object.entries(plan.numbers).map(([key, n]) => [key, key === 'share' ? n : inches(n)]));
-    const setting = { id: make(placed), at: placed.toISOString(), numbers, choices };
+    const lures = plan.lures?.map(([what, where, amount, jar]) => ({ what, where, amount, stock: jar ? idOf(`stock ${jar}`) : null }));
+    const setting = { id: make(placed), at: placed.toISOString(), numbers, choices, ...(lures ? { lures } : {}) };
     const positions = Object.fromEntries(Object.entries(plan.devices).map(([position, tag]) => [position, shed[idOf(tag)] as Device]));
     const live = plan.state === 'live' || plan.state === 'pulled';
     const set: TrapSet = {

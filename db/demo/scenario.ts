@@ -1,3 +1,4 @@
+import type { Lure, LurePlace } from '#core/lure/lure';
 // Tables read by their rows: the formatter leaves them alone.
 import type { WaterBody } from '#core/water/placed';
 import type { SET_TYPE_IDS } from '#core/sets/catalogue';
@@ -135,6 +136,8 @@ interface DemoSet {
   devices: Record<string, string>;
   numbers: Record<string, number>;
   choices?: Record<string, string>;
+  /** what draws to it; left out as its type has it, empty for a blind set */
+  lures?: [what: Lure, where: LurePlace, amount: number, jar?: string][];
   anchor: string;
   /** chance of a catch in a night while in band, and what it takes */
   yields: number;
@@ -145,7 +148,7 @@ interface DemoSet {
 export const SETS: DemoSet[] = [
   { key: 's12', number: 12, name: 'east lodge run', type: 'lodge-run', species: 'beaver', station: 'eastrun', state: 'live', placed: [20, '09:40'], devices: { outer: 'K-07', inner: 'K-08' }, numbers: { tie: 72, depth: 33, frameOverBed: 1, fromMouth: 30, widthSurface: 31, widthBed: 16, spacing: 48 }, anchor: '6 ft cable, alder root, left bank', yields: 0.16 },
   { key: 's15', number: 15, name: 'west lodge run', type: 'lodge-run', species: 'beaver', station: 'westrun', state: 'live', placed: [20, '10:15'], devices: { outer: 'K-09' }, numbers: { depth: 38, frameOverBed: 1, widthBed: 15 }, anchor: 'cable to the old stake, right side', yields: 0.1 },
-  { key: 's20', number: 20, name: 'inlet point', type: 'castor-foothold', species: 'beaver', station: 'inlet', state: 'live', placed: [18, '10:50'], devices: { trap: 'K-31' }, numbers: { panUnder: 5.5, depth: 12, stopDepth: 46, chain: 12 }, choices: { hold: 'slide' }, anchor: 'slide to a rock bag, willow at the bank', yields: 0.1 },
+  { key: 's20', number: 20, name: 'inlet point', type: 'castor-foothold', species: 'beaver', station: 'inlet', state: 'live', placed: [18, '10:50'], devices: { trap: 'K-31' }, numbers: { panUnder: 5.5, depth: 12, stopDepth: 46, chain: 12 }, choices: { hold: 'slide' }, lures: [['castor lure', 'on the bank', 2, 'castor lure'], ['sac oil', 'in the water', 1, 'beaver oil']], anchor: 'slide to a rock bag, willow at the bank', yields: 0.1 },
   { key: 's22', number: 22, name: 'flume gap', type: 'channel-snare', species: 'beaver', station: 'flume', state: 'live', placed: [16, '11:05'], devices: { snare: 'K-51' }, numbers: { loop: 9, lowestUnder: 13.5, depth: 20, ceiling: 15 }, choices: { passage: 'roofed' }, anchor: '7 ft tail to the flume post', yields: 0.09 },
   { key: 's24', number: 24, name: 'south mound', type: 'castor-foothold', species: 'beaver', station: 'mound', state: 'live', placed: [14, '13:20'], devices: { trap: 'K-32' }, numbers: { panUnder: 3, depth: 9 }, choices: { hold: 'live' }, anchor: '10 ft cable, T bar driven', yields: 0.08 },
   { key: 's26', number: 26, name: 'feed bed float', type: 'float', species: 'muskrat', station: 'feedbed', state: 'live', placed: [15, '14:00'], devices: { left: 'K-61', right: 'K-62' }, numbers: { panOver: 0.5, draft: 2, depth: 41, lineRise: 20 }, anchor: 'line to a stake at the shore', yields: 0.2 },
@@ -167,7 +170,7 @@ export const SETS: DemoSet[] = [
   { key: 's70', number: 3, name: 'first bend', type: 'undercut-bank', species: 'mink', station: 'spillbend', state: 'planned', placed: [2, '13:00'], devices: {}, numbers: { topUnder: -1.75, depth: 4.25, roof: 14 }, anchor: '', yields: 0 },
   { key: 's71', number: 4, name: 'spruce root', type: 'undercut-bank', species: 'mink', station: 'spillroot', state: 'planned', placed: [2, '13:05'], devices: {}, numbers: { topUnder: -1.75, depth: 4.25, roof: 13 }, anchor: '', yields: 0 },
   { key: 's96', number: 5, name: 'alder undercut', type: 'pocket', species: 'muskrat', station: 'outroot', state: 'planned', placed: [2, '13:15'], devices: {}, numbers: { panUnder: 0.5, chainEnd: 11 }, anchor: '', yields: 0 },
-  { key: 's74', number: 74, name: 'left wall', type: 'wall-blind', species: 'mink', station: 'bridgeleft', state: 'live', placed: [1, '14:20'], devices: { trap: 'K-67' }, numbers: { panUnder: 1, depth: 4.5, stopDepth: 30, chain: 8 }, choices: { hold: 'slide', measured: 'pan' }, anchor: 'slide to the pool, stake at the abutment', yields: 0 },
+  { key: 's74', number: 74, name: 'left wall', type: 'wall-blind', species: 'mink', station: 'bridgeleft', state: 'live', placed: [1, '14:20'], devices: { trap: 'K-67' }, numbers: { panUnder: 1, depth: 4.5, stopDepth: 30, chain: 8 }, choices: { hold: 'slide', measured: 'pan' }, lures: [], anchor: 'slide to the pool, stake at the abutment', yields: 0 },
   { key: 's81', number: 81, name: 'low lodge, hung', type: 'ice-hanging', species: 'beaver', station: 'mosslodge', state: 'live', placed: [3, '13:10'], devices: { near: 'K-20', far: 'K-21' }, numbers: { drop: 2.5, ice: 1.5, depth: 30 }, anchor: 'both on one stick, tied', yields: 0 },
   { key: 's82', number: 82, name: 'low lodge pole', type: 'ice-snare-pole', species: 'beaver', station: 'mosslodge', state: 'live', placed: [2, '13:00'], devices: { a1: 'K-57', b1: 'K-58', a2: 'K-59', b2: 'K-60' }, numbers: { ice: 1.75, depth: 30, loop: 9, clearance: 4 }, anchor: 'set pole in the mud, safety pole across', yields: 0 },
 ];

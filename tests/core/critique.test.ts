@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import type { Around, Asked } from '#core/critique/asked';
 import { critique, RULES } from '#core/critique/critique';
+import type { Attract, Lure } from '#core/lure/lure';
 import { SEVERITIES } from '#core/critique/rule';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { layOut, usualDevices } from '#core/sets/standing';
@@ -31,15 +32,19 @@ const AROUND: Around = {
   cutOff: '',
   closed: [],
   against: [],
+  rain: 0,
   nights: 2,
   hasPosition: true,
   hasPhoto: true,
   hasDepth: true,
 };
 
+const draws = (...lures: Lure[]): Attract[] => lures.map((what) => ({ what, where: 'on the bank', amount: 1, stock: null }));
+
 interface Over {
   numbers?: Record<string, number>;
   choices?: Record<string, string>;
+  lures?: Attract[];
   size?: string;
   species?: Asked['species'];
   state?: Asked['state'];
@@ -48,17 +53,17 @@ interface Over {
 }
 
 /** A set of a type at its defaults, bent where it is said. */
-function asked(id: string, { numbers = {}, choices = {}, size, around = {}, ...own }: Over = {}): Asked {
+function asked(id: string, { numbers = {}, choices = {}, lures, size, around = {}, ...own }: Over = {}): Asked {
   const type = setTypeOf(id);
   const usual = usualDevices(type);
   const devices = size ? Object.fromEntries(Object.entries(usual).map(([at, d]) => [at, { ...d, size }])) : usual;
   const kind = type.stations[0] ?? 'run';
   const then = { pond: 1, tail: 0.3 };
-  const design = layOut(type, { numbers, choices, then, place: { kind, surface: 'pond', bed: null }, devices }, 'us');
+  const design = layOut(type, { numbers, choices, then, place: { kind, surface: 'pond', bed: null }, devices, lures }, 'us');
   const month = type.months?.[0] ?? 4;
   return {
     ...{ type, species: type.species[0] ?? 'beaver', state: 'live', anchor: 'alder root', surface: 'pond' },
-    ...{ numbers, choices, devices, design, then },
+    ...{ numbers, choices, lures, devices, design, then },
     ...own,
     around: { ...AROUND, month, ...around },
   };
@@ -158,6 +163,16 @@ const WRONG: [CritiqueId, type: string, wrong: Over, right: Over][] = [
   ['againstTheBook', 'lodge-run', { around: { against: ['otter closed today (closed-otter)'] } }, {}],
   ['firmForMink', 'bottom-edge', { choices: { notch: 'firm' } }, { choices: { notch: 'middle' } }],
   ['baitOld', 'castor-foothold', { around: { nights: 9 } }, { around: { nights: 7 } }],
+  ['lureOnBlind', 'wall-blind', { lures: draws('fish') }, { lures: [] }],
+  ['drawsAnother', 'pocket', { species: 'muskrat', lures: draws('fish') }, { species: 'muskrat', lures: draws('root or apple') }],
+  ['nothingDraws', 'castor-foothold', { lures: [] }, { lures: draws('sac oil') }],
+  ['castorQuiet', 'lure-pole', { lures: draws('castor lure'), around: { month: 9 } }, { lures: draws('food lure'), around: { month: 9 } }],
+  [
+    'lureWashed',
+    'lure-pole',
+    { lures: draws('castor lure'), around: { rain: 14 } },
+    { lures: draws('castor lure').map((l) => ({ ...l, where: 'under a roof' as const })), around: { rain: 14 } },
+  ],
   ['idleAhead', 'lodge-run', { around: { idleAhead: 'Works until 4 pm.' } }, {}],
   ['cutOff', 'lodge-run', { around: { cutOff: 'Not at the check.' } }, {}],
   ['noPhoto', 'lodge-run', { around: { hasPhoto: false } }, { state: 'planned', around: { hasPhoto: false } }],
@@ -201,9 +216,11 @@ describe('a rule of the critique', () => {
       if (!remark?.mend) continue;
       const [kind, key] = remark.mend.field.split('.') as [string, string];
       const bent =
-        kind === 'n'
-          ? { ...wrong, numbers: { ...wrong.numbers, [key]: Number(remark.mend.value) } }
-          : { ...wrong, choices: { ...wrong.choices, [key]: String(remark.mend.value) } };
+        kind === 'lure'
+          ? { ...wrong, lures: remark.mend.value === 'blind' ? [] : undefined }
+          : kind === 'n'
+            ? { ...wrong, numbers: { ...wrong.numbers, [key]: Number(remark.mend.value) } }
+            : { ...wrong, choices: { ...wrong.choices, [key]: String(remark.mend.value) } };
       assert.ok(!saysOf(type, bent).includes(id), id);
     }
   });

@@ -105,6 +105,34 @@ describe('placing a set', () => {
       assert.equal((await rows('trap_set', { id: form.id })).length, 0);
     });
   }
+  it('with what draws to it takes that out of its jar, once, and again only when something else is put there', async () => {
+    const [jar] = await rows('stock', { name: 'castor lure' });
+    const lure = {
+      lure: 'own',
+      'lure.0.what': 'castor lure',
+      'lure.0.where': 'on the bank',
+      'lure.0.amount': '2',
+      'lure.0.stock': String(jar?.id),
+    };
+    const form = bench({ number: '77', 'd.outer': tags['K-17'] ?? '', despite: 'tried on purpose', ...lure });
+    const taken = async () => (await rows('stock_move', { set_id: form.id })).map((m) => m.amount);
+    refused(await post(newAt('36', 'lodge-run'), { ...form, 'lure.0.amount': 'much' }), 400, /“much” is no number of portions/);
+    saved(await post(newAt('36', 'lodge-run'), form), /saved=1/);
+    saved(await post(newAt('36', 'lodge-run'), form), /saved=1/);
+    assert.deepEqual(await taken(), [-2]);
+    assert.deepEqual((await rows('setting', { set_id: form.id }))[0]?.lures, [
+      { what: 'castor lure', where: 'on the bank', amount: 2, stock: jar?.id },
+    ]);
+    const later = { ...form, arm: [], at: '2026-11-25T05:21' };
+    saved(await post(`/bench/${form.id}?/save`, { ...later, entry: uuid(), name: 'a new name' }), /saved=1/);
+    assert.deepEqual(await taken(), [-2]);
+    // more lure is no remake of the trap: no arming question is asked
+    saved(await post(`/bench/${form.id}?/save`, { ...later, entry: uuid(), 'lure.0.amount': '1' }), /saved=1/);
+    assert.deepEqual((await taken()).sort(), [-1, -2]);
+    assert.equal((await rows('setting', { set_id: form.id })).length, 2);
+    saved(await post(`/bench/${form.id}?/save`, { ...later, entry: uuid(), lure: 'blind', at: '2026-11-25T05:22' }), /saved=1/);
+    assert.deepEqual((await rows('setting', { set_id: form.id })).map((s) => (s.lures as unknown[]).length).sort(), [0, 1, 1]);
+  });
   it('a share is read as a fraction, a per cent or a number, and nonsense is refused', async () => {
     const snare = (share: string, n: number) =>
       bench({

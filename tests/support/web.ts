@@ -2,6 +2,13 @@ import assert from 'node:assert/strict';
 import { connect } from '#server/database';
 import type { Program } from './server';
 
+/** What a refused page says at its fields; its beginning where no field was refused. */
+function faultsIn(page: string): string {
+  const bare = (html: string): string => html.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ').trim();
+  const faults = [...page.matchAll(/<p[^>]*class="[^"]*\b(?:error|bad)\b[^"]*"[^>]*>(.*?)<\/p>/gs)].map(([, text]) => bare(text ?? ''));
+  return faults.length > 0 ? faults.join(' | ') : bare(page).slice(0, 600);
+}
+
 export interface Answer {
   status: number;
   location: string;
@@ -48,7 +55,7 @@ export function webOf(program: () => Program) {
     get: async (path: string): Promise<string> => (await fetch(program().base + path, { headers: { cookie: await cookie() } })).text(),
     rows,
     saved: (answer: Answer, to: RegExp): void => {
-      assert.equal(answer.status, 303, answer.text.replace(/<[^>]+>/g, ' ').slice(0, 600));
+      assert.equal(answer.status, 303, faultsIn(answer.text));
       assert.match(answer.location, to);
     },
     refused: (answer: Answer, status: number, ...sentences: (string | RegExp)[]): void => {

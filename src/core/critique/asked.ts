@@ -1,3 +1,4 @@
+import type { Attract } from '../lure/lure';
 import type { DeviceClass } from '../devices/sizes';
 import type { TrapSet } from '../record/kinds';
 import type { Design } from '../sets/design';
@@ -42,7 +43,9 @@ export interface Around {
   /** animals that are closed today by the rulebook in force, and what it says against the set as it stands */
   closed: string[];
   against: string[];
-  /** nights since it was last set; null where it is not live */
+  /** mm of rain since it was last made; null where no weather is told */
+  rain: number | null;
+  /** nights since it was last made; null where it is not live */
   nights: number | null;
   /** its place has a position, a photo, a measured depth */
   hasPosition: boolean;
@@ -58,6 +61,8 @@ export interface Asked {
   numbers: Readonly<Record<string, number>>;
   choices: Readonly<Record<string, string>>;
   devices: Readonly<Record<string, FilledPosition>>;
+  /** what draws to it, where somebody said */
+  lures?: readonly Attract[] | undefined;
   design: Design;
   then: Known;
   /** the water that it is judged by */

@@ -1,6 +1,7 @@
 import { AHEAD } from './ahead';
 import { ANCHOR } from './anchor';
 import type { Asked } from './asked';
+import { LURE } from './lure';
 import { OUTCOME } from './outcome';
 import { PLACE } from './place';
 import { SEVERITIES, type Remark, type Rule } from './rule';
@@ -11,7 +12,18 @@ import { STRANGERS } from './strangers';
 import { TRIGGER } from './trigger';
 
 /** Every rule, each with its name, its weight and when it speaks. */
-export const RULES: readonly Rule[] = [...ANCHOR, ...PLACE, ...SEASON, ...SIZE, ...TRIGGER, ...OUTCOME, ...SNARE, ...STRANGERS, ...AHEAD];
+export const RULES: readonly Rule[] = [
+  ...ANCHOR,
+  ...PLACE,
+  ...SEASON,
+  ...SIZE,
+  ...TRIGGER,
+  ...OUTCOME,
+  ...LURE,
+  ...SNARE,
+  ...STRANGERS,
+  ...AHEAD,
+];
 
 const weight = (remark: Remark): number => SEVERITIES.indexOf(remark.severity);
 

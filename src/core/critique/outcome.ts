@@ -3,8 +3,6 @@ import { holds, untouched } from './lookup';
 
 /** Looks after which an untouched set says something: a blind one later. [practice] */
 const PATIENCE = { baited: 4, blind: 7 };
-/** Nights that bait and lure work in open water. [practice] */
-const BAIT_LASTS = 7;
 /** Passes without a contact that say something. [practice] */
 const PASSES = 5;
 
@@ -16,11 +14,6 @@ export const OUTCOME: Rule[] = [
     const looks = untouched(asked);
     return looks >= wait ? { values: { looks, wait } } : null;
   }),
-  rule('baitOld', 'could be better', ({ around: { nights }, design, type }) =>
-    nights !== null && nights > BAIT_LASTS && !type.underIce && design.supplies.some((s) => s.kind === 'bait' || s.kind === 'lure')
-      ? { values: { nights, lasts: BAIT_LASTS } }
-      : null,
-  ),
   rule('wentRound', 'likely to fail', ({ around: { wentRound } }) =>
     wentRound >= PASSES ? { values: { passes: wentRound, most: 1 - 0.025 ** (1 / wentRound) } } : null,
   ),

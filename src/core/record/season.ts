@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SPECIES } from '../animals/species';
 import { SET_TYPE_IDS } from '../sets/catalogue';
+import { attractSchema, MOST_LURES } from '../lure/lure';
 import { SITUATIONS } from '../rules/book';
 import { checkRuleSchema } from '../rules/checkRule';
 import { levelField } from './levelField';
@@ -36,6 +37,8 @@ export const settingSchema = z.strictObject({
   at: instant('Set at'),
   numbers: z.record(z.string().max(40), z.number()),
   choices: z.record(z.string().max(40), z.string().max(40)),
+  /** what draws to it; left out where nobody said, and the type's own stands; empty for a blind set */
+  lures: z.array(attractSchema).max(MOST_LURES).optional(),
   /** levels that the first version wrote beside it, on the gauges: they count where no reading tells */
   noted: drawn(
     z.strictObject({ pond: levelField('Pond then').optional(), tail: levelField('Water below the dam then').optional() }).optional(),

@@ -57,6 +57,8 @@ export interface Design extends Layout {
   marks: Mark[];
   travel: Travel[];
   supplies: Supply[];
+  /** what draws to it as its type is built, where somebody said otherwise */
+  usualLure?: string;
   holds: Hold[];
 }
 

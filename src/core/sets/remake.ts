@@ -1,4 +1,5 @@
 import type { DeviceClass } from '../devices/sizes';
+import { freshLure, type Attract } from '../lure/lure';
 import type { AtWork, Order, Step } from './work';
 import type { SetType } from './setType';
 
@@ -23,14 +24,15 @@ const LOOKED_AT: Record<DeviceClass, string> = {
   enclosed: 'Swivel and trigger free of mud.',
 };
 
-/** The sheet of a remake: made harmless, looked at, what the type renews, and then the same order as at placing without what is done once. */
-export function remakeOrders(type: SetType, at: AtWork): Order[] {
+/** The sheet of a remake: made harmless, looked at, what the type renews and what draws to it, and then the same order as at placing without what is done once. */
+export function remakeOrders(type: SetType, at: AtWork, lures?: readonly Attract[]): Order[] {
   const before: Step[] = [
     HARMLESS[at.device],
     { do: 'Old sticks out; look at the ground before it is trodden.' },
     { do: 'Anchor still firm? Pull at it; cable and swivels whole?' },
     { do: LOOKED_AT[at.device] },
     ...(type.remake ?? []).map((text): Step => ({ do: text })),
+    ...(lures ? [{ do: freshLure(lures) }] : []),
   ];
   return type.orders(at).map(({ when, steps }) => ({
     when,

@@ -179,6 +179,8 @@ export interface SetType {
   needsHold?: true;
   /** what the set does to the water: breaks of a shape, each so wide and deep; m */
   acts?: { breaks: number; shape: BreakShape['kind']; width: number; depth: number; words: string };
+  /** it stands where they pass anyway: nothing draws to it */
+  blind?: true;
   /** it stands under ice */
   underIce?: true;
   /** its trigger is a pan, or wires bent out of the jaws on purpose, where no choice says so: asked for as such before it is live */

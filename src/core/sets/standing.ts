@@ -1,4 +1,5 @@
 import type { CheckRule } from '../time/deadline';
+import { withLures } from '../lure/lure';
 import { filled, handsOf } from './fills';
 import { spentWords, type Spent } from '../check/spent';
 import type { Device, Setting, TrapSet } from '../record/kinds';
@@ -63,6 +64,8 @@ export function devicesAt(
 export interface Laid {
   numbers: Setting['numbers'];
   choices: Setting['choices'];
+  /** what draws to it, where somebody said */
+  lures?: Setting['lures'] | undefined;
   /** the surfaces when it was laid; a missing one was not read */
   then: Known;
   place: Place;
@@ -93,7 +96,7 @@ export function thenOf({ at, noted }: Setting, { water }: Pick<Station, 'water'>
 /** How a set was laid at a moment, by the settings, devices and readings that were true then and are known now. */
 export function laidAt(set: TrapSet, at: Date, { station, follows, surfaces, shed, hands }: Ground): Laid {
   const setting = settingAt(set, at);
-  const { numbers, choices } = setting;
+  const { numbers, choices, lures } = setting;
   return {
     numbers,
     choices,
@@ -101,13 +104,14 @@ export function laidAt(set: TrapSet, at: Date, { station, follows, surfaces, she
     place: placeOf(station, follows),
     devices: devicesAt(set, at, shed),
     ...(hands ? { hands } : {}),
+    ...(lures ? { lures } : {}),
   };
 }
 
 /** The parts and needs of a set that was laid so. */
 export function layOut(
   type: SetType,
-  { numbers, choices, then, place, devices, hands = {} }: Laid,
+  { numbers, choices, lures, then, place, devices, hands = {} }: Laid,
   system: System,
   ahead: Pick<Laying, 'iceNext' | 'frostToCheck'> = {},
 ): Design {
@@ -116,7 +120,7 @@ export function layOut(
   const own = follows && gauge !== undefined ? { ...then, [surface]: surfaceAt(follows, gauge) } : then;
   const defaults = Object.fromEntries(Object.entries(type.choices).map(([key, choice]) => [key, choice.default]));
   const known = Object.fromEntries(Object.entries(filled(type, place, then, { numbers, devices })).map(([key, { value }]) => [key, value]));
-  const layout = type.layOut({
+  const built = type.layOut({
     numbers: { ...handsOf(type, hands), ...known, ...numbers },
     choices: { ...defaults, ...choices },
     place,
@@ -125,6 +129,7 @@ export function layOut(
     system,
     ...ahead,
   });
+  const layout = withLures(built, lures);
   return follows ? onGauge(layout, surface, follows) : layout;
 }
 

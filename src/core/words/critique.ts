@@ -180,6 +180,28 @@ export const CRITIQUE = {
     about: 'Notch too firm',
     sentence: () => 'A mink weighs too little for the firm notch: the middle one, or the light.',
   }),
+  lureOnBlind: words<{ lures: readonly string[]; type: string }>({
+    about: 'Scent on a blind set',
+    sentence: ({ lures, type }) =>
+      `${capital(type)} takes what passes anyway. ${capital(list(lures))} calls others to it, raccoons first, and stops the one that would walk on.`,
+  }),
+  drawsAnother: words<{ lures: readonly string[]; calls: readonly string[]; species: string }>({
+    about: 'It calls another animal',
+    sentence: ({ lures, calls, species }) => `${capital(list(lures))} draws ${list(calls)}. This set is meant for ${an(species)}.`,
+  }),
+  nothingDraws: words<{ usual: string }>({
+    about: 'Nothing draws',
+    sentence: ({ usual }) => `This set lives by ${usual}: left blind nothing has a reason to come to it.`,
+  }),
+  castorQuiet: words<object>({
+    about: 'Castor out of its months',
+    sentence: () => 'They answer castor from late winter to spring. Now peeled sticks or food lure draw more.',
+  }),
+  lureWashed: words<{ rain: number }>({
+    about: 'Washed off',
+    sentence: ({ rain }, { system }) =>
+      `${system === 'us' ? `${(rain / 25.4).toFixed(1)} in` : `${Math.round(rain)} mm`} of rain since it was made: open scent is gone. Fresh over the old, under a bit of bark.`,
+  }),
   baitOld: words<{ nights: number; lasts: number }>({
     about: 'Old bait',
     sentence: ({ nights, lasts }) => `${nights} nights since it was set: bait and lure in open water work for about ${lasts}. Renew them.`,

@@ -19,7 +19,7 @@ import { latest } from '#core/stations/measures';
 import { bedOf, type Station } from '#core/stations/placed';
 import { nextCheck } from '#core/time/deadline';
 import { localDate, wallOf } from '#core/time/localTime';
-import { coldest, unknownHours } from '#core/weather/hours';
+import { coldest, rainOf, unknownHours } from '#core/weather/hours';
 import { db } from './database';
 import { checks } from './repositories/checks';
 import { toSalvage, type ToSalvage } from './repositories/gear';
@@ -106,11 +106,19 @@ export function aroundOf(known: Known, station: Station, type: SetType, set: Tra
     ...aheadOf(season, view, locals),
     closed: closedToday(season, station.water, locals.now),
     against: [],
-    nights: set?.state === 'live' && since !== '' ? Math.floor((now.getTime() - Date.parse(since)) / DAY) : null,
+    ...sinceMade(season, set, now),
     hasPosition: station.lat !== null,
     hasPhoto: set ? set.photoLeft !== null : false,
     hasDepth: bedOf(station) !== null || station.across !== null,
   };
+}
+
+/** Nights and rain since a live set was last made; null where it is not live, or no weather is told. */
+function sinceMade({ hours }: Season, set: TrapSet | undefined, now: Date): Pick<Around, 'nights' | 'rain'> {
+  const made = set?.state === 'live' ? Date.parse(set.armed?.at ?? settingAt(set, now).at ?? '') : NaN;
+  if (!Number.isFinite(made)) return { nights: null, rain: null };
+  const isTold = unknownHours(hours, made, now.getTime()) < 6;
+  return { nights: Math.floor((now.getTime() - made) / DAY), rain: isTold ? rainOf(hours, made, now.getTime()) : null };
 }
 
 const placeOf = (season: Season, set: TrapSet): Station | undefined => season.stations.find((s) => s.id === set.station);
@@ -174,7 +182,7 @@ function remarksOf(known: Known, set: TrapSet, locals: App.Locals): Remark[] {
   const { station, type, setting, devices, then, design } = designOf(known.season, set, locals);
   const asked: Asked = {
     ...{ type, species: set.species, state: set.state, anchor: set.anchor },
-    ...{ numbers: setting.numbers, choices: setting.choices, devices, design, then, surface: station.surface },
+    ...{ numbers: setting.numbers, choices: setting.choices, lures: setting.lures, devices, design, then, surface: station.surface },
     around: { ...aroundOf(known, station, type, set, locals), against: againstOf(known.season, set, locals) },
   };
   return critique(asked, set.overruled);

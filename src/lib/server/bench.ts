@@ -12,6 +12,8 @@ import { numberSpec, type FilledPosition, type NumberSpec, type SetType } from '
 import type { MeasureId } from '#core/stations/measures';
 import type { Device, Draft, Setting, Stay, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
+import { sameLures } from '#core/lure/lure';
+import { luresFrom } from '#core/lure/typed';
 import { wholeMinute } from '#core/time/localTime';
 import { askIfFar } from './askIfFar';
 import type { Place } from './benchPlace';
@@ -93,6 +95,8 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
   const kept = keptHere(read, type, station, typed);
   // what is kept at the place is no longer the set's own: it follows the place
   const numbers = Object.fromEntries(Object.entries(typed).filter(([key]) => !kept.some((k) => k.key === key)));
+  const { lures, faults } = luresFrom(read.text);
+  for (const [field, sentence] of Object.entries(faults)) read.refuse(field, sentence);
   const devices = readDevices(read, type, index<Device>(season.shed));
   const state = read.text('state') as TrapSet['state'];
   const readings = at ? await readingsAt(read, place, at, state === 'live') : null;
@@ -103,10 +107,13 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
   if (!at || !readings || number === undefined || !read.ok()) return null;
 
   const held = before ? settingAt(before, at) : undefined;
-  const same = held && sameSetting(held, numbers, choices) && before?.state === state;
-  const setting: Setting = same ? held : { id: idBeside(entry, 'setting'), at: at.toISOString(), numbers, choices };
-  const remade = state === 'live' && (!same || changedDevices(before, devices));
-  const made = { numbers: typed, choices, devices };
+  const sameBuilt = held && sameSetting(held, numbers, choices) && before?.state === state;
+  const same = sameBuilt && sameLures(held.lures, lures);
+  const setting: Setting = same
+    ? held
+    : { id: idBeside(entry, 'setting'), at: at.toISOString(), numbers, choices, ...(lures ? { lures } : {}) };
+  const remade = state === 'live' && (!sameBuilt || changedDevices(before, devices));
+  const made = { numbers: typed, choices, devices, ...(lures ? { lures } : {}) };
   const reason = remade ? await despite(read, place, at, made) : '';
   const ruled = ruledIn(read, place, at, { ...made, isSet: remade });
   if (!read.ok()) return null;

@@ -19,6 +19,8 @@ import { iceAt } from '#core/ice/growth';
 import { carriedOn, freezingDegreeDays, unknownHours } from '#core/weather/hours';
 import { movingOf } from '#core/ahead/moving';
 import { factorAt } from '#core/ice/sheets';
+import { lureFields } from '#core/lure/typed';
+import { stock } from './repositories/gear';
 import { newId } from './newId';
 import { aroundOf, loadKnown } from './around';
 import { factsHere } from './ruled';
@@ -101,6 +103,7 @@ export async function benchData(
       ...Object.fromEntries(
         Object.entries(type.choices).map(([key, choice]) => [`c.${key}`, model?.choices[key] ?? known[key as ChoiceKey] ?? choice.default]),
       ),
+      ...lureFields(model?.lures),
       ...Object.fromEntries(type.positions.map(({ id }) => [`d.${id}`, standing[id] ?? freshTags[id] ?? ''])),
     } as Record<string, string>,
     shed: season.shed
@@ -112,6 +115,8 @@ export async function benchData(
         text: `${d.tag}, ${sizeText(d.class, d.size)}${d.set && d.set.id !== set?.id ? ` (stands in ${d.set.number} ${d.set.name})` : ''}`,
         free: !d.set || d.set.id === set?.id,
       })),
+    /** jars and bundles that what draws is taken from */
+    jars: await jarsOf(locals),
     /** what is free and does not fit, with what would */
     unfit: season.shed
       .filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken' && !type.devices.includes(d.class))
@@ -144,6 +149,14 @@ async function opensOf(
       ? ''
       : levelText(level - (model?.numbers.breakDepth ?? acts.depth), frameOf(season, station.water, who.person.system));
   return { words: acts.words, width: printLength(model?.numbers.breakWidth ?? acts.width, who.person.system), bottom };
+}
+
+/** What of the shed draws, by portions, with how much of it there is. */
+async function jarsOf({ who, now }: App.Locals): Promise<{ id: string; text: string }[]> {
+  const kept = await stock(db(), who.crew, now);
+  return kept
+    .filter(({ kind, unit }) => (kind === 'lure' || kind === 'bait') && unit !== 'length' && unit !== 'weight')
+    .map(({ id, name, have }) => ({ id, text: `${name} (${Math.round(have * 10) / 10})` }));
 }
 
 /** For each place of a set a free device of the same size as stands in it. */

@@ -2,6 +2,7 @@ import type { BenchWrite } from './bench';
 import { db } from './database';
 import { attempt, openedOn, type Reader } from './form';
 import { keepAfter } from './keepForecasts';
+import { lureUsed } from './lureUsed';
 import { idBeside } from './newId';
 import { bodyOf } from './record/upsert';
 import type { Season } from './season';
@@ -29,6 +30,7 @@ export async function saveBench(
   const entries: NewEntry[] = [
     ...readings.map((body): NewEntry => ({ ...common, id: idBeside(body.id, 'entry'), kind: 'reading', body })),
     { ...common, id: read.text('entry'), kind: 'set', body: set, reason, ...(before ? openedOn(read, before) : {}) },
+    ...lureUsed(set, before, read.text('entry'), common),
     ...(opening ? [{ ...common, id: idBeside(opening.id, 'entry'), kind: 'opening' as const, body: opening }] : []),
   ];
   const place = season.stored.stations.find((s) => s.id === set.station);

@@ -190,6 +190,7 @@ async function remadeSet(
       : {
           id: idBeside(form, 'setting'),
           choices: held.choices,
+          ...(held.lures ? { lures: held.lures } : {}),
           at: at.toISOString(),
           numbers: restated(type, held, view.then, view.layout, view.station.surface, known, lower),
         };

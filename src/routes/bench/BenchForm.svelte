@@ -19,6 +19,7 @@
   import CarryList from './CarryList.svelte';
   import Drawings from './Drawings.svelte';
   import Findings from './Findings.svelte';
+  import LureFields from './LureFields.svelte';
   import Others from './Others.svelte';
   import Remarks from './Remarks.svelte';
   import Ruled from './Ruled.svelte';
@@ -74,6 +75,7 @@
   </div>
   <div class="left">
     <BenchFields {bench} {it} {kept} {system} copied={isNew && bench.copied !== ''} />
+    <LureFields {bench} {it} {kept} />
     <OriginKey />
   </div>
   <div class="middle">

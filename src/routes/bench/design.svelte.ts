@@ -21,6 +21,8 @@ import { critique } from '#core/critique/critique';
 import type { Remark } from '#core/critique/rule';
 import type { TrapSet } from '#core/record/kinds';
 import { othersIn } from '#core/others/others';
+import { luresFrom } from '#core/lure/typed';
+import { builtWith } from '#core/lure/lure';
 import { SITUATIONS } from '#core/rules/book';
 import { judge, type Answer } from '#core/rules/judge';
 import { standOf } from '#core/rules/stand';
@@ -73,6 +75,8 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
       }),
     ),
   );
+  /** what draws to it, as it is typed */
+  const lures = $derived(luresFrom((name) => (fields[name] ?? '').trim()).lures);
   const chosen = $derived(
     Object.fromEntries(
       type.positions.flatMap(({ id }): [string, FilledPosition][] => {
@@ -95,7 +99,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     ...(sheet === null ? {} : { sheet }),
   });
   const unchanged = $derived(
-    bench.held !== null && Object.keys(bench.fields).every((name) => !/^[nc]\./.test(name) || fields[name] === bench.fields[name]),
+    bench.held !== null && Object.keys(bench.fields).every((name) => !/^([nc]\.|lure)/.test(name) || fields[name] === bench.fields[name]),
   );
   /** nothing was typed or chosen that makes it another set */
   const isAsHeld = $derived(Object.keys(bench.fields).every((name) => !/^[ncd]\./.test(name) || fields[name] === bench.fields[name]));
@@ -104,7 +108,15 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   const design = $derived(
     layOut(
       type,
-      { numbers, choices, then: from, place: placeOf(bench.station, bench.follows), devices, hands: bench.hands },
+      {
+        numbers,
+        choices,
+        ...(lures ? { lures } : {}),
+        then: from,
+        place: placeOf(bench.station, bench.follows),
+        devices,
+        hands: bench.hands,
+      },
       system,
       bench.ice ?? {},
     ),
@@ -123,7 +135,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const { around } = bench;
     if (!around) return [];
     const { species, state, anchor } = fields as Record<string, string>;
-    const asked = { type, numbers, choices, devices: chosen, design, then: from, surface, around, anchor: anchor ?? '' };
+    const asked = { type, numbers, choices, lures, devices: chosen, design, then: from, surface, around, anchor: anchor ?? '' };
     return critique({ ...asked, species: species as TrapSet['species'], state: state as TrapSet['state'] });
   });
   /** who else could be in it */
@@ -229,6 +241,10 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     /** what fails and wants a reason before it goes live */
     get doubtful() {
       return againstLive(design, then, system).doubtful;
+    },
+    /** what draws to it as its type is built */
+    get usualLure() {
+      return design.usualLure ?? builtWith(design.supplies);
     },
     get atWork() {
       return work;

@@ -44,6 +44,7 @@ const of = asks(numbers);
 export const damCrossoverFace: SetType = {
   id: 'dam-crossover-face',
   name: 'Dam crossover, downstream side',
+  blind: true,
   idea: 'A body-grip on the lower face of the dam below the worn gap, under a stick or two, where the way down is tight.',
   species: ['beaver', 'otter'],
   stations: ['crossover', 'dam'],

@@ -20,6 +20,7 @@ const of = asks(numbers);
 export const damCrossoverFoothold: SetType = {
   id: 'dam-crossover-foothold',
   name: 'Dam crossover, foothold at the top',
+  blind: true,
   idea: 'A foothold under the pond side of the worn gap, in the middle of it; off center only where the gap is wide enough for that.',
   species: ['beaver', 'otter'],
   stations: ['crossover', 'dam'],

@@ -25,6 +25,7 @@ const of = asks(numbers);
 export const damCrossoverSnare: SetType = {
   id: 'dam-crossover-snare',
   name: 'Dam crossover, snare in air',
+  blind: true,
   idea: 'A loop of 8 to 8½ in over the worn gap, its bottom about 3 in over the deck, one thin guide at most.',
   species: ['beaver', 'otter'],
   stations: ['crossover', 'dam', 'slide'],

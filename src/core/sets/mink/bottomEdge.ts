@@ -26,6 +26,7 @@ const of = asks(numbers);
 export const bottomEdge: SetType = {
   id: 'bottom-edge',
   name: 'Bottom edge set',
+  blind: true,
   idea: 'A 160 (a 330 for otter) standing on the bed where wall or bank meets it, all under. A rise does not end it, only reaching it does: pair it with a shallow one.',
   species: ['mink', 'otter', 'muskrat'],
   stations: ['bridge', 'culvert', 'undercut', 'channel', 'point'],

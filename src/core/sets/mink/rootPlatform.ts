@@ -22,6 +22,7 @@ const of = asks(numbers);
 export const rootPlatform: SetType = {
   id: 'root-platform',
   name: 'Root platform',
+  blind: true,
   idea: 'A No. 11 on the ledge under a root wad, just under water, on a slide to the pool beside it; no lure.',
   species: ['mink'],
   stations: ['undercut', 'bank den', 'log crossing'],

@@ -25,6 +25,7 @@ const of = asks(numbers);
 export const undercutBank: SetType = {
   id: 'undercut-bank',
   name: 'Undercut bank',
+  blind: true,
   idea: 'A 160 tight under the roof at the outside of a bend, dog up, near spring upright, far spring flat, its top 1½ to 2 in above water. One at each bend that deserves it.',
   species: ['mink'],
   stations: ['undercut', 'bank den', 'channel'],

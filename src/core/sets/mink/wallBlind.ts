@@ -29,6 +29,7 @@ const panUnder = (laying: Laying, size: string): number =>
 export const wallBlind: SetType = {
   id: 'wall-blind',
   name: 'Blind wall set',
+  blind: true,
   idea: 'A small foothold close under a wall, an inch of water over it, a flat stone making up the depth; no lure. A blind set needs 4 to 7 nights before it says anything.',
   species: ['mink', 'muskrat'],
   stations: ['bridge', 'culvert', 'undercut', 'point', 'channel'],

@@ -28,6 +28,7 @@ const of = asks(numbers);
 export const wallHanging: SetType = {
   id: 'wall-hanging',
   name: 'Hanging wall set',
+  blind: true,
   idea: 'A 110 to 160 hung over a ledge by a bar, lower spring under water; travelers along the wall duck below the upper one. One on each wall; one crouches at the bridge to see it.',
   species: ['mink', 'muskrat'],
   stations: ['bridge', 'culvert', 'channel'],

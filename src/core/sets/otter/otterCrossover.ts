@@ -23,6 +23,7 @@ const of = asks(numbers);
 export const otterCrossover: SetType = {
   id: 'otter-crossover',
   name: 'Otter crossover',
+  blind: true,
   idea: 'A foothold on a slide wire at the foot of a worn crossing over a neck of land, two thin sticks beside it. Only in an open season.',
   species: ['otter'],
   stations: ['crossover', 'slide', 'point', 'channel'],

@@ -32,7 +32,7 @@ export async function putSet(trx: Knex, body: TrapSet, { crew, entry }: Owner): 
       stays.map((s) => s.id),
     )
     .delete();
-  for (const setting of settings) await upsert(trx, 'setting', { ...setting, set_id: set.id }, crew);
+  for (const setting of settings) await upsert(trx, 'setting', { ...setting, lures: setting.lures ?? null, set_id: set.id }, crew);
   for (const { device, from, to, ...stay } of stays) {
     await upsert(trx, 'stay', { ...stay, set_id: set.id, device_id: device, live_from: from, live_to: to ?? 'infinity' }, crew);
   }
@@ -69,7 +69,12 @@ interface SetRow extends Omit<TrapSet, 'line' | 'station' | 'settings' | 'stays'
   station_id: string;
   left_because: string;
 }
-type SettingRow = Omit<Setting, 'at' | 'noted'> & { set_id: string; at: Date; noted: Setting['noted'] | null };
+type SettingRow = Omit<Setting, 'at' | 'noted' | 'lures'> & {
+  set_id: string;
+  at: Date;
+  noted: Setting['noted'] | null;
+  lures: Setting['lures'] | null;
+};
 interface StayRow {
   id: string;
   set_id: string;
@@ -126,7 +131,7 @@ export function askSets(db: Knex, crew: string, filter: SetFilter) {
   const rows: Asked<SetRow, SetRow[]> = { query: narrow(SET).orderBy('number'), read: (found) => found };
   const settings: Asked<SettingRow, SettingRow[]> = {
     query: db('setting')
-      .select('id', 'set_id', 'at', 'numbers', 'choices', 'noted')
+      .select('id', 'set_id', 'at', 'numbers', 'choices', 'lures', 'noted')
       .whereIn('set_id', narrow(['id']))
       .orderBy('at'),
     times: ['at'],
@@ -158,10 +163,11 @@ export function setsOf({ rows, settings, stays }: { rows: SetRow[]; settings: Se
     line: line_id,
     station: station_id,
     leftBecause: left_because,
-    settings: (ownSettings.get(set.id) ?? []).map(({ set_id: _, at, noted, ...s }) => ({
+    settings: (ownSettings.get(set.id) ?? []).map(({ set_id: _, at, noted, lures, ...s }) => ({
       ...s,
       at: at.toISOString(),
       ...(noted ? { noted } : {}),
+      ...(lures ? { lures } : {}),
     })),
     stays: (ownStays.get(set.id) ?? []).map(stayOf),
   }));

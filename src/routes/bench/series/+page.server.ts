@@ -115,6 +115,7 @@ export const actions: Actions = {
               at: at.toISOString(),
               numbers,
               choices: habits.choices,
+              ...(habits.lures ? { lures: habits.lures } : {}),
             },
           ],
           stays: [],

@@ -6,6 +6,7 @@ import { seenAtSet } from '#core/counting/atSet';
 import { asksNow, likelyOutcome, oneChange } from '#core/check/advice';
 import { OUTCOMES } from '#core/record/checks';
 import type { Check, TrapSet } from '#core/record/kinds';
+import { freshLure } from '#core/lure/lure';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
 import { settingAt, statesOf } from '#core/sets/standing';
@@ -81,7 +82,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
       change: c.change,
     })),
     arming: armingCheck(setTypeOf(set.type), devices, held.choices),
-    remake: (setTypeOf(set.type).remake ?? []).join(' '),
+    remake: [...(setTypeOf(set.type).remake ?? []), ...(held.lures ? [freshLure(held.lures)] : [])].join(' '),
     supplies:
       asked === null
         ? []

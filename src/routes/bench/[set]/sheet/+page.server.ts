@@ -54,7 +54,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     poles: design.parts.flatMap((p) => (p.marks ? [{ id: p.id, what: p.stock ?? p.id, length: p.height, marks: p.marks }] : [])),
     arming: armingCheck(type, devices, setting.choices),
     work,
-    orders: again ? remakeOrders(type, work) : type.orders(work),
+    orders: again ? remakeOrders(type, work, setting.lures) : type.orders(work),
     again,
     entry: newId(),
     saved: url.searchParams.has('saved'),
