@@ -84,6 +84,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
     rule: { kind: 'elapsed' as const, hours: 24 },
     rulebook: 'Otter were here before the closure: keep the camera on the inlet.',
     book: idOf('rulebook'),
+    schools: { hold: 'other', break: 'other', lure: 'one' } as const,
   };
   add('rulebook', { id: idOf('rulebook'), version: 1, book: rulebookFor(today), note: 'invented for the demo' }, founded);
   add('line', { ...line, id: idOf('line'), season: '3' });

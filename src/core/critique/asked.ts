@@ -1,3 +1,4 @@
+import type { Picked } from '../schools/sides';
 import type { Attract } from '../lure/lure';
 import type { DeviceClass } from '../devices/sizes';
 import type { TrapSet } from '../record/kinds';
@@ -43,6 +44,10 @@ export interface Around {
   /** animals that are closed today by the rulebook in force, and what it says against the set as it stands */
   closed: string[];
   against: string[];
+  /** how often its anchor was found dragged since it was last changed */
+  dragged: number;
+  /** the schools that its line picked */
+  schools: Picked;
   /** mm of rain since it was last made; null where no weather is told */
   rain: number | null;
   /** nights since it was last made; null where it is not live */

@@ -5,6 +5,7 @@ import { LURE } from './lure';
 import { OUTCOME } from './outcome';
 import { PLACE } from './place';
 import { SEVERITIES, type Remark, type Rule } from './rule';
+import { SCHOOL } from './school';
 import { SEASON } from './season';
 import { SIZE } from './size';
 import { SNARE } from './snare';
@@ -22,6 +23,7 @@ export const RULES: readonly Rule[] = [
   ...LURE,
   ...SNARE,
   ...STRANGERS,
+  ...SCHOOL,
   ...AHEAD,
 ];
 

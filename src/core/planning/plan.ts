@@ -30,6 +30,8 @@ export interface PlanInput {
   each: number;
   /** nights until the next free days are over */
   nights: number;
+  /** one set a water at a time, the rest kept unspoiled: a school that the line may pick */
+  isPaced?: boolean;
   /** the crew's own catch per working night, all places */
   mean: number;
 }
@@ -54,6 +56,7 @@ export const LEFT_WORDS = {
   unused: 'likely not in use',
   noTrap: 'without a free trap',
   noLight: 'not reached before dark',
+  rested: 'kept unspoiled',
   enough: 'more than you want',
   handled: 'more than you can handle',
 } as const;
@@ -88,11 +91,13 @@ export function planOf(candidates: readonly Candidate[], input: PlanInput): Rank
   const fit = fitting(input.minutes, input.people, input.each);
   let taken = 0;
   let daily = 0;
+  const begun = new Set<string>();
   return ranked.map(({ place, perNight, value }): Ranked => {
-    const reason = reasonLeft(place, { taken, daily, perNight, fit, input });
+    const reason = reasonLeft(place, { taken, daily, perNight, fit, input, begun });
     if (!reason) {
       taken += 1;
       daily += perNight;
+      begun.add(place.water);
     }
     return { id: place.id, perNight, value, take: !reason, left: reason?.left ?? null, why: reason?.why ?? taking(place, perNight) };
   });
@@ -103,12 +108,14 @@ interface SoFar {
   daily: number;
   perNight: number;
   fit: number;
+  /** waters on which a place is taken */
+  begun: ReadonlySet<string>;
   input: PlanInput;
 }
 
 const two = (n: number): string => (n < 0.095 ? n.toFixed(2) : n.toFixed(1));
 
-function reasonLeft(place: Candidate, { taken, daily, perNight, fit, input }: SoFar): { left: Left; why: string } | null {
+function reasonLeft(place: Candidate, { taken, daily, perNight, fit, input, begun }: SoFar): { left: Left; why: string } | null {
   const because = (left: Left, why: string) => ({ left, why });
   if (place.taken) return because('taken', place.taken);
   if (place.barred) return because('barred', place.barred);
@@ -119,6 +126,8 @@ function reasonLeft(place: Candidate, { taken, daily, perNight, fit, input }: So
     return because('noTrap', input.traps === 0 ? 'No free trap in the shed.' : 'No free trap left for this location.');
   if (taken >= fit)
     return because('noLight', `No light left: ${many(fit, 'set')} fit before dark with ${many(input.people, 'person', 'people')}.`);
+  if (input.isPaced && begun.has(place.water))
+    return because('rested', 'One set a water at a time, by your school: the rest stays unspoiled.');
   if (daily * input.nights >= input.wanted)
     return because(
       'enough',

@@ -1,5 +1,6 @@
 import type { Species } from '../animals/species';
 import { CLASS_WORDS } from '../devices/sizes';
+import { againstSchool } from '../schools/sides';
 import { typesFor } from '../sets/search';
 import type { Offered } from '../sets/offer';
 import type { SetType, Suit } from '../sets/setType';
@@ -23,26 +24,36 @@ const suitOf = (type: SetType, species: Species, place: Offered, month: number):
   type.suits?.find((s) => s.species === species && s.places.includes(place.kind) && inMonths(s.months, month) && (s.when?.(place) ?? true));
 
 /** Otters are open in few places: that is said before anything else. */
-const reason = (type: SetType, suit: Suit | undefined, species: Species, known: boolean): string => {
+const reason = (
+  type: SetType,
+  suit: Suit | undefined,
+  species: Species,
+  { known, against }: { known: boolean; against: boolean },
+): string => {
   const idea = suit?.why ?? type.idea.replace(/\.$/, '');
-  const why = known ? `${idea}; those left here may know a ${CLASS_WORDS[type.usual.class]}` : idea;
+  const shy = known ? `${idea}; those left here may know a ${CLASS_WORDS[type.usual.class]}` : idea;
+  const why = against ? `${shy}; not the school that your line picked` : shy;
   return species === 'otter' ? `${why}; only where and when otter are open: look into the rulebook first` : why;
 };
 
-/** What the animals of a place may know from earlier trapping comes after all that is tried first there and is new to them. [practice] */
-const rankOf = ({ suit, known }: { suit: Suit | undefined; known: boolean }): number =>
-  (suit?.rank ?? UNRANKED) + (suit && known ? UNRANKED / 2 : 0);
+/** What the animals of a place may know from earlier trapping comes after all that is tried first there and is new to them, the other school after the own. [practice] */
+const rankOf = ({ suit, known, against }: { suit: Suit | undefined; known: boolean; against: boolean }): number =>
+  (suit?.rank ?? UNRANKED) + (suit && known ? UNRANKED / 2 : 0) + (against ? UNRANKED / 4 : 0);
 
 /** Set types for a species at a place in a month, the ones to try first before the others that fit; empty where no type fits. */
 export function suggestionsFor(species: Species, place: Offered, month: number): Suggestion[] {
   return typesFor({ species, place: place.kind, month })
     .map((type) => ({ type, suit: suitOf(type, species, place, month) }))
-    .map((one) => ({ ...one, known: place.met?.includes(one.type.usual.class) ?? false }))
+    .map((one) => ({
+      ...one,
+      known: place.met?.includes(one.type.usual.class) ?? false,
+      against: againstSchool(place.schools ?? {}, one.type, species),
+    }))
     .sort((a, b) => rankOf(a) - rankOf(b))
-    .map(({ type, suit, known }) => ({
+    .map(({ type, suit, ...told }) => ({
       type: type.name,
       built: type.id,
       first: suit !== undefined,
-      why: reason(type, suit, species, known),
+      why: reason(type, suit, species, told),
     }));
 }

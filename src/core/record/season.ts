@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { SPECIES } from '../animals/species';
 import { SET_TYPE_IDS } from '../sets/catalogue';
 import { attractSchema, MOST_LURES } from '../lure/lure';
+import { SCHOOL_IDS, SIDES } from '../words/schools';
 import { SITUATIONS } from '../rules/book';
 import { checkRuleSchema } from '../rules/checkRule';
 import { levelField } from './levelField';
@@ -27,6 +28,8 @@ export const lineSchema = z.strictObject({
   rulebook: note('Rulebook'),
   /** the rulebook that it is judged by; null until one is chosen */
   book: id('Rulebook in force').nullable().default(null),
+  /** on which side it stands where practitioners differ; a matter that is left out is open */
+  schools: drawn(z.partialRecord(z.enum(SCHOOL_IDS), z.enum(SIDES)).default({}), 'Schools'),
 });
 
 export const SET_STATES = ['planned', 'prepared', 'live', 'pulled'] as const;

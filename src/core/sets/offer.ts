@@ -1,5 +1,6 @@
 import type { DeviceClass } from '../devices/sizes';
 import { inches } from '../units/factors';
+import type { Picked } from '../schools/sides';
 import type { StationKind } from '../stations/kinds';
 
 /** What is known of a place when a type is looked for; what nobody measured is left out. Lengths m. */
@@ -18,6 +19,8 @@ export interface Offered {
   moving?: boolean | undefined;
   /** devices that its animals may know from earlier trapping */
   met?: readonly DeviceClass[] | undefined;
+  /** the schools that its line picked */
+  schools?: Picked | undefined;
 }
 
 /** Whether a place is of the sort that a type is tried first at; false where that was not measured. [practice] */

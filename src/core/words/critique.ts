@@ -3,6 +3,7 @@ import { monthsText } from '../sets/search';
 import type { System } from '../units/factors';
 import { tempText } from '../weather/tonight';
 import { capital, sayFor, type Say } from './say';
+import { otherSide, SCHOOLS, type SchoolId, type Side } from './schools';
 
 /** What a rule says: its subject in a few words, and the sentence with its figures. */
 interface Words<V> {
@@ -201,6 +202,25 @@ export const CRITIQUE = {
     about: 'Washed off',
     sentence: ({ rain }, { system }) =>
       `${system === 'us' ? `${(rain / 25.4).toFixed(1)} in` : `${Math.round(rain)} mm`} of rain since it was made: open scent is gone. Fresh over the old, under a bit of bark.`,
+  }),
+  otherSchool: words<{ matters: readonly { matter: SchoolId; side: Side }[] }>({
+    about: 'The other school',
+    sentence: ({ matters }) =>
+      matters
+        .map(({ matter, side }) => {
+          const own = SCHOOLS[matter];
+          const wanted = own[otherSide(side)];
+          return `${own.about}: here ${own[side].says}, your line holds with ${wanted.says}, since ${wanted.why}.`;
+        })
+        .join(' '),
+  }),
+  dragged: words<{ times: number; by: Side | null }>({
+    about: 'Its anchor moved',
+    sentence: ({ times: n, by }) => {
+      const { one, other } = SCHOOLS.bag;
+      const told = by === null ? [one, other] : [SCHOOLS.bag[by]];
+      return `Dragged ${times(n)} since it was last changed: ${told.map(({ says, why }) => `${says} (${why})`).join(', or ')}.`;
+    },
   }),
   baitOld: words<{ nights: number; lasts: number }>({
     about: 'Old bait',

@@ -92,6 +92,8 @@ export function aroundOf(known: Known, station: Station, type: SetType, set: Tra
     isFrozen: season.sheets[station.water] !== undefined,
     coldest: coldestTo(season, view, locals),
     looks: outcomesOf(own),
+    dragged: own.filter((v) => v.devices.some((d) => d.flags.includes('anchor dragged'))).length,
+    schools: season.line.schools,
     wentRound: wentRound(season, station.id, own[0]?.at),
     failedHere: looksAt(
       others.filter(

@@ -19,6 +19,7 @@ import { iceAt } from '#core/ice/growth';
 import { carriedOn, freezingDegreeDays, unknownHours } from '#core/weather/hours';
 import { movingOf } from '#core/ahead/moving';
 import { factorAt } from '#core/ice/sheets';
+import { beginsWith } from '#core/schools/sides';
 import { lureFields } from '#core/lure/typed';
 import { stock } from './repositories/gear';
 import { newId } from './newId';
@@ -49,6 +50,8 @@ export async function benchData(
   const freshTags = like ? freeAs(like, season, now) : {};
   const print = (key: string, value: number): string => printNumber(numberSpec(type, key) ?? { unit: 'length' }, value, who.person.system);
   const known = answered(type, station);
+  /** what a new set begins with by the schools of its line */
+  const byLine = beginsWith(season.line.schools, type, like?.species ?? type.species[0] ?? 'beaver');
   const water = season.waters.find((w) => w.id === station.water);
   return {
     type: type.id,
@@ -81,6 +84,7 @@ export async function benchData(
     /** what the critique looks at beside the design */
     around: await aroundHere(station, type, set, locals),
     overruled: set?.overruled ?? {},
+    schools: season.line.schools,
     opened: set?.entry,
     opens: await opensOf(season, station, type, set, model, locals),
     /** the set whose numbers stand in the fields of a new one */
@@ -101,7 +105,10 @@ export async function benchData(
       at: toField(now, season.line.zone),
       ...Object.fromEntries(Object.entries(model?.numbers ?? {}).map(([key, value]) => [`n.${key}`, print(key, value)])),
       ...Object.fromEntries(
-        Object.entries(type.choices).map(([key, choice]) => [`c.${key}`, model?.choices[key] ?? known[key as ChoiceKey] ?? choice.default]),
+        Object.entries(type.choices).map(([key, choice]) => [
+          `c.${key}`,
+          model?.choices[key] ?? known[key as ChoiceKey] ?? byLine[key] ?? choice.default,
+        ]),
       ),
       ...lureFields(model?.lures),
       ...Object.fromEntries(type.positions.map(({ id }) => [`d.${id}`, standing[id] ?? freshTags[id] ?? ''])),

@@ -74,13 +74,15 @@ export interface PlanRow extends Ranked {
 }
 
 /** What a place is, for the types that are tried there. */
-export const offered = (season: Season, station: Station, now: Date): Offered =>
-  offeredAt(
+export const offered = (season: Season, station: Station, now: Date): Offered => ({
+  ...offeredAt(
     station,
     season.levels[station.water]?.known ?? {},
     iceHere(station, season.sheets[station.water], season.ice, now) !== null,
     metOn(station.water, season.earlier),
-  );
+  ),
+  schools: season.line.schools,
+});
 
 /** The plan: every place of the crew, or of one water, in the order of what it brings, taken or left with its reason. */
 export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
@@ -118,6 +120,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     each,
     nights,
     mean,
+    isPaced: season.line.schools.pace === 'one',
   };
 
   const words = (date: string): string => dayText(instantOf(date, '12:00', zone), season.clock);

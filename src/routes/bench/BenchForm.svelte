@@ -23,6 +23,7 @@
   import Others from './Others.svelte';
   import Remarks from './Remarks.svelte';
   import Ruled from './Ruled.svelte';
+  import Schools from './Schools.svelte';
   import { remedySays, type Remedy } from '#core/water/remedy';
   import { worst } from '#core/water/state';
   import StateMark from '$lib/ui/StateMark.svelte';
@@ -102,6 +103,7 @@
     />
     <Remarks {it} overruled={bench.overruled} {kept} {system} />
     <Others others={it.others} rules={bench.rules} />
+    <Schools {it} />
     <Ruled {bench} {it} {kept} {system} />
     <Arming groups={it.arming} {kept} state={it.fields.state ?? 'live'} repeat={!isNew && bench.fields.state === 'live' && it.isAsHeld} />
     {#if bench.opens && it.fields.state === 'live'}<BreakFields opens={bench.opens} {kept} />{/if}
@@ -116,7 +118,7 @@
     {/if}
     <Problem text={kept?.problem} quiet />
     <button class="btn btn-primary btn-lg w-full mt-3">{isNew ? 'Save the set' : 'Save the changes'}</button>
-    <p class="quiet small mt-2">Zaprud does not judge what is legal. Check your rules.</p>
+    <p class="quiet small mt-2">Zaprud never says what is legal.</p>
   </div>
 </form>
 

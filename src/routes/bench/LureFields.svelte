@@ -17,7 +17,11 @@
   const isOpen = (row: number): boolean => row === 0 || (fields[lureField(row - 1, 'what')] ?? '') !== '';
   const wrong = $derived(Object.keys(kept?.errors ?? {}).some((name) => name.startsWith('lure')));
   const told = $derived(
-    fields.lure === 'blind' ? 'blind' : fields.lure === 'own' ? (fields[lureField(0, 'what')] ?? '') || 'to be said' : asBuilt,
+    fields.lure === 'blind'
+      ? 'blind'
+      : fields.lure === 'own'
+        ? (fields[lureField(0, 'what')] ?? '') || 'to be said'
+        : it.usualLure || 'none',
   );
 </script>
 

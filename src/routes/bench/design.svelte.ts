@@ -18,11 +18,13 @@ import { offGauge } from '#core/units/frame';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import type { Known } from '#core/water/levels';
 import { critique } from '#core/critique/critique';
-import type { Remark } from '#core/critique/rule';
+import type { Mend, Remark } from '#core/critique/rule';
 import type { TrapSet } from '#core/record/kinds';
 import { othersIn } from '#core/others/others';
 import { luresFrom } from '#core/lure/typed';
 import { builtWith } from '#core/lure/lure';
+import { sidesOf, towards } from '#core/schools/sides';
+import { otherSide } from '#core/words/schools';
 import { SITUATIONS } from '#core/rules/book';
 import { judge, type Answer } from '#core/rules/judge';
 import { standOf } from '#core/rules/stand';
@@ -147,6 +149,16 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
       users: bench.around?.users ?? '',
     }),
   );
+  /** the disputed matters that it touches: its side, the line's, and the change that brings it to the other */
+  const sides = $derived.by(() => {
+    const species = (fields.species || type.species[0] || 'beaver') as TrapSet['species'];
+    const sticks = design.parts.filter((p) => p.kind === 'stick').length;
+    const tie = type.numbers.tie ? (numbers.tie ?? type.numbers.tie.default ?? null) : null;
+    return sidesOf({ type, species, choices, devices: Object.values(devices), lures, sticks, tie }).map(({ matter, side }) => ({
+      ...{ matter, side, picked: bench.schools[matter] ?? null },
+      change: towards(matter, otherSide(side), type),
+    }));
+  });
   /** rules of the book of which somebody says that it is so */
   const saidSo = kept()?.values?.attested;
   let attested = $state(saidSo === undefined ? [...(bench.rules?.attested ?? [])] : [saidSo].flat());
@@ -167,7 +179,10 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   function mend({ id, mend: own }: Remark): void {
     if (!own) return;
     mended = { id, field: own.field, before: fields[own.field] ?? '' };
-    fields[own.field] = typeof own.value === 'number' ? printLength(own.value, system) : own.value;
+    change(own);
+  }
+  function change({ field, value }: Mend): void {
+    fields[field] = typeof value === 'number' ? printLength(value, system) : value;
   }
   const work = $derived(
     atWork(
@@ -270,6 +285,10 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     set attested(rules: string[]) {
       attested = rules;
     },
+    get sides() {
+      return sides;
+    },
+    change,
     mend,
     get mended() {
       return mended;

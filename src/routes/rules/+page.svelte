@@ -18,6 +18,7 @@
   <section>
     <h1>Rules</h1>
     <p class="quiet">{YOUR_BOOK} Zaprud never says that anything is legal.</p>
+    <p><a class="link" href="/rules/schools">Schools: where practitioners differ</a></p>
     {#if data.saved}<p role="status"><b>Saved.</b></p>{/if}
     {#if !data.season}
       <p class="sheet mt-3">No line was begun yet. <a class="link" href="/begin">Begin one</a>, with its check interval.</p>

@@ -43,7 +43,7 @@ const BEGUN = '(select min(seq) from entry where entry.crew_id = line.crew_id an
 /** Every season of the crew, the newest first. */
 const linesOf = (db: Knex, crew: string) =>
   db('line')
-    .select('id', 'name', 'season', 'zone', 'lat', 'lon', 'rule', 'rulebook', 'book', 'entry_id as entry')
+    .select('id', 'name', 'season', 'zone', 'lat', 'lon', 'rule', 'rulebook', 'book', 'schools', 'entry_id as entry')
     .where({ crew_id: crew })
     .orderByRaw(BEGUN);
 
