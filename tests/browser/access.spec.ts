@@ -61,6 +61,7 @@ test('in every room axe finds nothing serious, no word lies on another and nothi
     '/morning/nothing?begun=1',
     '/rules?part=seasons',
     '/rules?part=checks',
+    '/rules/schools',
     `${bench}/sheet`,
     `${bench}/find`,
     `/bench/series?like=${bench?.split('/').at(-1)}`,

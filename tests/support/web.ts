@@ -4,7 +4,11 @@ import type { Program } from './server';
 
 /** What a refused page says at its fields; its beginning where no field was refused. */
 function faultsIn(page: string): string {
-  const bare = (html: string): string => html.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ').trim();
+  const bare = (html: string): string =>
+    html
+      .replace(/<[^>]+>/g, ' ')
+      .replace(/\s+/g, ' ')
+      .trim();
   const faults = [...page.matchAll(/<p[^>]*class="[^"]*\b(?:error|bad)\b[^"]*"[^>]*>(.*?)<\/p>/gs)].map(([, text]) => bare(text ?? ''));
   return faults.length > 0 ? faults.join(' | ') : bare(page).slice(0, 600);
 }

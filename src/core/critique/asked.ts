@@ -1,4 +1,4 @@
-import type { Picked } from '../schools/sides';
+import type { Picked } from '../words/schools';
 import type { Attract } from '../lure/lure';
 import type { DeviceClass } from '../devices/sizes';
 import type { TrapSet } from '../record/kinds';

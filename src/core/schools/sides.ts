@@ -4,10 +4,7 @@ import type { Mend } from '../critique/rule';
 import type { Attract } from '../lure/lure';
 import type { FilledPosition, SetType } from '../sets/setType';
 import { inches } from '../units/factors';
-import { SCHOOL_IDS, type SchoolId, type Side } from '../words/schools';
-
-/** Which schools a line picked; a matter that is left out is open. */
-export type Picked = Partial<Record<SchoolId, Side>>;
+import { SCHOOL_IDS, type Picked, type SchoolId, type Side } from '../words/schools';
 
 /** A set as it is built, in what schools differ about. */
 export interface Built {

@@ -1,6 +1,6 @@
 import type { DeviceClass } from '../devices/sizes';
 import { inches } from '../units/factors';
-import type { Picked } from '../schools/sides';
+import type { Picked } from '../words/schools';
 import type { StationKind } from '../stations/kinds';
 
 /** What is known of a place when a type is looked for; what nobody measured is left out. Lengths m. */

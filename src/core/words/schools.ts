@@ -84,3 +84,6 @@ export const SCHOOL_IDS = Object.keys(SCHOOLS) as [SchoolId, ...SchoolId[]];
 export const SIDES = ['one', 'other'] as const;
 export type Side = (typeof SIDES)[number];
 export const otherSide = (side: Side): Side => (side === 'one' ? 'other' : 'one');
+
+/** Which schools a line picked; a matter that is left out is open. */
+export type Picked = Partial<Record<SchoolId, Side>>;

@@ -1,6 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { SCHOOL_IDS, SIDES } from '#core/words/schools';
-import type { Picked } from '#core/schools/sides';
+import { SCHOOL_IDS, SIDES, type Picked } from '#core/words/schools';
 import { ruleText } from '#core/time/deadline';
 import { db } from '$lib/server/database';
 import { attempt, openedOn, reader, refused } from '$lib/server/form';
