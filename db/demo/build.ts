@@ -295,6 +295,16 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
     }
   }
   const asked = at(6, '18:30');
+  const answered = at(2, '19:40');
+  add(
+    'reply',
+    {
+      ...{ id: make(answered), set: idOf('s15'), at: answered.toISOString(), from: 'an old hand down the valley' },
+      text: 'Nothing wrong with the trap. I would lay a twig across that run before anything else, and look at the outer one by the alders.',
+    },
+    answered,
+    wren,
+  );
   add('interview', { id: make(asked), set: idOf('s15'), ...quietRun(asked, ZONE) }, asked, wren);
   const ordered = entries
     .map((entry, i) => ({ entry, i }))

@@ -64,6 +64,8 @@ test('in every room axe finds nothing serious, no word lies on another and nothi
     '/rules/schools',
     `${bench}/sheet`,
     `${bench}/find`,
+    `${bench}/card`,
+    '/bench/card',
     `/bench/series?like=${bench?.split('/').at(-1)}`,
     ...scouting,
     ice,

@@ -14,7 +14,7 @@ import {
 } from './places';
 import { cameraSchema, earlierSchema, groundSchema, intentSchema, signSchema, surveySchema } from './scouting';
 import { forecastSchema, iceSchema, loggedSchema, toldSchema, weatherSchema } from './moving';
-import { interviewSchema } from './interview';
+import { interviewSchema, replySchema } from './interview';
 import { dutySchema, ownBookSchema } from './rules';
 import { lineSchema, setSchema } from './season';
 
@@ -50,6 +50,7 @@ export const SCHEMAS = {
   rulebook: ownBookSchema,
   duty: dutySchema,
   interview: interviewSchema,
+  reply: replySchema,
 } as const;
 
 /** The shape in which bodies are written now; `upgrade` brings older ones to it. */
@@ -87,6 +88,7 @@ export type StockMove = Body<'stockMove'>;
 export type Kit = Body<'kit'>;
 export type OwnBook = Body<'rulebook'>;
 export type Interview = Body<'interview'>;
+export type Reply = Body<'reply'>;
 export type DutyDone = Body<'duty'>;
 export type Setting = TrapSet['settings'][number];
 export type Stay = TrapSet['stays'][number];
@@ -125,6 +127,7 @@ export const KIND_WORDS: Record<Kind, string> = {
   rulebook: 'Rulebook',
   duty: 'Told of a catch',
   interview: 'Why nothing is caught',
+  reply: 'Reply of a friend',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */
@@ -148,4 +151,5 @@ export const WITHDRAWABLE: readonly Kind[] = [
   'kit',
   'duty',
   'interview',
+  'reply',
 ];

@@ -60,6 +60,7 @@ const SAY: Say = {
   duty: ({ rule, note }) => `Told of a catch (${rule})${note ? `: ${note}` : ''}`,
   interview: ({ set, cause, share, note }, names) =>
     `${set ? `${names[set] ?? 'Set'}: ` : ''}${CAUSE_WORDS[cause].is} ${sureText(share)}${note ? `, ${note}` : ''}`,
+  reply: ({ set, from, text }, names) => `${names[set] ?? 'Set'}: ${from} answered: ${text.length > 160 ? `${text.slice(0, 160)}…` : text}`,
   kit: ({ name, items }) => `Kit ${name}, ${many(items.length, 'thing')}`,
   intent: ({ station, doing, type, opens, because }, names) =>
     `${names[station] ?? 'Location'}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${opens ? ` for ${opens}` : ''}${because ? `: ${because}` : ''}`,
@@ -72,7 +73,7 @@ function surveyText(found: Body<'survey'>['found']): string {
 }
 
 /** What was found, alike things counted: `all 4 untouched`. */
-function outcomesText(found: readonly string[]): string {
+export function outcomesText(found: readonly string[]): string {
   const kinds = [...new Set(found)];
   if (kinds.length === 1 && found.length > 1) return `${found.length === 2 ? 'both' : `all ${found.length}`} ${kinds[0] ?? ''}`;
   return kinds

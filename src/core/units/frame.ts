@@ -29,3 +29,8 @@ export const offGauge = (shown: number, frame: Frame, axis: Axis = 'pond'): numb
 /** An elevation printed as its gauge shows it. */
 export const levelText = (elevation: number, frame: Frame, axis: Axis = 'pond'): string =>
   printLevel(onGauge(elevation, frame, axis), frame.system);
+
+/** Where the gauges of a water hang over its datum, m: what another program needs to read its levels as they show them. */
+export type Hanging = Frame['zero'];
+export const hangingOf = ({ zero }: Frame): Hanging => zero;
+export const frameOn = (hanging: Hanging, system: System, clock: Clock): Frame => ({ system, ...clock, zero: hanging });

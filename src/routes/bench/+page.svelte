@@ -46,7 +46,9 @@
     {/if}
   </section>
   <section>
-    <p class="float-right"><a class="link" href="/bench/carry?of=plan">What the plan takes</a></p>
+    <p class="float-right">
+      <a class="link" href="/bench/carry?of=plan">What the plan takes</a> – <a class="link" href="/bench/card">A friend’s card</a>
+    </p>
     <h2>Sets of this season</h2>
     {#if sets.length === 0}<p class="quiet mt-2">None yet.</p>{:else}
       <Scroller label="Sets of this season"

@@ -16,6 +16,8 @@
   /** a row opens when the one before it is filled */
   const isOpen = (row: number): boolean => row === 0 || (fields[lureField(row - 1, 'what')] ?? '') !== '';
   const wrong = $derived(Object.keys(kept?.errors ?? {}).some((name) => name.startsWith('lure')));
+  /** opened by hand, or where something of it is wrong */
+  let unfolded = $derived(wrong);
   const told = $derived(
     fields.lure === 'blind'
       ? 'blind'
@@ -25,7 +27,7 @@
   );
 </script>
 
-<details class="lures" open={wrong}>
+<details class="lures" bind:open={unfolded}>
   <summary
     ><h2>Bait and scent</h2>
     <span class="quiet">{told}</span></summary

@@ -4,7 +4,7 @@ import { putCheck, removeCheck } from '../repositories/checks';
 import { putDevice, putKit, putStock, putStockMove } from '../repositories/gear';
 import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../repositories/places';
 import { putDuty, putRulebook } from '../repositories/rules';
-import { putInterview } from '../repositories/interviews';
+import { putInterview, putReply } from '../repositories/interviews';
 import { putReading, removeReading } from '../repositories/readings';
 import { putLine, putSet } from '../repositories/sets';
 import { putCamera, putEarlier, putGround, putIntent, putOpening, putStationLevel, putSurvey, remover } from '../repositories/scouting';
@@ -45,6 +45,7 @@ const PUT: Put = {
   rulebook: putRulebook,
   duty: putDuty,
   interview: putInterview,
+  reply: putReply,
 };
 
 const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
@@ -67,6 +68,7 @@ const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Prom
   kit: remover('kit'),
   duty: remover('duty'),
   interview: remover('interview'),
+  reply: remover('reply'),
 };
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */

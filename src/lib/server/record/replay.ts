@@ -8,6 +8,7 @@ import { apply } from './apply';
 export const TRUTH = [
   'duty',
   'interview',
+  'reply',
   'catch',
   'check_device',
   'check_visit',

@@ -45,7 +45,8 @@ export const remover =
       | 'stock_move'
       | 'kit'
       | 'duty'
-      | 'interview',
+      | 'interview'
+      | 'reply',
   ) =>
   (trx: Knex, id: string, { crew }: Owner) =>
     trx(table).where({ id, crew_id: crew }).delete();

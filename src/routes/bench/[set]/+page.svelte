@@ -41,7 +41,8 @@
     <a class="link" href="/bench/{data.set.id}/find">Find this trap</a> –
     <a class="link" href="/bench/series?like={data.set.id}">A series of these</a> –
     <a class="link" href="/book?set={data.set.id}">What the book says of it</a> –
-    <a class="link" href="/morning/nothing?set={data.set.id}">Nothing caught?</a>
+    <a class="link" href="/morning/nothing?set={data.set.id}">Nothing caught?</a> –
+    <a class="link" href="/bench/{data.set.id}/card">Ask a friend</a>
   </p>
   {#if data.state === 'live'}
     <details class="sheet" open={kept?.errors?.pulledAt !== undefined}>

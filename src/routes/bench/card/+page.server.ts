@@ -1,0 +1,22 @@
+import { cardSchema, readFile } from '#core/card/card';
+import { openCard } from '#core/card/opened';
+import { clockOf } from '#core/time/clock';
+import { reader, refused } from '$lib/server/form';
+import type { Actions } from './$types';
+
+export const actions: Actions = {
+  /** opens the card of a friend: nothing of it is written into the record */
+  default: async ({ request, locals }) => {
+    const data = await request.formData();
+    const read = reader(data, locals.who);
+    const file = data.get('file');
+    const text = file instanceof File && file.size > 0 ? await file.text() : read.text('text');
+    if (text.trim() === '') read.refuse('text', 'Choose the file of a card, or paste it.');
+    const found = text.trim() === '' ? null : readFile(text, cardSchema);
+    if (found && !found.ok) read.refuse('text', found.sentence);
+    if (!found?.ok) return refused(read);
+    const { person } = locals.who;
+    const clock = clockOf(person, Intl.DateTimeFormat().resolvedOptions().timeZone);
+    return { card: found.value, it: openCard(found.value, person.system, clock), clock, reader: person.name };
+  },
+};
