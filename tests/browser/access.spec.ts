@@ -38,7 +38,7 @@ test('in every room axe finds nothing serious, no word lies on another and nothi
     ),
   );
   const scouting = [
-    ...['read', 'read/crossing', 'read/lodge', 'read/brook', 'ledger', 'count', 'break', 'levels', 'ice', 'fills'].map(
+    ...['read', 'read/crossing', 'read/lodge', 'read/brook', 'ledger', 'count', 'break', 'levels', 'ice', 'fills', 'guide'].map(
       (path) => `${water}/${path}`,
     ),
     survey,

@@ -104,3 +104,29 @@ test('a set is shown to a friend as a file, his Zaprud draws it, and his answer 
   await page.getByRole('link', { name: 'in the book' }).click();
   await expect(page.getByText(/an old hand answered: Raise it three inches/).first()).toBeVisible();
 });
+
+test('the guided way: the best place of a water, three designs for it, what each costs, and to the bench', async ({ page, program }) => {
+  await open(page, `${program.base}/waters`);
+  await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
+  await page.getByRole('link', { name: 'Where and with what' }).click();
+  await expect(page.getByRole('heading', { name: 'At 17 ice rack' })).toBeVisible();
+  await expect(page.getByText('1 live set here already').first()).toBeVisible();
+  const design = page.getByRole('article').first();
+  await expect(design.getByRole('heading', { name: '1. Lodge run' })).toBeVisible();
+  await expect(design.getByText(/In the shed: 330/)).toBeVisible();
+  await expect(page.getByText(/^Not lodge run, bare snare: after/)).toBeVisible();
+  const table = page.getByRole('region', { name: 'What each design costs and gives' });
+  await expect(table.getByRole('row', { name: /Minutes to set/ })).toContainText('5');
+  await expect(page.getByRole('columnheader', { name: '3 sets at once' })).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+  await page.getByRole('link', { name: '36 old bank den' }).click();
+  await expect(page.getByRole('heading', { name: 'At 36 old bank den' })).toBeVisible();
+  await page.getByRole('link', { name: 'mink', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Where and with what: mink' })).toBeVisible();
+  await page
+    .getByRole('link', { name: /^Build it/ })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: 'Save the set' })).toBeVisible();
+  await expect(page.getByLabel('Meant for')).toHaveValue('mink');
+});

@@ -73,6 +73,9 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const chosen = deviceOf(season, url);
   const position = type.positions[0];
   if (chosen && position && type.devices.includes(chosen.class)) bench.fields[`d.${position.id}`] = chosen.id;
+  // the animal that was asked for, where the type takes it
+  const meant = type.species.find((s) => s === url.searchParams.get('species'));
+  if (meant) bench.fields.species = meant;
   if (url.searchParams.get('state') === 'live') bench.fields.state = 'live';
   return { bench };
 };

@@ -16,6 +16,7 @@
   <a class="btn" href="/waters/{water}/read">Scouting guides</a>
   <a class="btn" href="/waters/{water}/count">Counting</a>
   <a class="btn" href="/morning/nothing?water={water}">Nothing caught?</a>
+  <a class="btn" href="/waters/{water}/guide">Where and with what</a>
   <a class="btn" href="/waters/{water}/ledger">Ledger</a>
   <a class="btn" href="/waters/plan?water={water}">Plan here</a>
   <a class="btn" href="/waters/{water}/levels">Levels</a>
