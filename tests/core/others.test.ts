@@ -1,6 +1,10 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
-import { othersIn, type OthersAsked, type Stranger } from '#core/others/others';
+import { canHold, STRANGERS, type Stranger } from '#core/others/holds';
+import { BUILDS } from '#core/animals/species';
+import { SIZES } from '#core/devices/sizes';
+import { largestIn } from '#core/sets/pieces/hold';
+import { othersIn, type OthersAsked } from '#core/others/others';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { sampleDesign, sampleSurface } from '#core/sets/sample';
 import { usualDevices } from '#core/sets/standing';
@@ -70,5 +74,24 @@ describe('who else could be in it', () => {
         assert.notEqual(other.who, type.species[0]);
         assert.ok(other.because.length > 0, type.id);
       }
+  });
+});
+
+describe('the anchor, the list of others and the form of a catch', () => {
+  it('have one answer to whom a device holds: the anchor is reckoned for the strongest of them', () => {
+    const builds = { beaver: 'beaverAdult', otter: 'otter', raccoon: 'raccoon', mink: 'mink' } as const;
+    for (const kind of ['bodyGrip', 'foothold', 'snare', 'enclosed'] as const)
+      for (const size of SIZES[kind]) {
+        const held = STRANGERS.filter((who): who is keyof typeof builds => who in builds && canHold({ class: kind, size }, who));
+        const heaviest = [...held].sort((a, b) => BUILDS[builds[b]].weight.high - BUILDS[builds[a]].weight.high)[0];
+        assert.equal(largestIn({ class: kind, size }, 'muskrat'), heaviest ? builds[heaviest] : 'muskrat', `${kind} ${size}`);
+      }
+  });
+  it('a larger device holds whoever a smaller one of its class holds', () => {
+    const sizes = ['110', '155', '220', '330'];
+    for (const who of STRANGERS)
+      for (const [n, size] of sizes.entries())
+        if (canHold({ class: 'bodyGrip', size }, who))
+          for (const more of sizes.slice(n)) assert.ok(canHold({ class: 'bodyGrip', size: more }, who), who);
   });
 });

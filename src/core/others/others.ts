@@ -1,15 +1,13 @@
 import type { Species } from '../animals/species';
-import { BODY_GRIPS, FOOTHOLDS } from '../devices/sizes';
+import { BODY_GRIPS } from '../devices/sizes';
 import { inches } from '../units/factors';
 import type { Design } from '../sets/design';
 import type { FilledPosition, SetType } from '../sets/setType';
 import type { Known } from '../water/levels';
 import { topOfCatching } from '../water/part';
+import { canHold, HOLDS, STRANGERS, type Stranger } from './holds';
 
 /** Who else could be caught in a set, why, and what would spare it. Everything here is common practice without a published source. */
-
-export const STRANGERS = ['beaver', 'otter', 'raccoon', 'mink', 'muskrat', 'duck', 'dog', 'bird of prey'] as const;
-export type Stranger = (typeof STRANGERS)[number];
 
 export const WAYS_IN = ['swims into it', 'walks into it', 'comes for the bait', 'sign noted here', 'the ground is used'] as const;
 export type WayIn = (typeof WAYS_IN)[number];
@@ -46,17 +44,6 @@ export interface OthersAsked {
   users: string;
 }
 
-/** The least opening of a body-grip that holds it, the least spread of a foothold, and the least loop; m. [practice] */
-const HOLDS: Readonly<Record<Stranger, { grip: number; foot: number; loop: number } | null>> = {
-  beaver: { grip: inches(6.9), foot: inches(5.4), loop: inches(6) },
-  otter: { grip: inches(5.4), foot: inches(4.7), loop: inches(4.5) },
-  raccoon: { grip: inches(4.7), foot: inches(3.9), loop: inches(4) },
-  mink: { grip: 0, foot: 0, loop: Infinity },
-  muskrat: { grip: 0, foot: 0, loop: Infinity },
-  duck: { grip: inches(4.7), foot: 0, loop: Infinity },
-  dog: { grip: inches(5.9), foot: inches(4.7), loop: inches(6) },
-  'bird of prey': { grip: inches(5.9), foot: inches(3.9), loop: Infinity },
-};
 /** Who meets a set in the water, on it and beside it. */
 const SWIM: readonly Stranger[] = ['beaver', 'otter', 'mink', 'muskrat'];
 const WALK: readonly Stranger[] = ['raccoon', 'mink', 'otter', 'dog'];
@@ -69,20 +56,10 @@ const GREEN = /root|apple|grain|green|vegetable/;
 
 /** Who else could be in it, most exposed first. What lies under ice only swimmers meet. */
 export function othersIn(asked: OthersAsked): Other[] {
-  return STRANGERS.filter((who) => who !== asked.species && canHold(asked, who))
+  return STRANGERS.filter((who) => who !== asked.species && asked.devices.some((d) => canHold(d, who)))
     .map((who) => ({ who, because: waysIn(asked, who), spares: sparing(asked, who) }))
     .filter(({ because }) => because.length > 0)
     .sort((a, b) => b.because.length - a.because.length);
-}
-
-function canHold({ devices }: OthersAsked, who: Stranger): boolean {
-  const least = HOLDS[who];
-  return devices.some(({ class: kind, size }) => {
-    if (!least) return false;
-    if (kind === 'bodyGrip') return (BODY_GRIPS[size]?.opening ?? 0) >= least.grip;
-    if (kind === 'foothold') return (FOOTHOLDS[size]?.spread ?? 0) >= least.foot;
-    return kind === 'snare' ? Number.isFinite(least.loop) : who === 'raccoon';
-  });
 }
 
 function waysIn(asked: OthersAsked, who: Stranger): WayIn[] {
@@ -120,7 +97,7 @@ function sparing(asked: OthersAsked, who: Stranger): Other['spares'] {
   const spares: Other['spares'] = [];
   if (who === 'otter' && has('bodyGrip')) spares.push({ how: 'trigger to one side', done: choices.trigger === 'side' });
   if (['otter', 'raccoon', 'beaver'].includes(who) && has('bodyGrip') && asked.species !== 'beaver')
-    spares.push({ how: 'a smaller size', done: devices.every((d) => (BODY_GRIPS[d.size]?.opening ?? 0) < (HOLDS[who]?.grip ?? 0)) });
+    spares.push({ how: 'a smaller size', done: devices.every((d) => (BODY_GRIPS[d.size]?.opening ?? 0) < HOLDS[who].grip) });
   if (has('snare') && ['otter', 'mink', 'raccoon'].includes(who))
     spares.push({ how: 'a stop on the loop', done: choices.ends === 'stop' || choices.ends === 'both' });
   if (has('foothold') && ['mink', 'muskrat', 'duck', 'raccoon'].includes(who)) spares.push({ how: 'a heavier pan', done: false });

@@ -51,7 +51,7 @@ export interface Ranked {
 /** What leaves a place, in the words that its count is read with: `12 set or planned already`. */
 export const LEFT_WORDS = {
   taken: 'set or planned already',
-  barred: 'closed by depth, ice or permission',
+  barred: 'closed by depth, ice, permission or rulebook',
   noType: 'without a set for this animal',
   unused: 'likely not in use',
   noTrap: 'without a free trap',

@@ -1,4 +1,5 @@
 import { intervalOf } from '#core/rules/inForce';
+import { seasonAt } from '#core/rules/seasons';
 import type { Station } from '#core/stations/placed';
 import { SPECIES, type Species } from '#core/animals/species';
 import { latest } from '#core/stations/measures';
@@ -140,7 +141,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
       caught: caughtOf(alike),
       nights: nightsOf(alike),
       suggestion: types[s.id]?.find((t) => t.first) ?? null,
-      barred: barredOf(locals, season, s, leave),
+      barred: closedBy(season, s, asked.species, setting) ?? barredOf(locals, season, s, leave),
       taken: takenOf(season, intended, s),
     };
   });
@@ -207,6 +208,15 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
 }
 
 /** What keeps a person from a place: no leave, too deep, ice under the table's figure; null where nothing known does. */
+/** That the rulebook in force closes the animal on the day of setting, with its rule and the day on which it opens; null where it does not. */
+function closedBy({ rules, areas, clock }: Season, { water }: Station, species: Species, date: string): string | null {
+  if (!rules) return null;
+  const found = seasonAt(rules.book, species, { date, time: '12:00', area: areas[water] ?? '' });
+  if (found.is !== 'closed') return null;
+  const opens = found.opens ? ` Opens ${dateText(found.opens.date, date, clock.hours)}.` : '';
+  return `Closed then by your rulebook (${found.rule}).${opens}`;
+}
+
 export function barredOf({ who, now }: App.Locals, season: Season, s: Station, leave: [number, number][][]): string | null {
   const outside = s.lat === null || s.lon === null ? null : outsideSentence(stationName(s), [s.lon, s.lat], leave);
   if (outside) return outside;

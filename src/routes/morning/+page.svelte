@@ -5,6 +5,7 @@
   import DeviceSymbol from '$lib/ui/DeviceSymbol.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
   import Counts from './Counts.svelte';
+  import LineRemarks from '$lib/ui/LineRemarks.svelte';
   import EmptyRoom from '$lib/ui/EmptyRoom.svelte';
 
   let { data } = $props();
@@ -109,9 +110,17 @@
         {/each}
       </ul>
     {/if}
+    {#await data.remarks then remarks}
+      {#if remarks.length > 0}
+        <details class="mt-4">
+          <summary>Remarks ({remarks.length})</summary>
+          <LineRemarks {remarks} />
+        </details>
+      {/if}
+    {/await}
     <a class="link" href="/morning/nothing">Nothing caught?</a>
     <details class="quiet mt-4 small">
-      <summary>Reading the gauges</summary>
+      <summary>Key</summary>
       <p>
         {data.half} above and below the water now. Box: it works there; filled: aim; dashed: in doubt; side marks: water when set. Checks: {data.rule}
         (your rulebook).

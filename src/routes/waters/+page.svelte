@@ -9,7 +9,7 @@
   import GroundForm from './GroundForm.svelte';
   import GroundTable from './GroundTable.svelte';
   import WaterForm from './WaterForm.svelte';
-  import LineRemarks from './LineRemarks.svelte';
+  import LineRemarks from '$lib/ui/LineRemarks.svelte';
   import WaterList from './WaterList.svelte';
   import WindArrow from './WindArrow.svelte';
 

@@ -1,5 +1,5 @@
 import { BUILDS, type Build, type BuildKey } from '../../animals/species';
-import { BODY_GRIPS } from '../../devices/sizes';
+import { canHold, type Stranger } from '../../others/holds';
 import { isBottom, pullOf, stakeHolds } from '../../hold/bag';
 import { animalReach, type Held } from '../../hold/reach';
 import { inches } from '../../units/factors';
@@ -154,26 +154,17 @@ function heldBy(to: Exclude<Anchor, 'stake'>, { weight }: Build): Finding {
 
 /** The largest animal that a device can hold, whatever it is meant for: anchors are calculated for it. [practice] */
 export function largestIn(device: FilledPosition | undefined, meant: BuildKey): BuildKey {
-  const size = device?.size ?? '';
-  const opening = BODY_GRIPS[size]?.opening ?? 0;
-  const can: BuildKey =
-    device?.class === 'enclosed'
-      ? 'raccoon'
-      : device?.class === 'bodyGrip'
-        ? opening >= inches(7)
-          ? 'beaverAdult'
-          : opening >= inches(5.5)
-            ? 'otter'
-            : 'mink'
-        : device?.class === 'foothold'
-          ? ['1', '11'].includes(size)
-            ? 'raccoon'
-            : size === '1½' || size === '2'
-              ? 'otter'
-              : 'beaverAdult'
-          : 'beaverAdult';
-  return BUILDS[can].weight.high > BUILDS[meant].weight.high ? can : meant;
+  const can = device ? LARGEST.find(([who]) => canHold(device, who))?.[1] : 'beaverAdult';
+  return can && BUILDS[can].weight.high > BUILDS[meant].weight.high ? can : meant;
 }
+
+/** Who pulls at an anchor, the strongest first. */
+const LARGEST = [
+  ['beaver', 'beaverAdult'],
+  ['otter', 'otter'],
+  ['raccoon', 'raccoon'],
+  ['mink', 'mink'],
+] as const satisfies readonly (readonly [Stranger, BuildKey])[];
 
 /** Whether a stake holds the largest animal that can be caught there; told only once its depth and its ground are known. @param field the number that says how deep it is driven */
 export function stakeFinding(laying: Laying, build: BuildKey, field: 'driven' | 'pushIn' = 'driven'): Finding {

@@ -7,6 +7,7 @@ import { asksNow, likelyOutcome, oneChange } from '#core/check/advice';
 import { OUTCOMES } from '#core/record/checks';
 import type { Check, TrapSet } from '#core/record/kinds';
 import { freshLure } from '#core/lure/lure';
+import { othersIn } from '#core/others/others';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
 import { settingAt, statesOf } from '#core/sets/standing';
@@ -92,6 +93,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     asksWho: locals.isPicked || crew.length < 2 ? [] : crew,
     here: url.pathname + url.search,
     /** what the rulebook says of each animal that may be in it */
+    /** who else can be in it */
+    others: asked === null ? [] : othersAt(season, set, locals),
     atCatch: asked === null ? {} : await atCatch(season, view.station.water, locals),
     order: orderOf(season, set.id),
     owedBy: view.deadline ? whenText(new Date(view.deadline), now, season.clock) : '',
@@ -100,6 +103,13 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     saved: url.searchParams.get('saved') ?? '',
   };
 };
+
+/** Who else this set can hold, by the list of the bench. */
+function othersAt(season: Season, set: TrapSet, locals: App.Locals): string[] {
+  const { type, station, setting, devices, then, design } = designOf(season, set, locals);
+  const built = { type, design, then, species: set.species, choices: setting.choices, surface: station.surface };
+  return othersIn({ ...built, devices: Object.values(devices), seen: [], users: '' }).map((o) => o.who);
+}
 
 async function askingOf(entry: string | null, crew: string) {
   if (!entry || !isId(entry)) return null;

@@ -50,6 +50,7 @@
       onSlide={data.onSlide}
       species={data.view.species}
       atCatch={data.atCatch}
+      others={data.others}
     />
   {/each}
 

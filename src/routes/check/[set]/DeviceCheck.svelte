@@ -20,8 +20,10 @@
     species: string;
     /** what the rulebook says of an animal */
     atCatch: Partial<Record<string, string>>;
+    /** who else this set can hold, as the bench has it */
+    others: readonly string[];
   }
-  let { device, kept, system, first, many, onSlide, species, atCatch }: Props = $props();
+  let { device, kept, system, first, many, onSlide, species, atCatch, others }: Props = $props();
 
   const name = (field: string): string => `${device.stay}.${field}`;
   const error = (field: string): string | undefined => kept?.errors?.[name(field)];
@@ -33,6 +35,17 @@
     ...(many ? [{ value: '', text: 'not looked at' }] : []),
     ...OUTCOMES.map((o) => ({ value: o, text: `${o}: ${OUTCOME_HELP[o]}` })),
   ]);
+  /** the animal it is meant for, who else it can hold, then those that nobody expects in it */
+  const animals = $derived(
+    [
+      species,
+      ...SPECIES.filter((s) => s !== species && others.includes(s)),
+      ...SPECIES.filter((s) => s !== species && !others.includes(s)),
+    ].map((value) => ({
+      value,
+      text: value === species || others.includes(value) || value === 'other' ? value : `${value}, not expected here`,
+    })),
+  );
   const plain = (list: readonly string[]) => list.map((value) => ({ value, text: value }));
 </script>
 
@@ -81,7 +94,7 @@
         label="Species"
         name={name('species')}
         value={animal}
-        options={plain(SPECIES)}
+        options={animals}
         onchange={(e) => (animal = e.currentTarget.value)}
         error={error('species')}
       />

@@ -8,6 +8,10 @@ import { placeOf } from '#core/sets/standing';
 import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, reader, refused } from '$lib/server/form';
+import { judged, ruleReader } from '$lib/server/ruled';
+import type { Season } from '$lib/server/season';
+import type { TrapSet } from '#core/record/kinds';
+import { answerText } from '#core/words/rules';
 import { newId } from '$lib/server/newId';
 import { oneSet } from '$lib/server/oneSet';
 import { photoFrom } from '$lib/server/photo';
@@ -54,12 +58,30 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     poles: design.parts.flatMap((p) => (p.marks ? [{ id: p.id, what: p.stock ?? p.id, length: p.height, marks: p.marks }] : [])),
     arming: armingCheck(type, devices, setting.choices),
     work,
+    /** what the rulebook in force says of it, each with its rule */
+    ruled: ruledHere(season, set, locals),
     orders: again ? remakeOrders(type, work, setting.lures) : type.orders(work),
     again,
     entry: newId(),
     saved: url.searchParams.has('saved'),
   };
 };
+
+function ruledHere(season: Season, set: TrapSet, locals: App.Locals) {
+  const { rules } = season;
+  if (!rules) return null;
+  const as = ruleReader(season, locals.who.person.system, locals.now);
+  const { jurisdiction, edition } = rules.book;
+  return {
+    book: `${jurisdiction}${edition ? `, ${edition}` : ''}, version ${rules.version}`,
+    exemption: set.exemption,
+    answers: judged(rules.book, season, set, locals).map((a) => ({
+      verdict: a.verdict,
+      rule: a.rule ?? '',
+      text: answerText(a as never, as),
+    })),
+  };
+}
 
 export const actions: Actions = {
   /** keeps a photo of the place, as it is left or as it is found again */

@@ -9,6 +9,9 @@
   import Problem from '$lib/ui/Problem.svelte';
   import { keeping } from '$lib/ui/keeping';
   import type { Kept } from '$lib/ui/kept';
+  import { YOUR_BOOK } from '#core/words/rules';
+  import { ANSWER_MARK } from '$lib/ui/answerMark';
+  import StateMark from '$lib/ui/StateMark.svelte';
   import CarryList from '../../CarryList.svelte';
   import PoleDrawing from './PoleDrawing.svelte';
 
@@ -111,6 +114,21 @@
       </div>
     {/each}
   </div>
+  {#if data.ruled}
+    <section aria-labelledby="by-the-book">
+      <h2 class="mt-4" id="by-the-book">By your rulebook</h2>
+      <p class="quiet">{data.ruled.book}. {YOUR_BOOK}</p>
+      <ul class="answers">
+        {#each data.ruled.answers as a, n (n)}
+          <li>
+            <StateMark verdict={ANSWER_MARK[a.verdict]} label={a.verdict} />
+            <span>{a.text} <span class="quiet">{a.rule}</span></span>
+          </li>
+        {/each}
+      </ul>
+      {#if data.ruled.exemption}<p><b>Exemption:</b> {data.ruled.exemption}</p>{/if}
+    </section>
+  {/if}
   <p class="quiet mt-3">What is allowed where and when is for your rulebook and your agency to say; Zaprud does not.</p>
 </div>
 
@@ -127,6 +145,15 @@
   .caution {
     color: var(--out);
     font-weight: 650;
+  }
+  .answers li {
+    display: flex;
+    gap: 8px;
+    padding: 2px 0;
+  }
+  .answers :global(svg) {
+    flex: none;
+    margin-top: 3px;
   }
   .asks li {
     display: flex;
