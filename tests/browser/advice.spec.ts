@@ -130,3 +130,25 @@ test('the guided way: the best place of a water, three designs for it, what each
   await expect(page.getByRole('button', { name: 'Save the set' })).toBeVisible();
   await expect(page.getByLabel('Meant for')).toHaveValue('mink');
 });
+
+test('Rounds tells the line’s remarks when they are asked for, the sheet quotes the rulebook, the plan asks it', async ({
+  page,
+  program,
+}) => {
+  await open(page, `${program.base}/morning`);
+  await page.getByText('Remarks', { exact: true }).click();
+  const remarks = page.getByRole('region', { name: 'What an old hand would change first' });
+  await expect(remarks.getByRole('group').first()).toBeVisible();
+  expect(await remarks.getByRole('group').count()).toBeLessThanOrEqual(3);
+
+  await open(page, `${program.base}/bench`);
+  await page.getByRole('link', { name: /22 flume gap/ }).click();
+  await page.getByRole('link', { name: 'Steps, cut list and photos' }).click();
+  const book = page.getByRole('region', { name: 'By your rulebook' });
+  await expect(book.getByText('the local code decides')).toBeVisible();
+  await expect(book.getByText('season-beaver')).toBeVisible();
+
+  await open(page, `${program.base}/waters/plan?species=otter`);
+  await expect(page.getByText(/Closed then by your rulebook \(closed-otter\)/).first()).toBeAttached();
+  await expect(page.getByText(/Nothing worth setting on/)).toBeVisible();
+});

@@ -16,7 +16,6 @@ import { printLength } from '#core/units/length';
 import { changeOf, type Change } from '#core/water/change';
 import { spareText } from '#core/water/state';
 import { loadSeason, type Season } from '$lib/server/season';
-import { lineRemarks } from '$lib/server/around';
 import { openDuties } from '$lib/server/duties';
 import { frameOf } from '#core/ahead/facts';
 import { db } from '$lib/server/database';
@@ -82,8 +81,6 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       .sort((a, b) => (a.rows[0]?.deadline ?? '').localeCompare(b.rows[0]?.deadline ?? '')),
     prepared: await prepared,
     duties: await duties,
-    /** they follow when the page stands */
-    remarks: lineRemarks(locals),
     /** the water to begin at, where no place is known yet */
     firstWater: season.stations.length === 0 ? (season.waters[0] ?? null) : null,
     half: printLength(GAUGE_HALF, system),

@@ -5,7 +5,7 @@
   import DeviceSymbol from '$lib/ui/DeviceSymbol.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
   import Counts from './Counts.svelte';
-  import LineRemarks from '$lib/ui/LineRemarks.svelte';
+  import Remarks from './Remarks.svelte';
   import EmptyRoom from '$lib/ui/EmptyRoom.svelte';
 
   let { data } = $props();
@@ -110,14 +110,7 @@
         {/each}
       </ul>
     {/if}
-    {#await data.remarks then remarks}
-      {#if remarks.length > 0}
-        <details class="mt-4">
-          <summary>Remarks ({remarks.length})</summary>
-          <LineRemarks {remarks} />
-        </details>
-      {/if}
-    {/await}
+    {#if data.waters.length > 0}<Remarks />{/if}
     <a class="link" href="/morning/nothing">Nothing caught?</a>
     <details class="quiet mt-4 small">
       <summary>Key</summary>

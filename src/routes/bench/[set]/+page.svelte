@@ -40,7 +40,7 @@
     <a class="link" href="/bench/{data.set.id}/sheet?as=remake">Remake sheet</a> –
     <a class="link" href="/bench/{data.set.id}/find">Find this trap</a> –
     <a class="link" href="/bench/series?like={data.set.id}">A series of these</a> –
-    <a class="link" href="/book?set={data.set.id}">What the book says of it</a> –
+    <a class="link" href="/book?set={data.set.id}">In the book</a> –
     <a class="link" href="/morning/nothing?set={data.set.id}">Nothing caught?</a> –
     <a class="link" href="/bench/{data.set.id}/card">Ask a friend</a>
   </p>
