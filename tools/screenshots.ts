@@ -25,10 +25,7 @@ const dry = await href('/morning', /27 patrol channel/);
 const bench = await href('/bench', '22 flume gap');
 const moss = await href('/waters', 'Moss Slough');
 const pile = await href(moss, /82 sunk pile/);
-await go('/bench');
-const stationOf = async (name: RegExp): Promise<string> =>
-  (await page.getByLabel('Location').getByRole('option', { name }).first().getAttribute('value')) ?? '';
-const [bed, slide, bend] = [await stationOf(/^26 feed bed/), await stationOf(/^64 birch slide/), await stationOf(/^70 first bend/)];
+const west = await href('/bench', '15 west lodge run');
 const views: [string, string][] = [
   ['morning', '/morning'],
   ['waters', '/waters'],
@@ -38,15 +35,15 @@ const views: [string, string][] = [
   ['plan', '/waters/plan?minutes=40&traps=8'],
   ['bench', bench],
   ['bench-ice', `/bench/new?station=${pile.split('/').at(-1) ?? ''}&type=ice-snare-pole`],
-  ['bench-dive-pole', `/bench/new?station=${bed}&type=dive-pole&like=`],
-  ['bench-slide', `/bench/new?station=${slide}&type=slide-foothold&like=`],
-  ['bench-undercut', `/bench/new?station=${bend}&type=undercut-bank`],
+  ['guide', `${water}/guide?species=beaver`],
+  ['friend-card', `${west}/card`],
   ['catalogue', '/bench/catalogue'],
   ['find', `${bench}/find`],
   ['colonies', '/colonies'],
   ['book', '/book'],
   ['shed', '/shed'],
   ['rules', '/rules'],
+  ['schools', '/rules/schools'],
 ];
 for (const [name, path] of views) {
   await go(path);
