@@ -172,6 +172,7 @@ const WRONG: [CritiqueId, type: string, wrong: Over, right: Over][] = [
     { choices: { foot: 'front' }, around: { schools: { foot: 'one' } } },
   ],
   ['dragged', 'castor-foothold', { around: { dragged: 1, schools: { bag: 'other' } } }, { around: { schools: { bag: 'other' } } }],
+  ['dogHeld', 'wall-hanging', { choices: { dog: 'wall' } }, { choices: { dog: 'free' } }],
   ['lureOnBlind', 'wall-blind', { lures: draws('fish') }, { lures: [] }],
   ['drawsAnother', 'pocket', { species: 'muskrat', lures: draws('fish') }, { species: 'muskrat', lures: draws('root or apple') }],
   ['nothingDraws', 'castor-foothold', { lures: [] }, { lures: draws('sac oil') }],

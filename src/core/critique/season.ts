@@ -1,6 +1,6 @@
 import { inches } from '../units/factors';
 import { rule, type Rule } from './rule';
-import { holds, surfaceOf, topOf } from './lookup';
+import { chosen, holds, surfaceOf, topOf } from './lookup';
 
 /** From this cold on wet ground freezes to iron in a night, °C. [practice] */
 const FREEZES = -2;
@@ -25,7 +25,8 @@ export const SEASON: Rule[] = [
     const { coldest } = asked.around;
     if (coldest === null || coldest > FREEZES || !holds(asked, 'bodyGrip') || water === null || top === null) return null;
     const onLand = asked.design.parts.some((p) => p.kind === 'jaws' && p.bearer === 'bank' && top - p.height > water - inches(1));
-    return onLand ? { values: { coldest } } : null;
+    if (!onLand || chosen(asked, 'jawOn') === 'sticks') return null;
+    return { values: { coldest }, ...('jawOn' in asked.type.choices ? { mend: { field: 'c.jawOn', value: 'sticks' } } : {}) };
   }),
   rule('panFreezes', 'likely to fail', (asked) => {
     const [water, pan] = [surfaceOf(asked), topOf(asked, 'pan')];

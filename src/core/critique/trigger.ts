@@ -29,6 +29,10 @@ export const TRIGGER: Rule[] = [
   rule('mudInTheBreak', 'will fail', (asked) =>
     asked.type.acts && looksAs(asked, 'plugged') >= 1 ? { values: { times: looksAs(asked, 'plugged') } } : null,
   ),
+  rule('dogHeld', 'will fail', (asked) => {
+    const dog = chosen(asked, 'dog');
+    return dog === 'wall' || dog === 'down' ? { values: { dog }, mend: { field: 'c.dog', value: 'free' } } : null;
+  }),
   rule('lockAtTheTop', 'a matter of school', (asked) =>
     chosen(asked, 'lock') === 'top' ? { values: {}, mend: { field: 'c.lock', value: 'side' } } : null,
   ),

@@ -20,6 +20,20 @@ export const GRIP_TRIGGER: ChoiceSpec = {
   default: 'straightV',
 };
 
+/** Where the dog hangs, at types with a wall or mud beside them: held against something it does not let go. [practice] */
+export const DOG: ChoiceSpec = {
+  label: 'Dog',
+  options: { free: 'hangs free', wall: 'against the wall', down: 'down, in mud' },
+  default: 'free',
+};
+
+/** What the lower jaw lies on, at types that stand at the edge of the water: on mud it sinks, in frost it freezes in. [practice] */
+export const jawOn = (usual: 'ground' | 'sticks' | 'stone'): ChoiceSpec => ({
+  label: 'Lower jaw on',
+  options: { ground: 'the ground', sticks: 'two small sticks', stone: 'a flat stone' },
+  default: usual,
+});
+
 /** Opening of a size, m; that of a 330 where the size is not known. */
 export const openingOf = (size: string | undefined): number => BODY_GRIPS[size ?? '330']?.opening ?? inches(10);
 

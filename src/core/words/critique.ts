@@ -222,6 +222,13 @@ export const CRITIQUE = {
       return `Dragged ${times(n)} since it was last changed: ${told.map(({ says, why }) => `${says} (${why})`).join(', or ')}.`;
     },
   }),
+  dogHeld: words<{ dog: string }>({
+    about: 'The dog is held',
+    sentence: ({ dog }) =>
+      dog === 'wall'
+        ? 'Against the wall the dog does not swing away: turn the trap so that it points to the stream.'
+        : 'In mud the dog does not let go, and freezes in: turn it up, or rest the lower jaw on two small sticks.',
+  }),
   baitOld: words<{ nights: number; lasts: number }>({
     about: 'Old bait',
     sentence: ({ nights, lasts }) => `${nights} nights since it was set: bait and lure in open water work for about ${lasts}. Renew them.`,

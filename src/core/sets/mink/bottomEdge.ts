@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
+import { DOG, GRIP_TRIGGER, jawOn, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
@@ -54,7 +54,7 @@ export const bottomEdge: SetType = {
   fires: 'bent',
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
+  choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER, dog: DOG, jawOn: jawOn('ground') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

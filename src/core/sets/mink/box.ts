@@ -2,7 +2,7 @@ import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
-import { notchChoice, openingOf } from '../bodyGrip';
+import { jawOn, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, grip, jawsBottom } from '../pieces/grip';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
@@ -42,6 +42,7 @@ export const box: SetType = {
     ...anchored('stake'),
     notch: { ...notchChoice('middle'), default: 'light' },
     trigger: { label: 'Trigger', options: { low: 'low, rear and wide', v: 'straight V', pan: 'pan' }, default: 'low' },
+    jawOn: jawOn('ground'),
   },
   layOut: (laying) => {
     const device = laying.devices.trap;

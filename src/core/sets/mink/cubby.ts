@@ -1,7 +1,7 @@
 import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
-import { notchChoice, openingOf } from '../bodyGrip';
+import { DOG, jawOn, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, grip, jawsBottom } from '../pieces/grip';
 import { upright } from '../pieces/guides';
@@ -41,7 +41,7 @@ export const cubby: SetType = {
   numbers,
   seen: 'topUnder',
   seenAt: 'top',
-  choices: { ...anchored('stake'), notch: { ...notchChoice('middle'), default: 'light' } },
+  choices: { ...anchored('stake'), notch: { ...notchChoice('middle'), default: 'light' }, dog: DOG, jawOn: jawOn('sticks') },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

@@ -4,7 +4,7 @@ import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
+import { DOG, GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, depthMarks, grip, movable } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
@@ -52,7 +52,7 @@ export const wallHanging: SetType = {
   numbers,
   seen: 'acrossUnder',
   seenAt: 'middle',
-  choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
+  choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER, dog: DOG },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
