@@ -115,7 +115,7 @@ test('the plan: worked out, answered for 40 minutes and 8 traps, a place taken, 
   await expect(
     page.getByText(/^In 40 minutes with 8 traps: set \d, in this order: 97 bank hole, 92 sluice corner, 54 lane culvert/),
   ).toBeVisible();
-  await page.getByText('closed by depth, ice or permission').click();
+  await page.getByText('closed by depth, ice, permission or rulebook').click();
   // a frozen place is no place to be sent to while its ice is short of the table
   await expect(page.getByText(/^Ice: maybe only .* short of the 4 in of ice .* Stay off\.$/).first()).toBeVisible();
   const first = page.getByRole('listitem').filter({ hasText: '92 sluice corner' }).first();

@@ -6,7 +6,7 @@ import type { Attract, Lure } from '#core/lure/lure';
 import { SEVERITIES } from '#core/critique/rule';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { layOut, usualDevices } from '#core/sets/standing';
-import { inches } from '#core/units/factors';
+import { inches, POUND } from '#core/units/factors';
 import { CRITIQUE, remarkText, type CritiqueId } from '#core/words/critique';
 
 /** What an old hand would say of a set: every rule in a design that is right and in one that is wrong (common practice, no source). */
@@ -32,6 +32,8 @@ const AROUND: Around = {
   cutOff: '',
   closed: [],
   against: [],
+  spareSnares: 9,
+  watchedIdle: '',
   dragged: 0,
   schools: {},
   rain: 0,
@@ -48,6 +50,8 @@ interface Over {
   choices?: Record<string, string>;
   lures?: Attract[];
   size?: string;
+  /** so many snares on a pole */
+  loops?: number;
   species?: Asked['species'];
   state?: Asked['state'];
   anchor?: string;
@@ -55,10 +59,11 @@ interface Over {
 }
 
 /** A set of a type at its defaults, bent where it is said. */
-function asked(id: string, { numbers = {}, choices = {}, lures, size, around = {}, ...own }: Over = {}): Asked {
+function asked(id: string, { numbers = {}, choices = {}, lures, size, loops, around = {}, ...own }: Over = {}): Asked {
   const type = setTypeOf(id);
   const usual = usualDevices(type);
-  const devices = size ? Object.fromEntries(Object.entries(usual).map(([at, d]) => [at, { ...d, size }])) : usual;
+  const many = loops ? Object.fromEntries(type.positions.slice(0, loops).map(({ id }) => [id, type.usual])) : null;
+  const devices = many ?? (size ? Object.fromEntries(Object.entries(usual).map(([at, d]) => [at, { ...d, size }])) : usual);
   const kind = type.stations[0] ?? 'run';
   const then = { pond: 1, tail: 0.3 };
   const design = layOut(type, { numbers, choices, then, place: { kind, surface: 'pond', bed: null }, devices, lures }, 'us');
@@ -173,6 +178,10 @@ const WRONG: [CritiqueId, type: string, wrong: Over, right: Over][] = [
   ],
   ['dragged', 'castor-foothold', { around: { dragged: 1, schools: { bag: 'other' } } }, { around: { schools: { bag: 'other' } } }],
   ['dogHeld', 'wall-hanging', { choices: { dog: 'wall' } }, { choices: { dog: 'free' } }],
+  ['panHeavy', 'wall-blind', { species: 'mink', numbers: { panPull: 4 * POUND } }, { species: 'mink', numbers: { panPull: POUND } }],
+  ['panLight', 'castor-foothold', { numbers: { panPull: 2 * POUND } }, { numbers: { panPull: 5 * POUND } }],
+  ['loopsCost', 'ice-snare-pole', { loops: 6, around: { spareSnares: 1 } }, { loops: 6, around: { spareSnares: 6 } }],
+  ['cameraIdle', 'lodge-run', { around: { watchedIdle: 'dry' } }, { around: { watchedIdle: '' } }],
   ['lureOnBlind', 'wall-blind', { lures: draws('fish') }, { lures: [] }],
   ['drawsAnother', 'pocket', { species: 'muskrat', lures: draws('fish') }, { species: 'muskrat', lures: draws('root or apple') }],
   ['nothingDraws', 'castor-foothold', { lures: [] }, { lures: draws('sac oil') }],

@@ -72,7 +72,7 @@ describe('what draws to a set', () => {
     const type = setTypeOf('cubby');
     const asked = (lures: Attract[]) =>
       othersIn({
-        ...{ type, species: 'mink' as const, choices: {}, surface: 'pond' as const, then, seen: [], users: '' },
+        ...{ type, species: 'mink' as const, choices: {}, panPull: undefined, surface: 'pond' as const, then, seen: [], users: '' },
         ...{ devices: Object.values(usualDevices(type)), design: laid(type, lures) },
       });
     const why = (lures: Attract[]) => asked(lures).find((o) => o.who === 'raccoon')?.because ?? [];

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import { canHold, STRANGERS, type Stranger } from '#core/others/holds';
 import { BUILDS } from '#core/animals/species';
+import { POUND } from '#core/units/factors';
 import { SIZES } from '#core/devices/sizes';
 import { largestIn } from '#core/sets/pieces/hold';
 import { othersIn, type OthersAsked } from '#core/others/others';
@@ -23,7 +24,7 @@ function asked(id: string, over: Partial<OthersAsked> = {}): OthersAsked {
     surface,
     design: sampleDesign(type, undefined, 'us'),
   };
-  return { ...base, then: { pond: 1, tail: 0.4 }, seen: [], users: '', ...over };
+  return { ...base, then: { pond: 1, tail: 0.4 }, panPull: undefined, seen: [], users: '', ...over };
 }
 const who = (id: string, over: Partial<OthersAsked> = {}): Stranger[] => othersIn(asked(id, over)).map((o) => o.who);
 const of = (id: string, stranger: Stranger, over: Partial<OthersAsked> = {}) => othersIn(asked(id, over)).find((o) => o.who === stranger);
@@ -75,6 +76,18 @@ describe('who else could be in it', () => {
         assert.ok(other.because.length > 0, type.id);
       }
   });
+});
+
+describe('a pan that was measured', () => {
+  const spared = (panPull: number | undefined, who: Stranger) =>
+    of('castor-foothold', who, { panPull })?.spares.find((s) => s.how === 'a heavier pan')?.done;
+  it('spares who walks over it: a mink at 2 lb, a muskrat at 3, a raccoon at 5 (common practice)', () => {
+    assert.equal(spared(2 * POUND, 'mink'), true);
+    assert.equal(spared(2 * POUND, 'muskrat'), false);
+    assert.equal(spared(3 * POUND, 'muskrat'), true);
+    assert.equal(spared(5 * POUND, 'raccoon'), true);
+  });
+  it('that nobody measured spares nobody', () => assert.equal(spared(undefined, 'mink'), false));
 });
 
 describe('the anchor, the list of others and the form of a catch', () => {

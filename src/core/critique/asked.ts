@@ -44,6 +44,10 @@ export interface Around {
   /** animals that are closed today by the rulebook in force, and what it says against the set as it stands */
   closed: string[];
   against: string[];
+  /** free snares in the shed */
+  spareSnares: number;
+  /** a camera watched its place of late, and it stands idle now: why, in a word; empty where it works or none did */
+  watchedIdle: string;
   /** how often its anchor was found dragged since it was last changed */
   dragged: number;
   /** the schools that its line picked */

@@ -14,6 +14,7 @@ export const OUTCOME: Rule[] = [
     const looks = untouched(asked);
     return looks >= wait ? { values: { looks, wait } } : null;
   }),
+  rule('cameraIdle', 'could be better', ({ around: { watchedIdle: label } }) => (label ? { values: { label } } : null)),
   rule('wentRound', 'likely to fail', ({ around: { wentRound } }) =>
     wentRound >= PASSES ? { values: { passes: wentRound, most: 1 - 0.025 ** (1 / wentRound) } } : null,
   ),

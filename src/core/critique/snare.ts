@@ -7,10 +7,17 @@ import { chosen, holds, lengthOf, sizesOf } from './lookup';
 const SLACK = inches(48);
 /** A beaver is taken by the neck in loops of this width; larger ones slip to the body, smaller ones are pushed aside. [practice] */
 const LOOP = { least: inches(7.5), most: inches(11.5), usual: inches(10) };
+/** From so many loops on one pole a catch ruins about half of them. [practice] */
+const MANY_LOOPS = 4;
 const HEAVY = '7×19 1/8';
 
 /** Loop, tail and cable of a snare. @source common practice */
 export const SNARE: Rule[] = [
+  rule('loopsCost', 'could be better', (asked) => {
+    const loops = sizesOf(asked, 'snare').length;
+    const lost = Math.ceil(loops / 2);
+    return loops >= MANY_LOOPS && asked.around.spareSnares < lost ? { values: { loops, lost, spare: asked.around.spareSnares } } : null;
+  }),
   rule('tailShort', 'likely to fail', (asked) => {
     const tail = holds(asked, 'snare') ? lengthOf(asked, 'tail') : undefined;
     return tail !== undefined && tail < SLACK ? { values: { tail, least: SLACK }, mend: { field: 'n.tail', value: inches(84) } } : null;

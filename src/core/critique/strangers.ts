@@ -42,5 +42,16 @@ export const STRANGERS: Rule[] = [
 const hasDogs = ({ around }: Asked): boolean => /\bdogs?\b/i.test(around.users);
 const floats = ({ design }: Asked): boolean => design.parts.some((p) => p.kind === 'raft');
 
-const others = ({ type, species, devices, design, choices, surface, then, around }: Asked): Other[] =>
-  othersIn({ type, species, devices: Object.values(devices), design, choices, surface, then, seen: around.seen, users: around.users });
+const others = ({ type, species, devices, design, numbers, choices, surface, then, around }: Asked): Other[] =>
+  othersIn({
+    type,
+    species,
+    devices: Object.values(devices),
+    design,
+    choices,
+    panPull: numbers.panPull,
+    surface,
+    then,
+    seen: around.seen,
+    users: around.users,
+  });

@@ -1,6 +1,6 @@
 import type { Species } from '../animals/species';
 import { BODY_GRIPS } from '../devices/sizes';
-import { inches } from '../units/factors';
+import { inches, POUND } from '../units/factors';
 import type { Design } from '../sets/design';
 import type { FilledPosition, SetType } from '../sets/setType';
 import type { Known } from '../water/levels';
@@ -37,6 +37,8 @@ export interface OthersAsked {
   devices: readonly FilledPosition[];
   design: Pick<Design, 'parts' | 'supplies'>;
   choices: Readonly<Record<string, string>>;
+  /** what fires its pan, kg; undefined where nobody measured */
+  panPull: number | undefined;
   surface: 'pond' | 'tail';
   then: Known;
   /** animals whose sign was noted at the place, and who uses its ground */
@@ -50,6 +52,13 @@ const WALK: readonly Stranger[] = ['raccoon', 'mink', 'otter', 'dog'];
 /** A walker steps on a pan so far under the water; jaws and loops it meets above it alone. [practice] */
 const WADES = inches(4);
 const wades = ({ devices }: Pick<OthersAsked, 'devices'>): number => (devices.some((d) => d.class === 'foothold') ? WADES : 0);
+/** A pan that takes so much is walked over by them, kg. [practice] */
+const PAN_SPARES: Readonly<Partial<Record<Stranger, number>>> = {
+  mink: 2 * POUND,
+  muskrat: 3 * POUND,
+  duck: 3 * POUND,
+  raccoon: 5 * POUND,
+};
 /** Baits by the words they are called with. */
 const FLESH = /fish|flesh|meat|crayfish|egg/;
 const GREEN = /root|apple|grain|green|vegetable/;
@@ -100,7 +109,8 @@ function sparing(asked: OthersAsked, who: Stranger): Other['spares'] {
     spares.push({ how: 'a smaller size', done: devices.every((d) => (BODY_GRIPS[d.size]?.opening ?? 0) < HOLDS[who].grip) });
   if (has('snare') && ['otter', 'mink', 'raccoon'].includes(who))
     spares.push({ how: 'a stop on the loop', done: choices.ends === 'stop' || choices.ends === 'both' });
-  if (has('foothold') && ['mink', 'muskrat', 'duck', 'raccoon'].includes(who)) spares.push({ how: 'a heavier pan', done: false });
+  if (has('foothold') && ['mink', 'muskrat', 'duck', 'raccoon'].includes(who))
+    spares.push({ how: 'a heavier pan', done: (asked.panPull ?? 0) >= (PAN_SPARES[who] ?? Infinity) });
   if (['duck', 'bird of prey'].includes(who)) spares.push({ how: 'a roof over it', done: roofed });
   if (who === 'bird of prey') spares.push({ how: 'bait covered', done: false });
   if (['dog', 'raccoon', 'duck'].includes(who)) spares.push({ how: 'set under water', done: under });

@@ -71,6 +71,7 @@ export const NUMBER_KEYS = [
   'overWater',
   'overlap',
   'panOver',
+  'panPull',
   'panToBait',
   'panToMound',
   'panUnder',

@@ -229,6 +229,26 @@ export const CRITIQUE = {
         ? 'Against the wall the dog does not swing away: turn the trap so that it points to the stream.'
         : 'In mud the dog does not let go, and freezes in: turn it up, or rest the lower jaw on two small sticks.',
   }),
+  panHeavy: words<{ pull: number; most: number; species: string }>({
+    about: 'Pan too heavy',
+    sentence: ({ pull, most, species }, { weight }) =>
+      `It takes ${weight(pull)} to fire, and the lightest ${species} that is wanted gives ${weight(most)}.`,
+  }),
+  panLight: words<{ pull: number; least: number; visitors: readonly string[] }>({
+    about: 'Pan too light',
+    sentence: ({ pull, least, visitors }, { weight }) =>
+      `${weight(pull)} are fired by ${list(visitors)}, whose sign was noted here: over ${weight(least)} they walk across it.`,
+  }),
+  loopsCost: words<{ loops: number; lost: number; spare: number }>({
+    about: 'What a catch costs',
+    sentence: ({ loops, lost, spare }) =>
+      `One catch ruins about ${lost} of its ${loops} loops, and ${spare === 0 ? 'no snare is' : `${many(spare, 'snare')} ${agree(spare, 'is', 'are')}`} free in the shed: bring more before it stands.`,
+  }),
+  cameraIdle: words<{ label: string }>({
+    about: 'Camera at an idle set',
+    sentence: ({ label }) =>
+      `A camera watches here, and the set is ${label}: mend it, or hang the camera where the answer changes what you do.`,
+  }),
   baitOld: words<{ nights: number; lasts: number }>({
     about: 'Old bait',
     sentence: ({ nights, lasts }) => `${nights} nights since it was set: bait and lure in open water work for about ${lasts}. Renew them.`,

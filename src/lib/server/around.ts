@@ -19,6 +19,7 @@ import { latest } from '#core/stations/measures';
 import { bedOf, type Station } from '#core/stations/placed';
 import { nextCheck } from '#core/time/deadline';
 import { localDate, wallOf } from '#core/time/localTime';
+import type { Verdict } from '#core/water/need';
 import { coldest, rainOf, unknownHours } from '#core/weather/hours';
 import { db } from './database';
 import { checks } from './repositories/checks';
@@ -92,6 +93,8 @@ export function aroundOf(known: Known, station: Station, type: SetType, set: Tra
     isFrozen: season.sheets[station.water] !== undefined,
     coldest: coldestTo(season, view, locals),
     looks: outcomesOf(own),
+    spareSnares: season.shed.filter((d) => d.class === 'snare' && !d.set && (d.condition === 'good' || d.condition === 'worn')).length,
+    watchedIdle: watchedIdle(known, view, locals),
     dragged: own.filter((v) => v.devices.some((d) => d.flags.includes('anchor dragged'))).length,
     schools: season.line.schools,
     wentRound: wentRound(season, station.id, own[0]?.at),
@@ -114,6 +117,20 @@ export function aroundOf(known: Known, station: Station, type: SetType, set: Tra
     hasDepth: bedOf(station) !== null || station.across !== null,
   };
 }
+
+/** So long a camera that told something is taken to hang where it hung, ms. [practice] */
+const HANGS = 3 * DAY;
+
+/** What makes a live set idle at whose place a camera watched of late; empty where it works, or no camera did. */
+function watchedIdle({ season, scouted }: Known, view: SetView | undefined, { now, who }: App.Locals): string {
+  if (view?.state !== 'live') return '';
+  const since = now.getTime() - HANGS;
+  if (!scouted.cameras.some((c) => c.station === view.station.id && c.events.some((e) => e.at.getTime() > since))) return '';
+  const levels = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
+  const state = stateOf(view, levels, frameOf(season, view.station.water, who.person.system));
+  return state && !WORKING.includes(state.verdict) ? state.label : '';
+}
+const WORKING: readonly Verdict[] = ['fine', 'nearEdge', 'perhaps', 'unknown'];
 
 /** Nights and rain since a live set was last made; null where it is not live, or no weather is told. */
 function sinceMade({ hours }: Season, set: TrapSet | undefined, now: Date): Pick<Around, 'nights' | 'rain'> {

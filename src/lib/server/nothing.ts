@@ -1,6 +1,7 @@
 import { frameOf } from '#core/ahead/facts';
 import { answerOf, QUESTION_IDS, type Answers, type QuestionId } from '#core/interview/questions';
 import type { Check, TrapSet } from '#core/record/kinds';
+import { lureText } from '#core/lure/lure';
 import { settingAt, stateOf } from '#core/sets/standing';
 import { topOfCatching } from '#core/water/part';
 import { aroundOf, loadKnown } from './around';
@@ -57,7 +58,13 @@ export async function knownOf(set: TrapSet, locals: App.Locals): Promise<KnownAn
   const met = type.devices.map((c) => around.met[c]).find(Boolean);
   if (met) put('before', 'same', met);
   const scented = design.supplies.some((s) => s.kind === 'lure');
-  put('lure', scented ? 'little' : 'none', scented ? 'its type has lure' : 'its type has no lure');
+  const { lures } = settingAt(set, locals.now);
+  const portions = (lures ?? []).reduce((sum, l) => sum + l.amount, 0);
+  put(
+    'lure',
+    lures ? (portions > 1 ? 'plenty' : portions > 0 ? 'little' : 'none') : scented ? 'little' : 'none',
+    lures ? `you said: ${lureText(lures)}` : scented ? 'its type has lure' : 'its type has no lure',
+  );
   if (around.users !== '') put('people', 'walkers', `you noted: ${around.users}`);
   const nights = Math.floor((locals.now.getTime() - Date.parse(since)) / DAY);
   if (set.state === 'live') put('waited', nights < 4 ? 'few' : nights <= 7 ? 'some' : 'long', `${nights} nights since it was set`);

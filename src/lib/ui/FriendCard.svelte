@@ -51,7 +51,7 @@
       >
     </p>
   {/each}
-  <div class="section">
+  <div class="section" inert>
     <Section
       scene={it.section}
       water={card.set.id}

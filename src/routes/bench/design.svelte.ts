@@ -143,7 +143,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   /** who else could be in it */
   const others = $derived(
     othersIn({
-      ...{ type, choices, design, surface, then: from, devices: Object.values(devices) },
+      ...{ type, choices, design, surface, then: from, devices: Object.values(devices), panPull: numbers.panPull },
       species: (fields.species || type.species[0] || 'beaver') as TrapSet['species'],
       seen: bench.around?.seen ?? [],
       users: bench.around?.users ?? '',

@@ -2,6 +2,7 @@ import { inches } from '../../units/factors';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING } from '../design';
 import { bed, offset, offsetPiece, panUnder } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { depthHere } from '../pieces/grip';
 import { flat, landing } from '../pieces/ground';
 import { bait } from '../pieces/scent';
@@ -15,6 +16,7 @@ const numbers = {
   panToBait: practised('Pan before the sticks', 'along the approach', 12, [4, 40]),
   offset: offset(2.5),
   ...SLIDE_NUMBERS,
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 

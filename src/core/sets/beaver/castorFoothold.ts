@@ -5,6 +5,7 @@ import { found } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
 import { bed, offset, offsetPiece, panUnder, FOOT, footFor } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { mound } from '../pieces/scent';
@@ -19,6 +20,7 @@ const numbers = {
   offset: offset(2.5),
   berm: practised('Berm below water', 'top of the low berm in front of the bed', 4, [0, 12], 1),
   ...SLIDE_NUMBERS,
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 

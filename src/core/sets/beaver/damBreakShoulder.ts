@@ -5,6 +5,7 @@ import { found, type Finding } from '../../words/finding';
 import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, upright, type Piece } from '../design';
 import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
+import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, type Numbers, practised, here } from '../setType';
 import { once, FLOODS, LEVERS } from '../pieces/steps';
@@ -27,6 +28,7 @@ const numbers = {
   breakWidth: practised('Width of the break', 'narrow: it has to be closed from the side', 8, [3, 40]),
   breakDepth: practised('Depth of the break', 'its bottom below water', 12, [3, 60], 1),
   ...SLIDE_NUMBERS,
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 const SIDES = ['left', 'right'] as const;

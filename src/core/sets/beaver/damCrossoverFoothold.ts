@@ -2,6 +2,7 @@ import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING } from '../design';
 import { bed, offset, panUnder } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
@@ -13,6 +14,7 @@ const numbers = {
   gap: here(practised('Width of the gap', 'worn way over the crest', 16, [8, 60]), 'width'),
   offset: offset(0),
   ...SLIDE_NUMBERS,
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 

@@ -3,6 +3,7 @@ import { inches } from '../../units/factors';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, panUnder } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
@@ -21,6 +22,7 @@ const numbers = {
   baitHigh: practised('Bait over the pan', 'rearing height of the animal that is wanted', 23, [10, 40]),
   panToBait: practised('Pan before the bait', 'from the middle of the bait', 9, [3, 24]),
   ...SLIDE_NUMBERS,
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 const REARS = ['beaverAdult', 'beaverTwo', 'beaverYearling'] as const;

@@ -3,6 +3,7 @@ import { found, type Finding } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, NOTHING } from '../design';
 import { bed, FOOT, offset, offsetPiece, panUnder, type Foot } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
@@ -20,6 +21,7 @@ const numbers = {
   pushIn: practised('Deep-end pole pushed in', 'into the bed', 18, [4, 78]),
   pole: practised('Length of the deep-end pole', 'depth, push-in and a hand to grip', 84, [24, 236]),
   waders: practised('Waders', 'how deep you can stand', 36, [6, 60]),
+  panPull: PAN_PULL,
 } satisfies Numbers;
 /** A number whose usual value hangs on a choice: it has no default of its own. */
 function seenOnly(spec: NumberSpec, help: string): NumberSpec {

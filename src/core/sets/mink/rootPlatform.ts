@@ -3,6 +3,7 @@ import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, panUnder } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
@@ -15,6 +16,7 @@ const numbers = {
   ...SLIDE_NUMBERS,
   chain: practised('Chain', 'trap to the lock', 8, [4, 118]),
   wire: practised('Slide wire', 'root to the deep end', 60, [20, 472]),
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 

@@ -6,6 +6,7 @@ import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { assemble, NOTHING, upright } from '../design';
 import { weightFinding } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { BOTTOM, largestIn, linePart, stakeFinding } from '../pieces/hold';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, here, measured } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
@@ -21,6 +22,7 @@ const numbers = {
   ),
   lineRise: practised('Slack of the line', 'how far the water may rise before the line is taut', 24, [0, 237]),
   driven: measured('Stake driven in', 'into the bed', [4, 60]),
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 

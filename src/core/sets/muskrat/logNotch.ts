@@ -4,6 +4,7 @@ import { found } from '../../words/finding';
 import { footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { panUnder, weightFinding } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { depthHere } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
@@ -15,6 +16,7 @@ const numbers = {
   log: here(practised('Log', 'its thickness', 8, [4, 30]), 'thick'),
   notch: practised('Notch', 'its length', 8, [5, 24]),
   logLong: practised('Length of the log', 'as far as it is drawn', 48, [20, 200]),
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 

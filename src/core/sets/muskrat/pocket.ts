@@ -4,6 +4,7 @@ import { found } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, coverFinding, panUnder, weightFinding } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { depthHere } from '../pieces/grip';
 import { bait } from '../pieces/scent';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
@@ -20,6 +21,7 @@ const numbers = {
   chainEnd: measured('Depth where the chain ends', 'for the catch', [0, 80], 1),
   tie: tieNumber(24, 'trap to the stake in the water'),
   driven: DRIVEN,
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 

@@ -5,6 +5,7 @@ import { found } from '../../words/finding';
 import { footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { panUnder, weightFinding } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { depthHere, depthMarks } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
@@ -19,6 +20,7 @@ const numbers = {
   long: practised('Platform', 'its length', 20, [10, 60]),
   pushIn: practised('Posts pushed in', 'into the bed', 14, [4, 40]),
   roofOver: practised('Roof over the board', 'against birds', 8, [4, 24]),
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 const BOARD = inches(1);

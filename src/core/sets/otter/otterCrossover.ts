@@ -2,6 +2,7 @@ import { inches } from '../../units/factors';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING } from '../design';
 import { bed, panUnder } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
@@ -16,6 +17,7 @@ const numbers = {
   neck: practised('Neck of land', 'water to water', 72, [24, 240]),
   trail: here(practised('Width of the trail', 'the worn way', 8, [4, 40]), 'width'),
   ...SLIDE_NUMBERS,
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 

@@ -2,6 +2,7 @@ import { inches } from '../../units/factors';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING } from '../design';
 import { bed, panUnder } from '../pieces/bed';
+import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
@@ -15,6 +16,7 @@ const numbers = {
   depth: depthHere('Depth at the bed', 'where they come ashore'),
   toLatrine: practised('Pan before the latrine', 'along the approach', 40, [10, 200]),
   ...SLIDE_NUMBERS,
+  panPull: PAN_PULL,
 } satisfies Numbers;
 const of = asks(numbers);
 

@@ -108,7 +108,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 function othersAt(season: Season, set: TrapSet, locals: App.Locals): string[] {
   const { type, station, setting, devices, then, design } = designOf(season, set, locals);
   const built = { type, design, then, species: set.species, choices: setting.choices, surface: station.surface };
-  return othersIn({ ...built, devices: Object.values(devices), seen: [], users: '' }).map((o) => o.who);
+  return othersIn({ ...built, devices: Object.values(devices), panPull: setting.numbers.panPull, seen: [], users: '' }).map((o) => o.who);
 }
 
 async function askingOf(entry: string | null, crew: string) {
