@@ -36,7 +36,7 @@
   ];
   const states = $derived(STATES.filter((s) => s.value !== 'pulled' || bench.fields.state === 'pulled'));
   const error = (name: string): string | undefined => kept?.errors?.[name];
-  const unit = $derived(system === 'us' ? 'in' : 'cm');
+  const UNITS = { length: { us: 'in', metric: 'cm' }, weight: { us: 'lb', metric: 'kg' } } as const;
 </script>
 
 <section>
@@ -55,7 +55,7 @@
             class="input w-full"
             name="n.{key}"
             autocomplete="off"
-            placeholder={spec.unit === 'share' ? `${Math.round((spec.default ?? 0.5) * 100)}%` : unit}
+            placeholder={spec.unit === 'share' ? `${Math.round((spec.default ?? 0.5) * 100)}%` : UNITS[spec.unit][system]}
             bind:value={fields[`n.${key}`]}
             onfocus={(event) => event.currentTarget.select()}
             {@attach (element) => {
