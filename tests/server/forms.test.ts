@@ -132,6 +132,10 @@ describe('placing a set', () => {
     assert.equal((await rows('setting', { set_id: form.id })).length, 2);
     saved(await post(`/bench/${form.id}?/save`, { ...later, entry: uuid(), lure: 'blind', at: '2026-11-25T05:22' }), /saved=1/);
     assert.deepEqual((await rows('setting', { set_id: form.id })).map((s) => (s.lures as unknown[]).length).sort(), [0, 1, 1]);
+    // a form that does not speak of it leaves what draws as it is
+    const silent = Object.fromEntries(Object.entries(later).filter(([name]) => !name.startsWith('lure')));
+    saved(await post(`/bench/${form.id}?/save`, { ...silent, entry: uuid(), at: '2026-11-25T05:22', name: 'another name' }), /saved=1/);
+    assert.equal((await rows('setting', { set_id: form.id })).length, 3);
   });
   it('a share is read as a fraction, a per cent or a number, and nonsense is refused', async () => {
     const snare = (share: string, n: number) =>

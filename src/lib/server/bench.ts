@@ -95,8 +95,8 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
   const kept = keptHere(read, type, station, typed);
   // what is kept at the place is no longer the set's own: it follows the place
   const numbers = Object.fromEntries(Object.entries(typed).filter(([key]) => !kept.some((k) => k.key === key)));
-  const { lures, faults } = luresFrom(read.text);
-  for (const [field, sentence] of Object.entries(faults)) read.refuse(field, sentence);
+  const said = luresFrom(read.text);
+  for (const [field, sentence] of Object.entries(said.faults)) read.refuse(field, sentence);
   const devices = readDevices(read, type, index<Device>(season.shed));
   const state = read.text('state') as TrapSet['state'];
   const readings = at ? await readingsAt(read, place, at, state === 'live') : null;
@@ -107,6 +107,8 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
   if (!at || !readings || number === undefined || !read.ok()) return null;
 
   const held = before ? settingAt(before, at) : undefined;
+  // a form that does not speak of it leaves what draws as it is
+  const lures = read.has('lure') ? said.lures : held?.lures;
   const sameBuilt = held && sameSetting(held, numbers, choices) && before?.state === state;
   const same = sameBuilt && sameLures(held.lures, lures);
   const setting: Setting = same

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import type { CheckRule } from '#core/time/deadline';
+  import FileOrText from '$lib/ui/FileOrText.svelte';
   import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import RuleFields from '$lib/ui/RuleFields.svelte';
@@ -60,18 +61,6 @@
 <form method="POST" action="?/import" class="sheet mt-3" enctype="multipart/form-data" use:enhance={keeping}>
   <h2>Import a rulebook</h2>
   <input type="hidden" name="entry" value={ids.book} />
-  <label class="block"
-    ><span class="font-bold">File</span> <input class="file-input w-full" type="file" name="file" accept=".json,application/json" /></label
-  >
-  <label class="block mt-2" for="f-text"><span class="font-bold">Or paste it</span></label>
-  <textarea
-    id="f-text"
-    class="textarea w-full"
-    name="text"
-    rows="3"
-    aria-invalid={kept?.errors?.text ? 'true' : undefined}
-    aria-describedby={kept?.errors?.text ? 'text-error' : undefined}>{typed(kept, 'text')}</textarea
-  >
-  {#if kept?.errors?.text}<p class="error" id="text-error">{kept.errors.text}</p>{/if}
+  <FileOrText file="File" text="Or paste it" {kept} />
   <button class="btn mt-2">Import</button>
 </form>

@@ -3,11 +3,12 @@
   import type { Card } from '#core/card/card';
   import type { OpenedCard } from '#core/card/opened';
   import type { Clock } from '#core/time/clock';
+  import FileOrText from '$lib/ui/FileOrText.svelte';
   import FriendCard from '$lib/ui/FriendCard.svelte';
   import PrintButton from '$lib/ui/PrintButton.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import TextField from '$lib/ui/TextField.svelte';
-  import { typed, type Kept } from '$lib/ui/kept';
+  import type { Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
 
   let { data, form } = $props();
@@ -39,18 +40,7 @@
     <p class="quiet">A set that somebody else asks you about. Nothing of it is written into your record.</p>
     <form method="POST" enctype="multipart/form-data" class="sheet mt-3" use:enhance={keeping}>
       <Problem text={kept?.problem} />
-      <label>The file of the card <input type="file" name="file" accept=".json,application/json" class="file-input" /></label>
-      <label class="mt-2"
-        >or its text
-        <textarea
-          class="textarea w-full"
-          name="text"
-          rows="4"
-          aria-invalid={kept?.errors?.text ? 'true' : undefined}
-          aria-describedby={kept?.errors?.text ? 'text-error' : undefined}>{typed(kept, 'text')}</textarea
-        ></label
-      >
-      {#if kept?.errors?.text}<p class="bad" id="text-error">{kept.errors.text}</p>{/if}
+      <FileOrText file="The file of the card" rows={4} {kept} />
       <button class="btn btn-primary mt-2">Open it</button>
     </form>
   {/if}

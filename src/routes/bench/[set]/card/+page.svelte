@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import FileOrText from '$lib/ui/FileOrText.svelte';
   import FriendCard from '$lib/ui/FriendCard.svelte';
   import Leaving from '$lib/ui/Leaving.svelte';
   import PrintButton from '$lib/ui/PrintButton.svelte';
@@ -47,19 +48,7 @@
       <Leaving {kept} />
       <Problem text={kept?.problem} />
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.entry)} />
-      <label>The file of the reply <input type="file" name="file" accept=".json,application/json" class="file-input" /></label>
-      <label class="mt-2"
-        >or its text
-        <textarea
-          class="textarea w-full"
-          name="text"
-          rows="3"
-          maxlength="6000"
-          aria-invalid={kept?.errors?.text ? 'true' : undefined}
-          aria-describedby={kept?.errors?.text ? 'text-error' : undefined}>{typed(kept, 'text')}</textarea
-        ></label
-      >
-      {#if kept?.errors?.text}<p class="bad" id="text-error">{kept.errors.text}</p>{/if}
+      <FileOrText file="The file of the reply" {kept} />
       <TextField label="Who answered" name="from" value={typed(kept, 'from')} error={kept?.errors?.from} help="a file says it itself" />
       <button class="btn btn-primary">Keep it with the set</button>
     </form>
