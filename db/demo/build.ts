@@ -7,7 +7,7 @@ import { knownAt, levelAt, type Surfaces } from '#core/water/levelAt';
 import type { Body, Check, Device, Kind, ReadingBody, TrapSet } from '#core/record/kinds';
 import { seeded } from '#core/sim/random';
 import { simulatePond, simulateStream, simulateWeather, type SimulatedGauge, type Weather } from '#core/sim/season';
-import { quietRun } from './quietRun';
+import { friendSays, quietRun } from './quietRun';
 import { rulebookFor } from './rulebook';
 import { addDays, instantOf, localDate, wholeMinute } from '#core/time/localTime';
 import { feet, inches } from '#core/units/factors';
@@ -296,15 +296,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   }
   const asked = at(6, '18:30');
   const answered = at(2, '19:40');
-  add(
-    'reply',
-    {
-      ...{ id: make(answered), set: idOf('s15'), at: answered.toISOString(), from: 'an old hand down the valley' },
-      text: 'Nothing wrong with the trap. I would lay a twig across that run before anything else, and look at the outer one by the alders.',
-    },
-    answered,
-    wren,
-  );
+  add('reply', { id: make(answered), set: idOf('s15'), ...friendSays(answered) }, answered, wren);
   add('interview', { id: make(asked), set: idOf('s15'), ...quietRun(asked, ZONE) }, asked, wren);
   const ordered = entries
     .map((entry, i) => ({ entry, i }))

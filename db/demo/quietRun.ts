@@ -1,6 +1,6 @@
 import { firstCause, LOOK_AGAIN } from '#core/interview/causes';
 import type { Answers } from '#core/interview/questions';
-import type { Interview } from '#core/record/kinds';
+import type { Interview, Reply } from '#core/record/kinds';
 import { addDays, localDate } from '#core/time/localTime';
 
 const ANSWERS: Answers = {
@@ -21,3 +21,10 @@ export function quietRun(asked: Date, zone: string): Omit<Interview, 'id' | 'set
     note: 'the west run, quiet since the cold',
   };
 }
+
+/** What a friend answered to the card of that run. */
+export const friendSays = (answered: Date): Omit<Reply, 'id' | 'set'> => ({
+  at: answered.toISOString(),
+  from: 'an old hand down the valley',
+  text: 'Nothing wrong with the trap. I would lay a twig across that run before anything else, and look at the outer one by the alders.',
+});

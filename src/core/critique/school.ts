@@ -1,14 +1,11 @@
-import { sidesOf, towards } from '../schools/sides';
-import { lengthOf } from './lookup';
+import { builtOf, sidesOf, towards } from '../schools/sides';
 import { rule, type Rule } from './rule';
 
 /** Where a set stands on the other side than its line does, and what its line does about a weight that moved. @source common practice */
 export const SCHOOL: Rule[] = [
   rule('otherSchool', 'a matter of school', (asked) => {
-    const { type, species, choices, devices, lures, design, around } = asked;
-    const sticks = design.parts.filter((p) => p.kind === 'stick').length;
-    const tie = type.numbers.tie ? (lengthOf(asked, 'tie') ?? null) : null;
-    const differing = sidesOf({ type, species, choices, devices: Object.values(devices), lures, sticks, tie }).filter(
+    const { type, devices, design, around } = asked;
+    const differing = sidesOf(builtOf({ ...asked, devices: Object.values(devices), parts: design.parts })).filter(
       ({ matter, side }) => (around.schools[matter] ?? side) !== side,
     );
     if (differing.length === 0) return null;

@@ -4,6 +4,7 @@ import type { Mend } from '../critique/rule';
 import type { Attract } from '../lure/lure';
 import type { FilledPosition, SetType } from '../sets/setType';
 import { inches } from '../units/factors';
+import type { Part } from '../water/part';
 import { SCHOOL_IDS, type Picked, type SchoolId, type Side } from '../words/schools';
 
 /** A set as it is built, in what schools differ about. */
@@ -18,6 +19,23 @@ export interface Built {
   /** its cable, m; null where it has none */
   tie: number | null;
 }
+
+/** A set as schools see it, out of how it is laid: the sticks of its design, and its cable as typed or by practice. */
+export const builtOf = ({
+  type,
+  numbers,
+  parts,
+  ...own
+}: Omit<Built, 'type' | 'sticks' | 'tie'> & {
+  type: Pick<SetType, 'id' | 'underIce' | 'numbers'>;
+  numbers: Readonly<Record<string, number>>;
+  parts: readonly Pick<Part, 'kind'>[];
+}): Built => ({
+  ...own,
+  type,
+  sticks: parts.filter((p) => p.kind === 'stick').length,
+  tie: type.numbers.tie ? (numbers.tie ?? type.numbers.tie.default ?? null) : null,
+});
 
 /** The largest opening of a 110 or 120. [practice] */
 const SMALL = inches(5.2);

@@ -1,7 +1,7 @@
 import type { SetView } from '#core/sets/standing';
 import { settingAt } from '#core/sets/standing';
 import { setTypeOf } from '#core/sets/catalogue';
-import { tallies, type Built, type Tally } from '#core/schools/sides';
+import { builtOf, tallies, type Built, type Tally } from '#core/schools/sides';
 import type { SchoolId, Side } from '#core/words/schools';
 import type { TrapSet } from '#core/record/kinds';
 import type { Season } from './season';
@@ -12,12 +12,8 @@ function builtAs(set: TrapSet, view: SetView, { shed }: Season, now: Date): Buil
   const type = setTypeOf(set.type);
   const { choices, numbers, lures } = settingAt(set, now);
   const ids = new Set(set.stays.map((stay) => stay.device));
-  return {
-    ...{ type, species: set.species, choices, lures },
-    devices: shed.filter((d) => ids.has(d.id)).map(({ class: kind, size }) => ({ class: kind, size })),
-    sticks: view.layout.parts.filter((p) => p.kind === 'stick').length,
-    tie: type.numbers.tie ? (numbers.tie ?? type.numbers.tie.default ?? null) : null,
-  };
+  const devices = shed.filter((d) => ids.has(d.id)).map(({ class: kind, size }) => ({ class: kind, size }));
+  return builtOf({ type, species: set.species, choices, lures, devices, numbers, parts: view.layout.parts });
 }
 
 /** What each side of every matter came to in the season under way: sets, working nights, animals meant. */

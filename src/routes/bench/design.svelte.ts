@@ -23,7 +23,7 @@ import type { TrapSet } from '#core/record/kinds';
 import { othersIn } from '#core/others/others';
 import { luresFrom } from '#core/lure/typed';
 import { builtWith } from '#core/lure/lure';
-import { sidesOf, towards } from '#core/schools/sides';
+import { builtOf, sidesOf, towards } from '#core/schools/sides';
 import { otherSide } from '#core/words/schools';
 import { SITUATIONS } from '#core/rules/book';
 import { judge, type Answer } from '#core/rules/judge';
@@ -152,9 +152,8 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   /** the disputed matters that it touches: its side, the line's, and the change that brings it to the other */
   const sides = $derived.by(() => {
     const species = (fields.species || type.species[0] || 'beaver') as TrapSet['species'];
-    const sticks = design.parts.filter((p) => p.kind === 'stick').length;
-    const tie = type.numbers.tie ? (numbers.tie ?? type.numbers.tie.default ?? null) : null;
-    return sidesOf({ type, species, choices, devices: Object.values(devices), lures, sticks, tie }).map(({ matter, side }) => ({
+    const built = builtOf({ type, species, choices, devices: Object.values(devices), lures, numbers, parts: design.parts });
+    return sidesOf(built).map(({ matter, side }) => ({
       ...{ matter, side, picked: bench.schools[matter] ?? null },
       change: towards(matter, otherSide(side), type),
     }));
