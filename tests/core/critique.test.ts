@@ -3,7 +3,9 @@ import { describe, it } from 'node:test';
 import type { Around, Asked } from '#core/critique/asked';
 import { critique, RULES } from '#core/critique/critique';
 import type { Attract, Lure } from '#core/lure/lure';
+import { overfull } from '#core/critique/line';
 import { SEVERITIES } from '#core/critique/rule';
+import { weighed } from '#core/critique/weigh';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { layOut, usualDevices } from '#core/sets/standing';
 import { inches, POUND } from '#core/units/factors';
@@ -38,12 +40,20 @@ const AROUND: Around = {
   schools: {},
   rain: 0,
   nights: 2,
+  isSoft: false,
+  isMoving: false,
+  iceNext: null,
+  felt: null,
+  leeward: '',
+  near: [],
   hasPosition: true,
   hasPhoto: true,
   hasDepth: true,
 };
 
 const draws = (...lures: Lure[]): Attract[] => lures.map((what) => ({ what, where: 'on the bank', amount: 1, stock: null }));
+
+const near = (what: Around['near'][number]['what'], apart: number): Partial<Around> => ({ near: [{ what, name: 'It', apart }] });
 
 interface Over {
   numbers?: Record<string, number>;
@@ -86,6 +96,30 @@ describe('a set of any type at its defaults, in a place that suits it', () => {
 const WRONG: [CritiqueId, type: string, wrong: Over, right: Over][] = [
   ['othersOnTheGround', 'box', { around: { users: 'dogs of the farm' } }, { around: { users: '' } }],
   ['tiedToWood', 'castor-foothold', { numbers: { tie: inches(18) }, choices: { anchorAs: 'root' } }, { choices: { anchorAs: 'root' } }],
+  ['wrapHigh', 'castor-foothold', { choices: { wrap: 'high' } }, { choices: { wrap: 'high', anchorAs: 'root' } }],
+  ['roadInReach', 'slide-snare', { around: near('road', 1) }, { around: near('road', 30) }],
+  ['crestInReach', 'castor-foothold', { around: near('dam crest', 2) }, { around: near('road', 30) }],
+  ['logInReach', 'castor-stick-snare', { around: near('log', 1) }, { around: near('log', 12) }],
+  ['softBed', 'castor-foothold', { around: { isSoft: true } }, { around: { isSoft: null } }],
+  ['levelSwings', 'pole-platform', { around: { isMoving: true } }, { around: { isMoving: null } }],
+  ['leeward', 'castor-foothold', { around: { leeward: 'west' } }, { lures: draws('peeled sticks'), around: { leeward: 'west' } }],
+  ['guideNone', 'wall-blind', { choices: { guide: 'none' } }, { choices: { guide: 'stick' } }],
+  ['guideStone', 'otter-crossover', { choices: { guide: 'stone' } }, { choices: { guide: 'stick' } }],
+  [
+    'iceReaches',
+    'lodge-run',
+    { numbers: { topUnder: inches(5) }, around: { isFrozen: true, iceNext: inches(7) } },
+    { numbers: { topUnder: inches(5) }, around: { isFrozen: true, iceNext: inches(3) } },
+  ],
+  ['twigsOn', 'ice-snare-pole', { choices: { twigs: 'on' } }, { choices: { twigs: 'off' } }],
+  [
+    'sticksBelow',
+    'ice-snare-pole',
+    { around: { felt: { own: 'sticks', clear: 'Hole 4' } } },
+    { around: { felt: { own: 'clear', clear: 'Hole 4' } } },
+  ],
+  ['loopPlain', 'channel-snare', { choices: { loaded: 'no' } }, { choices: { loaded: 'yes' } }],
+  ['braceFirm', 'slide-snare', { choices: { brace: 'braced' } }, { choices: { brace: 'pushed' } }],
   ['anchorUnsaid', 'lodge-run', { anchor: '' }, { anchor: '', state: 'planned' }],
   ['isPlugged', 'culvert-mouth', { around: { isPlugged: true } }, {}],
   ['notInUse', 'lodge-run', { around: { use: { verdict: 'fails', said: 'Likely not in use.' } } }, {}],
@@ -126,6 +160,8 @@ const WRONG: [CritiqueId, type: string, wrong: Over, right: Over][] = [
     { choices: { notch: 'light' } },
   ],
   ['firesEmpty', 'lodge-run', { around: { looks: ['sprung empty', 'sprung empty'] } }, { around: { looks: ['sprung empty'] } }],
+  ['bedRocks', 'slide-foothold', { around: { looks: ['miss', 'sprung empty'] } }, { around: { looks: ['miss'] } }],
+  ['moundFar', 'castor-foothold', { numbers: { panToMound: inches(22) } }, { numbers: { panToMound: inches(12) } }],
   ['loopKnocked', 'channel-snare', { around: { looks: ['knocked', 'untouched', 'knocked'] } }, { around: { looks: ['knocked'] } }],
   ['mudInTheBreak', 'dam-break-breach', { around: { looks: ['plugged'] } }, {}],
   ['lockAtTheTop', 'castor-stick-snare', { choices: { lock: 'top' } }, { choices: { lock: 'side' } }],
@@ -256,5 +292,50 @@ describe('a rule of the critique', () => {
   it('tells at most so many in a hundred passes lead to a touch: 1 − 0.025^(1/20) is 17 %', () => {
     const remark = critique(asked('lodge-run', { around: { wentRound: 20 } })).find((r) => r.id === 'wentRound');
     assert.match(remark ? remarkText(remark, 'us').sentence : '', /at most 17%/);
+  });
+});
+
+describe('a line with many sets', () => {
+  const owed = (day: string, sets: number, minutes: number) => Array.from({ length: sets }, () => ({ day, minutes }));
+  it('is more than a day where the checks of one day take longer than its light', () => {
+    const due = [...owed('2026-11-12', 20, 30), ...owed('2026-11-13', 20, 28)];
+    assert.deepEqual(overfull(due, () => 570)?.values, { sets: 20, minutes: 600, light: 570 });
+    assert.equal(
+      overfull(due, () => 601),
+      null,
+    );
+  });
+  it('is not judged on a day of which the light is not known', () =>
+    assert.equal(
+      overfull(owed('2026-11-12', 99, 30), () => null),
+      null,
+    ));
+  it('tells hours, not minutes', () => {
+    const found = overfull(owed('2026-11-12', 20, 30), () => 570);
+    assert.match(found ? remarkText(found, 'us').sentence : '', /^20 checks fall due on one day: 10 h at the sets alone, and it has 9.5 h/);
+  });
+});
+
+describe('what a design says of itself', () => {
+  it('weighs by its verdict, a big body-grip on dry ground the most, and nothing where it holds or cannot be told', () => {
+    assert.equal(weighed({ says: 'mouth', verdict: 'fails' }), 'dangerous');
+    assert.equal(weighed({ says: 'swing', verdict: 'fails' }), 'will fail');
+    assert.equal(weighed({ says: 'skyline', verdict: 'warns' }), 'likely to fail');
+    assert.equal(weighed({ says: 'current', verdict: 'warns' }), 'could be better');
+    assert.equal(weighed({ says: 'fence', verdict: 'holds' }), null);
+    assert.equal(weighed({ says: 'stakeUnknown', verdict: 'unknown' }), null);
+  });
+  it('a stand is no anchor: it takes neither cable nor stake, and does not hold', () => {
+    const { design } = asked('lodge-run', { choices: { anchorAs: 'stand' } });
+    assert.ok(design.findings.some((f) => f.says === 'standTie' && f.verdict === 'fails'));
+    assert.deepEqual(design.holds, []);
+    assert.ok(!design.supplies.some((s) => s.kind === 'cable'));
+  });
+  it('guides are drawn as they were chosen: sticks, stones, none', () => {
+    const kinds = (guide: string) =>
+      asked('otter-crossover', { choices: { guide } })
+        .design.parts.filter((p) => p.id.startsWith('guide'))
+        .map((p) => p.kind);
+    assert.deepEqual([kinds('stick'), kinds('stone'), kinds('none')], [['stick', 'stick'], ['stone', 'stone'], []]);
   });
 });

@@ -8,7 +8,7 @@ import { ownShore } from '#core/ground/ownShore';
 import { alongLine, areaOf, besideLine, compass, lineLength, moved, way, type Position } from '#core/ground/geodesic';
 import { inside, outsideSentence } from '#core/ground/permission';
 import { measured, measuredSentence, parsePoints, pointsOf, printPoints, shapeOf, walkedOn } from '#core/ground/points';
-import { upwindSide, upwindText, windText } from '#core/ground/wind';
+import { isLeeward, meanWind, upwindSide, upwindText, windText } from '#core/ground/wind';
 import { simulateFix, simulateWind } from '#core/sim/outside';
 
 const near = (a: number, b: number, within: number) => assert.ok(Math.abs(a - b) <= within, `${a} is not ${b} within ${within}`);
@@ -271,5 +271,44 @@ describe('a shore that is walked', () => {
     assert.match(walkText(1, { at: start, within: 4 }, 'us'), /^One place kept, sure to 13 ft/);
     assert.match(walkText(3, { at: start, within: 4 }, 'metric'), /^3 places kept, sure to 4 m/);
     assert.match(walkText(3, { at: start, within: 45 }, 'metric'), /sure to 45 m only: over 20 m nothing is kept/);
+  });
+});
+
+describe('a bank and the wind', () => {
+  const middle: Position = [-90.5, 45.5];
+  const ring = [0, 90, 180, 270].map((bearing) => moved(middle, bearing, 40));
+  const bearing = fc.integer({ min: 0, max: 359 });
+  it('is leeward exactly where the wind comes to it over the water, within 60° of it', () =>
+    fc.assert(
+      fc.property(bearing, bearing, (place, from) => {
+        const at = moved(middle, place, 40);
+        const off = Math.abs(((from - (place + 180) + 540) % 360) - 180);
+        fc.pre(Math.abs(off - 60) > 2);
+        assert.equal(isLeeward('shore', ring, at, { from, speed: 3 }), off < 60);
+      }),
+    ));
+  it('one bank of a stream at most is leeward, and none while it is nearly still', () => {
+    const stream = [moved(middle, 180, 100), moved(middle, 0, 100)];
+    const [west, east] = [moved(middle, 270, 6), moved(middle, 90, 6)];
+    const wind = { from: 270, speed: 3 };
+    assert.deepEqual([isLeeward('stream line', stream, west, wind), isLeeward('stream line', stream, east, wind)], [false, true]);
+    assert.equal(isLeeward('stream line', stream, east, { from: 270, speed: 0.2 }), false);
+  });
+  it('the mean of winds is that of their vectors: equal ones from north and east come from north-east, opposite ones are still', () => {
+    const mean = meanWind([
+      { from: 0, speed: 2 },
+      { from: 90, speed: 2 },
+    ]);
+    near(mean?.from ?? 0, 45, 1e-9);
+    near(mean?.speed ?? 0, Math.SQRT2, 1e-9);
+    near(
+      meanWind([
+        { from: 10, speed: 3 },
+        { from: 190, speed: 3 },
+      ])?.speed ?? 1,
+      0,
+      1e-9,
+    );
+    assert.equal(meanWind([]), null);
   });
 });

@@ -13,6 +13,7 @@ import { awayFrom, standOf } from '#core/rules/stand';
 import { sampleDesign } from '#core/sets/sample';
 import { setTypeOf } from '#core/sets/catalogue';
 import { deadlineAfter } from '#core/time/deadline';
+import { moved, type Position } from '#core/ground/geodesic';
 import { inches } from '#core/units/factors';
 import { answerText } from '#core/words/rules';
 import { ruleLine } from '#core/words/ruleLines';
@@ -263,6 +264,7 @@ describe('what the design answers of itself', () => {
       opensDam: false,
     };
   };
+  const place = (over: object) => ({ id: 'p', water: 'w', kind: 'run', along: 0, lat: null, lon: null, parent: null, ...over }) as never;
   it('a loop of 10 in with a stop', () => {
     const { loop } = standOf(built('slide-snare', { ends: 'stop' }), facts);
     assert.ok(Math.abs((loop?.across ?? 0) - inches(10)) < 1e-9);
@@ -275,7 +277,6 @@ describe('what the design answers of itself', () => {
     assert.equal(standOf(built('lodge-run'), facts).shows, null);
   });
   it('the nearest lodge and dam of its own water, over the map where both are on it', () => {
-    const place = (over: object) => ({ id: 'p', water: 'w', kind: 'run', along: 0, lat: null, lon: null, parent: null, ...over }) as never;
     const others = [
       place({ id: 'l', kind: 'lodge', along: 30 }),
       place({ id: 'd', kind: 'dam', along: 200 }),
@@ -284,6 +285,16 @@ describe('what the design answers of itself', () => {
     assert.deepEqual(awayFrom(place({ along: 10 }), others), { lodge: 20, dam: 190 });
     const [onMap] = [awayFrom(place({ lat: 45, lon: -90 }), [place({ id: 'l', kind: 'lodge', lat: 45.001, lon: -90 })])];
     assert.ok(Math.abs((onMap.lodge ?? 0) - 111.1) < 0.3, 'a thousandth of a degree of latitude is 111.1 m');
+  });
+  it('a drawn road too near breaks the rule; one farther off leaves the question, for another may lie nearer', () => {
+    const at = place({ lat: 45, lon: -90 });
+    const road = (off: number): Position[] => [0, 90].map((b) => moved(moved([-90, 45], 0, off), b, b === 0 ? 0 : 200));
+    const far = (off: number) => awayFrom(at, [], [road(off)]).road ?? NaN;
+    assert.ok(Math.abs(far(20) - 20) < 0.01);
+    assert.deepEqual(awayFrom(place({ along: 10 }), [], [road(20)]), {});
+    const book = { ...tarn, distances: [{ id: 'r', from: 'road' as const, least: 30, classes: [], said: '' }] };
+    const said = (road: number) => judge(book, standOf(built('lodge-run'), { ...facts, away: { road } })).find((a) => a.rule === 'r')?.code;
+    assert.deepEqual([said(20), said(40)], ['tooNear', 'distanceAsked']);
   });
 });
 

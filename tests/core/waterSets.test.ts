@@ -123,10 +123,11 @@ describe('wall, blind', () => {
 });
 
 describe('snare pole under ice', () => {
-  const six = usualDevices({
+  const all = usualDevices({
     ...setTypeOf('ice-snare-pole'),
     positions: setTypeOf('ice-snare-pole').positions.map((p) => ({ ...p, optional: false })),
   });
+  const six = Object.fromEntries(Object.entries(all).slice(0, 6));
   it('the loops hang by the ice of the next check: typed, forecast, or two inches more', () => {
     const top = (numbers: Record<string, number>, over: Partial<Laying> = {}): number => {
       const part = lay('ice-snare-pole', { depth: 84, clearance: 6, ...numbers }, over).parts.find((p) => p.kind === 'loop');
@@ -136,7 +137,10 @@ describe('snare pole under ice', () => {
     near(top({ ice: 8 }, { iceNext: inches(9) }), inches(9 * ICE_RATIO + 6), 1e-9, 'forecast');
     near(top({ ice: 8 }), inches(10 * ICE_RATIO + 6), 1e-9, 'practice');
   });
-  it('six loops on three tiers, two faces: as many drawn as there are traps', () => {
+  it('six loops on three tiers and two faces, nine on three: as many drawn as there are traps, three to a height', () => {
+    const nine = lay('ice-snare-pole', { depth: 84, ice: 8, iceNext: 8 }, { devices: all }).parts.filter((p) => p.kind === 'loop');
+    assert.equal(nine.length, 9);
+    assert.deepEqual([...new Set(nine.map((p) => nine.filter((q) => q.z.k === p.z.k).length))], [3]);
     const layout = lay('ice-snare-pole', { depth: 84, ice: 8, iceNext: 8 }, { devices: six });
     assert.equal(layout.parts.filter((p) => p.kind === 'loop').length, 6);
     assert.match(found(layout, 'marks').sentence, /tops of the loops 6 ft 10¾ in, 6 ft 1¾ in, 64¾ in|tops of the loops/);

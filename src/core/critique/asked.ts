@@ -4,6 +4,7 @@ import type { DeviceClass } from '../devices/sizes';
 import type { TrapSet } from '../record/kinds';
 import type { Design } from '../sets/design';
 import type { FilledPosition, SetType } from '../sets/setType';
+import type { HoleFeel } from '../scouting/lodge';
 import type { Known } from '../water/levels';
 
 type Species = TrapSet['species'];
@@ -56,6 +57,17 @@ export interface Around {
   rain: number | null;
   /** nights since it was last made; null where it is not live */
   nights: number | null;
+  /** a boot sinks past the knee there; its level moves, as it was measured; null where nobody measured it */
+  isSoft: boolean | null;
+  isMoving: boolean | null;
+  /** m of ice at its place by the next check, the thick end; null where no sheet or no weather is told */
+  iceNext: number | null;
+  /** what the chisel felt through the hole of the set, and where it felt clear; null where no hole of its place was felt */
+  felt: { own: HoleFeel | null; clear: string } | null;
+  /** until the check the wind comes over the water onto its bank: from where, in words; empty where not, or none is told */
+  leeward: string;
+  /** what lies near it on the ground, and how far off, m: logs across the way, crest and road as they were drawn */
+  near: { what: 'log' | 'dam crest' | 'road'; name: string; apart: number }[];
   /** its place has a position, a photo, a measured depth */
   hasPosition: boolean;
   hasPhoto: boolean;

@@ -1,4 +1,12 @@
+import { kindOf, type Attract } from '../lure/lure';
+import { setTypeOf } from '../sets/catalogue';
+import type { Design } from '../sets/design';
+import { chosen, holds } from './lookup';
 import { rule, type Rule } from './rule';
+
+/** Scent on the bank, as somebody said, or as the type is built. */
+const scented = (lures: readonly Attract[] | undefined, { supplies }: Design): boolean =>
+  lures ? lures.some((l) => kindOf(l.what) === 'lure' && l.where === 'on the bank') : supplies.some((s) => s.kind === 'lure');
 
 /** Whether the animal comes there. @source common practice */
 export const PLACE: Rule[] = [
@@ -12,6 +20,23 @@ export const PLACE: Rule[] = [
   rule('noSign', 'could be better', ({ around: { use, seen } }) => (seen.length === 0 ? { values: { said: use.said } } : null)),
   rule('passagesOpen', 'could be better', ({ around: { passages } }) =>
     passages && passages.set > 0 && passages.set < passages.count ? { values: passages } : null,
+  ),
+  rule('softBed', 'likely to fail', (asked) =>
+    asked.around.isSoft && holds(asked, 'foothold') && !asked.design.parts.some((p) => p.kind === 'raft' || p.kind === 'platform')
+      ? { values: { shoulder: asked.type.acts !== undefined } }
+      : null,
+  ),
+  rule('levelSwings', 'likely to fail', ({ type, around }) =>
+    around.isMoving && type.afloat ? { values: { float: setTypeOf(type.afloat).name } } : null,
+  ),
+  rule('leeward', 'could be better', ({ lures, design, around: { leeward } }) =>
+    leeward && scented(lures, design) ? { values: { from: leeward } } : null,
+  ),
+  rule('guideNone', 'likely to fail', (asked) =>
+    chosen(asked, 'guide') === 'none' ? { values: {}, mend: { field: 'c.guide', value: 'stick' } } : null,
+  ),
+  rule('guideStone', 'could be better', (asked) =>
+    chosen(asked, 'guide') === 'stone' ? { values: {}, mend: { field: 'c.guide', value: 'stick' } } : null,
   ),
   rule('noPosition', 'could be better', ({ around, state }) => (state === 'live' && !around.hasPosition ? { values: {} } : null)),
   rule('noDepth', 'could be better', ({ around, type, numbers }) =>

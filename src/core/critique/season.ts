@@ -19,6 +19,21 @@ export const SEASON: Rule[] = [
       ? { values: {} }
       : null;
   }),
+  rule('iceReaches', 'will fail', (asked) => {
+    const water = surfaceOf(asked);
+    const top = topOf(asked, 'jaws') ?? topOf(asked, 'pan') ?? topOf(asked, 'loop');
+    const { iceNext, isFrozen } = asked.around;
+    if (!isFrozen || asked.type.underIce || iceNext === null || water === null || top === null) return null;
+    const under = water - top;
+    return under >= inches(3) && iceNext >= under ? { values: { under, ice: iceNext } } : null;
+  }),
+  rule('twigsOn', 'likely to fail', (asked) =>
+    chosen(asked, 'twigs') === 'on' ? { values: {}, mend: { field: 'c.twigs', value: 'off' } } : null,
+  ),
+  rule('sticksBelow', 'will fail', (asked) => {
+    const { felt } = asked.around;
+    return asked.type.underIce && holds(asked, 'snare') && felt?.own === 'sticks' ? { values: { clear: felt.clear } } : null;
+  }),
   rule('jawOnFrost', 'likely to fail', (asked) => {
     const water = surfaceOf(asked);
     const top = topOf(asked, 'jaws');

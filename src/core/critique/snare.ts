@@ -18,6 +18,12 @@ export const SNARE: Rule[] = [
     const lost = Math.ceil(loops / 2);
     return loops >= MANY_LOOPS && asked.around.spareSnares < lost ? { values: { loops, lost, spare: asked.around.spareSnares } } : null;
   }),
+  rule('loopPlain', 'likely to fail', (asked) =>
+    holds(asked, 'snare') && chosen(asked, 'loaded') === 'no' ? { values: {}, mend: { field: 'c.loaded', value: 'yes' } } : null,
+  ),
+  rule('braceFirm', 'could be better', (asked) =>
+    asked.type.travels && chosen(asked, 'brace') === 'braced' ? { values: {}, mend: { field: 'c.brace', value: 'pushed' } } : null,
+  ),
   rule('tailShort', 'likely to fail', (asked) => {
     const tail = holds(asked, 'snare') ? lengthOf(asked, 'tail') : undefined;
     return tail !== undefined && tail < SLACK ? { values: { tail, least: SLACK }, mend: { field: 'n.tail', value: inches(84) } } : null;

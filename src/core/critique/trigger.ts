@@ -1,5 +1,9 @@
+import { inches } from '../units/factors';
 import { rule, type Rule } from './rule';
 import { chosen, holds, looksAs } from './lookup';
+
+/** A beaver that reaches for the mound plants its feet no farther before it. [practice] */
+const MOUND = inches(16);
 
 /** Notch, trigger and lock, by what came of them. @source common practice */
 export const TRIGGER: Rule[] = [
@@ -23,6 +27,15 @@ export const TRIGGER: Rule[] = [
       ? { values: { times: looksAs(asked, 'sprung empty') } }
       : null,
   ),
+  rule('bedRocks', 'likely to fail', (asked) =>
+    holds(asked, 'foothold') && looksAs(asked, 'sprung empty', 'miss') >= 2
+      ? { values: { times: looksAs(asked, 'sprung empty', 'miss') } }
+      : null,
+  ),
+  rule('moundFar', 'likely to fail', (asked) => {
+    const to = holds(asked, 'foothold') ? asked.numbers.panToMound : undefined;
+    return to !== undefined && to > MOUND ? { values: { to }, mend: { field: 'n.panToMound', value: inches(11) } } : null;
+  }),
   rule('loopKnocked', 'likely to fail', (asked) =>
     holds(asked, 'snare') && looksAs(asked, 'knocked') >= 2 ? { values: { times: looksAs(asked, 'knocked') } } : null,
   ),

@@ -47,12 +47,12 @@ export function alongLine(line: readonly Position[], distance: number): Position
 }
 
 /**
- * Where a position lies beside a line: the way along it to the nearest point, and how far off it, m. Null for a line of fewer than two positions.
+ * Where a position lies beside a line: the way along it to the nearest point, that point, and how far off it, m. Null for a line of fewer than two positions.
  *
  * @source plane trigonometry on each stretch: right to a part in a thousand for what is drawn of one water
  */
-export function besideLine(line: readonly Position[], at: Position): { along: number; off: number } | null {
-  let best: { along: number; off: number } | null = null;
+export function besideLine(line: readonly Position[], at: Position): { along: number; off: number; nearest: Position } | null {
+  let best: { along: number; off: number; stretch: number; from: Position; bearing: number } | null = null;
   let before = 0;
   for (const [i, to] of line.slice(1).entries()) {
     const from = line[i] as Position;
@@ -61,10 +61,10 @@ export function besideLine(line: readonly Position[], at: Position): { along: nu
     const turn = ((there.bearing - stretch.bearing) * Math.PI) / 180;
     const ahead = Math.min(Math.max(there.distance * Math.cos(turn), 0), stretch.distance);
     const off = Math.hypot(there.distance * Math.cos(turn) - ahead, there.distance * Math.sin(turn));
-    if (!best || off < best.off) best = { along: before + ahead, off };
+    if (!best || off < best.off) best = { along: before + ahead, off, stretch: ahead, from, bearing: stretch.bearing };
     before += stretch.distance;
   }
-  return best;
+  return best && { along: best.along, off: best.off, nearest: moved(best.from, best.bearing, best.stretch) };
 }
 
 const POINTS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;

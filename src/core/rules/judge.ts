@@ -127,7 +127,9 @@ function ofDistances({ distances }: Rulebook, stand: Stand): Answer[] {
     .filter(({ classes }) => stand.devices.some((d) => speaksOf(classes, d.class)))
     .map(({ id, from, least }) => {
       const measured = stand.away[from];
-      if (measured === undefined) return answer('distanceAsked', 'distances', id, attested(stand, id), { from, least });
+      // a road that was drawn shows what is too near; that no other lies nearer only somebody there can say
+      if (measured === undefined || (from === 'road' && measured >= least))
+        return answer('distanceAsked', 'distances', id, attested(stand, id), { from, least });
       const near = measured < least;
       return answer(near ? 'tooNear' : 'farEnough', 'distances', id, near ? 'breaks' : 'fits', { from, least, measured });
     });

@@ -1,4 +1,4 @@
-import { way } from '../ground/geodesic';
+import { besideLine, way, type Position } from '../ground/geodesic';
 import type { Design } from '../sets/design';
 import type { FilledPosition } from '../sets/setType';
 import type { Station } from '../stations/placed';
@@ -54,8 +54,8 @@ function showing({ design, then, surface }: BuiltSet, lowest: number | null): nu
   return top === null || lowest === null ? null : top - lowest;
 }
 
-/** How far a place lies from the nearest known lodge, dam and culvert of its water, m; over the map, else by the ways along the water. */
-export function awayFrom(place: Station, stations: readonly Station[]): Stand['away'] {
+/** How far a place lies from the nearest known lodge, dam and culvert of its water, m; over the map, else by the ways along the water. @param roads as they were drawn */
+export function awayFrom(place: Station, stations: readonly Station[], roads: readonly (readonly Position[])[] = []): Stand['away'] {
   const found: Stand['away'] = {};
   for (const kind of ['lodge', 'dam', 'culvert'] as const) {
     const all = stations.filter((s) => s.water === place.water && s.kind === kind && s.id !== place.parent);
@@ -63,6 +63,9 @@ export function awayFrom(place: Station, stations: readonly Station[]): Stand['a
     if (place.kind === kind) found[kind] = 0;
     else if (far.length > 0) found[kind] = Math.min(...far);
   }
+  const at = positionOf(place);
+  const off = at ? roads.flatMap((road) => besideLine(road, at)?.off ?? []) : [];
+  if (off.length > 0) found.road = Math.min(...off);
   return found;
 }
 

@@ -9,7 +9,7 @@ import { SCHOOL_IDS, type Picked, type SchoolId, type Side } from '../words/scho
 
 /** A set as it is built, in what schools differ about. */
 export interface Built {
-  type: Pick<SetType, 'id' | 'underIce'>;
+  type: Pick<SetType, 'underIce' | 'acts' | 'positions' | 'choices'>;
   species: Species | 'other';
   choices: Readonly<Partial<Record<string, string>>>;
   devices: readonly FilledPosition[];
@@ -27,7 +27,7 @@ export const builtOf = ({
   parts,
   ...own
 }: Omit<Built, 'type' | 'sticks' | 'tie'> & {
-  type: Pick<SetType, 'id' | 'underIce' | 'numbers'>;
+  type: Pick<SetType, 'underIce' | 'acts' | 'positions' | 'choices' | 'numbers'>;
   numbers: Readonly<Record<string, number>>;
   parts: readonly Pick<Part, 'kind'>[];
 }): Built => ({
@@ -54,7 +54,7 @@ const SIDE: Record<SchoolId, (built: Built) => Side | null> = {
   hold: ({ choices }) => (choices.hold === 'live' ? 'one' : choices.hold === 'slide' ? 'other' : null),
   device: (built) => (built.species !== 'beaver' || built.devices.length === 0 ? null : either(holds(built, 'bodyGrip'))),
   pace: () => null,
-  break: ({ type }) => (type.id.startsWith('dam-break-') ? either(type.id === 'dam-break-breach') : null),
+  break: ({ type }) => (type.acts ? either(type.acts.holdsTrap === true) : null),
   fence: (built) => (built.species === 'beaver' && holds(built, 'bodyGrip') ? either(built.sticks > STICKS) : null),
   lure: ({ lures = [] }) => (lures.length === 0 ? null : either(lures.reduce((sum, l) => sum + l.amount, 0) <= SPARING)),
   foot: ({ choices }) => (choices.foot === 'front' ? 'one' : choices.foot === 'hind' ? 'other' : null),
@@ -64,8 +64,8 @@ const SIDE: Record<SchoolId, (built: Built) => Side | null> = {
       : null,
   notch: ({ species, choices }) =>
     species !== 'mink' || choices.notch === undefined || choices.notch === 'firm' ? null : either(choices.notch === 'light'),
-  loops: ({ type, devices }) => (type.id === 'ice-snare-pole' && devices.length > 0 ? either(devices.length <= 6) : null),
-  trigger: ({ type, choices }) => (type.id === 'box' && choices.trigger ? either(choices.trigger === 'v') : null),
+  loops: ({ type, devices }) => (type.positions.length > 6 && devices.length > 0 ? either(devices.length <= 6) : null),
+  trigger: ({ type, choices }) => (type.choices.trigger?.options.v && choices.trigger ? either(choices.trigger === 'v') : null),
   bag: ({ choices }) => (choices.hold === 'bag' ? 'one' : null),
   check: () => null,
   catch: (built) => (built.tie === null || !holds(built, 'bodyGrip') ? null : either(built.tie <= FIXED)),
@@ -111,7 +111,11 @@ export function beginsWith(picked: Picked, type: Pick<SetType, 'choices' | 'numb
 }
 
 /** A type that stands on the other side than its line comes after those that stand on this one. @param usual its device and animal */
-export function againstSchool(picked: Picked, type: Pick<SetType, 'id' | 'usual' | 'underIce'>, species: Species): boolean {
+export function againstSchool(
+  picked: Picked,
+  type: Pick<SetType, 'usual' | 'underIce' | 'acts' | 'positions' | 'choices'>,
+  species: Species,
+): boolean {
   const built: Built = { type, species, choices: {}, devices: [type.usual], sticks: 0, tie: null };
   return (['device', 'break'] as const).some((matter) => {
     const [side, wanted] = [sideOf(matter, built), picked[matter]];

@@ -11,7 +11,7 @@ export const SAMPLE_LEVEL = { pond: 1, tail: 0.4 };
 export function sampleDesign(type: SetType, variant: Variant | undefined, system: System, numbers: Record<string, number> = {}): Design {
   const devices = usualDevices(type);
   if (variant?.device) for (const id of Object.keys(devices)) devices[id] = variant.device;
-  if (variant?.id === 'pair' || variant?.id === 'six') for (const { id } of type.positions) devices[id] = variant.device ?? type.usual;
+  for (const { id } of type.positions.slice(0, variant?.fills ?? 0)) devices[id] = variant?.device ?? type.usual;
   const place: Place = { kind: type.stations[0] ?? 'run', surface: 'pond', bed: null };
   const ice = type.underIce ? { iceNext: inches(8), frostToCheck: 40 } : {};
   const laid = { numbers: { ...variant?.numbers, ...numbers }, choices: variant?.choices ?? {}, then: SAMPLE_LEVEL, place, devices };

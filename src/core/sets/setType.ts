@@ -131,6 +131,8 @@ export interface Variant {
   id: string;
   name: string;
   device?: FilledPosition;
+  /** so many of its positions hold a device */
+  fills?: number;
   choices?: Partial<Record<ChoiceKey, string>>;
   numbers?: Partial<Record<NumberKey, number>>;
 }
@@ -177,10 +179,12 @@ export interface SetType {
   afloat?: string;
   /** a pole through a hole that new ice has to hold */
   needsHold?: true;
-  /** what the set does to the water: breaks of a shape, each so wide and deep; m */
-  acts?: { breaks: number; shape: BreakShape['kind']; width: number; depth: number; words: string };
+  /** what the set does to the water: breaks of a shape, each so wide and deep, m; whether the trap stands in it */
+  acts?: { breaks: number; shape: BreakShape['kind']; width: number; depth: number; words: string; holdsTrap?: true };
   /** it stands where they pass anyway: nothing draws to it */
   blind?: true;
+  /** its catch goes from where it stood to water or cover, and its support gives */
+  travels?: true;
   /** it stands under ice */
   underIce?: true;
   /** its trigger is a pan, or wires bent out of the jaws on purpose, where no choice says so: asked for as such before it is live */

@@ -57,6 +57,7 @@ export const setTypeSchema = z
           id: z.string(),
           name: words,
           device: filled.optional(),
+          fills: z.number().int().min(2).optional(),
           choices: z.record(z.string(), z.string()).optional(),
           numbers: z.record(z.string(), z.number()).optional(),
         }),

@@ -1,3 +1,4 @@
+import { inches } from '../units/factors';
 import { an, agree, many } from '../units/many';
 import { monthsText } from '../sets/search';
 import type { System } from '../units/factors';
@@ -12,8 +13,15 @@ interface Words<V> {
 }
 const words = <V>(own: Words<V>): Words<V> => own;
 
+const hours = (minutes: number): string => `${Math.round(minutes / 6) / 10} h`;
 const list = (names: readonly string[]): string => names.join(' and ');
 const times = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`);
+
+interface InReach {
+  name: string;
+  apart: number;
+  reach: number;
+}
 
 export const CRITIQUE = {
   othersOnTheGround: words<{ users: string; proud: number }>({
@@ -26,9 +34,80 @@ export const CRITIQUE = {
     sentence: ({ tie }, { length }) =>
       `On ${length(tie)} of cable a beaver sits at the wood it is tied to, and can fell or bark it. Four feet keep it off.`,
   }),
+  wrapHigh: words<{ species: string }>({
+    about: 'Wrap above the ground',
+    sentence: ({ species }) =>
+      `${capital(an(species))} gnaws a wooden stake where the cable lies: wrap it low, under ground or water, where no tooth comes.`,
+  }),
+  roadInReach: words<InReach>({
+    about: 'The road within reach',
+    sentence: ({ name, apart, reach }, { length }) =>
+      `Its catch reaches ${length(reach)}, and ${name} lies ${length(apart)} off: shorter, or anchored on the other side.`,
+  }),
+  crestInReach: words<InReach>({
+    about: 'The crest within reach',
+    sentence: ({ name, apart, reach }, { length }) =>
+      `Its catch reaches ${length(reach)}, and ${name} lies ${length(apart)} off: over it, it hangs dry on the lower face. Shorter, or farther from it.`,
+  }),
+  logInReach: words<InReach>({
+    about: 'A log within reach',
+    sentence: ({ name, apart, reach }, { length }) =>
+      `Its catch reaches ${length(reach)}, and ${name} lies ${length(apart)} off: it wraps there, and climbs out or chews free. Clear it, or shorter.`,
+  }),
+  softBed: words<{ shoulder: boolean }>({
+    about: 'Knee-deep mud',
+    sentence: ({ shoulder }) =>
+      `A boot sinks past the knee here: a bed sinks too, and rocks.${shoulder ? ' Firm shoulders beside it first.' : ' A flat stone or board under it, or the firm shoulder beside it.'}`,
+  }),
+  levelSwings: words<{ float: string }>({
+    about: 'Fixed on moving water',
+    sentence: ({ float }) =>
+      `The level here moves, as you measured: a fixed one is drowned or left dry. ${capital(an(float.toLowerCase()))} rides with it.`,
+  }),
+  leeward: words<{ from: string }>({
+    about: 'Scent goes inland',
+    sentence: ({ from }) =>
+      `Until the check it blows from the ${from}, over the water onto this bank: the opposite bank sends the scent over the water.`,
+  }),
+  guideNone: words<object>({
+    about: 'Nothing leads to the pan',
+    sentence: () => 'No lure and no guide: they pass a hand beside it. One thin stick each side makes the foot come down on it.',
+  }),
+  guideStone: words<object>({
+    about: 'Guide stones',
+    sentence: () => 'A stone rolls under a foot and shifts the bed: a thin stick pushed in leads as well.',
+  }),
+  iceReaches: words<{ under: number; ice: number }>({
+    about: 'Ice will lie on it',
+    sentence: ({ under, ice }, { length }) =>
+      `${length(ice)} of ice by the check, and it stands ${length(under)} under: it is frozen in. Deeper, or a place that stays open.`,
+  }),
+  twigsOn: words<object>({
+    about: 'Twigs on the bait',
+    sentence: () => 'Side twigs close the loops on the way down, or fire them: trim the bait clean.',
+  }),
+  sticksBelow: words<{ clear: string }>({
+    about: 'Sticks under the hole',
+    sentence: ({ clear }) =>
+      `The chisel felt sticks through this hole: the loops shut on them. ${clear ? `${clear} felt clear; here` : 'Here'} a body-grip hangs.`,
+  }),
+  loopPlain: words<object>({
+    about: 'Loop not loaded',
+    sentence: () => 'A loop that is not loaded opens at a touch and is pushed aside: bend the cable so that it wants to close.',
+  }),
+  braceFirm: words<object>({
+    about: 'Support too firm',
+    sentence: () =>
+      'The catch of this set should go to water: a support braced round wood holds it where it stood, and twists the cable. Push it in only.',
+  }),
   anchorUnsaid: words<object>({
     about: 'Anchor',
     sentence: () => 'What it is tied to is not written down: it is how a trap is found again.',
+  }),
+  tooMany: words<{ sets: number; minutes: number; light: number }>({
+    about: 'More than a day',
+    sentence: ({ sets, minutes, light }) =>
+      `${sets} checks fall due on one day: ${hours(minutes)} at the sets alone, and it has ${hours(light)} of light. Pull some, split them, or check some a day early.`,
   }),
   isPlugged: words<object>({
     about: 'Plugged',
@@ -103,6 +182,16 @@ export const CRITIQUE = {
     about: 'Fires empty',
     sentence: ({ times: n }) =>
       `${capital(times(n))} empty since it was last changed: bend the wires in, or set it lower, so that the hind end does not brush it.`,
+  }),
+  bedRocks: words<{ times: number }>({
+    about: 'It may rock',
+    sentence: ({ times: n }) =>
+      `${capital(times(n))} fired or missed with nothing held since it was last changed: a trap that rocks closes on the edge of a foot. Bed it anew and press on its springs with a stick.`,
+  }),
+  moundFar: words<{ to: number }>({
+    about: 'Mound too far',
+    sentence: ({ to }, { length }) =>
+      `${length(to)} from pan to mound: it smells it standing short of the pan. About ${length(inches(11))}.`,
   }),
   loopKnocked: words<{ times: number }>({
     about: 'Loop knocked aside',

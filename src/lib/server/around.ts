@@ -10,9 +10,14 @@ import { frameOf } from '#core/ahead/facts';
 import { movingOf } from '#core/ahead/moving';
 import type { Around, Asked } from '#core/critique/asked';
 import { critique } from '#core/critique/critique';
-import { SEVERITIES, type Remark } from '#core/critique/rule';
+import { overfull } from '#core/critique/line';
+import { SEVERITIES, type Severity } from '#core/critique/rule';
+import { weighed } from '#core/critique/weigh';
+import { minutesOf } from '#core/planning/minutes';
+import { sunOf } from '#core/time/sun';
+import { tell } from '#core/words/finding';
 import { remarkText } from '#core/words/critique';
-import type { Check, TrapSet } from '#core/record/kinds';
+import type { Check, Survey, TrapSet } from '#core/record/kinds';
 import type { SetType } from '#core/sets/setType';
 import { settingAt, stateOf, type SetView } from '#core/sets/standing';
 import { latest } from '#core/stations/measures';
@@ -25,6 +30,8 @@ import { db } from './database';
 import { checks } from './repositories/checks';
 import { toSalvage, type ToSalvage } from './repositories/gear';
 import { sites } from './repositories/places';
+import { surveys } from './repositories/scouting';
+import { placeAround } from './aroundPlace';
 import { designOf } from './oneSet';
 import { judged, ruleReader } from './ruled';
 import { loadScouted } from './scouting';
@@ -39,6 +46,7 @@ interface Known {
   users: Record<string, string>;
   salvage: ToSalvage[];
   scouted: Awaited<ReturnType<typeof loadScouted>>;
+  surveys: Survey[];
 }
 
 /** Everything that is asked for once, for one set or for a whole line. */
@@ -46,16 +54,17 @@ export async function loadKnown(locals: App.Locals, water?: string): Promise<Kno
   const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
   if (!season) return null;
   const crew = locals.who.crew;
-  const [looked, grounds, salvage, scouted] = await Promise.all([
+  const [looked, grounds, salvage, scouted, read] = await Promise.all([
     checks(db(), crew, { line: season.line.id }),
     sites(db(), crew),
     toSalvage(db(), crew),
     loadScouted(locals, water),
+    surveys(db(), crew, water ? { water } : {}),
   ]);
   const visits = new Map<string, Check[]>();
   for (const visit of looked) visits.set(visit.set, [...(visits.get(visit.set) ?? []), visit]);
   const users = Object.fromEntries(season.waters.map((w) => [w.id, grounds.find((g) => g.id === w.site)?.users ?? '']));
-  return { season, visits, users, salvage, scouted };
+  return { season, visits, users, salvage, scouted, surveys: read };
 }
 
 const outcomesOf = (visits: readonly Check[]): string[] => visits.flatMap(({ devices }) => devices.map((d) => d.outcome as string));
@@ -63,7 +72,7 @@ const caughtIn = (visits: readonly Check[]): number => outcomesOf(visits).filter
 
 /** What the record holds around a set that is built or stands at a station. @param set undefined for a new one */
 export function aroundOf(known: Known, station: Station, type: SetType, set: TrapSet | undefined, locals: App.Locals): Around {
-  const { season, visits, users, salvage, scouted } = known;
+  const { season, visits, users, salvage, scouted, surveys } = known;
   const { now } = locals;
   const view = set && season.views.find((v) => v.id === set.id);
   const since = set ? (settingAt(set, now).at ?? '') : '';
@@ -112,6 +121,7 @@ export function aroundOf(known: Known, station: Station, type: SetType, set: Tra
     closed: closedToday(season, station.water, locals.now),
     against: [],
     ...sinceMade(season, set, now),
+    ...placeAround(season, station, set, { surveys, check: checkOf(season, view, now), locals }),
     hasPosition: station.lat !== null,
     hasPhoto: set ? set.photoLeft !== null : false,
     hasDepth: bedOf(station) !== null || station.across !== null,
@@ -147,13 +157,13 @@ function useAt(scouted: Known['scouted'], station: string): Around['use'] {
   return { verdict, said: sentence };
 }
 
+const checkOf = (season: Season, view: SetView | undefined, now: Date): Date =>
+  nextCheck(view?.deadline ?? null, now, { ...season.line, ...(view && { rule: view.every }) });
+
 /** The coldest hour until the next look; null where most of that time nobody told. */
 function coldestTo(season: Season, view: SetView | undefined, { now }: App.Locals): number | null {
   const { hours } = movingOf(season, now);
-  const [from, to] = [
-    now.getTime(),
-    nextCheck(view?.deadline ?? null, now, { ...season.line, ...(view && { rule: view.every }) }).getTime(),
-  ];
+  const [from, to] = [now.getTime(), checkOf(season, view, now).getTime()];
   return unknownHours(hours, from, to) > 6 ? null : coldest(hours, from, to);
 }
 
@@ -196,37 +206,63 @@ function againstOf(season: Season, set: TrapSet, locals: App.Locals): string[] {
   return broken(judged(season.rules.book, season, set, locals)).map((a) => `${answerText(a as never, reader)} (${a.rule ?? ''})`);
 }
 
-/** What an old hand would say of a set as it stands. */
-function remarksOf(known: Known, set: TrapSet, locals: App.Locals): Remark[] {
+interface Weighed {
+  severity: Severity;
+  about: string;
+  sentence: string;
+}
+
+/** What an old hand would say of a set as it stands, and what its design says of itself, the heaviest first. */
+function remarksOf(known: Known, set: TrapSet, locals: App.Locals): Weighed[] {
   const { station, type, setting, devices, then, design } = designOf(known.season, set, locals);
   const asked: Asked = {
     ...{ type, species: set.species, state: set.state, anchor: set.anchor },
     ...{ numbers: setting.numbers, choices: setting.choices, lures: setting.lures, devices, design, then, surface: station.surface },
     around: { ...aroundOf(known, station, type, set, locals), against: againstOf(known.season, set, locals) },
   };
-  return critique(asked, set.overruled);
+  const { system } = locals.who.person;
+  const ofDesign = design.findings.flatMap((f): Weighed[] => {
+    const severity = weighed(f);
+    return severity ? [{ severity, ...tell(f, system) }] : [];
+  });
+  return [...critique(asked, set.overruled).map((r) => ({ severity: r.severity, ...remarkText(r, system) })), ...ofDesign].sort(
+    (a, b) => weightOf(a) - weightOf(b),
+  );
 }
+const weightOf = ({ severity }: Pick<Weighed, 'severity'>): number => SEVERITIES.indexOf(severity);
 
 /** So many remarks of a whole line are told, never forty. */
 const MOST = 3;
 
-/** What matters most on the line: of its live sets what is dangerous, fails or likely fails, the heaviest first, one a set. */
+/** A line with more checks on one day than it has light. */
+function overfullLine({ season }: Known, { who }: App.Locals): Weighed[] {
+  const { zone } = season.line;
+  const own = minutesOf(who.person.minutes);
+  const owed = season.views.flatMap((v) =>
+    v.state === 'live' && v.deadline
+      ? [{ day: localDate(new Date(v.deadline), zone), minutes: setTypeOf(v.type).underIce ? own.ice : own.look }]
+      : [],
+  );
+  const found = overfull(owed, (day) => {
+    const { sunrise, sunset } = sunOf(day, zone, season.line);
+    return sunrise && sunset ? (sunset.getTime() - sunrise.getTime()) / 60_000 : null;
+  });
+  return found ? [{ severity: found.severity, ...remarkText(found, who.person.system) }] : [];
+}
+
+/** What matters most on the line: what is dangerous, fails or likely fails, the heaviest first, one a set; `id` is null where it is of the whole line. */
 export async function lineRemarks(locals: App.Locals) {
   const known = await loadKnown(locals);
   if (!known) return [];
-  const weight = ({ severity }: Remark): number => SEVERITIES.indexOf(severity);
-  return known.season.sets
+  const ofSets = known.season.sets
     .filter((set) => set.state === 'live')
     .flatMap((set) => {
       const [first] = remarksOf(known, set, locals);
-      return first && weight(first) <= SEVERITIES.indexOf('likely to fail') ? [{ set, first }] : [];
+      return first && weightOf(first) <= SEVERITIES.indexOf('likely to fail') ? [{ set, first }] : [];
     })
-    .sort((a, b) => weight(a.first) - weight(b.first) || a.set.number - b.set.number)
+    .sort((a, b) => weightOf(a.first) - weightOf(b.first) || a.set.number - b.set.number)
+    .map(({ set, first }) => ({ id: set.id, set: `${set.number} ${set.name}`, ...first }));
+  return [...overfullLine(known, locals).map((r) => ({ id: null, set: 'The line', ...r })), ...ofSets]
     .slice(0, MOST)
-    .map(({ set, first }) => ({
-      id: set.id,
-      set: `${set.number} ${set.name}`,
-      severity: first.severity,
-      ...remarkText(first, locals.who.person.system),
-    }));
+    .map(({ id, set, severity, about, sentence }) => ({ id, set, severity, about, sentence }));
 }

@@ -8,20 +8,15 @@ import { answered } from '#core/sets/fills';
 import type { ChoiceKey } from '#core/sets/keys';
 import type { Device, Setting, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
-import { nextCheck } from '#core/time/deadline';
-import { dayText } from '#core/time/clock';
 import { localDate, toField } from '#core/time/localTime';
 import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { db } from './database';
 import { openings } from './repositories/scouting';
-import { iceAt } from '#core/ice/growth';
-import { carriedOn, freezingDegreeDays, unknownHours } from '#core/weather/hours';
-import { movingOf } from '#core/ahead/moving';
-import { factorAt } from '#core/ice/sheets';
 import { beginsWith } from '#core/schools/sides';
 import { lureFields } from '#core/lure/typed';
 import { stock } from './repositories/gear';
+import { iceAhead } from './iceAhead';
 import { newId } from './newId';
 import { aroundOf, loadKnown } from './around';
 import { factsHere } from './ruled';
@@ -59,7 +54,7 @@ export async function benchData(
     follows: season.follows[station.id] ?? null,
     waterName: water?.name ?? '',
     levels: season.levels[station.water] ?? { known: {}, age: {}, atMost: {} },
-    ice: type.underIce ? await iceAhead(season, station, set, locals) : null,
+    ice: type.underIce ? iceAhead(season, station, set, locals) : null,
     neighbours: neighboursOf(season, station, set?.id, locals),
     words: who.words,
     /** what the reader measured of himself */
@@ -179,33 +174,6 @@ function freeAs(like: TrapSet, season: Season, now: Date): Record<string, string
       return [[position, found.id]];
     }),
   );
-}
-
-/** The ice over a station now and, thick end of the forecast, at the next check, m; and the frost until then. */
-async function iceAhead(season: Season, station: Station, set: TrapSet | undefined, locals: App.Locals) {
-  const sheet = season.sheets[station.water];
-  const { hours } = movingOf(season, locals.now);
-  const view = set && season.views.find((v) => v.id === set.id);
-  const { now } = locals;
-  const check = nextCheck(view?.deadline ?? null, now, { ...season.line, ...(view && { rule: view.every }) });
-  const ahead = carriedOn(hours, check.getTime());
-  // of weather that nobody told the ice is not computed: the rule of thumb of the type stands
-  const isTold = unknownHours(ahead, now.getTime(), check.getTime()) < 1;
-  const told = hours.at(-1)?.at ?? 0;
-  const { factor } = factorAt(station, sheet, season.ice);
-  const print = (m: number): string => printLength(m, locals.who.person.system);
-  const [here, then] = [sheet && iceAt(sheet.course, now.getTime()), sheet && isTold && iceAt(sheet.course, check.getTime())];
-  return {
-    now: here ? here.middle * factor : null,
-    iceNext: then ? then.high * factor : null,
-    frostToCheck: isTold ? freezingDegreeDays(ahead, now.getTime(), check.getTime()) : null,
-    text:
-      here && then
-        ? `By its course ${print(here.middle * factor)} of ice are over this place now, ${print(then.low * factor)} to ${print(then.high * factor)} at the next check, ${dayText(check, season.clock)}.${told + 3_600_000 < check.getTime() ? ` Weather told to ${dayText(new Date(told), season.clock)}; after that its cold is taken to go on (rule of thumb).` : ''} Measure before the wire is cut.`
-        : here
-          ? `By its course ${print(here.middle * factor)} of ice are over this place now. No weather is told to the next check, ${dayText(check, season.clock)}: its growth until then is a rule of thumb.`
-          : 'No ice was recorded on this water: measure it in the hole.',
-  };
 }
 
 export type BenchData = Awaited<ReturnType<typeof benchData>>;

@@ -2,6 +2,8 @@ import { movingOf } from '#core/ahead/moving';
 import { judge, type Answer } from '#core/rules/judge';
 import type { Rulebook } from '#core/rules/book';
 import { seasonAt } from '#core/rules/seasons';
+import type { Position } from '#core/ground/geodesic';
+import { pointsOf } from '#core/ground/points';
 import { awayFrom, standOf, type RuleFacts } from '#core/rules/stand';
 import type { TrapSet } from '#core/record/kinds';
 import type { SetView } from '#core/sets/standing';
@@ -20,10 +22,12 @@ export function factsHere(season: Season, station: Station, view: SetView | unde
   const { date, clock } = wallOf(at, season.line.zone);
   return {
     day: { date, time: clock, area: season.areas[station.water] ?? '' },
-    away: awayFrom(station, season.stations),
+    away: awayFrom(station, season.stations, roadsOf(season)),
     lowest: lowestTo(season, station, nextCheck(view?.deadline ?? null, now, { ...season.line, ...(view && { rule: view.every }) }), now),
   };
 }
+
+const roadsOf = ({ ground }: Season): Position[][] => ground.filter((g) => g.kind === 'road').map((g) => pointsOf(g.shape).points);
 
 /** The lowest level of its surface that the forecast holds for possible until a check, m; null where none is forecast. */
 function lowestTo(season: Season, { water, surface }: Station, check: Date, now: Date): number | null {

@@ -4,17 +4,20 @@
   import StateMark from '$lib/ui/StateMark.svelte';
 
   /** The few remarks that matter most on the line; each leads to its set. */
-  let { remarks }: { remarks: { id: string; set: string; severity: Severity; about: string; sentence: string }[] } = $props();
+  let { remarks }: { remarks: { id: string | null; set: string; severity: Severity; about: string; sentence: string }[] } = $props();
 </script>
 
 <section class="remarks" aria-label="What an old hand would change first">
-  {#each remarks as own (own.id)}
+  {#each remarks as own (own.id ?? '')}
     <details>
       <summary>
         <StateMark verdict={REMARK_MARK[own.severity]} label={own.severity} />
         <span>{own.set}: {own.about.toLowerCase()}</span>
       </summary>
-      <p>{own.sentence} <a class="link" href="/bench/{own.id}">To the bench</a></p>
+      <p>
+        {own.sentence}
+        {#if own.id}<a class="link" href="/bench/{own.id}">To the bench</a>{/if}
+      </p>
     </details>
   {/each}
 </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Severity } from '#core/critique/rule';
   import Origin from '$lib/ui/Origin.svelte';
   import { originWord } from '#core/water/originWord';
   import type { Told } from '#core/words/finding';
@@ -21,7 +22,7 @@
     disputed = [],
   }: {
     states: DeviceState[];
-    findings: Told[];
+    findings: (Told & { severity?: Severity | null })[];
     measured: boolean;
     system: System;
     higher?: number;
@@ -40,9 +41,9 @@
   const LABEL = { holds: 'holds', warns: 'look at this', fails: 'does not work', unknown: 'cannot be told' } as const;
 </script>
 
-{#snippet finding(f: Told)}
+{#snippet finding(f: (typeof findings)[number])}
   <article>
-    <StateMark verdict={MARK[f.verdict]} label={LABEL[f.verdict]} />
+    <StateMark verdict={MARK[f.verdict]} label={f.severity ?? LABEL[f.verdict]} />
     <div>
       <h3><span>{f.about}</span> <span class="figure">{f.figure}</span></h3>
       <p>{f.sentence} <Origin text={originWord(f.origin)} /></p>

@@ -17,6 +17,7 @@ import type { System } from '#core/units/factors';
 import { offGauge } from '#core/units/frame';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import type { Known } from '#core/water/levels';
+import { weighed } from '#core/critique/weigh';
 import { critique } from '#core/critique/critique';
 import type { Mend, Remark } from '#core/critique/rule';
 import type { TrapSet } from '#core/record/kinds';
@@ -128,7 +129,10 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const [hold] = design.holds;
     const beside = !hold || hold.kind === 'slide' ? [] : bench.neighbours;
     const circles = hold ? circleFindings(reachOf(hold), [...withinSet(design.holds), ...beside]) : [];
-    const told = [...design.findings, ...baitFor(type, choices, fields.species ?? ''), ...circles].map((f) => tell(f, system));
+    const told = [...design.findings, ...baitFor(type, choices, fields.species ?? ''), ...circles].map((f) => ({
+      ...tell(f, system),
+      severity: weighed(f),
+    }));
     // two traps on one root are told of it once
     return told.filter((f, n) => told.findIndex((g) => g.about === f.about && g.sentence === f.sentence) === n);
   });

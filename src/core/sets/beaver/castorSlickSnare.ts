@@ -39,6 +39,7 @@ export const castorSlickSnare: SetType = {
   remake: ['Slick the bank again so that it differs from the torn ground; scent over the old where it is washed out, or left as it is.'],
   numbers,
   seen: 'lowestUnder',
+  travels: true,
   choices: { ...anchored('stake'), ...SNARE_CHOICES },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;

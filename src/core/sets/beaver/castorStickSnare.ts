@@ -37,6 +37,7 @@ export const castorStickSnare: SetType = {
   remake: ['Scent on the stick over the old where it is taken or washed out; or left as it is.'],
   numbers,
   seen: 'lowestUnder',
+  travels: true,
   choices: { ...anchored('stake'), ...SNARE_CHOICES },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;

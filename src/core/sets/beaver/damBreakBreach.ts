@@ -47,7 +47,7 @@ export const damBreakBreach: SetType = {
   numbers,
   seen: 'topUnder',
   choices: { ...anchored('stake'), notch: notchChoice('firm'), trigger: GRIP_TRIGGER },
-  acts: { breaks: 1, shape: 'rectangle', width: inches(14), depth: inches(10), words: 'one break with the trap in it' },
+  acts: { breaks: 1, shape: 'rectangle', width: inches(14), depth: inches(10), words: 'one break with the trap in it', holdsTrap: true },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

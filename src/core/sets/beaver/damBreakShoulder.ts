@@ -63,7 +63,7 @@ export const damBreakShoulder: SetType = {
   numbers,
   seen: 'leftUnder',
   usual: { class: 'foothold', size: '4' },
-  variants: [{ id: 'pair', name: 'a bed on each shoulder' }],
+  variants: [{ id: 'pair', name: 'a bed on each shoulder', fills: 2 }],
   fit: 'No. 4 or 5 on sod; each bed ringed with small sticks.',
   tools: ['foothold setters', 'spade', 'hatchet', 'waders'],
   disputed: ['A bare pan: the ring may keep water over it; or they step beside it.'],

@@ -56,7 +56,7 @@ export const lodgeRun: SetType = {
   numbers,
   seen: 'topUnder',
   usual: { class: 'bodyGrip', size: '330' },
-  variants: [{ id: 'pair', name: 'two traps in line' }],
+  variants: [{ id: 'pair', name: 'two traps in line', fills: 2 }],
   fit: 'A stand that clamps the jaws goes on before it is set, one with hooks after. Springs beside the frame keep it low; springs up need 9 in more water. Stand and trap are tied together, but the stand tie is never the anchor.',
   tools: ['setter', 'hatchet', 'long gloves', 'spare safety hook'],
   disputed: [
@@ -71,7 +71,7 @@ export const lodgeRun: SetType = {
     'They dig round a fence that is too tight: fewer sticks.',
   ],
   choices: {
-    ...anchored('root'),
+    ...anchored('root', true),
     stand: STAND,
     notch: notchChoice('middle'),
     trigger: {

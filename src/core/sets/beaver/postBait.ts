@@ -43,7 +43,7 @@ export const postBait: SetType = {
     { id: 'second', label: 'Second trap', optional: true },
   ],
   usual: { class: 'foothold', size: '5' },
-  variants: [{ id: 'pair', name: 'two footholds side by side' }],
+  variants: [{ id: 'pair', name: 'two footholds side by side', fills: 2 }],
   fit: 'No. 4 or 5; the post is driven so that it cannot be pulled over, the bait wired on a swivel.',
   tools: ['foothold setters', 'driver', 'pliers', 'waders'],
   faults: ['Bait gone, not fired: the bait hung too high or could be pulled loose.'],

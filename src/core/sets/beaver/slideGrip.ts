@@ -46,7 +46,7 @@ export const slideGrip: SetType = {
   faults: ['Sprung by what slides down: stand it farther out.', 'Passed over: no pole above it.'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('tree'), stand: STAND, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
+  choices: { ...anchored('tree', true), stand: STAND, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;

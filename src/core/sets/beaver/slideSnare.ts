@@ -34,6 +34,7 @@ export const slideSnare: SetType = {
   faults: ['Knocked aside by what slides down: hang it beside the middle.'],
   numbers,
   seen: 'lowestUnder',
+  travels: true,
   choices: { ...anchored('tree'), ...SNARE_CHOICES },
   layOut: (laying) => {
     if (!laying.devices.snare) return NOTHING;

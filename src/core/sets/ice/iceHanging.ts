@@ -70,7 +70,7 @@ export const iceHanging: SetType = {
   numbers,
   seen: null,
   usual: { class: 'bodyGrip', size: '330' },
-  variants: [{ id: 'pair', name: 'two on one cable' }],
+  variants: [{ id: 'pair', name: 'two on one cable', fills: 2 }],
   months: [12, 1, 2, 3],
   fit: 'A wire of about 2 ft on each spring eye; green wood wired across its foot so that the head comes to the trigger.',
   tools: ['setter', 'chisel', 'saw and fuel', 'scoop', 'waterproof gloves', 'spare wires'],

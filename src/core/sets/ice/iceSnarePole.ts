@@ -31,8 +31,9 @@ const of = asks(numbers);
 /** The first loop under the ice of the next check, so that a catch does not reach the hole. [practice] */
 const SHORT_OF_HOLE = inches(6);
 
-/** Six loops on three wires: two a tier, on opposite faces. */
-const POSITIONS = ['a1', 'b1', 'a2', 'b2', 'a3', 'b3'];
+/** Six loops on three wires, two a tier on opposite faces; nine with a third face. */
+const POSITIONS = ['a1', 'b1', 'a2', 'b2', 'a3', 'b3', 'c1', 'c2', 'c3'];
+const tierOf = (id: string): number => Number(id[1]) - 1;
 
 /** Loops on a pole under the ice, around green wood. */
 export const iceSnarePole: SetType = {
@@ -53,11 +54,14 @@ export const iceSnarePole: SetType = {
   ],
   needsHold: true,
   devices: ['snare'],
-  positions: POSITIONS.map((id, n) => ({ id, label: `Loop ${Math.floor(n / 2) + 1}${id[0] ?? ''}`, optional: n > 1 })),
+  positions: POSITIONS.map((id, n) => ({ id, label: `Loop ${tierOf(id) + 1}${id[0] ?? ''}`, optional: n > 1 })),
   numbers,
   seen: null,
   usual: { class: 'snare', size: '7×7 3/32' },
-  variants: [{ id: 'six', name: 'six loops on three wires' }],
+  variants: [
+    { id: 'six', name: 'six loops on three wires', fills: 6 },
+    { id: 'nine', name: 'nine loops, on three faces', fills: 9 },
+  ],
   months: [12, 1, 2, 3],
   fit: 'Six on three wires, two a wire, on opposite faces, wired so that the lock’s own weight does not pull them shut. Carried coiled.',
   tools: ['chisel', 'saw and fuel', 'scoop', 'waterproof gloves', 'spare wires'],
@@ -71,6 +75,7 @@ export const iceSnarePole: SetType = {
     made: SNARE_CHOICES.made,
     extension: SNARE_CHOICES.extension,
     ends: SNARE_CHOICES.ends,
+    twigs: { label: 'Side twigs of the bait', options: { off: 'trimmed off', on: 'left on' }, default: 'off' },
     cover: { label: 'The hole is left', options: { open: 'open', snow: 'under snow' }, default: 'open' },
   },
   underIce: true,
@@ -126,7 +131,7 @@ export const iceSnarePole: SetType = {
 };
 
 function planOf(laying: Laying, filled: string[]): PolePlan {
-  const tiers = Math.max(...filled.map((id) => POSITIONS.indexOf(id))) >> 1;
+  const tiers = Math.max(...filled.map(tierOf));
   return {
     pushIn: of(laying, 'pushIn'),
     depth: laying.numbers.depth ?? levelThen(laying) - (bedOf(laying) ?? levelThen(laying) - inches(60)),
@@ -153,17 +158,20 @@ const under = (device: string): Need => ({
 /** Elevation of the pole's foot, m. */
 const footOf = (laying: Laying, plan: PolePlan): number => levelThen(laying) - plan.depth - plan.pushIn;
 
+/** Which way a face of the pole looks: along and across. */
+const FACES = { a: [-1, 0], b: [1, 0], c: [0, 1] } as const;
+
 function loopPart(laying: Laying, id: string, plan: PolePlan): Part {
-  const n = POSITIONS.indexOf(id);
-  const tier = poleMarks(plan).loops[n >> 1] ?? { top: 0, bottom: 0 };
-  const hand = n % 2 === 0 ? -1 : 1;
+  const tier = poleMarks(plan).loops[tierOf(id)] ?? { top: 0, bottom: 0 };
+  const off = plan.loop / 2 + inches(1.5);
+  const [x, y] = FACES[id[0] as keyof typeof FACES];
   return {
     id: `${id}-loop`,
     kind: 'loop',
     device: id,
     bearer: 'bed',
-    x: hand * (plan.loop / 2 + inches(1.5)),
-    y: 0,
+    x: x * off,
+    y: y * off,
     z: fixed(footOf(laying, plan) + tier.bottom),
     height: plan.loop,
     wide: plan.loop,

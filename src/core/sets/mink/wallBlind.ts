@@ -5,6 +5,7 @@ import { found, type Finding } from '../../words/finding';
 import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
 import { besideWall, mirrored } from '../pieces/ground';
+import { GUIDE, guided, guideStep } from '../pieces/guides';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
@@ -60,6 +61,7 @@ export const wallBlind: SetType = {
   choices: {
     hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' },
     ...anchored('stake'),
+    guide: GUIDE,
     measured: { label: 'Cover measured over', options: { pan: 'the pan', stone: 'the stone' }, default: 'pan' },
   },
   layOut: (laying) => {
@@ -74,7 +76,7 @@ export const wallBlind: SetType = {
     const floor = bedOf(laying) ?? surface - inches(4.5);
     return assemble(
       {
-        parts: [...bed, guide(laying)],
+        parts: [...bed, ...guided(laying, floor, [guide(laying)])],
         needs: [panNeed(laying, { aim: [-1.5, -0.5], works: [-2.5, 1], young: -2, who: 'females', ends: ['swumOver', 'bare'] })],
         free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: bedOf(laying), stone }],
         findings: [buildUp(laying, device.size, cover, { says: 'stoneUnder' }), panOrStone(laying, device.size)],
@@ -98,7 +100,7 @@ export const wallBlind: SetType = {
       at,
       [
         once('Crouch at the edge and look along the wall; feel the depth a hand’s breadth off it.', CULVERTS),
-        once('Lay the flat stone so that it does not rock; one thin guide stick, ½ to ¾ in, beyond it.'),
+        once(`Lay the flat stone so that it does not rock${guideStep(at, 'one thin guide stick, ½ to ¾ in, beyond it')}.`),
       ],
       'on the stone, no lure',
     ),

@@ -6,7 +6,7 @@ import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
-import { upright } from '../pieces/guides';
+import { GUIDE, guided, guideStep, upright } from '../pieces/guides';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
@@ -38,7 +38,11 @@ export const otterCrossover: SetType = {
   faults: ['Crossed the other way: a bed at each foot of the crossing.'],
   numbers,
   seen: 'panUnder',
-  choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' }, ...anchored('stake') },
+  choices: {
+    hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' },
+    ...anchored('stake'),
+    guide: GUIDE,
+  },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -57,18 +61,22 @@ export const otterCrossover: SetType = {
       bed(laying, { size: device.size, under, range: { aim: [-2, -1], works: [-6, 2], ends: ['swumOver', 'climbsElsewhere'] } }),
       hold,
       {
-        parts: ([-1, 1] as const).map((hand) =>
-          upright(
-            {
-              id: `guide${hand < 0 ? 'L' : 'R'}`,
-              x: inches(1),
-              y: hand * half,
-              foot: floor - inches(6),
-              top: surface + inches(12),
-              thick: inches(0.6),
-              name: 'thin stick',
-            },
-            laying.system,
+        parts: guided(
+          laying,
+          floor,
+          ([-1, 1] as const).map((hand) =>
+            upright(
+              {
+                id: `guide${hand < 0 ? 'L' : 'R'}`,
+                x: inches(1),
+                y: hand * half,
+                foot: floor - inches(6),
+                top: surface + inches(12),
+                thick: inches(0.6),
+                name: 'thin stick',
+              },
+              laying.system,
+            ),
           ),
         ),
         ground: [
@@ -94,7 +102,7 @@ export const otterCrossover: SetType = {
       at,
       [
         once('Walk the crossing: at which foot do they leave the water?'),
-        once('Pack the bed at the foot of the crossing; a thin stick each side.'),
+        once(`Pack the bed at the foot of the crossing${guideStep(at, 'a thin stick each side')}.`),
       ],
       'at the foot of the crossing',
     ),

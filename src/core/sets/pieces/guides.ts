@@ -8,6 +8,8 @@ import { fixed, follows, type Linear } from '../../water/linear';
 import type { Bearer, Part, PartKind } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import type { Piece } from '../design';
+import type { ChoiceSpec, Laying } from '../setType';
+import type { AtWork } from '../work';
 import { draws } from './range';
 
 /** Sticks, poles and stones that lead an animal, and what they leave open. */
@@ -70,6 +72,30 @@ export function crossPole(
     ...tied,
   };
 }
+
+/** What leads the foot to a pan where nothing draws to it. */
+export const GUIDE: ChoiceSpec = {
+  label: 'Guides',
+  options: { stick: 'thin sticks', stone: 'stones', none: 'none' },
+  default: 'stick',
+};
+
+/** A stone in the place of a guide stick, m. [practice] */
+const GUIDE_STONE = inches(4);
+
+/** Guide sticks as they were chosen: stones lie where they would stand. @param floor elevation of the bed, m */
+export function guided({ choices }: Pick<Laying, 'choices'>, floor: number, sticks: Part[]): Part[] {
+  if (choices.guide === 'none') return [];
+  if (choices.guide !== 'stone') return sticks;
+  return sticks.map(({ id, x, y, bearer }) => ({
+    ...{ id, x, y, bearer, kind: 'stone' as const, z: fixed(floor) },
+    ...{ height: GUIDE_STONE, wide: GUIDE_STONE, across: GUIDE_STONE, stock: 'guide stone' },
+  }));
+}
+
+/** What is done for the guides that were chosen, as a clause of a step. @param sticks as they stand */
+export const guideStep = ({ choices }: Pick<AtWork, 'choices'>, sticks: string): string =>
+  choices.guide === 'none' ? '' : `; ${choices.guide === 'stone' ? 'guide stones that do not roll on the bed' : sticks}`;
 
 /** Thickness of the pole that floats over a trap, m. [practice] */
 export const DIVE_POLE = inches(3);

@@ -29,15 +29,29 @@ export const DRIVEN: NumberSpec = {
 /** What a tie can go to. */
 export type Anchor = 'stake' | 'tree' | 'root' | 'log';
 
-/** What it is tied to, and the ground where that is a stake. @param usual by practice */
-export const anchored = (usual: Anchor): { anchorAs: ChoiceSpec; bottom: ChoiceSpec } => ({
+const ON_A_STAKE = { choice: 'anchorAs', is: 'stake' } as const;
+
+/** Where the wrap lies on a wooden stake: above the ground teeth come to it. [practice] */
+const WRAP: ChoiceSpec = {
+  label: 'Wrap on the stake',
+  options: { low: 'low, under ground or water', high: 'above the ground', steel: 'a steel stake' },
+  default: 'low',
+  when: ON_A_STAKE,
+};
+
+/** What it is tied to, and ground and wrap where that is a stake. @param usual by practice @param onStand the trap stands on a stand to which it could be tied */
+export const anchored = (usual: Anchor, onStand = false): Record<'anchorAs' | 'bottom' | 'wrap', ChoiceSpec> => ({
   anchorAs: {
     label: 'Tied to',
     ofPlace: true,
-    options: { stake: 'a stake', tree: 'a live tree', root: 'a live root', log: 'a buried log' },
+    options: {
+      ...{ stake: 'a stake', tree: 'a live tree', root: 'a live root', log: 'a buried log' },
+      ...(onStand ? { stand: 'its stand alone' } : {}),
+    },
     default: usual,
   },
-  bottom: { ...BOTTOM, when: { choice: 'anchorAs', is: 'stake' } },
+  bottom: { ...BOTTOM, when: ON_A_STAKE },
+  wrap: WRAP,
 });
 
 /** What somebody ties it to, or by practice. */
@@ -115,6 +129,7 @@ export function anchorFinding(laying: Laying, usual: Anchor, largest: BuildKey):
 /** A cable from the device to its anchor, with what that anchor holds against the largest animal that can be caught. */
 export function tie(laying: Laying, own: TieTo): Piece {
   const { numbers, device = 'trap', part, from, at, build, held = 'body', kind = 'tie', cable = 'anchor cable' } = own;
+  if (laying.choices.anchorAs === 'stand') return { findings: [found('standTie', 'fails', 'practice', {}, { field: 'anchorAs' })] };
   const tail = 'tail' in numbers;
   const length = tail ? numberOf(laying, { numbers }, 'tail') : numberOf(laying, { numbers }, 'tie');
   const id = device === 'trap' || device === 'snare' ? 'anchor' : `${device}-anchor`;

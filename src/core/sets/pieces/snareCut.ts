@@ -5,8 +5,10 @@ import type { ChoiceSpec, Laying } from '../setType';
 
 /** A snare is a loop with its lock and swivel, and a tail or extension that may be of another cable. */
 
-/** Where its lock stands, whether it is cut for this set, and what its tail is of. */
+/** Where its lock stands, whether it is cut for this set, what its tail is of, and how it stands. */
 export const SNARE_CHOICES = {
+  loaded: { label: 'Loop', options: { yes: 'loaded: it stays round', no: 'not loaded' }, default: 'yes' },
+  brace: { label: 'Support', options: { pushed: 'pushed in until stiff', braced: 'braced round wood' }, default: 'pushed' },
   lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' },
   made: { label: 'Snare', options: { ready: 'ready, from the shed', roll: 'cut from the roll' }, default: 'ready' },
   extension: {

@@ -13,7 +13,7 @@ export const CULVERTS = 'Nobody enters a culvert; current under a bridge is stro
 /** Work that is done once at a place. */
 export const once = (what: string, caution?: string): Step => ({ do: what, once: true, ...(caution ? { caution } : {}) });
 
-const WOOD: Record<string, string> = { tree: 'a live tree', root: 'a live root', log: 'the buried log' };
+const WOOD: Record<string, string> = { tree: 'a live tree', root: 'a live root', log: 'the buried log', stand: 'its stand' };
 /** The tie's anchor, once: as a type does it with a stake, else to the wood that was chosen. @param usual what it is tied to by practice */
 export const anchorStep = ({ choices }: Pick<AtWork, 'choices'>, usual: string, stake: string, what = 'the cable'): Step => {
   const to = choices.anchorAs ?? usual;

@@ -38,6 +38,11 @@ export const HOLD = {
     sentence: ({ to, footed }, { force }) =>
       `What a ${to} holds is not known: ${to === 'log' ? 'bury it across the pull' : 'live wood, thicker than a wrist, tied low'}. The pull reaches ${force(footed)}.`,
   }),
+  standTie: words<Record<string, never>>({
+    about: 'Anchor',
+    figure: () => 'none',
+    sentence: () => 'A stand is no anchor: it comes out of the bed with the catch. Tie to a stake, a live root or a buried log.',
+  }),
   slideShort: words<{ overBank: number; wire: number }>({
     about: 'Drowning depth',
     figure: ({ overBank, wire }, { length }) => `short ${length(overBank - wire)}`,

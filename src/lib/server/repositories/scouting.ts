@@ -112,11 +112,11 @@ export const askEarlier = (db: Knex, crew: string): Asked<EarlierRow, Written<Ea
     rows.map(({ water_id, station_id, entry_id, ...own }) => ({ ...own, water: water_id, station: station_id, entry: entry_id })),
 });
 
-/** Guided readings of a water, newest first; or the one of that id. */
-export async function surveys(db: Knex, crew: string, filter: { water: string; id?: string }): Promise<Written<Survey>[]> {
+/** Guided readings of a crew, of one water or the one of that id, newest first. */
+export async function surveys(db: Knex, crew: string, filter: { water?: string; id?: string }): Promise<Written<Survey>[]> {
   const rows: (Row<Survey, 'water' | 'station' | 'at'> & { water_id: string; station_id: string | null; at: Date })[] = await db('survey')
     .select('id', 'water_id', 'station_id', 'at', 'found', 'note', 'entry_id')
-    .where({ crew_id: crew, water_id: filter.water, ...(filter.id ? { id: filter.id } : {}) })
+    .where({ crew_id: crew, ...(filter.water ? { water_id: filter.water } : {}), ...(filter.id ? { id: filter.id } : {}) })
     .orderBy('at', 'desc');
   return rows.map(({ water_id, station_id, at, entry_id, ...own }) => ({
     ...own,
