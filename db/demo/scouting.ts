@@ -159,6 +159,7 @@ export function addLastSeason(
                     estimated: true,
                     strikes: [],
                     alive: false,
+                    pelt: 'not looked',
                     bites: 'not looked',
                     fate: 'kept',
                     tag: '',

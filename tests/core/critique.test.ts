@@ -42,6 +42,8 @@ const AROUND: Around = {
   nights: 2,
   isSoft: false,
   isMoving: false,
+  slope: null,
+  pelts: { slipping: 0, eaten: 0 },
   iceNext: null,
   felt: null,
   leeward: '',
@@ -172,6 +174,9 @@ const WRONG: [CritiqueId, type: string, wrong: Over, right: Over][] = [
     { around: { looks: Array(6).fill('untouched') as string[] } },
   ],
   ['wentRound', 'lodge-run', { around: { wentRound: 20 } }, { around: { wentRound: 4 } }],
+  ['logSteep', 'log-crossing', { around: { slope: 20 } }, { around: { slope: 8 } }],
+  ['peltSlipping', 'lodge-run', { around: { pelts: { slipping: 1, eaten: 0 } } }, { around: { pelts: { slipping: 0, eaten: 0 } } }],
+  ['eatenHere', 'lodge-run', { around: { pelts: { slipping: 0, eaten: 2 } } }, { around: { pelts: { slipping: 1, eaten: 0 } } }],
   ['failedHere', 'lodge-run', { around: { failedHere: 5 } }, { around: { failedHere: 2 } }],
   [
     'kindUntouched',

@@ -11,7 +11,7 @@ import { feet, inches } from '#core/units/factors';
 
 const spot = (id: string, over: Partial<Spot> = {}): Spot => ({
   ...{ id, number: 1, name: id, offered: { kind: 'run' }, use: { verdict: 'unknown', said: 'No sign recorded.' }, seen: ['beaver'] },
-  ...{ sink: null, pool: null, passages: null, live: 0, nearest: null, caught: 0, nights: 0 },
+  ...{ sink: null, bend: null, pool: null, passages: null, live: 0, nearest: null, caught: 0, nights: 0 },
   ...over,
 });
 const order = (spots: Spot[], species: 'beaver' | 'mink' = 'beaver') => rankSpots(spots, species, 11, 'us').map((s) => s.id);

@@ -34,6 +34,7 @@ const beaver = {
   alive: false,
   bites: 'none',
   fate: 'kept',
+  pelt: 'good',
 };
 const set: TrapSet = {
   id: id(2),

@@ -251,6 +251,7 @@ describe('checking a set', () => {
       [`${s}.alive`]: 'yes',
       [`${s}.bites`]: 'fresh',
       [`${s}.fate`]: 'sold',
+      [`${s}.pelt`]: 'slipping',
       [`${s}.sex`]: 'male',
       [`${s}.age`]: 'adult',
       [`${s}.flags`]: ['place visited', 'moved'],
@@ -259,6 +260,7 @@ describe('checking a set', () => {
     const caught = (await rows('catch')).find((c) => c.fate === 'sold' && c.bites === 'fresh' && c.alive === true && c.sex === 'male');
     assert.ok(caught);
     assert.deepEqual(caught.strikes, ['neck', 'chest']);
+    assert.equal(caught.pelt, 'slipping');
     assert.ok(Math.abs(Number(caught.weight) - 44 * 0.45359237) < 1e-9);
   });
   const faults: [string, Record<string, string | string[]>, number, RegExp][] = [

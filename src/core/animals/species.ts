@@ -55,4 +55,6 @@ export const AGE_CLASSES = ['adult', 'two years', 'yearling', 'kit', 'unknown'] 
 export const SEXES = ['female', 'male', 'unknown'] as const;
 export const STRIKES = ['head', 'neck', 'chest', 'hind', 'front foot', 'hind foot', 'toe', 'tail', 'teeth or nose'] as const;
 export const FATES = ['not said', 'kept', 'sold', 'mounted', 'eaten', 'bait', 'released', 'reported'] as const;
+/** What was found of its pelt: `slipping` hair lay too long in warm water, `eaten` by others. */
+export const PELTS = ['not looked', 'good', 'rubbed', 'slipping', 'chewed', 'eaten'] as const;
 export const BITES = ['none', 'fresh', 'healed', 'not looked'] as const;

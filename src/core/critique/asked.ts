@@ -60,6 +60,10 @@ export interface Around {
   /** a boot sinks past the knee there; its level moves, as it was measured; null where nobody measured it */
   isSoft: boolean | null;
   isMoving: boolean | null;
+  /** degrees of slope of the log or slide, as it was measured there; null where nobody did */
+  slope: number | null;
+  /** pelts found slipping, and chewed or eaten, in the catches of this set */
+  pelts: { slipping: number; eaten: number };
   /** m of ice at its place by the next check, the thick end; null where no sheet or no weather is told */
   iceNext: number | null;
   /** what the chisel felt through the hole of the set, and where it felt clear; null where no hole of its place was felt */

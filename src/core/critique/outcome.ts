@@ -18,6 +18,8 @@ export const OUTCOME: Rule[] = [
   rule('wentRound', 'likely to fail', ({ around: { wentRound } }) =>
     wentRound >= PASSES ? { values: { passes: wentRound, most: 1 - 0.025 ** (1 / wentRound) } } : null,
   ),
+  rule('peltSlipping', 'could be better', ({ around: { pelts } }) => (pelts.slipping > 0 ? { values: { times: pelts.slipping } } : null)),
+  rule('eatenHere', 'likely to fail', ({ around: { pelts } }) => (pelts.eaten > 0 ? { values: { times: pelts.eaten } } : null)),
   rule('failedHere', 'likely to fail', ({ around: { failedHere } }) =>
     failedHere >= PATIENCE.baited ? { values: { looks: failedHere } } : null,
   ),

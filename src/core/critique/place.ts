@@ -4,6 +4,9 @@ import type { Design } from '../sets/design';
 import { chosen, holds } from './lookup';
 import { rule, type Rule } from './rule';
 
+/** On a log steeper than this a trap stands askew, degrees. [practice] */
+const STEEP = 15;
+
 /** Scent on the bank, as somebody said, or as the type is built. */
 const scented = (lures: readonly Attract[] | undefined, { supplies }: Design): boolean =>
   lures ? lures.some((l) => kindOf(l.what) === 'lure' && l.where === 'on the bank') : supplies.some((s) => s.kind === 'lure');
@@ -28,6 +31,14 @@ export const PLACE: Rule[] = [
   ),
   rule('levelSwings', 'likely to fail', ({ type, around }) =>
     around.isMoving && type.afloat ? { values: { float: setTypeOf(type.afloat).name } } : null,
+  ),
+  rule('logSteep', 'likely to fail', ({ design, around: { slope } }) =>
+    slope !== null &&
+    slope > STEEP &&
+    design.parts.some((p) => p.kind === 'trunk') &&
+    design.parts.some((p) => p.kind === 'jaws' || p.kind === 'pan')
+      ? { values: { slope } }
+      : null,
   ),
   rule('leeward', 'could be better', ({ lures, design, around: { leeward } }) =>
     leeward && scented(lures, design) ? { values: { from: leeward } } : null,

@@ -26,6 +26,8 @@ export interface Carried {
   count: number;
   /** m of cable, wire or rope, kg of fill */
   amount?: number;
+  /** the jar or bundle of the shed that it is taken from */
+  jar?: string;
 }
 
 const KIND: Partial<Record<PartKind, GearKind>> = {
@@ -52,8 +54,10 @@ const BY_LENGTH: readonly PartKind[] = ['line'];
 const COUNTED: readonly GearKind[] = ['lure', 'bait', 'lock', 'swivel'];
 
 /** What a supply is worth as a row of the list. */
-const row = ({ kind, what, amount }: Supply): Carried =>
-  COUNTED.includes(kind) ? { kind, what, count: amount } : { kind, what, count: 1, amount };
+const row = ({ kind, what, amount, jar }: Supply): Carried => ({
+  ...(COUNTED.includes(kind) ? { kind, what, count: amount } : { kind, what, count: 1, amount }),
+  ...(jar ? { jar } : {}),
+});
 
 /** What sets a spring; a loop has none. */
 const SETTERS = ['setter', 'foothold setters'];
@@ -85,7 +89,7 @@ export function cutAndCarry(design: Pick<Design, 'parts'> & Partial<Pick<Design,
 export function summed(lists: Carried[][]): Carried[] {
   const found = new Map<string, Carried>();
   for (const item of lists.flat()) {
-    const key = `${item.kind} ${item.what}`;
+    const key = `${item.kind} ${item.what} ${item.jar ?? ''}`;
     const before = found.get(key);
     if (!before) found.set(key, { ...item });
     else if (item.kind !== 'tool') {
@@ -115,6 +119,8 @@ export interface Shed {
   devices: Record<string, number>;
   /** stock by name, in its own unit: pieces, m, kg or portions */
   stock: Record<string, number>;
+  /** the same by its id, for what is taken from one jar */
+  jars?: Record<string, { name: string; have: number }>;
 }
 
 export interface Needed extends Carried {
@@ -133,6 +139,8 @@ const inStock = ({ stock }: Shed, what: string): number | undefined => stock[wha
 export const againstShed = (list: Carried[], shed: Shed): Needed[] =>
   list.map((item) => {
     if (item.kind === 'stick') return { ...item, have: null, short: 0 };
+    const jar = item.jar === undefined ? undefined : shed.jars?.[item.jar];
+    if (jar) return { ...item, what: `${item.what}, from “${jar.name}”`, have: jar.have, short: Math.max(0, item.count - jar.have) };
     const have = item.kind === 'device' ? (shed.devices[item.what] ?? 0) : (inStock(shed, item.what.toLowerCase()) ?? null);
     const wanted = item.amount ?? item.count;
     return { ...item, have, short: have === null ? 0 : Math.max(0, wanted - have) };

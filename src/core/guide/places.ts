@@ -18,6 +18,8 @@ export interface Spot {
   seen: readonly string[];
   /** how far a boot or a stick sinks, m */
   sink: number | null;
+  /** it lies on the outside of a bend; null where nobody noted it */
+  bend: boolean | null;
   /** the pool beside it, m deep */
   pool: number | null;
   /** walls, banks or forks counted here, and how many of them have a set; null where nobody counted */
@@ -70,7 +72,7 @@ export function rankSpots(spots: readonly Spot[], species: Species, month: numbe
 }
 
 function reasonsOf(spot: Spot, species: Species, month: number, system: System): Reason[] {
-  const { offered, use, seen, sink, pool, passages, live, nearest, caught, nights } = spot;
+  const { offered, use, seen, sink, bend, pool, passages, live, nearest, caught, nights } = spot;
   const print = (m: number): string => printLength(m, system);
   const found: Reason[] = [];
   const say = (weight: number, text: string): void => void found.push({ weight, text });
@@ -91,6 +93,7 @@ function reasonsOf(spot: Spot, species: Species, month: number, system: System):
   if (sink !== null && sink <= FIRM) say(1, `firm: it gives ${print(sink)}`);
   if (sink !== null && sink > SOFT) say(-1, `soft: it gives ${print(sink)}`);
   if (pool !== null && pool >= POOL && (species === 'mink' || species === 'otter')) say(1, `a pool of ${print(pool)} beside it keeps fish`);
+  if (bend && species !== 'beaver') say(1, 'the outside of a bend: the current digs under the bank, and they keep along it');
   if (passages && hasWayLeft(spot)) say(1, `${many(passages.count - passages.set, 'way', 'ways')} of ${passages.count} without a set`);
   if (live > 0) say(hasWayLeft(spot) ? -1 : -4, `${many(live, 'live set')} here already`);
   else if (nearest !== null && nearest < NEAR) say(-1.5, `the next set is ${print(nearest)} away`);

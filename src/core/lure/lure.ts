@@ -81,7 +81,7 @@ export function withLures<D extends Pick<Design, 'parts' | 'supplies' | 'needs'>
   if (!lures) return design;
   const supplies = [
     ...design.supplies.filter((s) => !isDrawing(s)),
-    ...lures.map(({ what, amount }): Supply => ({ kind: kindOf(what), what, amount })),
+    ...lures.map(({ what, amount, stock }): Supply => ({ kind: kindOf(what), what, amount, ...(stock ? { jar: stock } : {}) })),
   ];
   const called = lures.map(({ what }) => what).join(', ');
   const needed = new Set(design.needs.flatMap(({ of, from }) => [of.part, typeof from === 'object' && 'part' in from ? from.part : '']));

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { AGE_CLASSES, BITES, FATES, HEAVIEST, SEXES, SPECIES, STRIKES, type Species } from '../animals/species';
+import { AGE_CLASSES, BITES, FATES, HEAVIEST, PELTS, SEXES, SPECIES, STRIKES, type Species } from '../animals/species';
 import { choice, id, instant, note, yes } from './fieldKinds';
 
 export const OUTCOMES = [
@@ -75,6 +75,7 @@ export const catchSchema = z
     alive: yes('Alive on arrival'),
     bites: choice('Bite marks', BITES),
     fate: choice('Fate', FATES),
+    pelt: choice('Pelt', PELTS).default('not looked'),
     /** the number of the tag on it, where a rulebook wants one */
     tag: note('Tag on it', 40),
   })

@@ -91,8 +91,15 @@ function outcomeText({ outcome, cause, flags, catch: caught, searched }: Checked
   return flags.length > 0 ? `${said} (${flags.join(', ')})` : said;
 }
 
+const PELT_SAID: Record<Exclude<Catch['pelt'], 'not looked' | 'good'>, string> = {
+  rubbed: 'pelt rubbed',
+  slipping: 'hair slipping',
+  chewed: 'pelt chewed',
+  eaten: 'eaten by others',
+};
+
 /** `beaver, adult female, 44 lb est., neck`. */
-export function catchText({ species, sex, age, weight, estimated, strikes, alive, bites, fate, tag }: Catch, system: System): string {
+export function catchText({ species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, tag }: Catch, system: System): string {
   const who = [age === 'unknown' ? '' : age === 'two years' ? 'two-year-old' : age, sex === 'unknown' ? '' : sex].filter(Boolean).join(' ');
   const heavy = weight === null ? '' : `${printWeight(weight, system)}${estimated ? ' est.' : ''}`;
   return [
@@ -102,6 +109,7 @@ export function catchText({ species, sex, age, weight, estimated, strikes, alive
     strikes.join(' and '),
     alive ? 'alive' : '',
     bites === 'fresh' || bites === 'healed' ? `${bites} bite marks` : '',
+    pelt === 'not looked' || pelt === 'good' ? '' : PELT_SAID[pelt],
     fate === 'kept' || fate === 'not said' ? '' : fate,
     tag ? `tag ${tag}` : '',
   ]

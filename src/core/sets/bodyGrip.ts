@@ -25,6 +25,7 @@ export const DOG: ChoiceSpec = {
   label: 'Dog',
   options: { free: 'hangs free', wall: 'against the wall', down: 'down, in mud' },
   default: 'free',
+  seldom: true,
 };
 
 /** What the lower jaw lies on, at types that stand at the edge of the water: on mud it sinks, in frost it freezes in. [practice] */
@@ -32,6 +33,7 @@ export const jawOn = (usual: 'ground' | 'sticks' | 'stone'): ChoiceSpec => ({
   label: 'Lower jaw on',
   options: { ground: 'the ground', sticks: 'two small sticks', stone: 'a flat stone' },
   default: usual,
+  seldom: true,
 });
 
 /** Opening of a size, m; that of a 330 where the size is not known. */

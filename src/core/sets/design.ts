@@ -34,6 +34,8 @@ export interface Supply {
   what: string;
   /** m for cable, wire and rope; kg for fill; portions of lure and bait, pieces of lock and swivel */
   amount: number;
+  /** the jar or bundle of the shed that it is taken from, where somebody said */
+  jar?: string;
 }
 
 /** What holds the catch, and where it lets it go. */

@@ -137,6 +137,7 @@ export const CHOICE_KEYS = [
   'notch',
   'passage',
   'roof',
+  'second',
   'side',
   'stand',
   'trigger',

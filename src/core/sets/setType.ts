@@ -79,6 +79,8 @@ export interface ChoiceSpec {
   label: string;
   /** it says what the place is like, and is never taken from another */
   ofPlace?: true;
+  /** it is rarely otherwise: it stands folded at the bench */
+  seldom?: true;
   /** the measure of a station that answers it */
   from?: { what: MeasureId; is: (value: number) => string };
   options: Record<string, string>;

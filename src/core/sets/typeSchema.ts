@@ -76,6 +76,7 @@ export const setTypeSchema = z
           options: z.record(z.string(), z.string()),
           default: z.string(),
           ofPlace: z.literal(true).optional(),
+          seldom: z.literal(true).optional(),
           when,
           from: z.custom<NonNullable<ChoiceSpec['from']>>((v) => typeof v === 'object' && v !== null && 'is' in v).optional(),
         })

@@ -64,6 +64,11 @@ export const CRITIQUE = {
     sentence: ({ float }) =>
       `The level here moves, as you measured: a fixed one is drowned or left dry. ${capital(an(float.toLowerCase()))} rides with it.`,
   }),
+  logSteep: words<{ slope: number }>({
+    about: 'The log is steep',
+    sentence: ({ slope }) =>
+      `It slopes ${Math.round(slope)}°: a trap stands askew on it and slides. Cut a level notch, or set nearer the flat end.`,
+  }),
   leeward: words<{ from: string }>({
     about: 'Scent goes inland',
     sentence: ({ from }) =>
@@ -214,6 +219,14 @@ export const CRITIQUE = {
     about: 'They go round it',
     sentence: ({ passes, most }, { percent }) =>
       `${passes} went round it before the camera and none was seen at it: at most ${percent(most)} of passes lead to a touch. Change one thing tonight, the fence first.`,
+  }),
+  peltSlipping: words<{ times: number }>({
+    about: 'Hair slipping',
+    sentence: ({ times: n }) => `Found ${times(n)} here: a catch lies too long in this water. Check sooner, or set where it lies colder.`,
+  }),
+  eatenHere: words<{ times: number }>({
+    about: 'Eaten here',
+    sentence: ({ times: n }) => `A catch was chewed or eaten ${times(n)} here: check sooner, hold it under water, or roof it.`,
   }),
   failedHere: words<{ looks: number }>({
     about: 'Tried here before',

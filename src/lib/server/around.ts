@@ -70,6 +70,12 @@ export async function loadKnown(locals: App.Locals, water?: string): Promise<Kno
 const outcomesOf = (visits: readonly Check[]): string[] => visits.flatMap(({ devices }) => devices.map((d) => d.outcome as string));
 const caughtIn = (visits: readonly Check[]): number => outcomesOf(visits).filter((o) => o === 'catch').length;
 
+function peltsIn(looked: readonly Check[]): Around['pelts'] {
+  const pelts = looked.flatMap(({ devices }) => devices.flatMap((d) => d.catch?.pelt ?? []));
+  const count = (...found: string[]): number => pelts.filter((p) => found.includes(p)).length;
+  return { slipping: count('slipping'), eaten: count('chewed', 'eaten') };
+}
+
 /** What the record holds around a set that is built or stands at a station. @param set undefined for a new one */
 export function aroundOf(known: Known, station: Station, type: SetType, set: TrapSet | undefined, locals: App.Locals): Around {
   const { season, visits, users, salvage, scouted, surveys } = known;
@@ -104,6 +110,7 @@ export function aroundOf(known: Known, station: Station, type: SetType, set: Tra
     looks: outcomesOf(own),
     spareSnares: season.shed.filter((d) => d.class === 'snare' && !d.set && (d.condition === 'good' || d.condition === 'worn')).length,
     watchedIdle: watchedIdle(known, view, locals),
+    pelts: peltsIn(set ? (visits.get(set.id) ?? []) : []),
     dragged: own.filter((v) => v.devices.some((d) => d.flags.includes('anchor dragged'))).length,
     schools: season.line.schools,
     wentRound: wentRound(season, station.id, own[0]?.at),

@@ -4,6 +4,7 @@ import { besideLine, compass, type Position } from '#core/ground/geodesic';
 import { isLeeward, meanWind } from '#core/ground/wind';
 import { pointsOf } from '#core/ground/points';
 import type { Survey, TrapSet } from '#core/record/kinds';
+import { latest } from '#core/stations/measures';
 import { offeredAt } from '#core/stations/offered';
 import type { Station } from '#core/stations/placed';
 import { iceAhead } from './iceAhead';
@@ -18,12 +19,13 @@ export function placeAround(
   station: Station,
   set: TrapSet | undefined,
   { surveys, check, locals }: { surveys: readonly Survey[]; check: Date; locals: App.Locals },
-): Pick<Around, 'isSoft' | 'isMoving' | 'iceNext' | 'felt' | 'leeward' | 'near'> {
+): Pick<Around, 'isSoft' | 'isMoving' | 'slope' | 'iceNext' | 'felt' | 'leeward' | 'near'> {
   const isFrozen = season.sheets[station.water] !== undefined;
   const { soft = null, moving = null } = offeredAt(station, season.levels[station.water]?.known ?? {}, isFrozen);
   return {
     isSoft: soft,
     isMoving: moving,
+    slope: latest(station.measures, 'slope')?.value ?? null,
     iceNext: isFrozen ? iceAhead(season, station, set, locals).iceNext : null,
     felt: feltAt(station, set, surveys),
     leeward: leewardAt(season, station, locals.now, check),

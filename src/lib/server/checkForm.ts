@@ -102,6 +102,7 @@ function deviceOf(read: Reader, stay: string, set: TrapSet, form: string): Check
           alive: read.text(field('alive')) === 'yes',
           bites: text('bites', 'not looked') as Catch['bites'],
           fate: text('fate', 'not said') as Catch['fate'],
+          pelt: text('pelt', 'not looked') as Catch['pelt'],
           tag: text('tag', '').slice(0, 40),
         }
       : null;

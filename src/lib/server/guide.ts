@@ -98,6 +98,7 @@ function spotOf(known: Known, station: Station, species: Species, totals: Totals
     use: { verdict, said: sentence },
     seen: [...new Set(scouted.found(station.id).map((s) => s.species))],
     sink: value('pushIn') ?? value('sink'),
+    bend: value('bend') === null ? null : value('bend') === 1,
     pool: value('poolDepth'),
     passages: ways === null ? null : { count: ways, set: own },
     nearest: beside.length === 0 ? null : Math.min(...beside),

@@ -19,5 +19,9 @@ export function shedHas(devices: DeviceWhere[], stock: StockHad[]): Shed {
     const name = listed(device);
     free[name] = (free[name] ?? 0) + 1;
   }
-  return { devices: free, stock: Object.fromEntries(stock.map((s) => [s.name.toLowerCase(), s.have])) };
+  return {
+    devices: free,
+    stock: Object.fromEntries(stock.map((s) => [s.name.toLowerCase(), s.have])),
+    jars: Object.fromEntries(stock.map(({ id, name, have }) => [id, { name, have }])),
+  };
 }

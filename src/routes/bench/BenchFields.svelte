@@ -2,6 +2,7 @@
   import { tick } from 'svelte';
   import type { System } from '#core/units/factors';
   import type { BenchData } from '$lib/server/benchData';
+  import type { ChoiceSpec } from '#core/sets/setType';
   import { inWords } from '#core/units/inWords';
   import Asked from '$lib/ui/Asked.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
@@ -26,6 +27,11 @@
   );
   const numbers = $derived(Object.entries(type.numbers).filter(([, spec]) => it.asked(spec)));
   const choices = $derived(Object.entries(type.choices).filter(([, spec]) => it.asked(spec)));
+  /** what is rarely otherwise stands folded, until it is */
+  const seldom = $derived(choices.filter(([, spec]) => spec.seldom));
+  let moreOpen = $derived(
+    seldom.some(([key, spec]) => (bench.fields[`c.${key}`] || spec.default) !== spec.default || error(`c.${key}`) !== undefined),
+  );
   const first = $derived(Object.keys(type.numbers)[0]);
 
   const STATES = [
@@ -38,6 +44,16 @@
   const error = (name: string): string | undefined => kept?.errors?.[name];
   const UNITS = { length: { us: 'in', metric: 'cm' }, weight: { us: 'lb', metric: 'kg' } } as const;
 </script>
+
+{#snippet choice(key: string, spec: ChoiceSpec)}
+  <Field label={spec.label} name="c.{key}" error={error(`c.${key}`)} warning={failing[key]}>
+    {#snippet children(attributes)}
+      <select class="select w-full" name="c.{key}" bind:value={fields[`c.${key}`]} {...attributes}>
+        {#each Object.entries(spec.options) as [value, text] (value)}<option {value}>{text}</option>{/each}
+      </select>
+    {/snippet}
+  </Field>
+{/snippet}
 
 <section>
   <h2>What is seen and measured</h2>
@@ -71,15 +87,13 @@
         >{/if}
     </div>
   {/each}
-  {#each choices as [key, spec] (key)}
-    <Field label={spec.label} name="c.{key}" error={error(`c.${key}`)} warning={failing[key]}>
-      {#snippet children(attributes)}
-        <select class="select w-full" name="c.{key}" bind:value={fields[`c.${key}`]} {...attributes}>
-          {#each Object.entries(spec.options) as [value, text] (value)}<option {value}>{text}</option>{/each}
-        </select>
-      {/snippet}
-    </Field>
-  {/each}
+  {#each choices.filter(([, spec]) => !spec.seldom) as [key, spec] (key)}{@render choice(key, spec)}{/each}
+  {#if seldom.length > 0}
+    <details bind:open={moreOpen}>
+      <summary>More</summary>
+      {#each seldom as [key, spec] (key)}{@render choice(key, spec)}{/each}
+    </details>
+  {/if}
   <Asked name="level" {kept} />
   <Field
     label="Level on the gauge now"
@@ -188,6 +202,11 @@
 </section>
 
 <style>
+  summary {
+    cursor: pointer;
+    min-height: 36px;
+    align-content: center;
+  }
   /* one tap more, where the hand is */
   .keep {
     display: none;

@@ -75,7 +75,7 @@ export const iceSnarePole: SetType = {
     made: SNARE_CHOICES.made,
     extension: SNARE_CHOICES.extension,
     ends: SNARE_CHOICES.ends,
-    twigs: { label: 'Side twigs of the bait', options: { off: 'trimmed off', on: 'left on' }, default: 'off' },
+    twigs: { label: 'Side twigs of the bait', options: { off: 'trimmed off', on: 'left on' }, default: 'off', seldom: true },
     cover: { label: 'The hole is left', options: { open: 'open', snow: 'under snow' }, default: 'open' },
   },
   underIce: true,

@@ -78,6 +78,7 @@ export const GUIDE: ChoiceSpec = {
   label: 'Guides',
   options: { stick: 'thin sticks', stone: 'stones', none: 'none' },
   default: 'stick',
+  seldom: true,
 };
 
 /** A stone in the place of a guide stick, m. [practice] */

@@ -36,11 +36,15 @@ const WRAP: ChoiceSpec = {
   label: 'Wrap on the stake',
   options: { low: 'low, under ground or water', high: 'above the ground', steel: 'a steel stake' },
   default: 'low',
+  seldom: true,
   when: ON_A_STAKE,
 };
 
+/** A second tie, for ground or wood that nobody trusts: it is asked for before the set is live. */
+const SECOND_TIE: ChoiceSpec = { label: 'Ties', options: { one: 'one', two: 'two, to two anchors' }, default: 'one', seldom: true };
+
 /** What it is tied to, and ground and wrap where that is a stake. @param usual by practice @param onStand the trap stands on a stand to which it could be tied */
-export const anchored = (usual: Anchor, onStand = false): Record<'anchorAs' | 'bottom' | 'wrap', ChoiceSpec> => ({
+export const anchored = (usual: Anchor, onStand = false): Record<'anchorAs' | 'bottom' | 'wrap' | 'second', ChoiceSpec> => ({
   anchorAs: {
     label: 'Tied to',
     ofPlace: true,
@@ -52,6 +56,7 @@ export const anchored = (usual: Anchor, onStand = false): Record<'anchorAs' | 'b
   },
   bottom: { ...BOTTOM, when: ON_A_STAKE },
   wrap: WRAP,
+  second: SECOND_TIE,
 });
 
 /** What somebody ties it to, or by practice. */

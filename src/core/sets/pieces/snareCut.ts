@@ -7,8 +7,8 @@ import type { ChoiceSpec, Laying } from '../setType';
 
 /** Where its lock stands, whether it is cut for this set, what its tail is of, and how it stands. */
 export const SNARE_CHOICES = {
-  loaded: { label: 'Loop', options: { yes: 'loaded: it stays round', no: 'not loaded' }, default: 'yes' },
-  brace: { label: 'Support', options: { pushed: 'pushed in until stiff', braced: 'braced round wood' }, default: 'pushed' },
+  loaded: { label: 'Loaded', options: { yes: 'yes: the loop stays round', no: 'no' }, default: 'yes', seldom: true },
+  brace: { label: 'Support', options: { pushed: 'pushed in until stiff', braced: 'braced round wood' }, default: 'pushed', seldom: true },
   lock: { label: 'Lock', options: { side: 'at the side', top: 'at the top' }, default: 'side' },
   made: { label: 'Snare', options: { ready: 'ready, from the shed', roll: 'cut from the roll' }, default: 'ready' },
   extension: {

@@ -114,6 +114,7 @@ interface Row {
   bites: Catch['bites'];
   tag: string;
   fate: Catch['fate'];
+  pelt: Catch['pelt'];
 }
 
 const COLUMNS = [
@@ -142,11 +143,12 @@ const COLUMNS = [
   'k.bites',
   'k.tag',
   'k.fate',
+  'k.pelt',
 ];
 
 function deviceOf(row: Row): CheckedDevice {
-  const { species, sex, age, weight, estimated, strikes, alive, bites, fate, tag } = row;
-  const caught = row.catch_id ? { id: row.catch_id, species, sex, age, weight, estimated, strikes, alive, bites, fate, tag } : null;
+  const { species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, tag } = row;
+  const caught = row.catch_id ? { id: row.catch_id, species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, tag } : null;
   return {
     id: row.device_check,
     stay: row.stay_id,

@@ -62,7 +62,7 @@ export async function versionsOf(db: Knex, crew: string, book: string): Promise<
   return rows.map(({ occurred_at, body }) => ({ from: occurred_at, book: body.book }));
 }
 
-export interface CaughtRow extends Omit<Catch, 'strikes' | 'bites'> {
+export interface CaughtRow extends Omit<Catch, 'strikes' | 'bites' | 'pelt'> {
   at: Date;
   by: string | null;
   visit: string;

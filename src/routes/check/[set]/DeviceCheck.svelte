@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { AGE_CLASSES, BITES, FATES, SEXES, SPECIES, STRIKES } from '#core/animals/species';
+  import { AGE_CLASSES, BITES, FATES, PELTS, SEXES, SPECIES, STRIKES } from '#core/animals/species';
   import { SLIDE_FIRST, WHERE_MISSING } from '#core/check/advice';
   import { sizeText } from '#core/devices/sizes';
   import { CAUSES, causeText, FLAGS, OUTCOME_HELP, OUTCOMES } from '#core/record/checks';
@@ -139,6 +139,7 @@
     <div class="grid grid-cols-2 gap-x-3">
       <SelectField label="Bite marks" name={name('bites')} value={typed(kept, name('bites'), 'not looked')} options={plain(BITES)} />
       <SelectField label="Fate" name={name('fate')} value={typed(kept, name('fate'), 'not said')} options={plain(FATES)} />
+      <SelectField label="Pelt" name={name('pelt')} value={typed(kept, name('pelt'), 'not looked')} options={plain(PELTS)} />
     </div>
     <p class="quiet">
       Gloves for carcasses. A live animal: approach, take the tether, dispatch only by means lawful where you are, then log. A closed
