@@ -1,7 +1,7 @@
 import { connect } from '#server/database';
 import { expect, open, test } from './fixture';
 
-test.use({ story: 'wholeTask' });
+test.use({ story: 'aWholeJob' });
 
 test('the main job, once, for real: place, read, check, catch, restart, find it in the book', async ({ page, program }) => {
   await test.step('sets stand by deadline, with what the night did', async () => {
