@@ -147,3 +147,42 @@ test('a check that is half filled is not lost to a tap on another room', async (
   await page.getByRole('link', { name: 'Rounds' }).click();
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('41 head gate mound');
 });
+
+test('the round on paper is typed back in by the keyboard alone, and what somebody away leaves behind is worked out', async ({
+  page,
+  program,
+}) => {
+  await open(page, `${program.base}/morning`);
+  await page.getByText('Paper, away').click();
+  await page.getByRole('link', { name: 'The round on paper' }).click();
+  await expect(page.getByRole('row', { name: /12 east lodge run outer trap K-07, inner trap K-08 6 ft cable, alder root/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Type it back in' }).click();
+  const run = page.getByRole('group', { name: '27 patrol channel' });
+  await run.getByLabel('K-10').focus();
+  for (const keys of ['d', '516', 'left bare']) {
+    await page.keyboard.type(keys);
+    await page.keyboard.press('Enter');
+  }
+  const east = page.getByRole('group', { name: '12 east lodge run' });
+  await east.getByLabel('outer trap K-07').fill('c');
+  await expect(east.getByLabel('Animal')).toBeVisible();
+  await east.getByLabel('inner trap K-08').fill('u');
+  await east.getByLabel('At', { exact: true }).fill('518');
+  await page.getByRole('button', { name: 'Save the checks' }).click();
+  await expect(page.getByText('1 saved. Look at the marked rows')).toBeVisible();
+  await expect(east.getByText('Say which animal.')).toBeVisible();
+  await expect(east.getByLabel('outer trap K-07')).toHaveValue('c');
+  await east.getByLabel('Animal').selectOption('beaver');
+  await east.getByLabel('Alive').selectOption('no');
+  await page.getByRole('button', { name: 'Save the checks' }).click();
+  await expect(page.getByText('2 checks saved to the book.')).toBeVisible();
+  await page.getByText('Paper, away').click();
+  await page.getByRole('link', { name: 'nobody can come' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('18 sets cannot stand so long.');
+  await page.getByLabel('Back on the line').fill('2026-11-26T08:00');
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await expect(page.getByText('The day back lies after the day you leave.')).toBeVisible();
+  await page.getByLabel('Last looks made by').fill('2026-11-25T17:00');
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Every set can stand.');
+});

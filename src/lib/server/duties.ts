@@ -51,6 +51,7 @@ export async function openDuties(season: Season, { who, now }: App.Locals) {
     .map(({ row, duty }) => ({
       catch: row.id,
       text: `${row.species} at ${row.number} ${row.name}`,
+      dueAt: duty.by,
       ...dutyShown(duty, undefined, season, now),
     }));
 }

@@ -1,30 +1,23 @@
-import { minutesOf } from '#core/planning/minutes';
 import { latestStart, ruleText, type Owed } from '#core/time/deadline';
 import { type Clock, dateText, daySaid, spanText, whenText } from '#core/time/clock';
 import { addDays, localDate } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { tonight } from '#core/weather/tonight';
-import { seenAtSet } from '#core/counting/atSet';
 import { afterNight } from '#core/morning/afterNight';
 import { movedSays, setsSay } from '#core/morning/headline';
-import { sizeText } from '#core/devices/sizes';
 import { GAUGE_HALF } from '#core/scene/bandGauge';
-import { setTypeOf } from '#core/sets/catalogue';
-import { stateOf, type SetView } from '#core/sets/standing';
 import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { changeOf, type Change } from '#core/water/change';
-import { spareText } from '#core/water/state';
 import { loadSeason, type Season } from '$lib/server/season';
+import { owedOf, roundRow } from '$lib/server/rounds';
 import { openDuties } from '$lib/server/duties';
 import { frameOf } from '#core/ahead/facts';
 import { db } from '$lib/server/database';
-import { entryOf } from '$lib/server/repositories/entries';
+import { entriesKept, entryOf } from '$lib/server/repositories/entries';
 import { intents } from '$lib/server/repositories/scouting';
 import { movingOf, type MovingAll } from '#core/ahead/moving';
-import { doingAt } from '#core/ahead/doing';
-import { outlookOf, standingOf } from '#core/ahead/setOutlook';
-import { isId } from '$lib/server/newId';
+import { idBeside, isId } from '$lib/server/newId';
 import { undo } from '$lib/server/undo';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -47,7 +40,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     frame: frameOf(season, w.id, system),
   }));
   const moving = movingOf(season, locals.now);
-  const rows = live.map((view) => row(season, view, moving, locals)).sort((a, b) => a.deadline.localeCompare(b.deadline));
+  const rows = live.map((view) => roundRow(season, view, moving, locals)).sort((a, b) => a.deadline.localeCompare(b.deadline));
   return {
     season: true as const,
     sets: setsSay(rows.map((r) => r.state?.verdict ?? 'unknown')),
@@ -85,6 +78,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     firstWater: season.stations.length === 0 ? (season.waters[0] ?? null) : null,
     half: printLength(GAUGE_HALF, system),
     rule: [...new Set((live.length > 0 ? live.map((v) => v.every) : [season.line.rule]).map(ruleText))].join('; '),
+    typedIn: await typedFrom(url.searchParams.get('typed'), season, who.crew),
     saved: await savedEntry(url.searchParams.get('saved'), who.crew),
   };
 };
@@ -112,60 +106,6 @@ function weatherTonight(season: Season, { hours }: MovingAll, { now, who }: App.
   const dusk = sunOf(today, zone, season.line).sunset ?? now;
   const dawn = sunOf(addDays(today, 1), zone, season.line).sunrise ?? new Date(now.getTime() + DAY);
   return tonight(hours, now.getTime(), dusk.getTime(), dawn.getTime(), who.person.system);
-}
-
-function row(season: Season, view: SetView, moving: MovingAll, locals: App.Locals) {
-  const { now, who } = locals;
-  const water = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
-  const state = stateOf(view, water, frameOf(season, view.station.water, who.person.system));
-  const deadline = view.deadline ?? now.toISOString();
-  const outlook = outlookOf(view, state, season, moving, locals);
-  const standing = standingOf(view, moving, season, locals);
-  const { order, why } = doingAt(state, outlook, setTypeOf(view.type).looks);
-  return {
-    id: view.id,
-    number: view.number,
-    name: view.name,
-    water: view.station.water,
-    kind: view.devices[0]?.class ?? ('bodyGrip' as const),
-    devices: devicesText(view.devices),
-    tags: view.devices.map((d) => d.tag).join(', '),
-    state,
-    spare: state ? spareText(state, who.person.system) : '',
-    then: view.then[view.station.surface] ?? null,
-    deadline,
-    by: whenText(new Date(deadline), now, season.clock),
-    overdue: new Date(deadline) < now,
-    missed: view.missed?.why ?? '',
-    order,
-    why: [missedText(view, now, season.clock), seenAtSet(season.seenLate[view.station.id] ?? [], lastLookOf(view)), why, standing?.sentence]
-      .filter(Boolean)
-      .join(' '),
-    wading: standing?.short ?? '',
-    idleThen: outlook?.idle ?? false,
-    cutOff: standing !== null && standing.now && !standing.atCheck,
-  };
-}
-
-const lastLookOf = ({ lastLook }: SetView): Date | null => (lastLook ? new Date(lastLook) : null);
-
-/** A way there that ended before the set, with the check that it still owes. */
-function missedText({ missed, deadline, lastLook }: SetView, now: Date, clock: Clock): string {
-  if (!missed) return '';
-  const owed =
-    deadline && new Date(deadline) < now
-      ? ` Its check is broken since ${whenText(new Date(deadline), now, clock)}`
-      : ' Its check is still due';
-  return `Not reached ${whenText(new Date(missed.at), now, clock)}: ${missed.why}.${owed}${lastLook ? `, last seen ${whenText(new Date(lastLook), now, clock)}` : ''}.`;
-}
-
-/** Sizes and how many of each: `2 × 330`. */
-function devicesText(devices: SetView['devices']): string {
-  const sizes = devices.map((d) => sizeText(d.class, d.size));
-  return [...new Set(sizes)]
-    .map((size) => [sizes.filter((s) => s === size).length, size] as const)
-    .map(([n, size]) => (n === 1 ? size : `${n} × ${size}`))
-    .join(', ');
 }
 
 /** What the last two readings of a water say of the night; null when the last one is not of today's night. */
@@ -200,10 +140,14 @@ function dueText(owed: readonly Owed[], now: Date, clock: Clock): string {
   return `${first}${begin}: ${minutes.join(' to ')} min a set, driving extra.`;
 }
 
-/** What a check takes by this person: through ice the hole is opened anew. */
-function owedOf(view: SetView, { who }: App.Locals): Owed[] {
-  const own = minutesOf(who.person.minutes);
-  return view.deadline ? [{ at: new Date(view.deadline), minutes: setTypeOf(view.type).underIce ? own.ice : own.place }] : [];
+/** How many checks stand in the book of what was typed in from a paper. @param form that typed them */
+async function typedFrom(form: string | null, { views }: Season, crew: string): Promise<number> {
+  if (!form || !isId(form)) return 0;
+  return entriesKept(
+    db(),
+    crew,
+    views.map((v) => idBeside(form, `check ${v.id}`)),
+  );
 }
 
 async function savedEntry(id: string | null, crew: string) {

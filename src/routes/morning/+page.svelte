@@ -7,6 +7,7 @@
   import Counts from './Counts.svelte';
   import Remarks from './Remarks.svelte';
   import EmptyRoom from '$lib/ui/EmptyRoom.svelte';
+  import { many } from '#core/units/many';
 
   let { data } = $props();
   const undone = $derived(page.url.searchParams.has('undone'));
@@ -32,6 +33,8 @@
         <span>Saved to the book.</span>
         <button class="btn btn-sm">Undo</button>
       </form>
+    {:else if data.typedIn > 0}
+      <p class="saved" role="status">{many(data.typedIn, 'check')} saved to the book.</p>
     {:else if undone}
       <p class="saved" role="status">Taken back. The book shows it as withdrawn.</p>
     {/if}
@@ -112,6 +115,16 @@
     {/if}
     {#if data.waters.length > 0}<Remarks />{/if}
     <a class="link" href="/morning/nothing">Nothing caught?</a>
+    {#if data.waters.length > 0}
+      <details>
+        <summary>Paper, away</summary>
+        <p>
+          <a class="link" href="/morning/paper">The round on paper</a> – <a class="link" href="/morning/typed">type it back in</a> –
+          <a class="link" href="/morning/away">nobody can come</a> –
+          <a class="link" href="/morning/calendar.ics" data-sveltekit-reload>deadlines for a calendar</a>
+        </p>
+      </details>
+    {/if}
     <details class="quiet mt-4 small">
       <summary>Key</summary>
       <p>

@@ -98,6 +98,12 @@ export async function entryOf(db: Knex, crew: string, id: string): Promise<Logge
   return found && (await modern(db, crew, [found]))[0];
 }
 
+/** How many of these entries stand, and were not withdrawn. */
+export async function entriesKept(db: Knex, crew: string, ids: readonly string[]): Promise<number> {
+  const [row] = await db<Entry>('entry').where({ crew_id: crew, withdrawn: false }).whereIn('id', ids).count<{ count: string }[]>('id');
+  return Number(row?.count ?? 0);
+}
+
 /** The newest entry about each subject of a kind, by subject. */
 export async function latestEntries(db: Knex, crew: string, kind: Kind): Promise<Record<string, string>> {
   const rows: { id: string; subject: string }[] = await db('entry')
