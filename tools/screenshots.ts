@@ -24,7 +24,6 @@ const water = await href('/waters', 'Header Pond');
 const dry = await href('/morning', /27 patrol channel/);
 const bench = await href('/bench', '22 flume gap');
 const moss = await href('/waters', 'Moss Slough');
-const pile = await href(moss, /82 sunk pile/);
 const west = await href('/bench', '15 west lodge run');
 const views: [string, string][] = [
   ['morning', '/morning'],
@@ -34,7 +33,7 @@ const views: [string, string][] = [
   ['ice', `${moss}/ice`],
   ['plan', '/waters/plan?minutes=40&traps=8'],
   ['bench', bench],
-  ['bench-ice', `/bench/new?station=${pile.split('/').at(-1) ?? ''}&type=ice-snare-pole`],
+  ['paper', '/morning/paper'],
   ['guide', `${water}/guide?species=beaver`],
   ['friend-card', `${west}/card`],
   ['catalogue', '/bench/catalogue'],

@@ -7,6 +7,7 @@ import { overfull } from '#core/critique/line';
 import { SEVERITIES } from '#core/critique/rule';
 import { weighed } from '#core/critique/weigh';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
+import { slideFindings, wireReachOf } from '#core/sets/circles';
 import { layOut, usualDevices } from '#core/sets/standing';
 import { inches, POUND } from '#core/units/factors';
 import { CRITIQUE, remarkText, type CritiqueId } from '#core/words/critique';
@@ -329,6 +330,24 @@ describe('what a design says of itself', () => {
     assert.equal(weighed({ says: 'current', verdict: 'warns' }), 'could be better');
     assert.equal(weighed({ says: 'fence', verdict: 'holds' }), null);
     assert.equal(weighed({ says: 'stakeUnknown', verdict: 'unknown' }), null);
+  });
+  it('weighs nothing that is likely to fail in any type at its defaults', () => {
+    for (const type of CATALOGUE) {
+      const heavy = asked(type.id).design.findings.filter((f) => !['could be better', null].includes(weighed(f)));
+      assert.deepEqual(
+        heavy.map((f) => f.says),
+        [],
+        type.id,
+      );
+    }
+  });
+  it('a neighbour is told of beside a slide that it could meet, by the length of its wire, and not farther off', () => {
+    const [hold] = asked('castor-foothold').design.holds;
+    assert.ok(hold?.kind === 'slide');
+    const reach = wireReachOf(hold);
+    const near = (apart: number | null) => slideFindings(reach, [{ name: '9 mound', apart, reach: 1 }]).map((f) => f.says);
+    assert.ok(reach > 1.5);
+    assert.deepEqual([near(reach + 0.9), near(reach + 1.1), near(null)], [['circlesSlide'], [], []]);
   });
   it('a stand is no anchor: it takes neither cable nor stake, and does not hold', () => {
     const { design } = asked('lodge-run', { choices: { anchorAs: 'stand' } });

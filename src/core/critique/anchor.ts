@@ -1,5 +1,5 @@
 import { inches } from '../units/factors';
-import { reachOf } from '../sets/circles';
+import { wireReachOf } from '../sets/circles';
 import type { Asked } from './asked';
 import { rule, type Rule } from './rule';
 import { chosen, holds, lengthOf, surfaceOf, topOf } from './lookup';
@@ -13,7 +13,7 @@ const PROUD = inches(5);
 function inReach(asked: Asked, what: Asked['around']['near'][number]['what']) {
   const [hold] = asked.design.holds;
   if (!hold || !(holds(asked, 'foothold') || holds(asked, 'snare'))) return null;
-  const reach = hold.deep ? Math.hypot(hold.deep[0] - hold.anchor[0], hold.deep[1] - hold.anchor[2]) + reachOf(hold) : reachOf(hold);
+  const reach = wireReachOf(hold);
   const met = asked.around.near.find((n) => n.what === what && n.apart < reach);
   return met ? { values: { name: met.name, apart: met.apart, reach } } : null;
 }

@@ -5,7 +5,7 @@ import { setTypeOf } from '#core/sets/catalogue';
 import { tell } from '#core/words/finding';
 import { againstLive } from '#core/sets/fit';
 import { atWork } from '#core/sets/order';
-import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
+import { circleFindings, reachOf, slideFindings, wireReachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
 import { numberSpec, type AskedWhen, type FilledPosition } from '#core/sets/setType';
 import { parseNumber, printNumber } from '#core/sets/numberText';
@@ -127,8 +127,11 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
   /** what the design says of itself, and of the catches near it */
   const findings = $derived.by(() => {
     const [hold] = design.holds;
-    const beside = !hold || hold.kind === 'slide' ? [] : bench.neighbours;
-    const circles = hold ? circleFindings(reachOf(hold), [...withinSet(design.holds), ...beside]) : [];
+    const circles = !hold
+      ? []
+      : hold.kind === 'slide'
+        ? slideFindings(wireReachOf(hold), bench.neighbours)
+        : circleFindings(reachOf(hold), [...withinSet(design.holds), ...bench.neighbours]);
     const told = [...design.findings, ...baitFor(type, choices, fields.species ?? ''), ...circles].map((f) => ({
       ...tell(f, system),
       severity: weighed(f),

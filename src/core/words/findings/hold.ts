@@ -153,6 +153,12 @@ export const HOLD = {
           ? `Nothing within 8 ft is deep enough to hide an adult: ${length(own.shortBy)} more are wanted. Anchor it elsewhere.`
           : 'Type the depth 4 and 8 ft from the anchor, away from the trail, and the length of the cable follows.',
   }),
+  circlesSlide: words<{ name: string; apart: number; other: number; reach: number }>({
+    about: 'Slide and neighbor',
+    figure: ({ apart }, { length }) => length(apart),
+    sentence: ({ name, apart, other, reach }, { length }) =>
+      `${name} is anchored ${length(apart)} off and its catch reaches ${length(other)}; this one comes ${length(reach)} from its bank end. Lead the wire straight out, away from it.`,
+  }),
   circlesHere: words<{ name: string; other: number; reach: number; least: number }>({
     about: 'Circles can meet',
     figure: ({ least }, { length }) => length(least),
