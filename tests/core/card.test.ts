@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
+import { toldChoices } from '#core/sets/asked';
 import { CARD_FORMAT, CARD_VERSION, cardSchema, readFile, REPLY_FORMAT, replyFileSchema, type Card } from '#core/card/card';
 import { inRows, openCard } from '#core/card/opened';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
@@ -119,5 +120,22 @@ describe('a reply', () => {
       const read = readFile(asFile(bad), replyFileSchema);
       assert.match(read.ok ? '' : read.sentence, says);
     }
+  });
+});
+
+describe('what a card says of how a set is built', () => {
+  const told = (choices: Record<string, string>) => toldChoices(setTypeOf('lodge-run'), choices).map(({ label, value }) => `${label}: ${value}`);
+  it('leaves out what nobody said, what another choice rules out, and what is rarely otherwise', () => {
+    assert.deepEqual(told({ anchorAs: 'root', wrap: 'high', bottom: 'firm', stand: 'any', second: 'one', notch: 'light' }), [
+      'Tied to: a live root',
+      'Notch: light',
+    ]);
+  });
+  it('tells a wrap above the ground and a second tie where they were chosen', () => {
+    assert.deepEqual(told({ anchorAs: 'stake', wrap: 'high', bottom: 'unknown', second: 'two' }), [
+      'Tied to: a stake',
+      'Wrap on the stake: above the ground',
+      'Ties: two, to two anchors',
+    ]);
   });
 });

@@ -6,6 +6,7 @@ import type { Attract, Lure } from '#core/lure/lure';
 import { overfull } from '#core/critique/line';
 import { SEVERITIES } from '#core/critique/rule';
 import { weighed } from '#core/critique/weigh';
+import { armingCheck } from '#core/sets/arming';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { slideFindings, wireReachOf } from '#core/sets/circles';
 import { layOut, usualDevices } from '#core/sets/standing';
@@ -354,6 +355,38 @@ describe('what a design says of itself', () => {
     assert.ok(design.findings.some((f) => f.says === 'standTie' && f.verdict === 'fails'));
     assert.deepEqual(design.holds, []);
     assert.ok(!design.supplies.some((s) => s.kind === 'cable'));
+  });
+  it('a trap on two cut sticks takes no stand, and is not asked which way up that stands', () => {
+    const on = (stand: string) => {
+      const { type, design, devices } = asked('lodge-run', { choices: { stand } });
+      const asks = armingCheck(type, { ...devices }, { stand }).flatMap((g) => g.asks.map((a) => a.id.split(':')[1]));
+      return {
+        stands: design.parts.filter((p) => p.kind === 'stand').length,
+        swings: design.findings.find((f) => f.says === 'swing')?.verdict,
+        asks,
+      };
+    };
+    assert.equal(on('any').stands, 1);
+    assert.ok(on('any').asks.includes('rightWayUp'));
+    assert.deepEqual([on('sticks').stands, on('sticks').swings], [0, 'holds']);
+    assert.deepEqual(
+      on('any').asks.filter((a) => !on('sticks').asks.includes(a)),
+      ['rightWayUp'],
+    );
+  });
+  it('a fence on one side alone stands there, and the other side is told to be open', () => {
+    const numbers = { widthBed: inches(24), width: inches(24), mouth: inches(24) };
+    const fenceOf = (fence: string) => {
+      const { design } = asked('culvert-mouth', { numbers, choices: { fence } });
+      return {
+        ys: design.parts.filter((p) => p.id.startsWith('fence')).map((p) => Math.sign(p.y)),
+        open: design.findings.find((f) => f.says === 'fence')?.verdict,
+      };
+    };
+    assert.deepEqual([...new Set(fenceOf('both').ys)].sort(), [-1, 1]);
+    assert.deepEqual([...new Set(fenceOf('left').ys)], [-1]);
+    assert.deepEqual([...new Set(fenceOf('right').ys)], [1]);
+    assert.notEqual(fenceOf('left').open, 'holds');
   });
   it('guides are drawn as they were chosen: sticks, stones, none', () => {
     const kinds = (guide: string) =>

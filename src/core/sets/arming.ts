@@ -58,6 +58,11 @@ export function armingOf(
 ): Ask[] {
   const own: (readonly [string, string])[] = [...BY_CLASS[device.class]];
   if (device.class === 'bodyGrip') own.splice(1, 0, TRIGGER[firesBy(type, choices)]);
+  if (choices.stand === 'sticks')
+    own.splice(
+      own.findIndex(([id]) => id === 'rightWayUp'),
+      1,
+    );
   if (device.class === 'foothold' && choices.hold === 'slide') own.push(...SLIDE);
   if (choices.second === 'two') own.push(['secondTie', 'Second tie made fast, to another anchor?']);
   return own.map(([id, text]) => ({ id: `${position}:${id}`, text }));

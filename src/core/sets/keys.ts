@@ -124,6 +124,7 @@ export const CHOICE_KEYS = [
   'dog',
   'ends',
   'extension',
+  'fence',
   'foot',
   'guide',
   'hanging',

@@ -3,7 +3,7 @@
   import { typed, type Kept } from './kept';
 
   /** A JSON file, or what stands in it pasted: both are read as the same. What is wrong with either is said at the text. */
-  let { file, text = 'or its text', rows = 3, kept }: { file: string; text?: string; rows?: number; kept: Kept | null } = $props();
+  let { file, text = 'Or its text', rows = 3, kept }: { file: string; text?: string; rows?: number; kept: Kept | null } = $props();
 </script>
 
 <Field label={file} name="file">

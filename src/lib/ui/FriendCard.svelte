@@ -2,7 +2,7 @@
   import type { Card } from '#core/card/card';
   import type { OpenedCard } from '#core/card/opened';
   import { setTypeOf } from '#core/sets/catalogue';
-  import { choiceSpec } from '#core/sets/setType';
+  import { toldChoices } from '#core/sets/asked';
   import { sizeText } from '#core/devices/sizes';
   import { lureText } from '#core/lure/lure';
   import { datedText, dayText, type Clock } from '#core/time/clock';
@@ -26,12 +26,7 @@
   const made = $derived(card.then[card.place.surface] ?? null);
   const level = $derived(card.now[card.place.surface]);
   const frame = $derived(frameOn(card.gauges, system, clock));
-  const choices = $derived(
-    Object.entries(card.choices).flatMap(([key, value]) => {
-      const spec = choiceSpec(type, key);
-      return spec?.options[value] ? [`${spec.label.toLowerCase()} ${spec.options[value]}`] : [];
-    }),
-  );
+  const choices = $derived(toldChoices(type, card.choices).map(({ label, value }) => `${label.toLowerCase()} ${value}`));
   const devices = $derived(Object.values(card.devices).map((d) => sizeText(d.class, d.size)));
 </script>
 

@@ -4,6 +4,7 @@ import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
 import { tell } from '#core/words/finding';
 import { againstLive } from '#core/sets/fit';
+import { isAsked } from '#core/sets/asked';
 import { atWork } from '#core/sets/order';
 import { circleFindings, reachOf, slideFindings, wireReachOf, withinSet } from '#core/sets/circles';
 import { drawnLength } from '#core/sets/design';
@@ -56,11 +57,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     return read.ok ? read.value : null;
   };
   /** what only matters under another choice is asked, and counts, under it alone */
-  const asked = ({ when }: { when?: AskedWhen }): boolean => {
-    if (!when) return true;
-    const by = type.choices[when.choice];
-    return [when.is].flat().includes(fields[`c.${when.choice}`] || (by?.default ?? '')) && (!by || asked(by));
-  };
+  const asked = (spec: { when?: AskedWhen }): boolean => isAsked(type, (key) => fields[`c.${key}`], spec);
   const numbers = $derived.by(() => {
     const found: Record<string, number> = {};
     for (const [key, spec] of Object.entries(type.numbers)) {

@@ -5,7 +5,7 @@ import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench, GROOVE } from '../pieces/ground';
-import { fenced } from '../pieces/guides';
+import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here } from '../setType';
@@ -58,7 +58,7 @@ export const bankDenRun: SetType = {
   hides: ['inside the den, as far as the cable lets it'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('root'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
+  choices: { ...anchored('root'), fence: FENCE, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -73,7 +73,7 @@ export const bankDenRun: SetType = {
       grip(laying, { size: device.size, bottom, floor, holder: 'rods', room: width }),
       fenced(
         { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'bed', most: 2 },
-        laying.system,
+        laying,
       ),
       {
         parts: [

@@ -4,7 +4,7 @@ import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
-import { fenced } from '../pieces/guides';
+import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { mound } from '../pieces/scent';
 import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
@@ -39,7 +39,7 @@ export const castorGrip: SetType = {
   remake: ['Scent over the old where it is washed out, or left as it is.'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
+  choices: { ...anchored('stake'), fence: FENCE, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -54,7 +54,7 @@ export const castorGrip: SetType = {
       grip(laying, { size: device.size, bottom, floor, holder: 'stakes', room: cut }),
       fenced(
         { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'bed', most: 1 },
-        laying.system,
+        laying,
       ),
       mound(to + inches(8), surface + inches(3)),
       {

@@ -4,7 +4,7 @@ import { found } from '../../words/finding';
 import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
-import { fenced } from '../pieces/guides';
+import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
@@ -40,7 +40,7 @@ export const culvertMouth: SetType = {
   hides: ['inside the culvert, as far as the cable lets it: draw it out, nobody enters'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('stake'), notch: notchChoice('firm'), trigger: GRIP_TRIGGER },
+  choices: { ...anchored('stake'), fence: FENCE, notch: notchChoice('firm'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -62,7 +62,7 @@ export const culvertMouth: SetType = {
       grip(laying, { size: device.size, bottom, floor, holder: 'stand', room: pipe }),
       fenced(
         { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'bed', most: 3 },
-        laying.system,
+        laying,
       ),
       {
         parts: [

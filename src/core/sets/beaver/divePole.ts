@@ -5,7 +5,7 @@ import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
-import { divePole as pole, fenced, DIVE_POLE } from '../pieces/guides';
+import { divePole as pole, FENCE, fenced, DIVE_POLE } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
@@ -53,6 +53,7 @@ export const divePole: SetType = {
   seen: 'topUnder',
   choices: {
     ...anchored('tree'),
+    fence: FENCE,
     notch: notchChoice('middle'),
     trigger: GRIP_TRIGGER,
     hanging: {
@@ -84,7 +85,7 @@ export const divePole: SetType = {
           most: 2,
           top: surface - inches(1),
         },
-        laying.system,
+        laying,
       ),
       {
         parts: [

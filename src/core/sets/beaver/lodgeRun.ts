@@ -11,7 +11,7 @@ import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { trench, GROOVE } from '../pieces/ground';
 import { depthMarks, gripMarks, springsFinding, coverNeed } from '../pieces/grip';
 import { STAND, standFinding } from '../pieces/stand';
-import { openingFindings, swingFinding, userOf } from '../pieces/guides';
+import { openingFindings, swingFinding, upright, userOf } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { spacingWanted, takes } from '../series';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
@@ -158,18 +158,7 @@ function trapParts(laying: Laying, id: string, x: number): Part[] {
         trigger: laying.choices.trigger === 'spread' ? 'spread' : laying.choices.trigger === 'bottom' ? 'low' : 'v',
       },
     },
-    {
-      id: `${id}-stand`,
-      kind: 'stand',
-      bearer: 'bed',
-      x,
-      y: 0,
-      z: fixed(floor),
-      height: Math.max(bottom - floor, 0.02),
-      wide: inches(10),
-      across: inches(10),
-      stock: 'stand',
-    },
+    ...holderOf(laying, id, x),
     ...[-1, 1].flatMap((hand) =>
       Array.from({ length: Math.max(sticks, 1) }, (_, n): Part => ({
         id: `${id}-fence${hand}-${n}`,
@@ -184,6 +173,28 @@ function trapParts(laying: Laying, id: string, x: number): Part[] {
         stock: `stick ${printLength(tall, laying.system)}`,
       })),
     ),
+  ];
+}
+
+/** What it stands on: a stand, or two cut sticks through its springs. */
+function holderOf(laying: Laying, id: string, x: number): Part[] {
+  const frame = openingOf(laying.devices[id]?.size);
+  const [bottom, floor] = [jawsBottom(laying, id), floorOf(laying, id)];
+  if (laying.choices.stand === 'sticks')
+    return [-1, 1].map((hand) =>
+      upright(
+        {
+          ...{ id: `${id}-upright${hand}`, x, y: hand * (frame / 2 + inches(4)), thick: inches(0.9), name: 'upright' },
+          ...{ foot: floor - inches(10), top: bottom + frame * 0.8 },
+        },
+        laying.system,
+      ),
+    );
+  return [
+    {
+      ...{ id: `${id}-stand`, kind: 'stand', bearer: 'bed', x, y: 0, z: fixed(floor), stock: 'stand' },
+      ...{ height: Math.max(bottom - floor, 0.02), wide: inches(10), across: inches(10) },
+    },
   ];
 }
 

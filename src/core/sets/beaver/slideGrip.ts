@@ -4,7 +4,7 @@ import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench } from '../pieces/ground';
-import { divePole, fenced, DIVE_POLE } from '../pieces/guides';
+import { divePole, FENCE, fenced, DIVE_POLE } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { STAND, standFinding } from '../pieces/stand';
 import { stands } from '../pieces/stands';
@@ -46,7 +46,7 @@ export const slideGrip: SetType = {
   faults: ['Sprung by what slides down: stand it farther out.', 'Passed over: no pole above it.'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('tree', true), stand: STAND, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
+  choices: { ...anchored('tree', true), fence: FENCE, stand: STAND, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -58,10 +58,10 @@ export const slideGrip: SetType = {
     const toe = of(laying, 'fromToe');
     const section = trench(surface, floor, width - inches(4), width);
     return assemble(
-      grip(laying, { size: device.size, bottom, floor, holder: 'stand', room: width }),
+      grip(laying, { size: device.size, bottom, floor, holder: laying.choices.stand === 'sticks' ? 'uprights' : 'stand', room: width }),
       fenced(
         { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'surface', most: 2 },
-        laying.system,
+        laying,
       ),
       {
         parts: [divePole(laying.place.surface, AHEAD, width + inches(20), laying.system)],

@@ -5,7 +5,7 @@ import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { trench, GROOVE } from '../pieces/ground';
-import { fenced } from '../pieces/guides';
+import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here } from '../setType';
@@ -54,7 +54,7 @@ export const denRun: SetType = {
   hides: ['inside the den, as far as the wire lets it'],
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
+  choices: { ...anchored('stake'), fence: FENCE, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -77,7 +77,7 @@ export const denRun: SetType = {
           most: 2,
           foot: floor - inches(6),
         },
-        laying.system,
+        laying,
       ),
       {
         parts: [

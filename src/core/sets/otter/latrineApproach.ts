@@ -5,7 +5,7 @@ import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
-import { fenced } from '../pieces/guides';
+import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
@@ -40,7 +40,7 @@ export const latrineApproach: SetType = {
   fires: 'bent',
   numbers,
   seen: 'topUnder',
-  choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
+  choices: { ...anchored('stake'), fence: FENCE, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
     const device = laying.devices.trap;
     if (!device) return NOTHING;
@@ -55,7 +55,7 @@ export const latrineApproach: SetType = {
       grip(laying, { size: device.size, bottom, floor, holder: 'rods', room: width, look: { trigger: 'spread' } }),
       fenced(
         { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'otter', route: 'surface', most: 2 },
-        laying.system,
+        laying,
       ),
       {
         parts: [

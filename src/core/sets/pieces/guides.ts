@@ -117,6 +117,16 @@ export const divePole = (surface: 'pond' | 'tail', ahead: number, length: number
     system,
   );
 
+/** Which sides of the trap are fenced: where a wall or bank closes one, sticks stand at the other alone. */
+export const FENCE: ChoiceSpec = {
+  label: 'Fence',
+  options: { both: 'both sides', left: 'left side only', right: 'right side only' },
+  default: 'both',
+  ofPlace: true,
+  seldom: true,
+};
+const HANDS = { both: [-1, 1], left: [-1], right: [1] } as Record<string, readonly (-1 | 1)[]> & { both: readonly (-1 | 1)[] };
+
 export interface Fenced {
   section: Section;
   level: number;
@@ -136,14 +146,14 @@ export interface Fenced {
  * The sticks that close both sides of a frame against the smallest animal of its species, and what they and the frame leave open.
  * Their thickness and the gaps that are used are practice.
  */
-export function fenced(own: Fenced, system: System): Piece {
+export function fenced(own: Fenced, { choices, system }: Pick<Laying, 'choices' | 'system'>): Piece {
   const { section, level, frame, species, along = 0, most = 6 } = own;
   const small = BUILDS_OF[species].at(-1) ?? 'muskrat';
   const large = BUILDS_OF[species][0] ?? small;
   const allowed = BUILDS[small].smallestGap;
   const bed = frame.z;
   const open = gapBeside(section, frame, [], routeOf(own, small));
-  const sticks = ([-1, 1] as const).flatMap((hand) => {
+  const sticks = (HANDS[choices.fence ?? ''] ?? HANDS.both).flatMap((hand) => {
     const gap = hand < 0 ? open.left : open.right;
     const count = Math.min(most, fence(gap, allowed, STICK).sticks);
     const clear = (gap - count * STICK) / (count + 1);

@@ -7,7 +7,7 @@ const TAKES: Record<string, readonly string[]> = { large: ['280', '330'], medium
 
 export const STAND: ChoiceSpec = {
   label: 'Stand made for',
-  options: { any: 'not said', large: '280 and 330', medium: '155 to 220', small: '110 and 120' },
+  options: { any: 'not said', large: '280 and 330', medium: '155 to 220', small: '110 and 120', sticks: 'none: two cut sticks' },
   default: 'any',
 };
 

@@ -14,7 +14,7 @@ export const actions: Actions = {
     if (text.trim() === '') read.refuse('text', 'Choose the file of a card, or paste it.');
     const found = text.trim() === '' ? null : readFile(text, cardSchema);
     if (found && !found.ok) read.refuse('text', found.sentence);
-    if (!found?.ok) return refused(read);
+    if (!found?.ok) return refused(read, 'Not opened: look at the marked field.');
     const { person } = locals.who;
     const clock = clockOf(person, Intl.DateTimeFormat().resolvedOptions().timeZone);
     return { card: found.value, it: openCard(found.value, person.system, clock), clock, reader: person.name };

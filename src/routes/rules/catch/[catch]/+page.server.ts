@@ -41,7 +41,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
       : '',
     limit: as.limit,
     facts: [
-      ['Animal', catchText({ ...row, strikes: [], bites: 'not looked', pelt: 'not looked' }, system)],
+      ['Animal', catchText({ ...row, strikes: [], bites: 'not looked' }, system)],
       ['State', row.alive ? 'alive when found' : 'dead when found'],
       ['Found', `${datedText(row.at, season.clock)} by ${crew.find((p) => p.id === row.by)?.name ?? 'somebody of the crew'}`],
       ['Place', `${station ? `${station.number} ${station.name}, ${station.kind}` : ''} at ${water?.name ?? ''}`],
