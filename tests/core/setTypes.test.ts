@@ -2,6 +2,7 @@ import { remedySays } from '#core/water/remedy';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
+import { weighed } from '#core/critique/weigh';
 import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { baitFor } from '#core/sets/baitFor';
 import { circleFindings, reachOf, withinSet } from '#core/sets/circles';
@@ -511,6 +512,22 @@ describe('what is wrong is said, with the way out', () => {
   for (const [id, why, design, finding, says] of WRONG)
     it(`${id}: ${why}`, () => assert.match(findings(id, design)[finding]?.sentence ?? 'nothing was said', says));
 
+  it('each of them weighs something before one walks away, but for what holds and what only a measure can tell', () => {
+    const silent = WRONG.flatMap(([id, , design, finding]) => {
+      const found = lay(id, design).findings.find((f) => f.id === finding);
+      return found && weighed(found) !== null ? [] : [`${id}: ${found?.says}, ${found?.verdict}`];
+    });
+    assert.deepEqual(silent.sort(), [
+      'baited-bank: live, unknown',
+      'castor-foothold: bag, unknown',
+      'castor-grip: stakeUnknown, unknown',
+      'dam-break-breach: swing, holds',
+      'lodge-run: springs, holds',
+      'slide-snare: cable, holds',
+      'undercut-bank: stake, holds',
+      'undercut-bank: stakeUnknown, unknown',
+    ]);
+  });
   it('and right designs are not blamed: no type fails at its defaults', () => {
     for (const type of CATALOGUE)
       assert.deepEqual(
