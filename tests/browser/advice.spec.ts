@@ -78,6 +78,9 @@ test('a set is shown to a friend as a file, his Zaprud draws it, and his answer 
   const text = readFileSync(file, 'utf8');
   expect(text).toContain('Nothing since Monday. Too deep?');
   expect(text).not.toMatch(/"lat"|"lon"|owner/);
+  const looks = page.getByRole('article').getByRole('row');
+  const told = await looks.allInnerTexts();
+  expect(told.join(' ')).toMatch(/\d:\d\d [ap]m/);
 
   await open(page, `${program.base}/bench/card`);
   await page.getByLabel('or its text').fill('{ "format": "zaprud card", "version": 2 }');
@@ -86,6 +89,8 @@ test('a set is shown to a friend as a file, his Zaprud draws it, and his answer 
   await page.getByLabel('The file of the card').setInputFiles(file);
   await page.getByRole('button', { name: 'Open it' }).click();
   await expect(page.getByRole('heading', { name: '22 flume gap, of Wren Ostby' })).toBeVisible();
+  // each look by the clock of its place, not by that of the machine that reads it
+  expect(await looks.allInnerTexts()).toEqual(told);
   await expect(page.getByText('Nothing since Monday. Too deep?')).toBeVisible();
   await page.getByLabel('What would you do?').fill('Raise it three inches and wait four nights.');
   await page.getByLabel('Your name, as your friend knows it').fill('an old hand');

@@ -139,3 +139,10 @@ describe('what a card says of how a set is built', () => {
     ]);
   });
 });
+
+describe('the clock of a card', () => {
+  it('is that of its place; a card of before has none, and a zone that does not exist is refused', () => {
+    const zoned = (zone?: string) => cardSchema.safeParse({ ...card(), ...(zone === undefined ? {} : { zone }) }).success;
+    assert.deepEqual([zoned('America/Chicago'), zoned(), zoned('Moon/Tranquility')], [true, true, false]);
+  });
+});

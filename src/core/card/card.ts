@@ -3,7 +3,7 @@ import { SPECIES } from '../animals/species';
 import { DEVICE_CLASSES, SIZES } from '../devices/sizes';
 import { attractSchema, MOST_LURES } from '../lure/lure';
 import { id, instant } from '../record/fieldKinds';
-import { SET_STATES } from '../record/season';
+import { isZone, SET_STATES } from '../record/season';
 import { SET_TYPE_IDS } from '../sets/catalogue';
 import { STATION_KINDS } from '../stations/kinds';
 import { WATER_KINDS } from '../record/places';
@@ -28,6 +28,8 @@ export const cardSchema = z.strictObject({
   }),
   from: line(80),
   written: instant('Written at'),
+  /** of its place: its looks are told by the clock there; left out by cards of before */
+  zone: z.string().max(60).refine(isZone, { error: 'No such time zone: a card says it like America/Chicago.' }).optional(),
   set: z.strictObject({
     id: id(),
     number: z.number().int().min(1).max(9999),

@@ -8,7 +8,7 @@ import { checkRuleSchema } from '../rules/checkRule';
 import { levelField } from './levelField';
 import { choice, count, date, drawn, id, instant, name, note } from './fieldKinds';
 
-const isZone = (zone: string): boolean => {
+export const isZone = (zone: string): boolean => {
   try {
     return new Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone !== '';
   } catch {

@@ -46,6 +46,7 @@ export async function cardOf(id: string, questions: string, locals: App.Locals):
     version: CARD_VERSION,
     from: who.person.name,
     written: minute(now),
+    zone: season.line.zone,
     set: {
       ...{ id: set.id, number: set.number, name: set.name, type: set.type, species: set.species, state: set.state, anchor: set.anchor },
       since: set.state === 'planned' ? null : setting.at,

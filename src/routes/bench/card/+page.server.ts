@@ -2,6 +2,7 @@ import { cardSchema, readFile } from '#core/card/card';
 import { openCard } from '#core/card/opened';
 import { clockOf } from '#core/time/clock';
 import { reader, refused } from '$lib/server/form';
+import { loadSeason } from '$lib/server/season';
 import type { Actions } from './$types';
 
 export const actions: Actions = {
@@ -16,7 +17,8 @@ export const actions: Actions = {
     if (found && !found.ok) read.refuse('text', found.sentence);
     if (!found?.ok) return refused(read, 'Not opened: look at the marked field.');
     const { person } = locals.who;
-    const clock = clockOf(person, Intl.DateTimeFormat().resolvedOptions().timeZone);
+    const zone = found.value.zone ?? (await loadSeason(locals))?.line.zone ?? 'UTC';
+    const clock = clockOf(person, zone);
     return { card: found.value, it: openCard(found.value, person.system, clock), clock, reader: person.name };
   },
 };
