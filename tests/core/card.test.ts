@@ -124,7 +124,8 @@ describe('a reply', () => {
 });
 
 describe('what a card says of how a set is built', () => {
-  const told = (choices: Record<string, string>) => toldChoices(setTypeOf('lodge-run'), choices).map(({ label, value }) => `${label}: ${value}`);
+  const told = (choices: Record<string, string>) =>
+    toldChoices(setTypeOf('lodge-run'), choices).map(({ label, value }) => `${label}: ${value}`);
   it('leaves out what nobody said, what another choice rules out, and what is rarely otherwise', () => {
     assert.deepEqual(told({ anchorAs: 'root', wrap: 'high', bottom: 'firm', stand: 'any', second: 'one', notch: 'light' }), [
       'Tied to: a live root',

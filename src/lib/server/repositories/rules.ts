@@ -81,7 +81,21 @@ export interface CaughtRow extends Omit<Catch, 'strikes' | 'bites'> {
 /** Every catch of a line with where and in what it was made, oldest first. */
 export async function catchesOfLine(db: Knex, crew: string, line: string): Promise<CaughtRow[]> {
   return await db('catch as k')
-    .select('k.id', 'k.species', 'k.sex', 'k.age', 'k.weight', 'k.estimated', 'k.alive', 'k.fate', 'k.pelt', 'k.tag', 'c.at', 'v.by', 'v.id as visit')
+    .select(
+      'k.id',
+      'k.species',
+      'k.sex',
+      'k.age',
+      'k.weight',
+      'k.estimated',
+      'k.alive',
+      'k.fate',
+      'k.pelt',
+      'k.tag',
+      'c.at',
+      'v.by',
+      'v.id as visit',
+    )
     .select('s.id as set', 's.number', 's.name', 's.type', 's.station_id as station', 't.water_id as water')
     .select('d.tag as device', 'd.class', 'd.size')
     .join('check_device as c', 'c.id', 'k.check_id')
