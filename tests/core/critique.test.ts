@@ -108,6 +108,7 @@ const WRONG: [CritiqueId, type: string, wrong: Over, right: Over][] = [
   ['levelSwings', 'pole-platform', { around: { isMoving: true } }, { around: { isMoving: null } }],
   ['leeward', 'castor-foothold', { around: { leeward: 'west' } }, { lures: draws('peeled sticks'), around: { leeward: 'west' } }],
   ['guideNone', 'wall-blind', { choices: { guide: 'none' } }, { choices: { guide: 'stick' } }],
+  ['guideNone', 'slide-foothold', { choices: { guide: 'none' } }, {}],
   ['guideStone', 'otter-crossover', { choices: { guide: 'stone' } }, { choices: { guide: 'stick' } }],
   [
     'iceReaches',

@@ -6,6 +6,7 @@ import { CATALOGUE, setTypeOf } from '#core/sets/catalogue';
 import { atWork, atWorkUsually, hooksReached } from '#core/sets/order';
 import type { AtWork, Order } from '#core/sets/work';
 import { remakeOrders } from '#core/sets/remake';
+import { ordersOf } from '#core/sets/secondTie';
 import { sampleDesign } from '#core/sets/sample';
 import { layOut, usualDevices } from '#core/sets/standing';
 import type { SetType } from '#core/sets/setType';
@@ -194,6 +195,41 @@ describe('a remake', () => {
     const type = setTypeOf('undercut-bank');
     assert.deepEqual(type.orders(atWorkUsually(type)), type.orders(atWorkUsually(type)));
     assert.ok(sampleDesign(type, undefined, 'metric').parts.length > 0);
+  });
+});
+
+describe('a second tie', () => {
+  const tied = (type: SetType, second: string) => sampleDesign(type, { id: 'tied', name: 'tied', choices: { second } }, 'us');
+  const cable = (design: ReturnType<typeof tied>): number =>
+    design.supplies.filter((s) => s.kind === 'cable' || s.kind === 'wire').reduce((sum, s) => sum + s.amount, 0);
+  const ANCHORS = ['stake', 'tree', 'root', 'trunk'];
+
+  it('has an anchor and a cable of its own on the drawing and on the list, and a step before anything is armed', () => {
+    let asked = 0;
+    for (const type of CATALOGUE.filter((t) => t.choices.second)) {
+      asked += 1;
+      const [one, two] = [tied(type, 'one'), tied(type, 'two')];
+      const anchors = ({ parts }: typeof one) => parts.filter((p) => ANCHORS.includes(p.kind)).length;
+      assert.ok(anchors(two) > anchors(one), `${type.id}: no second anchor is drawn`);
+      assert.ok(cable(two) > cable(one) + inches(6), `${type.id}: no cable for it`);
+      assert.equal(new Set(two.parts.map((p) => p.id)).size, two.parts.length, `${type.id}: two parts of one id`);
+      const usual = atWorkUsually(type);
+      for (const { steps } of ordersOf(type, { ...usual, choices: { ...usual.choices, second: 'two' } })) {
+        const tie = steps.findIndex((s) => s.do.startsWith('Second tie'));
+        const armed = steps.findIndex((s) => s.lastReach ?? /^(Set it|Compress|Cock|Load)/.test(s.do));
+        assert.ok(tie > 0 && tie < armed, `${type.id}: tied at ${tie}, armed at ${armed}`);
+      }
+    }
+    assert.ok(asked > 20);
+  });
+  it('is neither drawn nor asked about where a bag or a pole in deep water holds', () => {
+    const type = setTypeOf('castor-foothold');
+    for (const hold of ['bag', 'tangle']) {
+      const at = { ...atWorkUsually(type), choices: { hold, second: 'two' } };
+      assert.ok(!text(ordersOf(type, at)).includes('Second tie'));
+      const asks = armingCheck(type, { trap: type.usual }, at.choices).flatMap((p) => p.asks);
+      assert.ok(!asks.some(({ id }) => id.endsWith('secondTie')), hold);
+    }
   });
 });
 

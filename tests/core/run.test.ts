@@ -4,7 +4,7 @@ import ICAL from 'ical.js';
 import { clockTyped, LETTERS, outcomeOf } from '#core/run/letters';
 import { OUTCOMES } from '#core/record/checks';
 import fc from 'fast-check';
-import { whileAway } from '#core/run/away';
+import { MOST_AWAY, whileAway } from '#core/run/away';
 import { appointmentsOf, type OwedCheck } from '#core/time/appointments';
 import { toCalendar } from '../../src/lib/exchange/calendar';
 
@@ -140,14 +140,22 @@ describe('days on which nobody can come', () => {
     const autumn = { ...away, leaving: new Date('2026-10-31T22:00:00Z'), back: new Date('2026-11-02T13:00:00Z') };
     assert.deepEqual(whileAway([set('d', { kind: 'calendarDay', days: 1 })], autumn)[0]?.checks, [new Date('2026-11-02T06:00:00Z')]);
   });
-  it('back before leaving is refused', () => assert.throws(() => whileAway([], { ...away, back: away.leaving }), RangeError));
+  it('back before leaving is refused, and more than 90 days', () => {
+    assert.throws(() => whileAway([], { ...away, back: away.leaving }), RangeError);
+    const late = new Date(away.leaving.getTime() + (MOST_AWAY * 24 + 1) * 3_600_000);
+    assert.throws(() => whileAway([], { ...away, back: late }), RangeError);
+  });
+  it('counts every check of a set of four hours in ten days', () => {
+    const back = new Date(away.leaving.getTime() + 10 * 86_400_000);
+    assert.equal(whileAway([set('often', { kind: 'elapsed', hours: 4 })], { ...away, back })[0]?.checks.length, 59);
+  });
   it('stays exactly where nothing falls due, and never owes a check outside of the time away', () =>
     fc.assert(
       fc.property(fc.integer({ min: 12, max: 200 }), fc.integer({ min: 1, max: 400 }), (hours, gone) => {
         const back = new Date(away.leaving.getTime() + gone * 3_600_000);
         const [found] = whileAway([set('a', { kind: 'elapsed', hours })], { ...away, back });
         assert.ok(found);
-        assert.equal(found.checks.length, Math.min(60, Math.ceil(gone / hours) - 1));
+        assert.equal(found.checks.length, Math.ceil(gone / hours) - 1);
         assert.equal(found.stays, found.checks.length === 0);
         assert.ok(found.checks.every((c) => c > away.leaving && c < back));
       }),

@@ -92,3 +92,18 @@ describe('the calendar of the line', () => {
     assert.match(text, /SUMMARY:May be set: /);
   });
 });
+
+describe('days on which nobody can come', () => {
+  const away = (query: string): Promise<string> => get(`/morning/away?${query}`);
+
+  it('asks which of two equal hours is meant, and takes the answer', async () => {
+    const asked = await away('from=2026-11-01T01:30&to=2026-12-01T07:00');
+    assert.match(asked, /The clocks show 01:30 twice on 2026-11-01/);
+    assert.match(asked, /Which of the two\?/);
+    assert.match(await away('from=2026-11-01T01:30&from.which=second&to=2026-12-01T07:00'), /That is past already/);
+  });
+  it('works out no more than 90 days and says so', async () => {
+    assert.match(await away('from=2026-12-01T07:00&to=2027-03-01T06:00'), /cannot stand so long/);
+    assert.match(await away('from=2026-12-01T07:00&to=2027-03-02T07:00'), /At most 90 days are worked out/);
+  });
+});

@@ -23,27 +23,28 @@ export interface WhileAway {
   checks: Date[];
 }
 
-/** A stand-in makes no more of them than this: after so long away a line is pulled. */
-const MOST = 60;
+/** A line left for longer is pulled; nobody is asked to take over so long, days. [practice] */
+export const MOST_AWAY = 90;
 
 /**
  * What each set owes while nobody comes, those first that fall due first.
  *
  * @param leaving when the last looks are made; `back` when somebody looks again
- * @throws RangeError when somebody is back before he leaves
+ * @throws RangeError when somebody is back before he leaves, or later than `MOST_AWAY` after
  */
 export function whileAway(
   sets: readonly Standing[],
   { leaving, back, zone, place }: { leaving: Date; back: Date; zone: string; place: Place },
 ): WhileAway[] {
   if (back <= leaving) throw new RangeError('the way back lies after the leaving');
+  if (back.getTime() - leaving.getTime() > MOST_AWAY * 86_400_000) throw new RangeError(`at most ${MOST_AWAY} days are worked out`);
   return sets
     .map(({ id, every, deadline }): WhileAway => {
       const due = deadlineAfter(leaving, every, zone, place);
       const checks: Date[] = [];
       // a check by the end of a date is made on that date, not on the midnight after it
       const madeAt = (at: Date): Date => (every.kind === 'elapsed' ? at : new Date(at.getTime() - 1));
-      for (let at = due; at < back && checks.length < MOST; at = deadlineAfter(madeAt(at), every, zone, place)) checks.push(at);
+      for (let at = due; at < back; at = deadlineAfter(madeAt(at), every, zone, place)) checks.push(at);
       return { id, due, checks, stays: checks.length === 0, owedBefore: deadline && deadline < leaving ? deadline : null };
     })
     .sort((a, b) => a.due.getTime() - b.due.getTime());

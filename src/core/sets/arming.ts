@@ -1,3 +1,4 @@
+import { isTiedTwice } from './secondTie';
 import { CLASS_WORDS, needsSetter, type DeviceClass } from '../devices/sizes';
 import type { Step } from './work';
 import type { FilledPosition, SetType } from './setType';
@@ -64,7 +65,7 @@ export function armingOf(
       1,
     );
   if (device.class === 'foothold' && choices.hold === 'slide') own.push(...SLIDE);
-  if (choices.second === 'two') own.push(['secondTie', 'Second tie made fast, to another anchor?']);
+  if (isTiedTwice(choices)) own.push(['secondTie', 'Second tie made fast, to another anchor?']);
   return own.map(([id, text]) => ({ id: `${position}:${id}`, text }));
 }
 

@@ -1,6 +1,7 @@
 import type { DeviceClass } from '../devices/sizes';
 import { freshLure, type Attract } from '../lure/lure';
 import type { AtWork, Order, Step } from './work';
+import { ordersOf } from './secondTie';
 import type { SetType } from './setType';
 
 /** A trap that is armed is made harmless before any hand comes near. */
@@ -34,7 +35,7 @@ export function remakeOrders(type: SetType, at: AtWork, lures?: readonly Attract
     ...(type.remake ?? []).map((text): Step => ({ do: text })),
     ...(lures ? [{ do: freshLure(lures) }] : []),
   ];
-  return type.orders(at).map(({ when, steps }) => ({
+  return ordersOf(type, at).map(({ when, steps }) => ({
     when,
     steps: [...before, ...steps.filter((step) => !step.once), { do: 'Arming check, as at placing.' }],
   }));

@@ -76,7 +76,7 @@ export const CRITIQUE = {
   }),
   guideNone: words<object>({
     about: 'Nothing leads to the pan',
-    sentence: () => 'No lure and no guide: they pass a hand beside it. One thin stick each side makes the foot come down on it.',
+    sentence: () => 'Nothing leads the foot: they pass a hand beside it. One thin stick each side makes the foot come down on it.',
   }),
   guideStone: words<object>({
     about: 'Guide stones',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ordersOf } from '#core/sets/secondTie';
   import Leaving from '$lib/ui/Leaving.svelte';
   import OriginKey from '$lib/ui/OriginKey.svelte';
   import { enhance } from '$app/forms';
@@ -87,7 +88,7 @@
     <CarryList items={it.carry} {system} />
     <details class="mt-4" open={isNew}>
       <summary><h2>In this order</h2></summary>
-      <Steps device={it.atWork.device} orders={it.type.orders(it.atWork)} {system} />
+      <Steps device={it.atWork.device} orders={ordersOf(it.type, it.atWork)} {system} />
     </details>
   </div>
   <div class="right">

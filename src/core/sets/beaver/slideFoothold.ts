@@ -1,4 +1,5 @@
 import { inches } from '../../units/factors';
+import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, NOTHING } from '../design';
@@ -7,7 +8,7 @@ import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
-import { upright } from '../pieces/guides';
+import { GUIDE, guided, guideStep, upright } from '../pieces/guides';
 import { profileOf } from '../pieces/profile';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, practised, type Laying, type NumberSpec, type SetType, asks, type Numbers } from '../setType';
@@ -64,6 +65,11 @@ export const slideFoothold: SetType = {
     hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' },
     ...anchored('stake'),
     foot: { label: 'Foot', options: { hind: 'hind foot', front: 'front foot' }, default: 'hind' },
+    guide: {
+      ...GUIDE,
+      label: 'Sides of the bed',
+      options: { stick: 'closed with thin sticks', stone: 'closed with stones', none: 'left open' },
+    },
   },
   layOut: (laying) => {
     const device = laying.devices.trap;
@@ -103,6 +109,9 @@ export const slideFoothold: SetType = {
             { at: surface - poleFoot, what: 'water line' },
           ],
         })),
+      },
+      {
+        parts: guided(laying, floor, sides(laying, floor)),
         findings: [poleFinding(laying, stop ? surface - stop.z.k : undefined), ...handFinding(laying, stop?.x)],
         ground: [...deepGround(laying, floor, hold), [-0.35, floor], [0.2, floor], [0.55, surface], [1.1, surface + inches(14)]],
         front: flat(floor),
@@ -113,11 +122,26 @@ export const slideFoothold: SetType = {
   orders: (at) =>
     footholdOrder(
       at,
-      [once('Pack the platform and lay sticks in it until it does not give.'), { do: 'Close the gaps at the sides.' }],
+      [once(`Pack the platform and lay sticks in it until it does not give${guideStep(at, 'its sides closed with thin sticks')}.`)],
       'at the foot of the slide',
       true,
     ),
 };
+
+/** From the middle of the worn way to what closes a side. [practice] */
+const SIDE = inches(11);
+
+/** A thin stick on each side of the way, beyond the bed. */
+const sides = (laying: Laying, floor: number): Part[] =>
+  ([-1, 1] as const).map((hand) =>
+    upright(
+      {
+        ...{ id: hand < 0 ? 'guideL' : 'guideR', x: inches(2), y: hand * SIDE, thick: inches(0.6), name: 'thin stick' },
+        ...{ foot: floor - inches(6), top: levelThen(laying) + inches(8) },
+      },
+      laying.system,
+    ),
+  );
 
 function poleFinding(laying: Laying, depth: number | undefined): Finding {
   const more = { field: 'pole' };

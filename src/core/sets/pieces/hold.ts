@@ -43,6 +43,17 @@ const WRAP: ChoiceSpec = {
 /** A second tie, for ground or wood that nobody trusts: it is asked for before the set is live. */
 const SECOND_TIE: ChoiceSpec = { label: 'Ties', options: { one: 'one', two: 'two, to two anchors' }, default: 'one', seldom: true };
 
+/** How far the second anchor stands beside the first: what pulls one out leaves the other's ground whole. [practice] */
+const BESIDE = inches(16);
+
+export const ANCHOR_CABLE = 'anchor cable';
+
+/** Where a second anchor stands, m; null where one is all. */
+export const secondAnchor = ({ choices }: Pick<Laying, 'choices'>, [x, y, z]: Spot): Spot | null =>
+  choices.second === 'two' ? [x, y + BESIDE, z] : null;
+
+type Spot = [x: number, y: number, z: number];
+
 /** What it is tied to, and ground and wrap where that is a stake. @param usual by practice @param onStand the trap stands on a stand to which it could be tied */
 export const anchored = (usual: Anchor, onStand = false): Record<'anchorAs' | 'bottom' | 'wrap' | 'second', ChoiceSpec> => ({
   anchorAs: {
@@ -70,9 +81,9 @@ export interface TieTo {
   device?: string;
   /** the part it is tied to */
   part: string;
-  from: [x: number, y: number, z: number];
+  from: Spot;
   /** where the anchor stands, m */
-  at: [x: number, y: number, z: number];
+  at: Spot;
   /** by practice; `anchorAs` of the set stands before it */
   to: Anchor;
   build: BuildKey;
@@ -133,17 +144,24 @@ export function anchorFinding(laying: Laying, usual: Anchor, largest: BuildKey):
 
 /** A cable from the device to its anchor, with what that anchor holds against the largest animal that can be caught. */
 export function tie(laying: Laying, own: TieTo): Piece {
-  const { numbers, device = 'trap', part, from, at, build, held = 'body', kind = 'tie', cable = 'anchor cable' } = own;
+  const { numbers, device = 'trap', part, from, at, build, held = 'body', kind = 'tie', cable = ANCHOR_CABLE } = own;
   if (laying.choices.anchorAs === 'stand') return { findings: [found('standTie', 'fails', 'practice', {}, { field: 'anchorAs' })] };
   const tail = 'tail' in numbers;
   const length = tail ? numberOf(laying, { numbers }, 'tail') : numberOf(laying, { numbers }, 'tie');
   const id = device === 'trap' || device === 'snare' ? 'anchor' : `${device}-anchor`;
-  const anchor = anchorPart(laying, id, at, own.to);
   const holding = anchorFinding(laying, own.to, largestIn(laying.devices[device], build));
   const name = `${cable} ${printLength(length, laying.system)}`;
+  const second = secondAnchor(laying, at);
+  const secondName = `${ANCHOR_CABLE} ${printLength(length, laying.system)}`;
   return {
-    parts: [anchor, linePart(`${id}-tie`, from, [at[0], at[1], at[2]], name, part)],
-    supplies: tail ? [] : [{ kind: 'cable', what: cable, amount: length }],
+    parts: [
+      ...[anchorPart(laying, id, at, own.to), linePart(`${id}-tie`, from, at, name, part)],
+      ...(second ? [anchorPart(laying, `${id}-second`, second, own.to), linePart(`${id}-second-tie`, from, second, secondName, part)] : []),
+    ],
+    supplies: [
+      ...(tail ? [] : [{ kind: 'cable', what: cable, amount: length } as const]),
+      ...(second ? [{ kind: 'cable', what: ANCHOR_CABLE, amount: length } as const] : []),
+    ],
     holds: [{ kind, device, anchor: at, tether: length, held, build }],
     findings: [
       reachFinding(own, {

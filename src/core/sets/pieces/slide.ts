@@ -7,9 +7,9 @@ import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { upright as mark, type Piece } from '../design';
+import { upright as mark, type Hold, type Piece } from '../design';
 import { levelThen, measured, numberOf, practised, type Choices, type ChoiceSpec, type Laying, type Numbers } from '../setType';
-import { anchored, anchorFinding, anchorPart, DRIVEN, largestIn, linePart } from './hold';
+import { anchored, anchorFinding, ANCHOR_CABLE, anchorPart, DRIVEN, largestIn, linePart, secondAnchor } from './hold';
 import { bagFinding, bagOf, fillOf, liveFinding, tangleFinding, tanglePole } from './otherHolds';
 import { MARGIN, profileOf, edgeOf, type SlideOf } from './profile';
 
@@ -17,6 +17,11 @@ import { MARGIN, profileOf, edgeOf, type SlideOf } from './profile';
 
 /** The bank stake stands beside the way, m. */
 const ASIDE = inches(9);
+
+/** From the bank stake to a second one behind it, with what wraps round both. [practice] */
+const TO_SECOND = inches(36);
+
+const TETHER = 'tether cable';
 
 export const SLIDE_NUMBERS = {
   chain: practised('Chain', 'trap to the lock', 14, [4, 118]),
@@ -59,12 +64,15 @@ const FILL: ChoiceSpec = {
 
 const ANCHORED = anchored('stake');
 
+const ON_THE_BANK = { choice: 'hold', is: ['slide', 'live'] } as const;
+
 /** How a foothold is held, what its bank end is tied to, and what a bag is filled with. */
 export const HELD = {
   hold: HOLD,
   fill: FILL,
   ...ANCHORED,
-  anchorAs: { ...ANCHORED.anchorAs, when: { choice: 'hold', is: ['slide', 'live'] } },
+  anchorAs: { ...ANCHORED.anchorAs, when: ON_THE_BANK },
+  second: { ...ANCHORED.second, when: ON_THE_BANK },
 } satisfies Choices;
 
 /** Depth that chain, the way from forefoot to nose and some inches want at the stop, m. */
@@ -97,8 +105,8 @@ function deepEnd(laying: Laying, wire: number, wanted: number, bank: number): De
   return { out: Math.sqrt(Math.max(wire ** 2 - (surface + inches(6) - z) ** 2, 0.25)), z };
 }
 
-/** The deep end of a slide and its stake on the bank. @param bank x of the stake, m */
-export function slideParts(laying: Laying, wire: number, wanted: number, bank = inches(20), device = 'trap'): Part[] {
+/** The deep end of a slide and the wire to it. @param bank x of the bank's end, m */
+function slideParts(laying: Laying, { wire, wanted, bank, device }: Pick<Asked, 'wire' | 'wanted' | 'bank' | 'device'>): [Part, Part] {
   const { out, z } = deepEnd(laying, wire, wanted, bank);
   const surface = levelThen(laying);
   return [
@@ -115,7 +123,6 @@ export function slideParts(laying: Laying, wire: number, wanted: number, bank = 
       across: inches(3),
       stock: 'one-way lock and stop',
     },
-    { ...bankEnd(laying, bank), tiedTo: 'stop' },
     linePart(
       'slideWire',
       [bank - out, 0, z + inches(2)],
@@ -143,91 +150,123 @@ export function deepGround(laying: Laying, floor: number, { holds }: Piece): [nu
   ];
 }
 
+/** What every way to hold is calculated from. */
+interface Asked {
+  own: SlideOf;
+  device: string;
+  wire: number;
+  /** depth wanted at the deep end, m */
+  wanted: number;
+  /** x of the bank's end, m */
+  bank: number;
+  surface: number;
+  /** what is told of the hold, whatever it is */
+  hold: Pick<Hold, 'device' | 'tether' | 'held' | 'build'>;
+}
+
 /** What the chosen hold takes and whether it works; a foothold has one of four. */
 export function holdPiece(laying: Laying, own: SlideOf): Piece {
   const { numbers, build, held, bank = inches(20), device = 'trap' } = own;
-  const how = laying.choices.hold ?? 'slide';
   const wire = numberOf(laying, { numbers }, 'wire');
-  const chain = numberOf(laying, { numbers }, 'chain');
-  const surface = levelThen(laying);
-  const wanted = wantedDepth(chain, { forearmToNose: animalReach(BUILDS[build], held) });
-  const anchor: [number, number, number] = [bank, ASIDE, surface + inches(6)];
-  const largest = largestIn(laying.devices[device], build);
-  if (how === 'slide') {
-    const parts = slideParts(laying, wire, wanted, bank, device);
-    const stop = parts[0];
-    const deep: [number, number] = [stop?.x ?? 0, stop?.z.k ?? 0];
-    return {
-      parts,
-      needs: laying.numbers.stopDepth !== undefined || profileOf(laying, bank) ? [stopNeed(laying, wanted, device)] : [],
-      holds: [{ kind: 'slide', device, anchor, tether: wire, held, build, deep }],
-      supplies: [{ kind: 'wire', what: 'slide wire', amount: wire }],
-      findings: [slideFinding(laying, wanted, { build, held, bank }), anchorFinding(laying, 'stake', largest)],
-      marks: [mark('stopDepth', 'Depth at the stop', 'side', deep[0], surface, deep[1])],
-    };
-  }
-  if (how === 'live') {
-    const line = linePart('tether', [0, 0, surface - inches(3)], anchor, `tether ${printLength(wire, laying.system)}`, 'pan');
-    return {
-      parts: [bankEnd(laying, bank), line],
-      holds: [{ kind: 'live', device, anchor, tether: wire, held, build }],
-      supplies: [{ kind: 'cable', what: 'tether cable', amount: wire }],
-      findings: [liveFinding(laying, own), anchorFinding(laying, 'stake', largest)],
-    };
-  }
-  const deep: [number, number] = [-inches(30), surface - (laying.numbers.stopDepth ?? wanted)];
-  if (how === 'tangle')
-    return {
-      parts: [
-        tanglePole(laying, own, deep),
-        linePart(
-          'tether',
-          [0, 0, surface - inches(3)],
-          [deep[0] + inches(12), 0, deep[1] + inches(6)],
-          `cable ${printLength(wire, laying.system)}`,
-          'pan',
-        ),
-      ],
-      holds: [{ kind: 'pole', device, anchor: [deep[0], 0, deep[1]], tether: wire, held, build, deep }],
-      supplies: [{ kind: 'cable', what: 'tether cable', amount: wire }],
-      findings: [tangleFinding(laying, own)],
-      marks: [mark('stopDepth', 'Depth at the pole', 'side', deep[0] - inches(6), surface, deep[1])],
-    };
-  const fill = fillOf(laying.choices);
+  const wanted = wantedDepth(numberOf(laying, { numbers }, 'chain'), { forearmToNose: animalReach(BUILDS[build], held) });
+  const asked = { own, device, wire, wanted, bank, surface: levelThen(laying), hold: { device, tether: wire, held, build } };
+  return (WAYS[laying.choices.hold ?? 'slide'] ?? bagHold)(laying, asked);
+}
+
+const anchorAt = ({ bank, surface }: Asked): [number, number, number] => [bank, ASIDE, surface + inches(6)];
+
+/** Whether the bank's end holds the largest that the device can. */
+const bankHolds = (laying: Laying, { device, own: { build } }: Asked): Finding =>
+  anchorFinding(laying, 'stake', largestIn(laying.devices[device], build));
+
+function slideHold(laying: Laying, asked: Asked): Piece {
+  const { wire, wanted, bank, device, surface, own } = asked;
+  const [stop, line] = slideParts(laying, asked);
+  const end = bankEnd(laying, bank, { tiedTo: 'stop' });
+  const deep: [number, number] = [stop.x, stop.z.k];
   return {
-    parts: [
-      {
-        id: 'bag',
-        kind: 'bag',
-        bearer: 'bed',
-        x: deep[0],
-        y: 0,
-        z: fixed(deep[1]),
-        height: inches(12),
-        wide: inches(20),
-        across: inches(16),
-        stock: 'bag of fill',
-      },
-      linePart(
-        'tether',
-        [0, 0, surface - inches(3)],
-        [deep[0] + inches(10), 0, deep[1] + inches(6)],
-        `cable ${printLength(wire, laying.system)}`,
-        'bag',
-      ),
-    ],
-    holds: [{ kind: 'drowner', device, anchor: [deep[0], 0, deep[1]], tether: wire, held, build, deep }],
+    parts: [stop, ...end.parts, line],
+    needs: laying.numbers.stopDepth !== undefined || profileOf(laying, bank) ? [stopNeed(laying, wanted, device)] : [],
+    holds: [{ ...asked.hold, kind: 'slide', anchor: anchorAt(asked), deep }],
+    supplies: [{ kind: 'wire', what: 'slide wire', amount: wire }, ...end.supplies],
+    findings: [slideFinding(laying, wanted, { build: own.build, held: own.held, bank }), bankHolds(laying, asked)],
+    marks: [mark('stopDepth', 'Depth at the stop', 'side', deep[0], surface, deep[1])],
+  };
+}
+
+function liveHold(laying: Laying, asked: Asked): Piece {
+  const { wire, bank, surface, own } = asked;
+  const end = bankEnd(laying, bank);
+  const anchor = anchorAt(asked);
+  return {
+    parts: [...end.parts, linePart('tether', [0, 0, surface - inches(3)], anchor, `tether ${printLength(wire, laying.system)}`, 'pan')],
+    holds: [{ ...asked.hold, kind: 'live', anchor }],
+    supplies: [{ kind: 'cable', what: TETHER, amount: wire }, ...end.supplies],
+    findings: [liveFinding(laying, own), bankHolds(laying, asked)],
+  };
+}
+
+/** Where pole or bag lies, m: along and elevation. */
+const deepSpot = ({ numbers }: Laying, { surface, wanted }: Asked): [number, number] => [
+  -inches(30),
+  surface - (numbers.stopDepth ?? wanted),
+];
+
+/** The cable from the trap to what lies in deep water. */
+const deepCable = ({ system }: Laying, { wire, surface }: Asked, to: [number, number], tiedTo: string): Part =>
+  linePart('tether', [0, 0, surface - inches(3)], [to[0], 0, to[1] + inches(6)], `cable ${printLength(wire, system)}`, tiedTo);
+
+function tangleHold(laying: Laying, asked: Asked): Piece {
+  const { wire, surface, own } = asked;
+  const deep = deepSpot(laying, asked);
+  return {
+    parts: [tanglePole(laying, own, deep), deepCable(laying, asked, [deep[0] + inches(12), deep[1]], 'pan')],
+    holds: [{ ...asked.hold, kind: 'pole', anchor: [deep[0], 0, deep[1]], deep }],
+    supplies: [{ kind: 'cable', what: TETHER, amount: wire }],
+    findings: [tangleFinding(laying, own)],
+    marks: [mark('stopDepth', 'Depth at the pole', 'side', deep[0] - inches(6), surface, deep[1])],
+  };
+}
+
+function bagHold(laying: Laying, asked: Asked): Piece {
+  const { wire, surface, own } = asked;
+  const deep = deepSpot(laying, asked);
+  const fill = fillOf(laying.choices);
+  const bag: Part = {
+    ...{ id: 'bag', kind: 'bag', bearer: 'bed', x: deep[0], y: 0, z: fixed(deep[1]) },
+    ...{ height: inches(12), wide: inches(20), across: inches(16), stock: 'bag of fill' },
+  };
+  return {
+    parts: [bag, deepCable(laying, asked, [deep[0] + inches(10), deep[1]], 'bag')],
+    holds: [{ ...asked.hold, kind: 'drowner', anchor: [deep[0], 0, deep[1]], deep }],
     supplies: [
-      { kind: 'cable', what: 'tether cable', amount: wire },
-      { kind: 'fill', what: `${fill} for the bag`, amount: laying.numbers.bag ?? bagOf(build, 'swimming', fill) ?? 0 },
+      { kind: 'cable', what: TETHER, amount: wire },
+      { kind: 'fill', what: `${fill} for the bag`, amount: laying.numbers.bag ?? bagOf(own.build, 'swimming', fill) ?? 0 },
     ],
     findings: [bagFinding(laying, own, fill)],
     marks: [mark('stopDepth', 'Depth at the bag', 'side', deep[0], surface, deep[1])],
   };
 }
 
-/** What the bank end is tied to. */
-const bankEnd = (laying: Laying, bank: number): Part => anchorPart(laying, 'stake', [bank, ASIDE, levelThen(laying) + inches(2)], 'stake');
+const WAYS: Readonly<Record<string, (laying: Laying, asked: Asked) => Piece>> = {
+  slide: slideHold,
+  live: liveHold,
+  tangle: tangleHold,
+  bag: bagHold,
+};
+
+/** The bank end: what the wire or the tether is tied to, and a second anchor that this one is tied to. */
+function bankEnd(laying: Laying, bank: number, tied: Pick<Part, 'tiedTo'> = {}): Required<Pick<Piece, 'parts' | 'supplies'>> {
+  const at: [number, number, number] = [bank, ASIDE, levelThen(laying) + inches(2)];
+  const first = { ...anchorPart(laying, 'stake', at, 'stake'), ...tied };
+  const second = secondAnchor(laying, at);
+  if (!second) return { parts: [first], supplies: [] };
+  const name = `${ANCHOR_CABLE} ${printLength(TO_SECOND, laying.system)}`;
+  return {
+    parts: [first, anchorPart(laying, 'stake-second', second, 'stake'), linePart('stake-second-tie', at, second, name, 'stake-second')],
+    supplies: [{ kind: 'cable', what: ANCHOR_CABLE, amount: TO_SECOND }],
+  };
+}
 
 /** Whether the stop lies deep enough for the largest animal that is meant; with a profile also where it lies and the shortest wire. */
 export function slideFinding(

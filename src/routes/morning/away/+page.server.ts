@@ -1,4 +1,4 @@
-import { whileAway } from '#core/run/away';
+import { MOST_AWAY, whileAway } from '#core/run/away';
 import { momentText, whenText } from '#core/time/clock';
 import { instantOf, addDays, localDate, readLocalTime, toField } from '#core/time/localTime';
 import { agree, many } from '#core/units/many';
@@ -15,13 +15,19 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const today = localDate(now, line.zone);
   const typed = (name: string, days: number, time: string): string =>
     url.searchParams.get(name)?.trim() || toField(instantOf(addDays(today, days), time, line.zone), line.zone);
+  const read = (name: string, text: string) => {
+    const which = url.searchParams.get(`${name}.which`);
+    return readLocalTime(text, line.zone, which === 'first' || which === 'second' ? which : undefined);
+  };
   const [from, to] = [typed('from', 1, '17:00'), typed('to', 4, '07:00')];
-  const [leaving, back] = [readLocalTime(from, line.zone), readLocalTime(to, line.zone)];
+  const [leaving, back] = [read('from', from), read('to', to)];
   const asked = { line: line.name, from, to, groups: [], said: '', before: '' };
   if (!leaving.ok) return { ...asked, field: 'from', problem: leaving.sentence };
   if (!back.ok) return { ...asked, field: 'to', problem: back.sentence };
   if (leaving.at < now) return { ...asked, field: 'from', problem: 'That is past already. Say when the last looks are made.' };
   if (back.at <= leaving.at) return { ...asked, field: 'to', problem: 'The day back lies after the day you leave.' };
+  if (back.at.getTime() - leaving.at.getTime() > MOST_AWAY * 86_400_000)
+    return { ...asked, field: 'to', problem: `At most ${MOST_AWAY} days are worked out: a line left longer is pulled.` };
 
   const found = whileAway(
     season.views

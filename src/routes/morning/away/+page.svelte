@@ -1,11 +1,17 @@
 <script lang="ts">
   import { many } from '#core/units/many';
   import { YOUR_BOOK } from '#core/words/rules';
-  import PrintButton from '$lib/ui/PrintButton.svelte';
+  import PrintHead from '$lib/ui/PrintHead.svelte';
+  import TimeField from '$lib/ui/TimeField.svelte';
   import Scroller from '$lib/ui/Scroller.svelte';
 
   let { data } = $props();
   const out = $derived(data.groups.find((g) => g.out)?.sets ?? []);
+  const problemOf = (name: string) => (data.field === name ? data.problem : undefined);
+  const title = $derived.by(() => {
+    if (!data.said) return 'When can nobody come?';
+    return out.length === 0 ? 'Every set can stand.' : `${many(out.length, 'set')} cannot stand so long.`;
+  });
   const checks = $derived(out.reduce((sum, s) => sum + s.checks, 0));
 </script>
 
@@ -13,41 +19,13 @@
 
 <div class="page">
   <p class="no-print"><a class="link" href="/morning">Rounds</a></p>
-  <div class="head">
-    <h1>
-      {#if !data.said}When can nobody come?{:else if out.length === 0}Every set can stand.{:else}{many(out.length, 'set')} cannot stand so long.{/if}
-    </h1>
-    {#if data.said}<PrintButton label="Print for who takes over" />{/if}
-  </div>
+  <PrintHead {title} button={data.said ? 'Print for who takes over' : null} />
   {#if data.line}
     <form class="ask no-print" method="GET">
-      <label
-        >Last looks made by
-        <input
-          class="input"
-          type="datetime-local"
-          name="from"
-          id="from"
-          value={data.from}
-          aria-invalid={data.field === 'from' ? 'true' : undefined}
-          aria-describedby={data.field === 'from' ? 'away-error' : undefined}
-        /></label
-      >
-      <label
-        >Back on the line
-        <input
-          class="input"
-          type="datetime-local"
-          name="to"
-          id="to"
-          value={data.to}
-          aria-invalid={data.field === 'to' ? 'true' : undefined}
-          aria-describedby={data.field === 'to' ? 'away-error' : undefined}
-        /></label
-      >
+      <TimeField label="Last looks made by" name="from" value={data.from} error={problemOf('from')} />
+      <TimeField label="Back on the line" name="to" value={data.to} error={problemOf('to')} />
       <button class="btn">Work it out</button>
     </form>
-    {#if data.problem}<p class="error" id="away-error" role="alert">{data.problem}</p>{/if}
     {#if data.said}
       <p>
         {data.said}. {#if out.length > 0}Taken over, they owe {many(checks, 'check')} in that time.{/if}
@@ -95,23 +73,15 @@
 </div>
 
 <style>
-  .head {
-    display: flex;
-    gap: 12px;
-    justify-content: space-between;
-    align-items: start;
-    flex-wrap: wrap;
-  }
   .ask {
     display: flex;
     flex-wrap: wrap;
     gap: 10px 16px;
-    align-items: end;
+    align-items: start;
     margin: 8px 0;
   }
-  .error {
-    color: var(--out);
-    font-weight: 700;
+  .ask .btn {
+    margin-top: 1.6rem;
   }
   .due {
     white-space: nowrap;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import PrintButton from '$lib/ui/PrintButton.svelte';
+  import PrintHead from '$lib/ui/PrintHead.svelte';
   import Scroller from '$lib/ui/Scroller.svelte';
 
   let { data } = $props();
@@ -9,10 +9,7 @@
 
 <div class="page">
   <p class="no-print"><a class="link" href="/morning">Rounds</a> – <a class="link" href="/morning/typed">Type it back in</a></p>
-  <div class="head">
-    <h1>{data.line ?? 'No line was begun yet.'}{data.day ? `, ${data.day}` : ''}</h1>
-    <PrintButton />
-  </div>
+  <PrintHead title={`${data.line ?? 'No line was begun yet.'}${data.day ? `, ${data.day}` : ''}`} />
   {#if data.waters.length > 0}
     <p>{data.light} Printed {data.made}; what was checked since is not on it.</p>
     {#each data.waters as water (water.id)}
@@ -50,12 +47,6 @@
 </div>
 
 <style>
-  .head {
-    display: flex;
-    gap: 12px;
-    justify-content: space-between;
-    align-items: start;
-  }
   caption {
     text-align: left;
   }

@@ -1,3 +1,4 @@
+import { ordersOf } from '#core/sets/secondTie';
 import { lyingKnown } from '#core/sets/fills';
 import { redirect } from '@sveltejs/kit';
 import { cutAndCarry } from '#core/gear/carry';
@@ -60,7 +61,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     work,
     /** what the rulebook in force says of it, each with its rule */
     ruled: ruledHere(season, set, locals),
-    orders: again ? remakeOrders(type, work, setting.lures) : type.orders(work),
+    orders: again ? remakeOrders(type, work, setting.lures) : ordersOf(type, work),
     again,
     entry: newId(),
     saved: url.searchParams.has('saved'),

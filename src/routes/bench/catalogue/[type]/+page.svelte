@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ordersOf } from '#core/sets/secondTie';
   import { originWord } from '#core/water/originWord';
   import { cutAndCarry } from '#core/gear/carry';
   import { setTypeOf } from '#core/sets/catalogue';
@@ -76,7 +77,7 @@
       <dd><CarryList items={cutAndCarry(design, type.tools)} {system} /></dd>
     </dl>
     <h2 class="mt-4">In this order</h2>
-    <Steps device={work.device} orders={type.orders(work)} {system} />
+    <Steps device={work.device} orders={ordersOf(type, work)} {system} />
     <h2 class="mt-4">At a remake</h2>
     <Steps device={work.device} orders={remakeOrders(type, work)} {system} />
     <h2 class="mt-4">Its numbers</h2>

@@ -7,7 +7,7 @@
   import { typed, type Kept } from '$lib/ui/kept';
   import TimeField from '$lib/ui/TimeField.svelte';
   import { keeping } from '$lib/ui/keeping';
-  import PrintButton from '$lib/ui/PrintButton.svelte';
+  import PrintHead from '$lib/ui/PrintHead.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import CourseChart from './CourseChart.svelte';
@@ -22,10 +22,7 @@
 
 <div class="page">
   <p class="no-print"><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
-  <div class="head">
-    <h1>{data.water.name}: dam break</h1>
-    <PrintButton />
-  </div>
+  <PrintHead title={`${data.water.name}: dam break`} />
   <p class="problem my-2">{data.caution}</p>
   {#if page.url.searchParams.has('saved')}<p role="status">
       <b
@@ -199,11 +196,6 @@
     flex-wrap: wrap;
     gap: 4px 14px;
     align-items: center;
-  }
-  .head {
-    display: flex;
-    justify-content: space-between;
-    gap: 12px;
   }
   .answer {
     font-size: 1.18rem;

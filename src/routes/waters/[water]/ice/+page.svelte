@@ -4,7 +4,7 @@
   import { originWord } from '#core/water/originWord';
   import { page } from '$app/state';
   import CourseChart from '$lib/ui/CourseChart.svelte';
-  import PrintButton from '$lib/ui/PrintButton.svelte';
+  import PrintHead from '$lib/ui/PrintHead.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
   import type { Kept } from '$lib/ui/kept';
   import HoleDrawing from './HoleDrawing.svelte';
@@ -18,10 +18,7 @@
 
 <div class="page">
   <p class="no-print"><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
-  <div class="head">
-    <h1>{data.water.name}: ice</h1>
-    <PrintButton />
-  </div>
+  <PrintHead title={`${data.water.name}: ice`} />
   <p class="problem my-2">{data.caution}</p>
   {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved to the book: the course begins again from it.</b></p>{/if}
   {#if data.now}
@@ -145,11 +142,6 @@
   .hole p {
     flex: 1 1 240px;
     max-width: 640px;
-  }
-  .head {
-    display: flex;
-    justify-content: space-between;
-    gap: 12px;
   }
   .answer {
     font-size: 1.25rem;

@@ -3,7 +3,7 @@
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
   import CourseChart from '$lib/ui/CourseChart.svelte';
-  import PrintButton from '$lib/ui/PrintButton.svelte';
+  import PrintHead from '$lib/ui/PrintHead.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
@@ -21,10 +21,7 @@
 
 <div class="page">
   <p class="no-print"><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
-  <div class="head">
-    <h1>{data.water.name}: water level</h1>
-    <PrintButton />
-  </div>
+  <PrintHead title={`${data.water.name}: water level`} />
   {#if said('taken')}<p role="status"><b>{said('taken')} points of the logger are in the book.</b></p>{/if}
   {#if said('read')}<p role="status"><b>The simulated gauge was read.</b></p>{/if}
   {#if said('moved')}<p role="status">
@@ -149,11 +146,6 @@
 </div>
 
 <style>
-  .head {
-    display: flex;
-    justify-content: space-between;
-    gap: 12px;
-  }
   .pick {
     display: flex;
     flex-wrap: wrap;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { groundPlan } from '#core/scene/groundPlan';
   import { printLevel, printWay } from '#core/units/length';
-  import PrintButton from '$lib/ui/PrintButton.svelte';
+  import PrintHead from '$lib/ui/PrintHead.svelte';
   import GroundPlan from '$lib/ui/drawing/GroundPlan.svelte';
   import Section from '$lib/ui/drawing/Section.svelte';
 
@@ -22,10 +22,7 @@
 
 <div class="page">
   <p class="no-print"><a class="link" href="/waters/plan">The plan</a></p>
-  <div class="head">
-    <h1>{data.water.name}: {data.plan.asked.species}, {data.plan.setting}</h1>
-    <PrintButton />
-  </div>
+  <PrintHead title={`${data.water.name}: ${data.plan.asked.species}, ${data.plan.setting}`} />
   <p>
     {data.plan.within ?? data.plan.sentence}
   </p>
@@ -73,11 +70,6 @@
 </div>
 
 <style>
-  .head {
-    display: flex;
-    justify-content: space-between;
-    gap: 12px;
-  }
   .section {
     margin: 8px 0;
     border: 1px solid var(--rule);

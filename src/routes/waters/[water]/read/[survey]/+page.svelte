@@ -2,7 +2,7 @@
   import Scroller from '$lib/ui/Scroller.svelte';
   import { enhance } from '$app/forms';
   import FindingLine from '$lib/ui/FindingLine.svelte';
-  import PrintButton from '$lib/ui/PrintButton.svelte';
+  import PrintHead from '$lib/ui/PrintHead.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -28,10 +28,7 @@
 
 <div class="page">
   <p class="no-print"><a class="link" href="/waters/{data.water.id}/read">{data.water.name}: guided readings</a></p>
-  <div class="head">
-    <h1>{title}: {data.station?.text ?? data.water.name}</h1>
-    <PrintButton />
-  </div>
+  <PrintHead title={`${title}: ${data.station?.text ?? data.water.name}`} />
   <p class="quiet">
     {data.water.name}, read {data.when}. {data.note} <a class="link no-print" href="/book/{data.entry}">Correct or withdraw it</a>
   </p>
@@ -120,12 +117,6 @@
 </div>
 
 <style>
-  .head {
-    display: flex;
-    justify-content: space-between;
-    gap: 16px;
-    align-items: start;
-  }
   .two {
     display: grid;
     grid-template-columns: minmax(280px, 1fr) minmax(320px, 1.2fr);
