@@ -237,6 +237,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
         : null,
       anchor: plan.anchor,
       by: wren,
+      took: null,
       leftBecause: plan.leftBecause ?? '',
       overruled: {},
       situation: null,

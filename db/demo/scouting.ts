@@ -115,6 +115,7 @@ export function addLastSeason(
       armed: { at: placed.toISOString(), answers: answers(plan.type, plan.tag) },
       anchor: 'as every year',
       by: wren,
+      took: null,
       leftBecause: '',
       overruled: {},
       situation: null,
@@ -140,6 +141,7 @@ export function addLastSeason(
           change: caught ? 'remade' : 'as it was',
           changeNote: '',
           asked: null,
+          took: null,
           note: '',
           devices: [
             {

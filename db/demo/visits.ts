@@ -42,8 +42,20 @@ export function visitOf(plan: VisitPlan): Check {
     changeNote: worked && plan.day < 8 && plan.species === 'beaver' ? 'old sticks out, bank slicked' : '',
     asked: second ? { seenOnCamera: 'do not know', inUse: 'yes', usedBefore: 'body-grips, two seasons ago' } : null,
     devices,
+    took: tookOf(plan, devices, worked),
     note: '',
   };
+}
+
+/** From how many days back the crew wrote its minutes. */
+const TIMED = 6;
+
+/** Minutes at the set, to the half; those of long ago were not written. */
+function tookOf({ set, day }: VisitPlan, devices: Check['devices'], worked: boolean): number | null {
+  if (day > TIMED) return null;
+  const by = ((set.number * 7 + day * 3) % 7) / 2;
+  if (devices.some((d) => d.catch)) return 13 + by;
+  return worked ? 7 + by : 1.5 + by / 2;
 }
 
 function outcomeOf({ set, yields, dry, deep, day, random }: VisitPlan): Outcome {

@@ -186,3 +186,48 @@ test('the round on paper is typed back in by the keyboard alone, and what somebo
   await page.getByRole('button', { name: 'Work it out' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Every set can stand.');
 });
+
+test.describe('the run of the day', () => {
+  test.use({ viewport: { width: 1280, height: 800 } });
+
+  test('is put in order, a stop is moved and shows what it costs, and a late start says what helps', async ({ page, program }) => {
+    await open(page, `${program.base}/morning`);
+    await page.getByRole('link', { name: /^Start by/ }).click();
+    const title = page.getByRole('heading', { level: 1 });
+    await expect(title).toHaveText(/^Back about \d+:\d\d am \(\d+:\d\d am to \d+:\d\d am\)$/);
+    const stops = page
+      .getByRole('list')
+      .filter({ has: page.getByText('due') })
+      .getByRole('listitem');
+    const first = stops.first().getByRole('link');
+    const before = await first.textContent();
+    await page.getByRole('button', { name: `${before} later` }).click();
+    await expect(page.getByRole('status')).toContainText('Held as you want it:');
+    await expect(first).not.toHaveText(before ?? '');
+    await page.getByRole('button', { name: 'Let all go' }).click();
+    await expect(first).toHaveText(before ?? '');
+    const gpx = await page.getByRole('link', { name: /GPX/ }).getAttribute('href');
+    expect(gpx?.split(/%2C|,/)).toHaveLength(await stops.count());
+
+    await page.getByLabel('Begin').fill('2026-11-25T09:44');
+    await page.getByRole('button', { name: 'Work it out' }).click();
+    await expect(page.getByText(/^Overdue already: /)).toBeVisible();
+    await expect(page.getByText(/reached too late: /)).toBeVisible();
+    await expect(page.getByRole('listitem').filter({ hasText: 'all in time.' }).first()).toBeVisible();
+    await page.getByLabel('People').selectOption('2');
+    await page.getByRole('button', { name: 'Work it out' }).click();
+    await expect(title).toHaveText(/^Back about \d+:\d\d am and \d+:\d\d am$/);
+    await expect(page.getByRole('heading', { level: 2 })).toHaveText([/^First: \d+ stops?$/, /^Second: \d+ stops?$/]);
+  });
+});
+
+test('one tap on arriving counts the minutes there, over a reload, and they are saved with the check', async ({ page, program }) => {
+  await open(page, `${program.base}/morning`);
+  await page.getByRole('link', { name: /35 tail pool run/ }).click();
+  await page.getByRole('button', { name: 'I am here' }).click();
+  await expect(page.getByRole('button', { name: /^Here for \d min/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Here for/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Sprung, empty' }).click();
+  await expect(page.getByLabel('Minutes here')).toHaveValue(/^\d\.\d$/);
+});

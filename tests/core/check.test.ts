@@ -147,7 +147,7 @@ describe('what is done at a set', () => {
 
   it('the forecast’s change stands before the one for the level now: one figure in every room', () => {
     const doing = doingAt(state('outOfWater', { remedy: lower(8) }), outlook);
-    assert.deepEqual(doing, { order: 'Lower it 10 in', why: 'The pan is dry. Dry by ten. Then works.', by: -inches(10) });
+    assert.deepEqual(doing, { order: 'Lower it 10 in', why: 'The pan is dry. Dry by ten. Then works.', by: -inches(10), isRemade: true });
     assert.equal(doingAt(state('outOfWater', { remedy: lower(8) }), { ...outlook, remedy: NO_REMEDY }).order, 'Lower it 8 in');
     assert.equal(doingAt(state('outOfWater', { remedy: lower(8) }), null).by, -inches(8));
   });
@@ -165,7 +165,7 @@ describe('what is done at a set', () => {
     assert.match(order('fine'), /float level/);
     assert.match(order('fine', 'dam-crossover-face'), /from below/);
     assert.equal(order('fine', 'lodge-run'), 'Look');
-    assert.deepEqual(doingAt(null, null), { order: 'Look', why: '', by: 0 });
+    assert.deepEqual(doingAt(null, null), { order: 'Look', why: '', by: 0, isRemade: false });
   });
 });
 

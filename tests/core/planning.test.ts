@@ -2,7 +2,7 @@ import { metOn, metText } from '#core/planning/met';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
-import { minutesOf, WORK_MINUTES } from '#core/planning/minutes';
+import { minutesOf, WORK_MINUTES } from '#core/run/work';
 import { crewMean, drawnRate, fitting, planOf, planSentence, withinSentence, type Candidate, type PlanInput } from '#core/planning/plan';
 import { suggestionsFor } from '#core/planning/suggest';
 import type { Offered } from '#core/sets/offer';
@@ -251,8 +251,8 @@ describe('what a place knows of itself when a type is looked for', () => {
 
 describe('minutes and yields', () => {
   it('a person’s own minutes stand before the practice', () => {
-    assert.equal(minutesOf({}).place, WORK_MINUTES.place.minutes);
-    assert.equal(minutesOf({ place: 8 }).place, 8);
+    assert.equal(minutesOf({}).place.minutes, WORK_MINUTES.place.minutes);
+    assert.equal(minutesOf({ place: 8 }).place.minutes, 8);
   });
   it('what a place gave is said with its exact limits (Garwood 1936: 10 → 4.795 to 18.390)', () => {
     const gave = (caught: number, high: number, low = high) =>

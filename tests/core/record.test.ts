@@ -48,6 +48,7 @@ const set: TrapSet = {
   opens: null,
   settings: [{ id: id(9), at, numbers: { depth: inches(33) }, choices: { notch: 'middle' } }],
   reserved: {},
+  took: null,
   stays: [{ id: id(5), position: 'outer', device: id(10), from: at, to: null }],
   armed: { at, answers: ['outer:hooksOff'] },
   anchor: 'root',

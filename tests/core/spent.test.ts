@@ -21,6 +21,7 @@ const STAY = 'stay';
 const look = (hour: number, outcome: Outcome, change: Check['change'] = 'as it was', stay = STAY): Check => ({
   id: `v${hour}`,
   set: 's',
+  took: null,
   at: at(hour).toISOString(),
   by: null,
   change,

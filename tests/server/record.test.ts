@@ -85,6 +85,7 @@ function untouched(set: TrapSet, at: string): Check {
     change: 'as it was',
     changeNote: '',
     asked: null,
+    took: null,
     note: '',
     devices: set.stays.map((stay) => ({
       id: v7(),

@@ -33,6 +33,7 @@ const visit = (set: TrapSet, change: Check['change']): Check => ({
   set: set.id,
   at: '2026-11-25T10:30:00.000Z',
   by: null,
+  took: null,
   change,
   changeNote: '',
   asked: null,

@@ -11,6 +11,8 @@ export interface Doing {
   why: string;
   /** metres the order moves the device up, down when negative */
   by: number;
+  /** something is changed or set again there, not only looked at */
+  isRemade: boolean;
 }
 
 /**
@@ -21,12 +23,13 @@ export interface Doing {
  * @param looks what its type looks at when nothing is to be changed
  */
 export function doingAt(state: DeviceState | null, outlook: SetOutlook | null, looks: SetType['looks'] = {}): Doing {
-  if (!state) return { order: 'Look', why: '', by: 0 };
+  if (!state) return { order: 'Look', why: '', by: 0, isRemade: false };
   const remedy = outlook?.remedy.order ? outlook.remedy : state.remedy;
   const held = state.beyond === '' ? remedy : { ...NO_REMEDY, order: 'Out of reach: pull with a hook, or wait' };
   return {
     order: held.order || (state.verdict === 'unknown' ? 'Look, and read the gauge' : (looks[state.verdict] ?? looks.else ?? 'Look')),
     why: [state.sentence, state.beyond, outlook?.sentence, held.then].filter(Boolean).join(' '),
     by: held.by,
+    isRemade: state.beyond === '' && held.order !== '',
   };
 }

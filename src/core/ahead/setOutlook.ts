@@ -217,13 +217,20 @@ function speedAt(view: SetView, open: Opening[], levels: Water): number | null {
   return flow === 0 || depth <= 0.05 ? null : flow / (width * depth);
 }
 
+/** From when and until when a place can be stood at; null where nothing is foreseen that keeps one away. */
+interface Window {
+  opens: Date | null;
+  shuts: Date | null;
+}
+const ALWAYS: Window = { opens: null, shuts: null };
+
 /** Whether the place of a set can be waded now, at its check, and from when again; under ice what the ice says instead. Null where bed or forecast are not known. */
 export function standingOf(
   view: Pick<SetView, 'station' | 'follows' | 'deadline'> & Partial<Pick<SetView, 'every'>>,
   moving: MovingAll,
   season: Facts,
   reader: Reader,
-): Ahead | null {
+): (Ahead & Window) | null {
   const { station, follows } = view;
   const ice = iceHere(station, season.sheets[station.water], season.ice, reader.now);
   if (ice)
@@ -232,6 +239,8 @@ export function standingOf(
       atCheck: false,
       surely: false,
       again: null,
+      until: null,
+      ...ALWAYS,
       short: 'on ice: read its caution',
       sentence: iceStanding(ice, reader.who.person.system),
     };
@@ -241,7 +250,8 @@ export function standingOf(
   const { now, who } = reader;
   const clock = clockFrom(now, season.clock);
   const seconds = (at: Date): number => (at.getTime() - course.from.getTime()) / 1000;
-  return standingAhead(
+  const moment = (s: number | null): Date | null => (s === null ? null : new Date(course.from.getTime() + s * 1000));
+  const ahead = standingAhead(
     bed,
     latest(station.measures, 'sink')?.value ?? null,
     standerOf(who.words),
@@ -252,6 +262,7 @@ export function standingOf(
     who.person.system,
     follows ? (level) => surfaceAt(follows, level) : undefined,
   );
+  return { ...ahead, opens: moment(ahead.now ? null : ahead.again), shuts: moment(ahead.until) };
 }
 
 /** Why the band a day ahead is as wide as it is, the largest doubt first. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { AGE_CLASSES, BITES, FATES, HEAVIEST, PELTS, SEXES, SPECIES, STRIKES, type Species } from '../animals/species';
+import { tookField } from '../run/took';
 import { choice, id, instant, note, yes } from './fieldKinds';
 
 export const OUTCOMES = [
@@ -129,6 +130,8 @@ export const checkSchema = z.strictObject({
     })
     .nullable()
     .default(null),
+  /** minutes at the set, from its first look to its last */
+  took: tookField(),
   devices: z.array(checkedDeviceSchema).min(1, { error: 'A check looks at one trap at least.' }).max(20),
   note: note('Note'),
 });

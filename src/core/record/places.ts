@@ -5,7 +5,7 @@ import { choice, count, drawn, id, instant, latitude, length, longitude, name, n
 import { levelField } from './levelField';
 import { MEASURE_IDS } from '../stations/measures';
 import { SIGN_KINDS } from '../sign/kinds';
-import { WORK_MINUTES } from '../planning/minutes';
+import { WORK_MINUTES } from '../run/work';
 
 const DEPTH_RANGE = 'A depth lies between 0 and 15 m (49 ft).';
 

@@ -1,3 +1,4 @@
+import { tookField } from '../run/took';
 import { z } from 'zod';
 import { SPECIES } from '../animals/species';
 import { SET_TYPE_IDS } from '../sets/catalogue';
@@ -89,6 +90,8 @@ export const setSchema = z
     photoLeft: id('Photo when left').nullable().default(null),
     photoFound: id('Photo when found').nullable().default(null),
     by: id('Placed by').nullable().default(null),
+    /** minutes that placing it took */
+    took: tookField(),
     /** remarks of the critique that somebody knows better than, each with the reason */
     overruled: drawn(z.record(z.string().max(40), z.string().trim().min(1).max(300)).default({}), 'Known better'),
     /** how it stands in the water, as the rulebook asks; null until somebody said */

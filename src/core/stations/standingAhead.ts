@@ -11,6 +11,8 @@ export interface Ahead {
   surely: boolean;
   /** seconds of the course from when on it can be stood at again and to the course's end; null when it does not come back, or never was cut off */
   again: number | null;
+  /** seconds of the course up to when it can be stood at; null where it cannot now, or can as far as is foreseen */
+  until: number | null;
   sentence: string;
   /** in a few words what keeps a person from the place; empty where nothing does */
   short: string;
@@ -57,5 +59,5 @@ export function standingAhead(
         : 'maybe too deep to wade by the check'
       : 'too deep to wade by the check'
     : 'too deep to wade';
-  return { now: here, atCheck: then, surely, again, sentence, short };
+  return { now: here, atCheck: then, surely, again, until: here ? (blocked[0]?.at ?? null) : null, sentence, short };
 }

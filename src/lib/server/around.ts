@@ -13,7 +13,7 @@ import { critique } from '#core/critique/critique';
 import { overfull } from '#core/critique/line';
 import { SEVERITIES, type Severity } from '#core/critique/rule';
 import { weighed } from '#core/critique/weigh';
-import { minutesOf } from '#core/planning/minutes';
+import { middleOf } from '#core/run/work';
 import { sunOf } from '#core/time/sun';
 import { tell } from '#core/words/finding';
 import { remarkText } from '#core/words/critique';
@@ -244,10 +244,10 @@ const MOST = 3;
 /** A line with more checks on one day than it has light. */
 function overfullLine({ season }: Known, { who }: App.Locals): Weighed[] {
   const { zone } = season.line;
-  const own = minutesOf(who.person.minutes);
+  const own = middleOf(season.minutes);
   const owed = season.views.flatMap((v) =>
     v.state === 'live' && v.deadline
-      ? [{ day: localDate(new Date(v.deadline), zone), minutes: setTypeOf(v.type).underIce ? own.ice : own.look }]
+      ? [{ day: localDate(new Date(v.deadline), zone), minutes: own.look + (setTypeOf(v.type).underIce ? own.chop : 0) }]
       : [],
   );
   const found = overfull(owed, (day) => {

@@ -148,6 +148,7 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
       photoLeft: before?.photoLeft ?? null,
       photoFound: before?.photoFound ?? null,
       by: before?.by ?? by,
+      took: read.has('took') ? (read.number('took') ?? null) : (before?.took ?? null),
       leftBecause: read.text('leftBecause'),
       overruled: overruledIn(read),
       ...ruled,

@@ -93,6 +93,7 @@ export async function benchData(
       anchor: set?.anchor ?? '',
       hole: set?.hole ?? '',
       leftBecause: set?.leftBecause ?? '',
+      took: set?.took ? String(set.took) : '',
       note: set?.note ?? '',
       situation: set?.situation ?? '',
       exemption: set?.exemption ?? '',

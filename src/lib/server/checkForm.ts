@@ -59,6 +59,7 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
     change,
     changeNote: read.text('changeNote'),
     asked: askedOf(read),
+    took: read.number('took') ?? null,
     devices,
     note: read.text('note'),
   };

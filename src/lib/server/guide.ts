@@ -3,7 +3,7 @@ import { critique } from '#core/critique/critique';
 import { cutAndCarry } from '#core/gear/carry';
 import { choicesFor, costOf, firstThree, type Choice, type Cost, type DesignAsked } from '#core/guide/designs';
 import { rankSpots, type Spot } from '#core/guide/places';
-import { minutesOf } from '#core/planning/minutes';
+import { middleOf } from '#core/run/work';
 import { crewMean } from '#core/planning/plan';
 import { beginsWith } from '#core/schools/sides';
 import { setTypeOf } from '#core/sets/catalogue';
@@ -157,7 +157,7 @@ function drawn(known: Known, station: Station, choice: Choice, species: Species,
 
 /** What sets of some designs cost and give: by the person's own minutes, and by what such sets gave this season. */
 function costing({ season }: Known, species: Species, totals: Totals, locals: App.Locals) {
-  const minutes = minutesOf(locals.who.person.minutes);
+  const minutes = middleOf(season.minutes);
   const typeOf = Object.fromEntries(season.sets.map((s) => [s.id, s.type as string]));
   const own = totals.filter((t) => t.species === species);
   const nightsOf = (list: Totals): number => list.reduce((n, t) => n + t.inBand.high / 24, 0);

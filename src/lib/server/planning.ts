@@ -7,7 +7,6 @@ import { offeredAt } from '#core/stations/offered';
 import type { Offered } from '#core/sets/offer';
 import { standerOf, standingAt } from '#core/stations/standing';
 import { iceHere } from '#core/ice/sheets';
-import { minutesOf } from '#core/planning/minutes';
 import { crewMean, planOf, planSentence, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
 import { metOn } from '#core/planning/met';
 import { suggestionsFor } from '#core/planning/suggest';
@@ -111,7 +110,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   const caughtOf = (list: typeof own): number => list.reduce((n, y) => n + y.caught, 0);
   const nightsOf = (list: typeof own): number => list.reduce((n, y) => n + y.hours.high / 24, 0);
   const mean = crewMean(caughtOf(own), nightsOf(own));
-  const each = minutesOf(locals.who.person.minutes).place;
+  const each = season.minutes.place.minutes;
   const input: PlanInput = {
     wanted: asked.wanted,
     handled: asked.handled,

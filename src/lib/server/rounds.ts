@@ -4,11 +4,10 @@ import type { MovingAll } from '#core/ahead/moving';
 import { outlookOf, standingOf } from '#core/ahead/setOutlook';
 import { seenAtSet } from '#core/counting/atSet';
 import { sizeText } from '#core/devices/sizes';
-import { minutesOf } from '#core/planning/minutes';
+import { visitOf } from '#core/run/visit';
 import { setTypeOf } from '#core/sets/catalogue';
 import { stateOf, type SetView } from '#core/sets/standing';
 import { type Clock, whenText } from '#core/time/clock';
-import type { Owed } from '#core/time/deadline';
 import { spareText } from '#core/water/state';
 import type { Season } from './season';
 
@@ -20,7 +19,7 @@ export function roundRow(season: Season, view: SetView, moving: MovingAll, local
   const deadline = view.deadline ?? now.toISOString();
   const outlook = outlookOf(view, state, season, moving, locals);
   const standing = standingOf(view, moving, season, locals);
-  const { order, why } = doingAt(state, outlook, setTypeOf(view.type).looks);
+  const { order, why, isRemade } = doingAt(state, outlook, setTypeOf(view.type).looks);
   return {
     id: view.id,
     number: view.number,
@@ -40,6 +39,12 @@ export function roundRow(season: Season, view: SetView, moving: MovingAll, local
     why: [missedText(view, now, season.clock), seenAtSet(season.seenLate[view.station.id] ?? [], lastLookOf(view)), why, standing?.sentence]
       .filter(Boolean)
       .join(' '),
+    visit: visitOf(
+      { isRemade, isMissing: view.devices.some((d) => d.spent?.outcome === 'missing'), underIce: setTypeOf(view.type).underIce ?? false },
+      season.minutes,
+    ),
+    opens: standing?.opens ?? null,
+    shuts: standing?.shuts ?? null,
     wading: standing?.short ?? '',
     idleThen: outlook?.idle ?? false,
     cutOff: standing !== null && standing.now && !standing.atCheck,
@@ -65,10 +70,4 @@ function devicesText(devices: SetView['devices']): string {
     .map((size) => [sizes.filter((s) => s === size).length, size] as const)
     .map(([n, size]) => (n === 1 ? size : `${n} × ${size}`))
     .join(', ');
-}
-
-/** What a check takes by this person: through ice the hole is opened anew. */
-export function owedOf(view: SetView, { who }: App.Locals): Owed[] {
-  const own = minutesOf(who.person.minutes);
-  return view.deadline ? [{ at: new Date(view.deadline), minutes: setTypeOf(view.type).underIce ? own.ice : own.place }] : [];
 }

@@ -1,3 +1,4 @@
+import { minutesOf, type Takes, type Task } from '#core/run/work';
 import { clockOf, type Clock } from '#core/time/clock';
 import type { InForce } from '#core/rules/inForce';
 import { armAndWaders } from '#core/units/bodyGauge';
@@ -25,7 +26,7 @@ import { db } from './database';
 import type { Written } from './record/upsert';
 import { factorAt, iceSince, momentsOfIce, reachOf, sheetsOf, type Sheet } from '#core/ice/sheets';
 import { together } from './repositories/asked';
-import { askLastLooks } from './repositories/checks';
+import { askLastLooks, askTimes } from './repositories/checks';
 import { askIce, askTold, weatherSince } from './repositories/moving';
 import { askDevices, type DeviceWhere } from './repositories/gear';
 import { askGauges, askStations, askWaters } from './repositories/places';
@@ -72,6 +73,8 @@ export interface Season {
   rules: InForce | null;
   /** the area of the rulebook in which each water lies, where one was named */
   areas: Record<string, string>;
+  /** what work takes the reader, minutes */
+  minutes: Record<Task, Takes>;
   /** levels now, by water; the ice by its course */
   levels: Record<string, Water>;
 }
@@ -126,6 +129,7 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
       waters: askWaters(db(), who.crew),
       boards: askGauges(db(), who.crew),
       shed: askDevices(db(), who.crew),
+      times: askTimes(db(), who.crew, who.person.id),
       looks: askLastLooks(db(), who.crew, ownLine, now),
       depths: askStationLevels(db(), who.crew),
       seen: askIce(db(), who.crew),
@@ -143,6 +147,7 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     waters: storedWaters,
     boards,
     shed,
+    times,
     looks,
     depths,
     seen,
@@ -223,6 +228,7 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     areas,
     levels,
     clock,
+    minutes: minutesOf(who.person.minutes, times),
   };
   season.levels = foretold(season, now);
   const views = new Map<string, SetView>();

@@ -196,6 +196,17 @@
     </Field>
   </div>
   <TimeField label="At" name="at" value={fields.at ?? ''} error={error('at')} />
+  {#if fields.state === 'live' && !(bench.held && bench.fields.state === 'live')}
+    <Field label="Minutes it took" name="took" error={error('took')} help="empty: not counted">
+      {#snippet children(attributes)}<input
+          class="input w-full"
+          inputmode="decimal"
+          name="took"
+          bind:value={fields.took}
+          {...attributes}
+        />{/snippet}
+    </Field>
+  {/if}
   <Field label="Note" name="note" error={error('note')}>
     {#snippet children(attributes)}<input class="input w-full" name="note" bind:value={fields.note} {...attributes} />{/snippet}
   </Field>

@@ -10,7 +10,7 @@ import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { changeOf, type Change } from '#core/water/change';
 import { loadSeason, type Season } from '$lib/server/season';
-import { owedOf, roundRow } from '$lib/server/rounds';
+import { roundRow } from '$lib/server/rounds';
 import { openDuties } from '$lib/server/duties';
 import { frameOf } from '#core/ahead/facts';
 import { db } from '$lib/server/database';
@@ -48,7 +48,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     due: {
       count: rows.length,
       text: dueText(
-        live.flatMap((v) => owedOf(v, locals)),
+        rows.map((r) => ({ at: new Date(r.deadline), minutes: r.visit.minutes })),
         now,
         season.clock,
       ),
@@ -136,8 +136,9 @@ function dueText(owed: readonly Owed[], now: Date, clock: Clock): string {
   const overdue = owed.filter(({ at }) => at < now).length;
   const first = overdue > 0 ? `${overdue} overdue. ` : '';
   const begin = start < now ? 'Start now, the tightest first' : `Start by ${whenText(start, now, clock)}`;
-  const minutes = [...new Set(owed.map((o) => o.minutes))].sort((a, b) => a - b);
-  return `${first}${begin}: ${minutes.join(' to ')} min a set, driving extra.`;
+  const minutes = owed.map((o) => Math.round(o.minutes));
+  const span = [...new Set([Math.min(...minutes), Math.max(...minutes)])].join(' to ');
+  return `${first}${begin}: ${span} min a set, driving extra.`;
 }
 
 /** How many checks stand in the book of what was typed in from a paper. @param form that typed them */

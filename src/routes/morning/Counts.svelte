@@ -36,7 +36,9 @@
     </details>
   {/each}
 </div>
-<p class="quiet">{shown ? shown.sentence : due.text}</p>
+<p class="quiet">
+  {#if shown}{shown.sentence}{:else}<a class="link" href="/morning/run">{due.text}</a>{/if}
+</p>
 
 <style>
   .counts {

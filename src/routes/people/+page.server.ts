@@ -1,5 +1,8 @@
+import { many } from '#core/units/many';
+import { together } from '$lib/server/repositories/asked';
+import { askTimes } from '$lib/server/repositories/checks';
 import { error, redirect } from '@sveltejs/kit';
-import { WORK_MINUTES } from '#core/planning/minutes';
+import { minutesOf, TASKS, TIMES_WANTED, WORK_MINUTES, type Takes } from '#core/run/work';
 import { BODY_WORDS, TYPICAL_BODY } from '#core/units/bodyGauge';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import { db } from '$lib/server/database';
@@ -17,7 +20,12 @@ const YEAR = 60 * 60 * 24 * 365;
 export const load: PageServerLoad = async ({ locals }) => {
   const { person } = locals.who;
   const tools = Object.entries(person.measures).filter(([word]) => !(BODY_WORDS as readonly string[]).includes(word));
-  const [crew, line] = await Promise.all([people(db(), locals.who.crew), currentLine(db(), locals.who.crew)]);
+  const [crew, line, times] = await Promise.all([
+    people(db(), locals.who.crew),
+    currentLine(db(), locals.who.crew),
+    together(db(), { times: askTimes(db(), locals.who.crew, person.id) }),
+  ]);
+  const takes = minutesOf(person.minutes, times.times);
   return {
     crew,
     opened: crew.find((p) => p.id === person.id)?.entry,
@@ -28,18 +36,22 @@ export const load: PageServerLoad = async ({ locals }) => {
         text: printLength(person.measures[word] ?? TYPICAL_BODY[word], person.system),
         own: word in person.measures,
       })),
-      work: Object.entries(WORK_MINUTES).map(([task, { label, minutes }]) => ({
-        task,
-        label,
-        minutes: person.minutes[task] ?? minutes,
-        own: task in person.minutes,
-      })),
+      work: TASKS.map((task) => ({ task, label: WORK_MINUTES[task].label, typed: printed(person.minutes[task]), ...saysOf(takes[task]) })),
       tools: tools.map(([word, metres]) => `${word} = ${printLength(metres, person.system)}`).join('\n'),
     },
     line: line && { name: line.name, zone: line.zone, lat: degrees(line.lat), lon: degrees(line.lon), entry: line.entry },
     ids: { entry: newId(), id: newId(), line: newId() },
   };
 };
+
+const printed = (minutes: number | undefined): string => (minutes === undefined ? '' : String(Number(minutes.toFixed(1))));
+
+/** Where the minutes of a task come from that nobody typed. */
+function saysOf({ minutes, low, high, times, from }: Takes): { says: string; origin: string } {
+  if (from === 'typed') return { says: '', origin: 'you set' };
+  if (from === 'practice') return { says: `${printed(minutes)} min until ${TIMES_WANTED} were written`, origin: 'rule of thumb' };
+  return { says: `${printed(minutes)} min, mostly ${printed(low)} to ${printed(high)}, by ${many(times, 'stop')}`, origin: 'you measured' };
+}
 
 const degrees = (value: number | null): string => (value === null ? '' : String(Math.round(value * 1e5) / 1e5));
 
@@ -109,9 +121,9 @@ export const actions: Actions = {
       if (value !== undefined) measures[word] = value;
     }
     const minutes: Record<string, number> = {};
-    for (const [task, usual] of Object.entries(WORK_MINUTES)) {
+    for (const task of TASKS) {
       const value = read.number(`min.${task}`);
-      if (value !== undefined && value !== usual.minutes) minutes[task] = value;
+      if (value !== undefined) minutes[task] = value;
     }
     for (const line of read
       .text('tools')

@@ -115,14 +115,15 @@
       </Field>
       <h3 class="mt-3">Minutes of your work: the plan calculates with them</h3>
       <div class="grid grid-cols-2 gap-x-4">
-        {#each data.me.work as { task, label, minutes, own } (task)}
+        {#each data.me.work as { task, label, typed: own, says, origin } (task)}
           <TextField
             {label}
             name="min.{task}"
             inputmode="decimal"
-            value={typed(kept, `min.${task}`, String(minutes))}
+            value={typed(kept, `min.${task}`, own)}
             error={kept?.errors?.[`min.${task}`]}
-            origin={own ? 'you set' : 'rule of thumb'}
+            {origin}
+            help={says}
           />
         {/each}
       </div>

@@ -2,6 +2,8 @@ import type { Knex } from 'knex';
 import { spentAs, SPENDING, type Spent } from '#core/check/spent';
 import type { Outcome } from '#core/record/checks';
 import type { Catch, Check, CheckedDevice } from '#core/record/kinds';
+import { taskOf, type Time } from '#core/run/work';
+import { setTypeOf } from '#core/sets/catalogue';
 import type { Look } from '#core/sets/view';
 import { Refusal } from '../record/refusal';
 import { upsert, type Owner } from '../record/upsert';
@@ -96,6 +98,7 @@ interface Row {
   change: Check['change'];
   change_note: string;
   asked: Check['asked'];
+  took: number | null;
   visit_note: string;
   device_check: string;
   stay_id: string;
@@ -125,6 +128,7 @@ const COLUMNS = [
   'v.change',
   'v.change_note',
   'v.asked',
+  'v.took',
   'v.note as visit_note',
   'c.id as device_check',
   'c.stay_id',
@@ -184,6 +188,7 @@ export async function checks(db: Knex, crew: string, filter: { set?: string; lin
       change: row.change,
       changeNote: row.change_note,
       asked: row.asked,
+      took: row.took,
       note: row.visit_note,
       devices: [],
     };
@@ -224,4 +229,42 @@ export async function untouchedInARow(db: Knex, crew: string, line: string): Pro
     { crew, line },
   );
   return Object.fromEntries(rows.map((row) => [row.set_id, row.visits]));
+}
+
+interface TimeRow {
+  took: number;
+  change: Check['change'];
+  outcomes: Outcome[];
+  is_alive: boolean;
+  type: string | null;
+}
+
+/** The times that a person wrote: at checks of this season and earlier ones, and at what was placed. */
+export const askTimes = (db: Knex, crew: string, by: string): Asked<TimeRow, Time[]> => ({
+  query: db.raw(
+    `(select v.took, v.change, array_agg(c.outcome) as outcomes, coalesce(bool_or(k.alive), false) as is_alive, null as type
+       from check_visit v join check_device c on c.visit_id = v.id left join catch k on k.check_id = c.id
+       where v.crew_id = :crew and v.by = :by and v.took is not null group by v.id order by v.at desc limit 200)
+     union all
+     (select s.took, 'as it was', '{}', false, s.type from trap_set s where s.crew_id = :crew and s.by = :by and s.took is not null limit 200)`,
+    { crew, by },
+  ),
+  times: [],
+  read: (rows) =>
+    rows.flatMap(({ took, change, outcomes, is_alive, type }): Time[] => {
+      const task = type ? (setTypeOf(type).underIce ? 'ice' : 'place') : taskOf({ outcomes, change, isAlive: is_alive });
+      return task ? [{ task, minutes: took }] : [];
+    }),
+});
+
+/** The share of a line's checks that held a catch; 0 while nothing was checked. */
+export async function catchShare(db: Knex, crew: string, line: string): Promise<number> {
+  const { rows } = await db.raw<{ rows: { checks: string; held: string }[] }>(
+    `select count(distinct v.id) as checks, count(distinct v.id) filter (where c.outcome = 'catch') as held
+     from check_visit v join check_device c on c.visit_id = v.id join trap_set s on s.id = v.set_id
+     where v.crew_id = :crew and s.line_id = :line`,
+    { crew, line },
+  );
+  const { checks, held } = rows[0] ?? { checks: 0, held: 0 };
+  return Number(checks) === 0 ? 0 : Number(held) / Number(checks);
 }

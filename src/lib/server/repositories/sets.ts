@@ -101,6 +101,7 @@ const SET = [
   'photo_left',
   'photo_found',
   'by',
+  'took',
   'left_because',
   'overruled',
   'situation',

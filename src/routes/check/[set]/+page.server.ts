@@ -98,6 +98,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     atCatch: asked === null ? {} : await atCatch(season, view.station.water, locals),
     order: orderOf(season, set.id),
     owedBy: view.deadline ? whenText(new Date(view.deadline), now, season.clock) : '',
+    nowAt: now.getTime(),
     nowField: toField(now, season.line.zone),
     ids: { entry: newId(), id: newId() },
     saved: url.searchParams.get('saved') ?? '',

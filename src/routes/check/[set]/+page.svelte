@@ -10,6 +10,7 @@
   import StateMark from '$lib/ui/StateMark.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
+  import Here from './Here.svelte';
   import AskForm from './AskForm.svelte';
   import DetailForm from './DetailForm.svelte';
   import PastChecks from './PastChecks.svelte';
@@ -26,6 +27,7 @@
   const detail = $derived(data.outcome !== null || (kept?.problem !== undefined && kept.values?.change !== undefined));
   const link = (outcome: string): string => `/check/${view.id}?outcome=${encodeURIComponent(outcome)}`;
   const remade = $derived(data.lower !== '' && data.likely !== 'untouched');
+  let minutes = $state('');
   const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 </script>
 
@@ -33,6 +35,7 @@
 
 <div class="check" class:detail>
   <div class="top">
+    {#if view.devices.length > 0}<Here stop="{view.id} {view.lastLook ?? ''}" now={data.nowAt} bind:minutes />{/if}
     <p class="quiet small">
       <a href="/morning">Rounds</a>
       {#if data.order.place > 0}<span>– {data.order.place} of {data.order.of} due</span>{/if}
@@ -73,7 +76,7 @@
     </form>
   {:else if detail}
     {#if data.lies}<div class="page pb-0"><FindTrap holds={data.lies} name="{view.number} {view.name}" {system} /></div>{/if}
-    <DetailForm {data} {kept} {system} outcome={data.outcome ?? 'other'} />
+    <DetailForm {data} {kept} {system} outcome={data.outcome ?? 'other'} {minutes} />
   {:else}
     <DesignDrawing {scene} {move} title="{view.typeName} at {view.station.name}, from the side" />
     <div class="say">
@@ -97,6 +100,7 @@
     <form method="POST" action="?/quick" class="answers" use:enhance={keeping}>
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
       <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
+      <input type="hidden" name="took" value={minutes} />
       <Opened entry={data.opened} {kept} />
       <a class="answer" href={link('catch')}>Catch</a>
       <a class="answer" href={link('sprung empty')}>Sprung, empty</a>

@@ -17,7 +17,15 @@
   import type { PageData } from './$types';
   import DeviceCheck from './DeviceCheck.svelte';
 
-  let { data, kept, system, outcome }: { data: PageData; kept: Kept | null; system: System; outcome: string } = $props();
+  interface Props {
+    data: PageData;
+    kept: Kept | null;
+    system: System;
+    outcome: string;
+    /** counted since somebody tapped that he is here */
+    minutes: string;
+  }
+  let { data, kept, system, outcome, minutes }: Props = $props();
 
   const many = $derived(data.view.devices.length > 1);
   const firstChange = (): string =>
@@ -154,6 +162,13 @@
       value={typed(kept, 'by', data.who?.person.id ?? '')}
       options={data.people.map((p) => ({ value: p.id, text: p.name }))}
       error={kept?.errors?.by}
+    />
+    <TextField
+      label="Minutes here"
+      name="took"
+      value={typed(kept, 'took', minutes)}
+      error={kept?.errors?.took}
+      help="empty: not counted; after three, your own times stand in the plan of the day"
     />
     <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
   </fieldset>

@@ -2,7 +2,8 @@ import { error } from '@sveltejs/kit';
 import { appointmentsOf } from '#core/time/appointments';
 import { toCalendar } from '$lib/exchange/calendar';
 import { openDuties } from '$lib/server/duties';
-import { owedOf } from '$lib/server/rounds';
+import { movingOf } from '#core/ahead/moving';
+import { roundRow } from '$lib/server/rounds';
 import { closedTo } from '$lib/server/ruled';
 import { loadSeason } from '$lib/server/season';
 import type { RequestHandler } from './$types';
@@ -12,10 +13,11 @@ export const GET: RequestHandler = async ({ locals }) => {
   const season = await loadSeason(locals);
   if (!season) error(404, 'No line was begun: there is nothing with a date yet.');
   const waters = Object.fromEntries(season.waters.map((w) => [w.id, w.name]));
+  const moving = movingOf(season, locals.now);
   const checks = season.views.flatMap((v) =>
     v.state === 'live'
-      ? owedOf(v, locals).map(({ at: deadline, minutes }) => ({
-          ...{ set: v.id, name: `${v.number} ${v.name}`, deadline, minutes },
+      ? [roundRow(season, v, moving, locals)].map((row) => ({
+          ...{ set: v.id, name: `${v.number} ${v.name}`, deadline: new Date(row.deadline), minutes: row.visit.minutes },
           water: { id: v.station.water, name: waters[v.station.water] ?? '' },
         }))
       : [],

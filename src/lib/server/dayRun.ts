@@ -1,0 +1,73 @@
+import { movingOf } from '#core/ahead/moving';
+import { isCloseTo } from '#core/run/stops';
+import { travelMatrix, type Access, type Ends, type Mode } from '#core/run/travel';
+import { setTypeOf } from '#core/sets/catalogue';
+import type { SetView } from '#core/sets/standing';
+import { localDate } from '#core/time/localTime';
+import { roundRow } from './rounds';
+import type { Season } from './season';
+
+/** What a run of one day is asked with. */
+export interface RunAsked {
+  start: Date;
+  mode: Mode;
+  /** the access point at which it begins and ends, by its id; the first of all where none is named */
+  access: string;
+}
+
+/** Points at which a truck can stand, as they were drawn. */
+export const accessPoints = ({ ground }: Pick<Season, 'ground'>): (Access & { id: string })[] =>
+  ground.flatMap(({ id, kind, shape, site, name }) =>
+    kind === 'access' && shape.type === 'Point' ? [{ id, at: shape.coordinates, ground: site, name }] : [],
+  );
+
+/** The stops of a day with what is known of each, and the minutes between them: 0 is where the day begins. */
+export function dayRun(season: Season, { start, mode, access }: RunAsked, locals: App.Locals) {
+  const moving = movingOf(season, locals.now);
+  const accesses = accessPoints(season);
+  const begin = accesses.find((a) => a.id === access) ?? accesses[0] ?? null;
+  const siteOf = Object.fromEntries(season.stored.waters.map((w) => [w.id, w.site]));
+  const ends = ({ station }: SetView): Ends => ({
+    at: station.lat === null || station.lon === null ? null : [station.lon, station.lat],
+    ground: siteOf[station.water] ?? '',
+  });
+  const zone = season.line.zone;
+  const due = season.views.filter((v) => v.state === 'live' && isCloseTo(v, start, zone));
+  const opening = season.views.filter((v) => v.state === 'prepared' && v.opens !== null && v.opens <= localDate(start, zone));
+  const minute = (at: Date | null): number | null => (at === null ? null : (at.getTime() - start.getTime()) / 60_000);
+  const stops = [
+    ...due.map((view) => {
+      const row = roundRow(season, view, moving, locals);
+      const [deadline, shuts] = [new Date(row.deadline), row.shuts];
+      return {
+        ...{ id: view.id, label: `${view.number} ${view.name}`, order: row.order, visit: row.visit, href: `/check/${view.id}` },
+        opens: minute(row.opens),
+        due: minute(shuts && shuts < deadline ? shuts : deadline),
+        isWater: shuts !== null && shuts < deadline,
+        isBreak: setTypeOf(view.type).acts !== undefined,
+        view,
+      };
+    }),
+    ...opening.map((view) => {
+      const { minutes, low, high } = season.minutes[setTypeOf(view.type).underIce ? 'ice' : 'place'];
+      return {
+        ...{ id: view.id, label: `${view.number} ${view.name}`, order: 'Set it', href: `/bench/${view.id}` },
+        visit: { task: 'place' as const, minutes, low, high },
+        ...{ opens: null, due: null, isWater: false, isBreak: setTypeOf(view.type).acts !== undefined, view },
+      };
+    }),
+  ];
+  const first: Ends = begin ?? {
+    at: season.line.lat === null || season.line.lon === null ? null : [season.line.lon, season.line.lat],
+    ground: '',
+  };
+  const travel = travelMatrix([first, ...stops.map((s) => ends(s.view))], accesses, mode);
+  return {
+    begin: begin?.id ?? '',
+    unplaced: stops.filter((s) => s.view.station.lat === null).length,
+    left: season.views.filter((v) => v.state === 'live').length - due.length,
+    stops: stops.map(({ view: _, ...stop }) => stop),
+    travel: travel.map((row) => row.map((m) => Math.round(m * 10) / 10)),
+    at: stops.map(({ view }) => ends(view).at),
+  };
+}

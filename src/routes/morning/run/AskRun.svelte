@@ -1,0 +1,46 @@
+<script lang="ts">
+  import { MODES } from '#core/run/travel';
+  import SelectField from '$lib/ui/SelectField.svelte';
+  import TimeField from '$lib/ui/TimeField.svelte';
+  import type { PageData } from './$types';
+
+  let { day }: { day: Extract<PageData, { start: number }> } = $props();
+  const MINUTES = ['0', '20', '30', '45', '60'];
+</script>
+
+<form class="ask no-print" method="GET">
+  <TimeField label="Begin" name="from" value={day.asked.from} error={day.problem || undefined} help="" />
+  {#if day.accesses.length > 0}<SelectField label="From and back to" name="begin" value={day.asked.begin} options={day.accesses} />{/if}
+  <SelectField
+    label="At the water"
+    name="by"
+    value={day.asked.by}
+    options={Object.entries(MODES).map(([value, { label }]) => ({ value, text: label }))}
+  />
+  <SelectField
+    label="People"
+    name="people"
+    value={String(day.asked.people)}
+    options={['1', '2'].map((value) => ({ value, text: value }))}
+  />
+  <SelectField
+    label="Lunch after noon"
+    name="lunch"
+    value={day.asked.lunch}
+    options={MINUTES.map((value) => ({ value, text: value === '0' ? 'none' : `${value} min` }))}
+  />
+  <button class="btn">Work it out</button>
+</form>
+
+<style>
+  .ask {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 14px;
+    align-items: start;
+    margin: 8px 0;
+  }
+  .btn {
+    margin-top: 1.5rem;
+  }
+</style>

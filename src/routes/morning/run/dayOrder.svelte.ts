@@ -1,0 +1,78 @@
+import type { DayPlan, Ways } from '#core/run/dayPlan';
+import { START, type Run, type Stop } from '#core/run/tour';
+import { planner } from '$lib/run/planner';
+import type { PageData } from './$types';
+
+type Day = Extract<PageData, { start: number }>;
+
+/** The order of a day as it is asked for: what the person holds in its place, and what the rest is planned round it. */
+export class DayOrder {
+  plan = $state<DayPlan | null>(null);
+  /** undefined while it is looked for what would help */
+  ways = $state<Ways | null | undefined>(undefined);
+  /** by stop, the stop that it is visited right after */
+  private held = $state<Record<string, string>>({});
+  private ends = $state<string | null>(null);
+  private readonly ask = planner(({ plan, ways }) => ([this.plan, this.ways] = [plan, ways]));
+
+  constructor(private readonly day: () => Day) {
+    $effect(() => this.ask({ run: this.run, people: this.day().asked.people }));
+  }
+
+  readonly run = $derived.by((): Run => {
+    const { stops, travel, asked, noon } = this.day();
+    const lunch = Number(asked.lunch);
+    return {
+      travel,
+      lunch: lunch === 0 ? null : { from: noon, minutes: lunch },
+      stops: stops.map(({ id, visit, opens, due }): Stop => {
+        const after = this.held[id];
+        return {
+          id,
+          minutes: visit.minutes,
+          opens,
+          due,
+          ...(after === undefined ? {} : { after }),
+          ...(this.ends === id ? { last: true } : {}),
+        };
+      }),
+    };
+  });
+
+  readonly isHeld = $derived(Object.keys(this.held).length > 0 || this.ends !== null);
+
+  /** Why a stop stands where it stands; empty where the plan put it there. */
+  heldAs(id: string): string {
+    if (this.ends === id) return 'last';
+    const after = this.held[id];
+    if (after === undefined) return '';
+    return after === START ? 'first' : `after ${this.day().stops.find((s) => s.id === after)?.label ?? ''}`;
+  }
+
+  /** Puts a stop one place earlier or later in its person's day and holds it there. */
+  move(order: readonly string[], id: string, by: -1 | 1): void {
+    const at = order.indexOf(id);
+    const before = by < 0 ? order[at - 2] : order[at + 1];
+    if (at + by < 0 || at + by >= order.length) return;
+    const after = before ?? START;
+    const kept = Object.entries(this.held).filter(([own, follows]) => own !== id && follows !== id && follows !== after);
+    this.held = { ...Object.fromEntries(kept), [id]: after };
+    if (this.ends === id) this.ends = null;
+  }
+
+  toTheEnd(id: string): void {
+    this.letGo(id);
+    this.ends = id;
+  }
+
+  letGo(id: string): void {
+    const { [id]: _, ...rest } = this.held;
+    this.held = rest;
+    if (this.ends === id) this.ends = null;
+  }
+
+  letAllGo(): void {
+    this.held = {};
+    this.ends = null;
+  }
+}
