@@ -12,6 +12,7 @@ import { layOut, statesOf, usualDevices, type SetView } from '#core/sets/standin
 import type { Station } from '#core/stations/placed';
 import { connect } from '#server/database';
 import { NOW, startProgram } from '../tests/support/server';
+import { dayOrder } from './dayOrder';
 import { designs, redraw } from './designs';
 import { plainFrame } from '#core/units/frame';
 import { tenfold } from './tenfold';
@@ -278,6 +279,7 @@ async function lineInWorker(): Promise<void> {
 }
 
 moveLevel();
+dayOrder(say);
 designs(say);
 forecast();
 slider();

@@ -60,6 +60,8 @@ test('in every room axe finds nothing serious, no word lies on another and nothi
     '/morning/paper',
     '/morning/typed',
     '/morning/away',
+    '/morning/run',
+    '/morning/run?people=2',
     '/morning/nothing',
     '/morning/nothing?begun=1',
     '/rules?part=seasons',

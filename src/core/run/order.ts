@@ -9,7 +9,7 @@ import type { Run, Stop } from './tour';
 export const ALL_WEIGHED = 9;
 
 /** How often a good order of so many is shaken to find a better one: a long one settles slowly. */
-const shakesOf = (stops: number): number => Math.max(32, Math.round(2000 / stops));
+const shakesOf = (stops: number): number => Math.max(24, Math.round(1600 / stops));
 
 /** The best order found: up to `ALL_WEIGHED` the best there is, above within some percent of it; the same run always gets the same answer. */
 export function bestOrder(run: Run): number[] {

@@ -60,13 +60,20 @@ export class Pieces {
     let clock = 0;
     let late = 0;
     let place = 0;
-    for (const piece of day) {
+    for (let i = 0; i < day.length; i += 1) {
+      const piece = day[i] ?? NONE;
       if (piece === NONE) continue;
       const at = piece * 4;
       const reached = clock + this.way(place, this.place(piece * 2));
-      const over = Math.max(reached - this.figure(at + 3), 0);
-      clock = Math.max(reached, this.figure(at + 2)) + this.figure(at) - this.figure(at + 1) - over;
-      late += this.figure(at + 1) + over;
+      const from = this.figure(at + 2);
+      const until = this.figure(at + 3);
+      const own = this.figure(at + 1);
+      clock = (reached > from ? reached : from) + this.figure(at) - own;
+      late += own;
+      if (reached > until) {
+        late += reached - until;
+        clock -= reached - until;
+      }
       if (late * LATE + clock > least) return Infinity;
       place = this.place(piece * 2 + 1);
     }
