@@ -34,6 +34,7 @@ const views: [string, string][] = [
   ['plan', '/waters/plan?minutes=40&traps=8'],
   ['bench', bench],
   ['paper', '/morning/paper'],
+  ['run', '/morning/run'],
   ['guide', `${water}/guide?species=beaver`],
   ['friend-card', `${west}/card`],
   ['catalogue', '/bench/catalogue'],
@@ -42,7 +43,6 @@ const views: [string, string][] = [
   ['book', '/book'],
   ['shed', '/shed'],
   ['rules', '/rules'],
-  ['schools', '/rules/schools'],
 ];
 for (const [name, path] of views) {
   await go(path);

@@ -1,10 +1,22 @@
-import { clockOf, type Clock } from '#core/time/clock';
+import { clockOf, whenText, type Clock } from '#core/time/clock';
 import { db } from '$lib/server/database';
 import { newId } from '$lib/server/newId';
 import { people } from '$lib/server/repositories/places';
-import { loadSeason } from '$lib/server/season';
+import { wordState } from '#core/run/leftWord';
+import { loadSeason, type Season } from '$lib/server/season';
 import { stripOf } from '$lib/server/strip';
 import type { LayoutServerLoad } from './$types';
+
+/** Who left word and is not back in time: told on every page of every device of the crew. */
+function overdueOf(season: Season | null, now: Date): { id: string; text: string }[] {
+  if (!season) return [];
+  return season.words
+    .filter((word) => wordState(word, now) === 'overdue')
+    .map(({ id, who, backBy, where }) => ({
+      id,
+      text: `${who}: back by ${whenText(new Date(backBy), now, season.clock)} and not back. ${where}`,
+    }));
+}
 
 export const load: LayoutServerLoad = async ({ locals, cookies }) => {
   if (!locals.who)
@@ -14,6 +26,7 @@ export const load: LayoutServerLoad = async ({ locals, cookies }) => {
       sunIsDown: false,
       line: null,
       day: null,
+      overdue: [],
       formId: newId(),
       clock: { zone: 'UTC', hours: 12 } as Clock,
     };
@@ -25,6 +38,7 @@ export const load: LayoutServerLoad = async ({ locals, cookies }) => {
     theme: cookies.get('theme') ?? 'auto',
     line: season?.line ?? null,
     day,
+    overdue: overdueOf(season, locals.now),
     sunIsDown: locals.sunIsDown,
     clock: clockOf(locals.who.person, season?.line.zone ?? 'UTC'),
     formId: newId(),

@@ -50,6 +50,9 @@
     </nav>
   </header>
 {/if}
+{#each data.overdue as word (word.id)}
+  <p class="overdue" role="alert"><a href="/morning/word#{word.id}">{word.text}</a></p>
+{/each}
 <Waiting />
 <main id="room" tabindex="-1">{@render children()}</main>
 
@@ -64,6 +67,14 @@
   .skip:focus {
     left: 8px;
     top: 8px;
+  }
+  .overdue {
+    background: var(--out);
+    padding: 10px 20px;
+    font-weight: 700;
+  }
+  .overdue a {
+    color: var(--paper);
   }
   nav {
     display: flex;

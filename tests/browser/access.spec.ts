@@ -61,6 +61,7 @@ test('in every room axe finds nothing serious, no word lies on another and nothi
     '/morning/typed',
     '/morning/away',
     '/morning/run',
+    '/morning/word',
     '/morning/run?people=2',
     '/morning/nothing',
     '/morning/nothing?begun=1',

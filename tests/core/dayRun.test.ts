@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
+import { wordState } from '#core/run/leftWord';
 import { isCloseTo } from '#core/run/stops';
 import { DETOUR, MODES, PARKING, travelMatrix, TRUCK_KMH, UNPLACED, type Access, type Ends } from '#core/run/travel';
 import { bandOf, visitOf } from '#core/run/visit';
@@ -135,4 +136,14 @@ describe('minutes between places', () => {
       ),
       { numRuns: 40 },
     ));
+});
+
+describe('word left at home', () => {
+  const backBy = '2026-11-25T18:00:00Z';
+  const now = (clock: string): Date => new Date(`2026-11-25T${clock}:00Z`);
+  it('is overdue from the minute after, and never once somebody is back', () => {
+    assert.equal(wordState({ backBy, back: null }, now('18:00')), 'out');
+    assert.equal(wordState({ backBy, back: null }, now('18:01')), 'overdue');
+    assert.equal(wordState({ backBy, back: '2026-11-25T19:30:00Z' }, now('20:00')), 'back');
+  });
 });

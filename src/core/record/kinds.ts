@@ -15,6 +15,7 @@ import {
 import { cameraSchema, earlierSchema, groundSchema, intentSchema, signSchema, surveySchema } from './scouting';
 import { forecastSchema, iceSchema, loggedSchema, toldSchema, weatherSchema } from './moving';
 import { interviewSchema, replySchema } from './interview';
+import { leftWordSchema } from './leftWord';
 import { dutySchema, ownBookSchema } from './rules';
 import { lineSchema, setSchema } from './season';
 
@@ -51,6 +52,7 @@ export const SCHEMAS = {
   duty: dutySchema,
   interview: interviewSchema,
   reply: replySchema,
+  leftWord: leftWordSchema,
 } as const;
 
 /** The shape in which bodies are written now; `upgrade` brings older ones to it. */
@@ -89,6 +91,7 @@ export type Kit = Body<'kit'>;
 export type OwnBook = Body<'rulebook'>;
 export type Interview = Body<'interview'>;
 export type Reply = Body<'reply'>;
+export type LeftWord = Body<'leftWord'>;
 export type DutyDone = Body<'duty'>;
 export type Setting = TrapSet['settings'][number];
 export type Stay = TrapSet['stays'][number];
@@ -128,6 +131,7 @@ export const KIND_WORDS: Record<Kind, string> = {
   duty: 'Told of a catch',
   interview: 'Why nothing is caught',
   reply: 'Reply of a friend',
+  leftWord: 'Word left',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */
@@ -152,4 +156,5 @@ export const WITHDRAWABLE: readonly Kind[] = [
   'duty',
   'interview',
   'reply',
+  'leftWord',
 ];

@@ -46,6 +46,8 @@ export function roundRow(season: Season, view: SetView, moving: MovingAll, local
     opens: standing?.opens ?? null,
     shuts: standing?.shuts ?? null,
     wading: standing?.short ?? '',
+    /** the same at length; empty where nothing keeps one away */
+    care: standing?.short ? standing.sentence : '',
     idleThen: outlook?.idle ?? false,
     cutOff: standing !== null && standing.now && !standing.atCheck,
   };

@@ -3,7 +3,7 @@ import { clockOf, type Clock } from '#core/time/clock';
 import type { InForce } from '#core/rules/inForce';
 import { armAndWaders } from '#core/units/bodyGauge';
 import type { SeenAtSet } from '#core/counting/atSet';
-import type { Body, Device, Earlier, Gauge, Ground, Ice, Line, ToldRise, TrapSet } from '#core/record/kinds';
+import type { Body, Device, Earlier, Gauge, Ground, Ice, LeftWord, Line, ToldRise, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import type { WaterBody } from '#core/water/placed';
 import type { SetView } from '#core/sets/standing';
@@ -28,6 +28,7 @@ import { factorAt, iceSince, momentsOfIce, reachOf, sheetsOf, type Sheet } from 
 import { together } from './repositories/asked';
 import { askLastLooks, askTimes } from './repositories/checks';
 import { askIce, askTold, weatherSince } from './repositories/moving';
+import { askLeftWords } from './repositories/leftWords';
 import { askDevices, type DeviceWhere } from './repositories/gear';
 import { askGauges, askStations, askWaters } from './repositories/places';
 import { askEarlier, askGrounds, askOpenings, askSeenLate, askStationLevels } from './repositories/scouting';
@@ -73,6 +74,8 @@ export interface Season {
   rules: InForce | null;
   /** the area of the rulebook in which each water lies, where one was named */
   areas: Record<string, string>;
+  /** who is out and left word */
+  words: Written<LeftWord>[];
   /** what work takes the reader, minutes */
   minutes: Record<Task, Takes>;
   /** levels now, by water; the ice by its course */
@@ -129,6 +132,7 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
       waters: askWaters(db(), who.crew),
       boards: askGauges(db(), who.crew),
       shed: askDevices(db(), who.crew),
+      words: askLeftWords(db(), who.crew),
       times: askTimes(db(), who.crew, who.person.id),
       looks: askLastLooks(db(), who.crew, ownLine, now),
       depths: askStationLevels(db(), who.crew),
@@ -148,6 +152,7 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     boards,
     shed,
     times,
+    words,
     looks,
     depths,
     seen,
@@ -228,6 +233,7 @@ async function load({ who, now }: App.Locals): Promise<Loaded | null> {
     areas,
     levels,
     clock,
+    words,
     minutes: minutesOf(who.person.minutes, times),
   };
   season.levels = foretold(season, now);

@@ -120,7 +120,7 @@
         <summary>Paper, away</summary>
         <p>
           <a class="link" href="/morning/paper">The round on paper</a> – <a class="link" href="/morning/typed">type it back in</a> –
-          <a class="link" href="/morning/away">nobody can come</a> –
+          <a class="link" href="/morning/away">nobody can come</a> – <a class="link" href="/morning/word">leave word at home</a> –
           <a class="link" href="/morning/calendar.ics" data-sveltekit-reload>deadlines for a calendar</a>
         </p>
       </details>

@@ -5,6 +5,7 @@ import { putDevice, putKit, putStock, putStockMove } from '../repositories/gear'
 import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../repositories/places';
 import { putDuty, putRulebook } from '../repositories/rules';
 import { putInterview, putReply } from '../repositories/interviews';
+import { putLeftWord } from '../repositories/leftWords';
 import { putReading, removeReading } from '../repositories/readings';
 import { putLine, putSet } from '../repositories/sets';
 import { putCamera, putEarlier, putGround, putIntent, putOpening, putStationLevel, putSurvey, remover } from '../repositories/scouting';
@@ -46,6 +47,7 @@ const PUT: Put = {
   duty: putDuty,
   interview: putInterview,
   reply: putReply,
+  leftWord: putLeftWord,
 };
 
 const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
@@ -69,6 +71,7 @@ const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Prom
   duty: remover('duty'),
   interview: remover('interview'),
   reply: remover('reply'),
+  leftWord: remover('left_word'),
 };
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */

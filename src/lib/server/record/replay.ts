@@ -9,6 +9,7 @@ export const TRUTH = [
   'duty',
   'interview',
   'reply',
+  'left_word',
   'catch',
   'check_device',
   'check_visit',

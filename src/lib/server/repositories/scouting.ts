@@ -46,7 +46,8 @@ export const remover =
       | 'kit'
       | 'duty'
       | 'interview'
-      | 'reply',
+      | 'reply'
+      | 'left_word',
   ) =>
   (trx: Knex, id: string, { crew }: Owner) =>
     trx(table).where({ id, crew_id: crew }).delete();
