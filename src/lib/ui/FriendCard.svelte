@@ -41,8 +41,7 @@
       <StateMark verdict={state.verdict} label={state.label} />
       <span
         ><b>{state.label}</b>
-        {state.sentence}
-        {#if state.remedy.order}<b>{state.remedy.order}.</b>{/if}</span
+        {state.sentence}</span
       >
     </p>
   {/each}

@@ -63,11 +63,13 @@
   {/each}
   <path d="M{x(tour.back)} 12 v20" stroke="var(--ink)" stroke-width="4" />
   {#each hours as hour, i (hour.getTime())}
-    {#if i % every === 0}<line x1={x(minuteOf(hour.getTime()))} x2={x(minuteOf(hour.getTime()))} y1="0" y2="46" stroke="var(--rule)" /><text
-        x={x(minuteOf(hour.getTime())) + 4}
-        y="60"
-        font-size="14">{hourText(hour, clock)}</text
-      >{/if}
+    {#if i % every === 0 && x(minuteOf(hour.getTime())) < WIDTH - 60}<line
+        x1={x(minuteOf(hour.getTime()))}
+        x2={x(minuteOf(hour.getTime()))}
+        y1="0"
+        y2="46"
+        stroke="var(--rule)"
+      /><text x={x(minuteOf(hour.getTime())) + 4} y="60" font-size="14">{hourText(hour, clock)}</text>{/if}
   {/each}
 </svg>
 
