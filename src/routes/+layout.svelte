@@ -4,6 +4,7 @@
   import { page } from '$app/state';
   import { themeOf } from '$lib/ui/theme';
   import DayStrip from '$lib/ui/DayStrip.svelte';
+  import GoTo from '$lib/ui/GoTo.svelte';
   import Waiting from '$lib/ui/Waiting.svelte';
 
   let { data, children } = $props();
@@ -54,6 +55,7 @@
   <p class="overdue" role="alert"><a href="/morning/word#{word.id}">{word.text}</a></p>
 {/each}
 <Waiting />
+{#if data.who}<GoTo />{/if}
 <main id="room" tabindex="-1">{@render children()}</main>
 
 <style>

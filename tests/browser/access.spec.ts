@@ -143,6 +143,29 @@ test('the keyboard alone: skip to the room, open a water, move the level, and it
   await expect(page.getByText('what if 4')).toBeVisible();
 });
 
+test('a question mark lists every page, water and set; a few letters and Enter go there', async ({ page, program }) => {
+  await open(page, `${program.base}/book`);
+  await page.keyboard.press('?');
+  const dialog = page.getByRole('dialog', { name: 'Go to' });
+  await expect(dialog.getByRole('option', { name: 'Rounds', exact: true })).toHaveAttribute('aria-selected', 'true');
+  await expect(dialog.getByRole('option', { name: 'Header Pond' })).toBeAttached();
+  expect(await serious(page)).toEqual([]);
+  await page.keyboard.type('12 east');
+  await expect(dialog.getByRole('option')).toHaveText(['Check 12 east lodge run', 'Bench 12 east lodge run']);
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('12 east lodge run');
+  expect(page.url()).toContain('/bench/');
+  // in a field a question mark is a question mark
+  await page.getByLabel('Note', { exact: true }).fill('');
+  await page.getByLabel('Note', { exact: true }).press('?');
+  await expect(dialog).toBeHidden();
+  await page.keyboard.press('Control+k');
+  await expect(dialog).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+});
+
 test('the level is dragged with the mouse and every set answers', async ({ page, program }) => {
   await open(page, `${program.base}/waters`);
   await page.getByRole('link', { name: 'Header Pond', exact: true }).click();
