@@ -94,7 +94,7 @@
         id="to-{i}"
         role="option"
         aria-selected={i === at}
-        onclick={() => {
+        onpointerup={() => {
           dialog.close();
           void goto(place.href);
         }}
