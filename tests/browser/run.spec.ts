@@ -218,6 +218,20 @@ test.describe('the run of the day', () => {
     await page.getByRole('button', { name: 'Work it out' }).click();
     await expect(title).toHaveText(/^Back about \d+:\d\d am and \d+:\d\d am$/);
     await expect(page.getByRole('heading', { level: 2 })).toHaveText([/^First: \d+ stops?$/, /^Second: \d+ stops?$/]);
+
+    // the second of the two goes, and each check leads to the next of his own
+    const own = page
+      .getByRole('list')
+      .filter({ has: page.getByText('due') })
+      .nth(1)
+      .getByRole('listitem')
+      .getByRole('link');
+    const [one, two] = await own.allTextContents();
+    await page.getByRole('button', { name: 'Go as second' }).click();
+    await expect(title).toHaveText(one ?? '');
+    await expect(page.getByText(/^– 1 of \d+ on your run$/)).toBeVisible();
+    await page.getByRole('link', { name: 'next set' }).click();
+    await expect(title).toHaveText(two ?? '');
   });
 });
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { goto } from '$app/navigation';
 
   /** Every room, page and set by its name, from the keyboard: `?` or Ctrl and K opens it, arrows and Enter go there. */
@@ -30,6 +31,7 @@
     { text: 'People and settings', href: '/people' },
   ];
   let dialog: HTMLDialogElement;
+  let isOpen = $state(false);
   let named = $state<Place[]>([]);
   let typed = $state('');
   let at = $state(0);
@@ -43,7 +45,8 @@
   );
 
   async function show(): Promise<void> {
-    [typed, at] = ['', 0];
+    [typed, at, isOpen] = ['', 0, true];
+    await tick();
     dialog.showModal();
     const answer = await fetch('/places.json').catch(() => null);
     if (answer?.ok) named = (await answer.json()) as Place[];
@@ -52,7 +55,7 @@
     target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
   function opens(event: KeyboardEvent): void {
     const isAsked = event.key === '?' ? !isTyping(event.target) : event.key === 'k' && (event.ctrlKey || event.metaKey);
-    if (!isAsked || dialog.open) return;
+    if (!isAsked || isOpen) return;
     event.preventDefault();
     void show();
   }
@@ -73,37 +76,39 @@
 
 <svelte:window onkeydown={opens} />
 
-<dialog bind:this={dialog} aria-label="Go to" class="no-print">
-  <label
-    >Go to
-    <input
-      class="input w-full"
-      role="combobox"
-      aria-expanded="true"
-      aria-controls="to"
-      aria-activedescendant={found.length > 0 ? `to-${at}` : undefined}
-      autocomplete="off"
-      bind:value={typed}
-      oninput={() => (at = 0)}
-      onkeydown={steps}
-    /></label
-  >
-  <ul id="to" role="listbox" aria-label="Pages, waters and sets">
-    {#each found as place, i (place.href)}
-      <li
-        id="to-{i}"
-        role="option"
-        aria-selected={i === at}
-        onpointerup={() => {
-          dialog.close();
-          void goto(place.href);
-        }}
-      >
-        {place.text}
-      </li>
-    {/each}
-  </ul>
-  <p class="quiet small">? or Ctrl K opens this, arrows choose, Enter goes, Esc closes.</p>
+<dialog bind:this={dialog} aria-label="Go to" class="no-print" onclose={() => (isOpen = false)}>
+  {#if isOpen}
+    <label
+      >Go to
+      <input
+        class="input w-full"
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="to"
+        aria-activedescendant={found.length > 0 ? `to-${at}` : undefined}
+        autocomplete="off"
+        bind:value={typed}
+        oninput={() => (at = 0)}
+        onkeydown={steps}
+      /></label
+    >
+    <ul id="to" role="listbox" aria-label="Pages, waters and sets">
+      {#each found as place, i (place.href)}
+        <li
+          id="to-{i}"
+          role="option"
+          aria-selected={i === at}
+          onpointerup={() => {
+            dialog.close();
+            void goto(place.href);
+          }}
+        >
+          {place.text}
+        </li>
+      {/each}
+    </ul>
+    <p class="quiet small">? or Ctrl K opens this, arrows choose, Enter goes, Esc closes.</p>
+  {/if}
 </dialog>
 
 <style>

@@ -12,7 +12,7 @@ import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
 import { settingAt, statesOf } from '#core/sets/standing';
 import { daySaid, whenText } from '#core/time/clock';
-import { toField } from '#core/time/localTime';
+import { localDate, toField } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
 import { worst } from '#core/water/state';
 import { readCheck } from '$lib/server/checkForm';
@@ -99,6 +99,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     order: orderOf(season, set.id),
     owedBy: view.deadline ? whenText(new Date(view.deadline), now, season.clock) : '',
     nowAt: now.getTime(),
+    today: localDate(now, season.line.zone),
     nowField: toField(now, season.line.zone),
     ids: { entry: newId(), id: newId() },
     saved: url.searchParams.get('saved') ?? '',
@@ -128,7 +129,8 @@ async function adviceOf(saved: string | null, set: TrapSet, crew: string): Promi
 function orderOf(season: Season, id: string) {
   const owed = season.views.filter((v) => v.deadline).sort((a, b) => (a.deadline ?? '').localeCompare(b.deadline ?? ''));
   const place = owed.findIndex((v) => v.id === id);
-  return { place: place + 1, of: owed.length, next: owed.find((v, i) => i > place && v.id !== id)?.id ?? null };
+  const next = owed.find((v, i) => i > place && v.id !== id)?.id ?? null;
+  return { place: place + 1, of: owed.length, next, owed: owed.map((v) => v.id) };
 }
 
 export const actions: Actions = {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { enhance } from '$app/forms';
   import { sizeText } from '#core/devices/sizes';
   import { designScene } from '#core/scene/designScene';
@@ -10,6 +11,7 @@
   import StateMark from '$lib/ui/StateMark.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
+  import { inOwnRun } from '$lib/ui/ownRun';
   import Here from './Here.svelte';
   import AskForm from './AskForm.svelte';
   import DetailForm from './DetailForm.svelte';
@@ -28,6 +30,12 @@
   const link = (outcome: string): string => `/check/${view.id}?outcome=${encodeURIComponent(outcome)}`;
   const remade = $derived(data.lower !== '' && data.likely !== 'untouched');
   let minutes = $state('');
+  /** the page runs on the device */
+  let isHere = $state(false);
+  onMount(() => (isHere = true));
+  /** by the order that this device goes, where one was chosen today */
+  const own = $derived(isHere ? inOwnRun(data.today, view.id, data.order.owed) : null);
+  const next = $derived(own ? own.next : data.order.next);
   const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 </script>
 
@@ -38,8 +46,9 @@
     {#if view.devices.length > 0}<Here stop="{view.id} {view.lastLook ?? ''}" now={data.nowAt} bind:minutes />{/if}
     <p class="quiet small">
       <a href="/morning">Rounds</a>
-      {#if data.order.place > 0}<span>– {data.order.place} of {data.order.of} due</span>{/if}
-      {#if data.order.next}<span>– <a href="/check/{data.order.next}">next set</a></span>{/if}
+      {#if own}<span>– {own.place} of {own.of} on your run</span>
+      {:else if data.order.place > 0}<span>– {data.order.place} of {data.order.of} due</span>{/if}
+      {#if next}<span>– <a href="/check/{next}">next set</a></span>{/if}
     </p>
     <h1>{view.number} {view.name}</h1>
     <p class="quiet">
@@ -60,9 +69,8 @@
       <p class="big">{data.advice}</p>
       <p class="quiet">Common practice, no published source. Yours to judge.</p>
       <p class="mt-4 flex gap-3 flex-wrap">
-        <a class="btn btn-primary btn-lg" href={data.order.next ? `/check/${data.order.next}` : '/morning'}>Go on</a><a
-          class="btn btn-lg"
-          href="/bench/{view.id}">Change it at the bench</a
+        <a class="btn btn-primary btn-lg" href={next ? `/check/${next}` : '/morning'}>Go on</a><a class="btn btn-lg" href="/bench/{view.id}"
+          >Change it at the bench</a
         >
       </p>
     </div>

@@ -32,6 +32,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     asked: { from, by: mode, people, lunch, begin: found.begin },
     problem,
     start: start.getTime(),
+    date: localDate(start, zone),
     /** minutes until noon; 0 where it is past */
     noon: Math.max(0, (instantOf(localDate(start, zone), '12:00', zone).getTime() - start.getTime()) / 60_000),
     light: sun.dawn && sun.dusk ? { from: sun.dawn.getTime(), to: sun.dusk.getTime() } : null,

@@ -2,6 +2,8 @@
   import { bandOf } from '#core/run/visit';
   import { clockText, spanText } from '#core/time/clock';
   import { many } from '#core/units/many';
+  import { goto } from '$app/navigation';
+  import { keepRun } from '$lib/ui/ownRun';
   import PrintHead from '$lib/ui/PrintHead.svelte';
   import Scroller from '$lib/ui/Scroller.svelte';
   import type { PageData } from './$types';
@@ -37,6 +39,12 @@
     const each = day.minutes.look.minutes + home.travel / Math.max(1, day.stops.length);
     return Math.max(0, Math.floor(left / each));
   });
+  /** From here on each check leads to the next of this order. */
+  function go(order: readonly string[]): void {
+    const checks = order.filter((id) => day.stops.find((s) => s.id === id)?.visit.task !== 'place');
+    keepRun(day.date, checks);
+    if (checks[0]) void goto(`/check/${checks[0]}`);
+  }
   const gpx = $derived(
     plan
       ? `/morning/run/stops.gpx?${new URLSearchParams({ stops: plan.tours.flatMap((t) => t.stops.flatMap((s) => day.stops[s.stop]?.id ?? [])).join(',') })}`
@@ -68,6 +76,13 @@
     <Scroller label="The day as a rail"><DayRail {tour} stops={day.stops} start={day.start} light={day.light} clock={day.clock} /></Scroller
     >
     {@const order = tour.stops.flatMap((s) => day.stops[s.stop]?.id ?? [])}
+    {#if order.length > 0}
+      <p class="no-print mt-2">
+        <button type="button" class="btn btn-primary" onclick={() => go(order)}
+          >{plan.tours.length > 1 ? `Go as ${person === 0 ? 'first' : 'second'}` : 'Go in this order'}</button
+        >
+      </p>
+    {/if}
     <ol>
       {#each tour.stops as timed, i (timed.stop)}
         {@const stop = day.stops[timed.stop]}
