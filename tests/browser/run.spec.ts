@@ -244,4 +244,8 @@ test('one tap on arriving counts the minutes there, over a reload, and they are 
   await expect(page.getByRole('button', { name: /^Here for/ })).toBeVisible();
   await page.getByRole('link', { name: 'Sprung, empty' }).click();
   await expect(page.getByLabel('Minutes here')).toHaveValue(/^\d\.\d$/);
+  // what is typed stands, whatever the clock goes on to count
+  await page.getByLabel('Minutes here').fill('25');
+  await page.waitForTimeout(5500);
+  await expect(page.getByLabel('Minutes here')).toHaveValue('25');
 });

@@ -27,6 +27,11 @@ describe('the run of a day', () => {
     assert.match(page, /That is past already\. Say when you begin\./);
     assert.ok(page.includes('value="2026-11-24T05:00"'));
   });
+  it('goes on from now where the beginning was this morning', async () => {
+    const page = await get('/morning/run?from=2026-11-25T04:10');
+    assert.ok(!page.includes('past already'));
+    assert.match(page, /value="2026-11-25T05:2\d"/);
+  });
   it('a set that was looked at leaves the run, with the minutes it took', async () => {
     const [stay] = (await rows('stay', { set_id: setOf('41') })).map((s) => String(s.id));
     const entry = uuid();

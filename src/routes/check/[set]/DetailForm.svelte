@@ -27,6 +27,8 @@
   }
   let { data, kept, system, outcome, minutes }: Props = $props();
 
+  /** as somebody typed it: the clock does not write over it */
+  let took = $state<string | null>(null);
   const many = $derived(data.view.devices.length > 1);
   const firstChange = (): string =>
     typed(
@@ -166,7 +168,8 @@
     <TextField
       label="Minutes here"
       name="took"
-      value={typed(kept, 'took', minutes)}
+      value={took ?? typed(kept, 'took', minutes)}
+      oninput={(e) => (took = e.currentTarget.value)}
       error={kept?.errors?.took}
       help="empty: not counted; after three, your own times stand in the plan of the day"
     />

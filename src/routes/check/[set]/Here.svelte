@@ -22,7 +22,7 @@
 
   $effect(() => {
     const kept = browser ? Number(localStorage.getItem(key) ?? NaN) : NaN;
-    begun = Number.isFinite(kept) && now - kept < FORGOTTEN && kept <= now ? kept : null;
+    begun = Number.isFinite(kept) && now - kept < FORGOTTEN && kept - now < 60_000 ? kept : null;
   });
   $effect(() => {
     if (begun === null) return;

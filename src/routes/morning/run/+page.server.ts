@@ -7,6 +7,8 @@ import { accessPoints, dayRun } from '$lib/server/dayRun';
 import { loadSeason } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
 
+/** A beginning that is not longer ago is that of the run under way, ms. */
+const LATELY = 12 * 3_600_000;
 const LUNCHES = ['0', '20', '30', '45', '60'];
 
 /** The run of a day: its stops in the order that breaks no deadline in the least time. */
@@ -19,9 +21,11 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const from = said('from') || toField(now, zone);
   const which = said('from.which');
   const read = readLocalTime(from, zone, which === 'first' || which === 'second' ? which : undefined);
-  const problem = read.ok ? (read.at.getTime() < now.getTime() - 60_000 ? 'That is past already. Say when you begin.' : '') : read.sentence;
-  const start = read.ok && problem === '' ? read.at : now;
-  const mode: Mode = said('by') in MODES ? (said('by') as Mode) : 'foot';
+  const past = read.ok ? now.getTime() - read.at.getTime() : 0;
+  const problem = read.ok ? (past > LATELY ? 'That is past already. Say when you begin.' : '') : read.sentence;
+  // who is on his way already goes on from now
+  const start = read.ok && past <= 0 ? read.at : now;
+  const mode: Mode = Object.hasOwn(MODES, said('by')) ? (said('by') as Mode) : 'foot';
   const people: 1 | 2 = said('people') === '2' ? 2 : 1;
   const lunch = LUNCHES.includes(said('lunch')) ? said('lunch') : '0';
   const found = dayRun(season, { start, mode, access: said('begin') }, locals);
@@ -29,8 +33,9 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   return {
     line: season.line.name,
     clock: season.clock,
-    asked: { from, by: mode, people, lunch, begin: found.begin },
+    asked: { from: problem === '' && past > 0 ? toField(now, zone) : from, by: mode, people, lunch, begin: found.begin },
     problem,
+    now: now.getTime(),
     start: start.getTime(),
     date: localDate(start, zone),
     /** minutes until noon; 0 where it is past */

@@ -13,6 +13,8 @@
   }
   let { plan, ways, day }: Props = $props();
   const at = (minute: number): string => clockText(new Date(day.start + minute * 60_000), day.clock);
+  /** nobody begins before now */
+  const isGone = (earlier: number): boolean => day.start - earlier * 60_000 < day.now;
   const named = (stops: readonly number[]): string => stops.map((i) => day.stops[i]?.label ?? '').join(', ');
   const overdue = $derived([...day.stops.keys()].filter((i) => (day.stops[i]?.due ?? 0) < 0));
   const late = $derived(plan.tours.flatMap((t) => t.stops.filter((s) => s.late > 0.05).map((s) => s.stop)));
@@ -26,7 +28,11 @@
     <p class="quiet">Looking for what helps ...</p>
   {:else if ways && helps}
     <ul>
-      {#if ways.earlier !== null}<li>Begin {ways.earlier} min earlier, at {at(-ways.earlier)}: all in time.</li>{/if}
+      {#if ways.earlier !== null}<li>
+          {isGone(ways.earlier)
+            ? `Begun by ${at(-ways.earlier)} it would have been`
+            : `Begin ${ways.earlier} min earlier, at ${at(-ways.earlier)}:`} all in time.
+        </li>{/if}
       {#if ways.shared}<li>Two people: back by {at(ways.shared[0])} and {at(ways.shared[1])}, all in time.</li>{/if}
       {#if ways.without.length > 0}<li>Without {named(ways.without)}, pulled or handed over: the rest in time.</li>{/if}
     </ul>
