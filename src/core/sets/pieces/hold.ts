@@ -50,7 +50,7 @@ export const ANCHOR_CABLE = 'anchor cable';
 
 /** Where a second anchor stands, m; null where one is all. */
 export const secondAnchor = ({ choices }: Pick<Laying, 'choices'>, [x, y, z]: Spot): Spot | null =>
-  choices.second === 'two' ? [x, y + BESIDE, z] : null;
+  choices.second === 'two' ? [x, y < 0 ? y - BESIDE : y + BESIDE, z] : null;
 
 type Spot = [x: number, y: number, z: number];
 
