@@ -298,18 +298,14 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
   // yesterday's round: word was left, and taken back in time
   const [went, home] = [at(1, '07:05'), at(1, '11:40')];
   const word = {
-    ...{
-      id: make(went),
-      line: idOf('line'),
-      who: 'Wren Ostby',
-      where: 'Truck to the sorting shed, on foot along the dike to the lodge and back',
-    },
-    ...{
-      at: went.toISOString(),
-      backBy: at(1, '13:00').toISOString(),
-      home: 'the feed shed',
-      then: 'Call Corin, then come along the dike',
-    },
+    id: make(went),
+    line: idOf('line'),
+    who: 'Wren Ostby',
+    where: 'Truck to the sorting shed, on foot along the dike to the lodge and back',
+    at: went.toISOString(),
+    backBy: at(1, '13:00').toISOString(),
+    home: 'the feed shed',
+    then: 'Call Corin, then come along the dike',
   };
   const left = add('leftWord', { ...word, back: null }, went, wren);
   add('leftWord', { ...word, back: home.toISOString() }, home, wren, left);

@@ -8,7 +8,7 @@ interface Day {
   isHungry: boolean;
 }
 
-/** The day after one more chain of stops; the same reckoning as `timed`, without its list. */
+/** The day after one more chain of stops; the same calculation as `timed`, without its list. */
 function onward({ stops, travel, lunch }: Run, day: Day, chain: readonly number[]): Day {
   let { clock, place, late, isHungry } = day;
   for (const index of chain) {

@@ -6,7 +6,7 @@ import type { Run, Stop } from './tour';
 /** The order of a day's stops that breaks no deadline in the least time; where none exists, that with the fewest minutes late. */
 
 /** Up to so many stops, or pinned rows of them, every order is weighed. */
-export const ALL_WEIGHED = 9;
+const ALL_WEIGHED = 9;
 
 /** How often a good order of so many is shaken to find a better one: a long one settles slowly. */
 const shakesOf = (stops: number): number => Math.max(24, Math.round(1600 / stops));

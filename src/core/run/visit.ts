@@ -23,7 +23,7 @@ export function visitOf({ isRemade, isMissing, underIce }: Ahead, takes: Readonl
   return { task, minutes: sum('minutes'), low: sum('low'), high: sum('high') };
 }
 
-/** How far the end of a day may lie on both sides of what was reckoned, minutes. */
+/** How far the end of a day may lie on both sides of what was calculated, minutes. */
 export interface Band {
   sooner: number;
   later: number;

@@ -9,7 +9,7 @@ export type LocalTime = { ok: true; at: Date } | { ok: false; sentence: string }
  * @param zone IANA name, `America/Chicago`
  * @param which `first` (before the clocks go back) or `second`
  */
-export function readLocalTime(text: string, zone: string, which?: 'first' | 'second'): LocalTime {
+export function readLocalTime(text: string, zone: string, which?: string | null): LocalTime {
   const match = /^(\d{4}-\d{2}-\d{2})[T ](\d{2}:\d{2})(?::\d{2}(?:\.\d+)?)?$/.exec(whole(text));
   const typed = match ? `${match[1]}T${match[2]}` : '';
   const time = DateTime.fromISO(typed, { zone });
@@ -19,7 +19,7 @@ export function readLocalTime(text: string, zone: string, which?: 'first' | 'sec
     return { ok: false, sentence: `The clocks skip ${match[2]} on ${match[1]}: that time does not exist. Give a time an hour later.` };
   }
   const both = time.getPossibleOffsets();
-  if (both.length > 1 && !which) {
+  if (both.length > 1 && which !== 'first' && which !== 'second') {
     return { ok: false, sentence: `The clocks show ${match[2]} twice on ${match[1]}. Say which of the two is meant.` };
   }
   const chosen = which === 'second' ? both.at(-1) : both[0];

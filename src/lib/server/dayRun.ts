@@ -38,7 +38,9 @@ export function dayRun(season: Season, { start, mode, access }: RunAsked, locals
   const stops = [
     ...due.map((view) => {
       const row = roundRow(season, view, moving, locals);
-      const [deadline, shuts] = [new Date(row.deadline), row.shuts];
+      const deadline = new Date(row.deadline);
+      // what the water cut off before the day begins is no deadline of the day
+      const shuts = row.shuts && row.shuts > start ? row.shuts : null;
       return {
         ...{ id: view.id, label: `${view.number} ${view.name}`, order: row.order, visit: row.visit, href: `/check/${view.id}` },
         opens: minute(row.opens),

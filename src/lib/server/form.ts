@@ -46,8 +46,7 @@ export function reader(data: FormData, who: Who) {
       return Number.isFinite(value) ? value : undefined;
     },
     instant: (name: string, zone: string): Date | undefined => {
-      const which = text(`${name}.which`);
-      const read = readLocalTime(text(name), zone, which === 'first' || which === 'second' ? which : undefined);
+      const read = readLocalTime(text(name), zone, text(`${name}.which`));
       if (read.ok) return read.at;
       errors[name] = read.sentence;
       return undefined;

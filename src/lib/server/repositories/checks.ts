@@ -236,23 +236,27 @@ interface TimeRow {
   change: Check['change'];
   outcomes: Outcome[];
   is_alive: boolean;
-  type: string | null;
+  type: string;
+  is_placed: boolean;
 }
 
 /** The times that a person wrote: at checks of this season and earlier ones, and at what was placed. */
 export const askTimes = (db: Knex, crew: string, by: string): Asked<TimeRow, Time[]> => ({
   query: db.raw(
-    `(select v.took, v.change, array_agg(c.outcome) as outcomes, coalesce(bool_or(k.alive), false) as is_alive, null as type
-       from check_visit v join check_device c on c.visit_id = v.id left join catch k on k.check_id = c.id
-       where v.crew_id = :crew and v.by = :by and v.took is not null group by v.id order by v.at desc limit 200)
+    `(select v.took, v.change, array_agg(c.outcome) as outcomes, coalesce(bool_or(k.alive), false) as is_alive, s.type, false as is_placed
+       from check_visit v join trap_set s on s.id = v.set_id join check_device c on c.visit_id = v.id left join catch k on k.check_id = c.id
+       where v.crew_id = :crew and v.by = :by and v.took is not null group by v.id, s.type order by v.at desc limit 200)
      union all
-     (select s.took, 'as it was', '{}', false, s.type from trap_set s where s.crew_id = :crew and s.by = :by and s.took is not null limit 200)`,
+     (select s.took, 'as it was', '{}', false, s.type, true from trap_set s where s.crew_id = :crew and s.by = :by and s.took is not null limit 200)`,
     { crew, by },
   ),
   times: [],
   read: (rows) =>
-    rows.flatMap(({ took, change, outcomes, is_alive, type }): Time[] => {
-      const task = type ? (setTypeOf(type).underIce ? 'ice' : 'place') : taskOf({ outcomes, change, isAlive: is_alive });
+    rows.flatMap(({ took, change, outcomes, is_alive, type, is_placed }): Time[] => {
+      const { underIce = false } = setTypeOf(type);
+      if (is_placed) return [{ task: underIce ? 'ice' : 'place', minutes: took }];
+      // through ice the hole is in it: it is no time of a look
+      const task = underIce ? null : taskOf({ outcomes, change, isAlive: is_alive });
       return task ? [{ task, minutes: took }] : [];
     }),
 });

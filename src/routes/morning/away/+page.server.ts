@@ -15,10 +15,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const today = localDate(now, line.zone);
   const typed = (name: string, days: number, time: string): string =>
     url.searchParams.get(name)?.trim() || toField(instantOf(addDays(today, days), time, line.zone), line.zone);
-  const read = (name: string, text: string) => {
-    const which = url.searchParams.get(`${name}.which`);
-    return readLocalTime(text, line.zone, which === 'first' || which === 'second' ? which : undefined);
-  };
+  const read = (name: string, text: string) => readLocalTime(text, line.zone, url.searchParams.get(`${name}.which`));
   const [from, to] = [typed('from', 1, '17:00'), typed('to', 4, '07:00')];
   const [leaving, back] = [read('from', from), read('to', to)];
   const asked = { line: line.name, from, to, groups: [], said: '', before: '' };

@@ -19,8 +19,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const { zone } = season.line;
   const said = (name: string): string => url.searchParams.get(name)?.trim() ?? '';
   const from = said('from') || toField(now, zone);
-  const which = said('from.which');
-  const read = readLocalTime(from, zone, which === 'first' || which === 'second' ? which : undefined);
+  const read = readLocalTime(from, zone, said('from.which'));
   const past = read.ok ? now.getTime() - read.at.getTime() : 0;
   const problem = read.ok ? (past > LATELY ? 'That is past already. Say when you begin.' : '') : read.sentence;
   // who is on his way already goes on from now

@@ -21,6 +21,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const season = await loadSeason(locals);
   if (!season) return { line: null };
   const { now, who } = locals;
+  const ways = season.words.length > 0 ? waysOf(season, locals) : { dangers: [], trucks: [] };
   return {
     line: season.line.name,
     me: who.person.name,
@@ -32,7 +33,8 @@ export const load: PageServerLoad = async ({ locals, url }) => {
         left: momentText(new Date(word.at), season.clock),
         by: whenText(new Date(word.backBy), now, season.clock),
         over: state === 'overdue' ? spanText(late) : '',
-        ...cardOf(season, word, locals),
+        dark: darkOf(season, word),
+        ...ways,
       };
     }),
     ids: { entry: newId(), back: newId() },
@@ -40,10 +42,14 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   };
 };
 
-/** What of the way matters to who waits: when it gets dark, what is dangerous there, where a truck can stand. */
-function cardOf(season: Season, word: LeftWord, locals: App.Locals) {
-  const { zone } = season.line;
-  const { sunset, dusk } = sunOf(localDate(new Date(word.backBy), zone), zone, season.line);
+/** When it gets dark on the day on which somebody is to be back; empty where the line lies nowhere yet. */
+function darkOf({ line, clock }: Season, { backBy }: LeftWord): string {
+  const { sunset, dusk } = sunOf(localDate(new Date(backBy), line.zone), line.zone, line);
+  return dusk && sunset ? `Sunset ${clockText(sunset, clock)}, dark ${clockText(dusk, clock)}.` : '';
+}
+
+/** What of the ways matters to who waits: what is dangerous there, where a truck can stand. */
+function waysOf(season: Season, locals: App.Locals) {
   const moving = movingOf(season, locals.now);
   const waters = Object.fromEntries(season.waters.map((w) => [w.id, w.name]));
   const dangers = season.views
@@ -59,7 +65,6 @@ function cardOf(season: Season, word: LeftWord, locals: App.Locals) {
     return `${first?.water ?? ''}, ${alike.map((d) => d.of).join(', ')}: ${first?.care ?? ''}`;
   });
   return {
-    dark: dusk && sunset ? `Sunset ${clockText(sunset, season.clock)}, dark ${clockText(dusk, season.clock)}.` : '',
     dangers: said,
     trucks: accessPoints(season).map(({ name, at: [lon, lat] }) => `${name}: ${lat.toFixed(5)}, ${lon.toFixed(5)}`),
   };
