@@ -28,7 +28,7 @@ export default ts.config(
       'src/core/stations/placed.ts',
       'src/core/sets/standing.ts',
       'src/core/record/{places,upgrade}.ts',
-      'src/lib/server/{season,surfaces}.ts',
+      'src/lib/season/season.ts',
       'src/lib/server/repositories/places.ts',
       'src/routes/{begin,waters}/+page.server.ts',
     ],

@@ -292,7 +292,7 @@ await redraw(program.base, say);
 const { db } = await import('#server/database');
 const { loadSeason } = await import('#server/season');
 const { people, whoIs } = await import('#server/repositories/places');
-const { whoOf } = await import('#server/who');
+const { whoOf } = await import('#lib/season/who');
 const water = (await db()('water').where({ name: 'Header Pond' }).first('id')).id as string;
 
 for (const size of ['the demo', 'ten times the demo']) {

@@ -1,4 +1,4 @@
-import type { Who } from '$lib/server/who';
+import type { Who } from '#lib/season/who';
 
 declare global {
   namespace App {

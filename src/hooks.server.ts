@@ -2,11 +2,11 @@ import { randomUUID } from 'node:crypto';
 import { redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
 import { stringify } from 'devalue';
 import { now } from '$lib/server/clock';
-import { isId } from '$lib/server/newId';
+import { isId } from '#lib/form/newId';
 import { AWAY_SENTENCE, db, isAway } from '$lib/server/database';
 import { plainPage, sendAgainPage } from '$lib/server/plainPage';
 import { whoIs } from '$lib/server/repositories/places';
-import { whoOf } from '$lib/server/who';
+import { whoOf } from '#lib/season/who';
 import { themeOf } from '$lib/ui/theme';
 
 /** Who works, from the cookie; an empty record leads to its first page. While PostgreSQL is away every form keeps what was typed. */

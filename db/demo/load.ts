@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { localDate } from '#core/time/localTime';
-import { record, type NewEntry } from '#server/record/write';
+import { record } from '#server/record/write';
+import type { NewEntry } from '#core/record/entry';
 import { buildDemo, ZONE } from './build';
 
 /**

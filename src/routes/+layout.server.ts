@@ -1,9 +1,10 @@
 import { clockOf, whenText, type Clock } from '#core/time/clock';
 import { db } from '$lib/server/database';
-import { newId } from '$lib/server/newId';
+import { newId } from '#lib/form/newId';
 import { people } from '$lib/server/repositories/places';
 import { wordState } from '#core/run/leftWord';
-import { loadSeason, type Season } from '$lib/server/season';
+import { loadSeason } from '$lib/server/season';
+import type { Season } from '#lib/season/season';
 import { stripOf } from '$lib/server/strip';
 import type { LayoutServerLoad } from './$types';
 

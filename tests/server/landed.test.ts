@@ -9,7 +9,7 @@ import { inches } from '#core/units/factors';
 import type { Body } from '#core/record/kinds';
 import { connect } from '#server/database';
 import { digests, replay } from '#server/record/replay';
-import { bodyOf } from '#server/record/upsert';
+import { bodyOf } from '#core/record/written';
 import { record } from '#server/record/write';
 import { entryOf } from '#server/repositories/entries';
 import { gauges, stations, waters } from '#server/repositories/places';

@@ -11,13 +11,13 @@ export function likelyOutcome(verdict: Verdict): Outcome {
 }
 
 /** How many visits in a row, newest first, found everything untouched. */
-export function untouchedInARow(visits: Pick<Check, 'devices'>[]): number {
+export function untouchedInARow(visits: readonly Pick<Check, 'devices'>[]): number {
   const first = visits.findIndex(({ devices }) => !devices.every((d) => d.outcome === 'untouched'));
   return first === -1 ? visits.length : first;
 }
 
 /** Whether this look is the second untouched in a row, at which the questions are asked. */
-export const asksNow = (visitsBefore: Pick<Check, 'devices'>[]): boolean => untouchedInARow(visitsBefore) >= 1;
+export const asksNow = (visitsBefore: readonly Pick<Check, 'devices'>[]): boolean => untouchedInARow(visitsBefore) >= 1;
 
 /** What was used at a place before, by you or by others: what was taught there is not set again. */
 export const USED_BEFORE = ['not known', 'nothing', 'body-grips', 'snares', 'footholds', 'more than one kind'] as const;

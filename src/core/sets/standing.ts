@@ -22,6 +22,10 @@ export function usualDevices(type: SetType): Record<string, FilledPosition> {
   return Object.fromEntries(type.positions.filter((p) => !p.optional).map((p) => [p.id, type.usual]));
 }
 
+/** A change takes its place in the order of time: what was set later stays as it was set. */
+export const withSetting = (settings: readonly Setting[], setting: Setting): Setting[] =>
+  [...settings.filter((s) => s.at !== setting.at), setting].sort((a, b) => a.at.localeCompare(b.at));
+
 /** What a set type is told of its station. */
 export const placeOf = (station: Station, follows: Follows | null = null): Place => ({
   kind: station.kind,

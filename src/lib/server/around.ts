@@ -32,10 +32,11 @@ import { toSalvage, type ToSalvage } from './repositories/gear';
 import { sites } from './repositories/places';
 import { surveys } from './repositories/scouting';
 import { placeAround } from './aroundPlace';
-import { designOf } from './oneSet';
+import { designOf } from '#lib/season/oneSet';
 import { judged, ruleReader } from './ruled';
 import { loadScouted } from './scouting';
-import { loadSeason, type Season } from './season';
+import { loadSeason } from './season';
+import type { Season } from '#lib/season/season';
 
 const DAY = 86_400_000;
 

@@ -8,7 +8,7 @@ import { latest } from '#core/stations/measures';
 import { offeredAt } from '#core/stations/offered';
 import type { Station } from '#core/stations/placed';
 import { iceAhead } from './iceAhead';
-import type { Season } from './season';
+import type { Season } from '#lib/season/season';
 
 /** Farther off than this nothing on the ground is in reach of a catch, m. */
 const NEAR = 25;

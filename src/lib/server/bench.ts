@@ -3,7 +3,7 @@ import { parseNumber } from '#core/sets/numberText';
 import { notArmedSentence, unanswered } from '#core/sets/arming';
 import { CLASS_WORDS } from '#core/devices/sizes';
 import { againstLive } from '#core/sets/fit';
-import { layOut, placeOf, settingAt } from '#core/sets/standing';
+import { layOut, placeOf, settingAt, withSetting } from '#core/sets/standing';
 import { CRITIQUE } from '#core/words/critique';
 import { tell } from '#core/words/finding';
 import { numberFaults } from '#core/sets/ranges';
@@ -15,13 +15,13 @@ import type { Station } from '#core/stations/placed';
 import { sameLures } from '#core/lure/lure';
 import { luresFrom } from '#core/lure/typed';
 import { wholeMinute } from '#core/time/localTime';
-import { askIfFar } from './askIfFar';
+import { askIfFar } from '#lib/form/askIfFar';
 import type { Place } from './benchPlace';
-import type { Reader } from './form';
+import type { Reader } from '#lib/form/reader';
 import { ruledIn } from './ruledIn';
-import { idBeside } from './newId';
-import type { Written } from './record/upsert';
-import { index } from './season';
+import { idBeside } from '#lib/form/newId';
+import type { Written } from '#core/record/written';
+import { index } from '#lib/season/season';
 import { surfacesAt } from './surfaces';
 
 export interface BenchWrite {
@@ -274,10 +274,6 @@ function openingOf(read: Reader, { type, station, before }: Place, at: Date): Dr
     count: acts.breaks,
   };
 }
-
-/** A change takes its place in the order of time: what was set later stays as it was set. */
-export const withSetting = (settings: readonly Setting[], setting: Setting): Setting[] =>
-  [...settings.filter((s) => s.at !== setting.at), setting].sort((a, b) => a.at.localeCompare(b.at));
 
 /** What was typed of the level at placing, as a reading. A live set needs a level to be measured from: none is ever made up for it. */
 async function readingsAt(read: Reader, { season, station }: Place, at: Date, needed: boolean): Promise<Draft<'reading'>[]> {

@@ -17,12 +17,12 @@ import { beginsWith } from '#core/schools/sides';
 import { lureFields } from '#core/lure/typed';
 import { stock } from './repositories/gear';
 import { iceAhead } from './iceAhead';
-import { newId } from './newId';
+import { newId } from '#lib/form/newId';
 import { aroundOf, loadKnown } from './around';
 import { factsHere } from './ruled';
-import { neighboursOf } from './oneSet';
-import type { Written } from './record/upsert';
-import { index, type Season } from './season';
+import { neighboursOf } from '#lib/season/oneSet';
+import type { Written } from '#core/record/written';
+import { index, type Season } from '#lib/season/season';
 import { frameOf } from '#core/ahead/facts';
 
 /** Everything the bench shows for one set at one station; plain values, so that the page calculates while numbers change. */

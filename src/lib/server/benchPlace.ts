@@ -2,8 +2,8 @@ import type { TrapSet } from '#core/record/kinds';
 import type { SetType } from '#core/sets/setType';
 import type { Station } from '#core/stations/placed';
 import type { System } from '#core/units/factors';
-import type { Written } from './record/upsert';
-import type { Season } from './season';
+import type { Written } from '#core/record/written';
+import type { Season } from '#lib/season/season';
 
 /** Where a set is built at the bench, and by whom. */
 export interface Place {

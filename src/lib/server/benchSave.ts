@@ -1,12 +1,14 @@
 import type { BenchWrite } from './bench';
 import { db } from './database';
-import { attempt, openedOn, type Reader } from './form';
+import { attempt } from './form';
+import { openedOn, type Reader } from '#lib/form/reader';
 import { keepAfter } from './keepForecasts';
 import { lureUsed } from './lureUsed';
-import { idBeside } from './newId';
-import { bodyOf } from './record/upsert';
-import type { Season } from './season';
-import { record, type NewEntry } from './record/write';
+import { idBeside } from '#lib/form/newId';
+import { bodyOf } from '#core/record/written';
+import type { Season } from '#lib/season/season';
+import { record } from './record/write';
+import type { NewEntry } from '#core/record/entry';
 
 /** Which field of the bench's form a path of the record belongs to. */
 function fieldOf(path: string): string {

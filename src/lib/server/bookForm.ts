@@ -1,7 +1,7 @@
 import { findNodeAtLocation, parse, parseTree, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import { rulebookSchema, PARTS, type BookPart, type Rulebook } from '#core/rules/book';
 import { PART_FORMS, type BookField } from '#core/rules/fields';
-import type { Reader } from './form';
+import type { Reader } from '#lib/form/reader';
 import { readRule } from './ruleForm';
 
 /** A rulebook as it is typed rule by rule, or handed in as a file. */

@@ -12,7 +12,7 @@ import type { Known } from '#core/water/levels';
 import { outcomesText } from '#core/record/sentence';
 import { aroundOf, loadKnown } from './around';
 import { db } from './database';
-import { designOf } from './oneSet';
+import { designOf } from '#lib/season/oneSet';
 import { checks } from './repositories/checks';
 
 const HOUR = 3_600_000;

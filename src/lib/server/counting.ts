@@ -7,7 +7,7 @@ import { type Clock, dayText } from '#core/time/clock';
 import { db } from './database';
 import { untouchedInARow } from './repositories/checks';
 import { stationName, type Scouted } from './scouting';
-import type { Season } from './season';
+import type { Season } from '#lib/season/season';
 
 const DAY = 86_400_000;
 

@@ -1,10 +1,11 @@
 import { caughtAs, type CaughtAs, type Duty } from '#core/rules/caught';
 import type { Species } from '#core/animals/species';
+import type { Caught } from '#lib/check/atCatch';
 import { whenText } from '#core/time/clock';
 import { wallOf } from '#core/time/localTime';
 import { db } from './database';
 import { catchesOfLine, dutiesDone, versionsOf, type CaughtRow } from './repositories/rules';
-import type { Season } from './season';
+import type { Season } from '#lib/season/season';
 
 /** Catches as the rulebook in force has them, and who is to be told of them. */
 
@@ -56,29 +57,6 @@ export async function openDuties(season: Season, { who, now }: App.Locals) {
     }));
 }
 
-/** What a check says of each animal before it is logged: closed by the book, to be told, with a tag; empty where it says nothing. */
-export async function atCatch(season: Season, water: string, { who, now }: App.Locals): Promise<Partial<Record<Species, string>>> {
-  const { rules, line, areas } = season;
-  if (!rules) return {};
-  const { date, clock } = wallOf(now, line.zone);
-  const caught = await judgedCatches(season, who.crew);
-  const said: Partial<Record<Species, string>> = {};
-  for (const species of ['beaver', 'muskrat', 'mink', 'otter', 'raccoon', 'other'] as const) {
-    const own = caught.filter((c) => c.row.species === species);
-    const onDay = own.filter((c) => wallOf(c.row.at, line.zone).date === date).length;
-    const day = { date, time: clock, area: areas[water] ?? '' };
-    const as = caughtAs(rules.book, { species, at: now, day, before: { inSeason: own.length, onDay } });
-    const told = as.duties.map((d) => `tell ${d.whom} by ${whenText(d.by, now, season.clock)}${d.how ? `, ${d.how}` : ''}`);
-    const why =
-      as.because === 'closed' ? 'closed' : as.because ? `over the limit of ${as.limit?.most ?? 0} a ${as.limit?.per ?? 'season'}` : '';
-    const parts = [
-      ...(as.is === 'incidental' ? [`${species} ${why} by your rulebook (${as.rule ?? ''}): it is booked as incidental`] : []),
-      ...told,
-      ...(as.tag ? [`a tag on it (${as.tag})`] : []),
-      ...(as.is !== 'incidental' && as.limit ? [`${as.limit.count} of ${as.limit.most} a ${as.limit.per}`] : []),
-    ];
-    const sentence = parts.join('; ');
-    if (sentence !== '') said[species] = `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`;
-  }
-  return said;
-}
+/** What was caught until now, for what the book says of the next one. */
+export const caughtSoFar = async (season: Season, { who }: Pick<App.Locals, 'who'>): Promise<Caught[]> =>
+  (await judgedCatches(season, who.crew)).map(({ row: { species, at } }) => ({ species, at }));

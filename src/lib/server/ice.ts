@@ -12,7 +12,7 @@ import { growthText as alphaText } from '#core/units/speed';
 import { carriedOn, freezingDegreeDays, type WeatherHour } from '#core/weather/hours';
 import { factorAt, type Sheet } from '#core/ice/sheets';
 import { clockFrom } from '#core/ahead/setOutlook';
-import type { Season } from './season';
+import type { Season } from '#lib/season/season';
 
 const DAY = 86_400_000;
 

@@ -7,7 +7,7 @@ import type { Station } from '#core/stations/placed';
 import { nextCheck } from '#core/time/deadline';
 import { dayText } from '#core/time/clock';
 import { printLength } from '#core/units/length';
-import type { Season } from './season';
+import type { Season } from '#lib/season/season';
 
 /** The ice over a station now and, thick end of the forecast, at the next check, m; and the frost until then. */
 export function iceAhead(season: Season, station: Station, set: Pick<TrapSet, 'id'> | undefined, locals: App.Locals) {

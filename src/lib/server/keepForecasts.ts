@@ -5,8 +5,9 @@ import { trackOf } from '#core/water/track';
 import { db } from './database';
 import { movingOf } from '#core/ahead/moving';
 import { type Outlook } from '#core/ahead/ponds';
-import { idBeside } from './newId';
-import { record, type NewEntry } from './record/write';
+import { idBeside } from '#lib/form/newId';
+import { record } from './record/write';
+import type { NewEntry } from '#core/record/entry';
 import { loadSeason } from './season';
 
 /** A forecast is kept to a day and a half, a point every two hours. */

@@ -1,7 +1,7 @@
 import type { Setting, TrapSet } from '#core/record/kinds';
 import { sameLures } from '#core/lure/lure';
-import { idBeside } from './newId';
-import type { NewEntry } from './record/write';
+import { idBeside } from '#lib/form/newId';
+import type { NewEntry } from '#core/record/entry';
 
 const luresOf = ({ settings }: Pick<TrapSet, 'settings'>): Setting['lures'] => settings.at(-1)?.lures;
 

@@ -5,7 +5,7 @@ import { lureText } from '#core/lure/lure';
 import { settingAt, stateOf } from '#core/sets/standing';
 import { topOfCatching } from '#core/water/part';
 import { aroundOf, loadKnown } from './around';
-import { designOf } from './oneSet';
+import { designOf } from '#lib/season/oneSet';
 
 /** What the record answers of a set that catches nothing, each with where it comes from. */
 export interface KnownAnswer {

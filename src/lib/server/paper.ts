@@ -1,6 +1,6 @@
 import { movingOf } from '#core/ahead/moving';
-import { roundRow } from './rounds';
-import type { Season } from './season';
+import { roundRow } from '#lib/season/rounds';
+import type { Season } from '#lib/season/season';
 
 /** The live sets of a line as they stand on paper: by water, the first deadline first; a row a trap. */
 export function paperRows(season: Season, locals: App.Locals) {

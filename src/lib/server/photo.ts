@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { v5 } from 'uuid';
 import { db } from './database';
-import type { Reader } from './form';
+import type { Reader } from '#lib/form/reader';
 import { keepPhoto } from './repositories/photos';
 
 /** A photo is resized in the browser; more than this was not. */

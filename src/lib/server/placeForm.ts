@@ -1,5 +1,5 @@
 import { parseDegrees } from '#core/units/degrees';
-import type { Reader } from './form';
+import type { Reader } from '#lib/form/reader';
 
 /** Where a line lies as it was typed; both null when both fields are empty. A fault stands in the reader. */
 export function readPlace(read: Reader): { lat: number | null; lon: number | null } {

@@ -18,7 +18,8 @@ import { cameraPlaces } from './counting';
 import { db } from './database';
 import { grounds, intents } from './repositories/scouting';
 import { loadScouted, stationName } from './scouting';
-import { loadSeason, type Season } from './season';
+import { loadSeason } from './season';
+import type { Season } from '#lib/season/season';
 import { yieldsOf } from './yields';
 
 export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;

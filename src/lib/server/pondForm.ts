@@ -1,7 +1,7 @@
 import type { Body } from '#core/record/kinds';
 import { FOOT } from '#core/units/factors';
-import type { Reader } from './form';
-import { bodyOf, type Written } from './record/upsert';
+import type { Reader } from '#lib/form/reader';
+import { bodyOf, type Written } from '#core/record/written';
 
 /** A field for an area on a page: square feet or square metres, in m². */
 export const squareOf = (system: 'us' | 'metric'): number => (system === 'us' ? FOOT ** 2 : 1);

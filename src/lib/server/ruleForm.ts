@@ -1,5 +1,5 @@
 import type { CheckRule } from '#core/time/deadline';
-import type { Reader } from './form';
+import type { Reader } from '#lib/form/reader';
 
 /** The check interval as it was typed; null when a field was refused. */
 export function readRule(read: Reader): CheckRule | null {

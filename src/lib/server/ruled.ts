@@ -14,8 +14,8 @@ import { nextCheck } from '#core/time/deadline';
 import { localDate, wallOf } from '#core/time/localTime';
 import type { System } from '#core/units/factors';
 import { answerText, type RuleReader } from '#core/words/rules';
-import { designOf } from './oneSet';
-import type { Season } from './season';
+import { designOf } from '#lib/season/oneSet';
+import type { Season } from '#lib/season/season';
 
 /** What the rulebook asks of a place on a day, from the record: date and area, distances, the lowest level to the next check. */
 export function factsHere(season: Season, station: Station, view: SetView | undefined, at: Date, now: Date): RuleFacts {

@@ -6,7 +6,7 @@ import { armAndWaders } from '#core/units/bodyGauge';
 import { layOut, placeOf } from '#core/sets/standing';
 import { answerText } from '#core/words/rules';
 import type { Place } from './benchPlace';
-import type { Reader } from './form';
+import type { Reader } from '#lib/form/reader';
 import { factsHere, ruleReader } from './ruled';
 
 type Ruled = Pick<TrapSet, 'situation' | 'attested' | 'exemption' | 'judged'>;

@@ -4,7 +4,7 @@ import { setTypeOf } from '#core/sets/catalogue';
 import { builtOf, tallies, type Built, type Tally } from '#core/schools/sides';
 import type { SchoolId, Side } from '#core/words/schools';
 import type { TrapSet } from '#core/record/kinds';
-import type { Season } from './season';
+import type { Season } from '#lib/season/season';
 import { seasonTotals } from './totals';
 
 /** A set of the record in what schools differ about: as it is built now, with every trap that stood in it. */

@@ -1,5 +1,5 @@
 import type { Shed } from '#core/gear/carry';
-import type { DeviceWhere, StockHad } from './repositories/gear';
+import type { DeviceWhere, StockHad } from '#core/gear/where';
 
 /** What a device is called on a cut list. */
 const listed = ({ class: kind, size }: DeviceWhere): string =>

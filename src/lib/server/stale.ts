@@ -5,7 +5,7 @@ import { db } from './database';
 import { namesOf } from './names';
 import type { Stale } from './record/refusal';
 import { currentLine } from './repositories/sets';
-import type { Who } from './who';
+import type { Who } from '#lib/season/who';
 
 /** Who changed a thing under an open form, when and what, for the one whose form it was. */
 export async function staleText({ kind, was, is, latest }: Stale, { crew, person }: Who): Promise<string> {

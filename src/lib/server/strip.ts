@@ -1,7 +1,7 @@
 import { dayStrip } from '#core/time/dayStrip';
 import { many } from '#core/units/many';
 import { whenText } from '#core/time/clock';
-import type { Season } from './season';
+import type { Season } from '#lib/season/season';
 
 /** The day strip with the season's deadlines, and the sentence at its end. */
 export function stripOf(season: Season, now: Date) {

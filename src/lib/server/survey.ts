@@ -2,9 +2,11 @@ import { redirect } from '@sveltejs/kit';
 import type { Draft } from '#core/record/kinds';
 import { wholeMinute } from '#core/time/localTime';
 import { db } from './database';
-import { attempt, refused, type Reader } from './form';
-import { idBeside } from './newId';
-import { record, type NewEntry } from './record/write';
+import { attempt, refused } from './form';
+import type { Reader } from '#lib/form/reader';
+import { idBeside } from '#lib/form/newId';
+import { record } from './record/write';
+import type { NewEntry } from '#core/record/entry';
 
 /** Saves a guided reading, with what else it writes, and shows it. The fault of a mark stands beside its row. */
 export async function saveSurvey(

@@ -3,10 +3,12 @@ import type { Check, Line } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { db } from './database';
 import { checks } from './repositories/checks';
-import { groundOf } from './oneSet';
+import { groundOf } from '#lib/season/oneSet';
 import { allReadings } from './repositories/readings';
 import { currentLineId, sets as setsOf } from './repositories/sets';
-import { index, loadSeason, momentsOfSets } from './season';
+import { momentsOfSets } from '#lib/season/facts';
+import { index } from '#lib/season/season';
+import { loadSeason } from './season';
 import { surfacesAt } from './surfaces';
 
 /** What every set of a season adds up to: exposure and catch. The season is the one under way unless another line is given. */

@@ -1,6 +1,6 @@
 import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import { db } from './database';
-import { newId } from './newId';
+import { newId } from '#lib/form/newId';
 import { Refusal } from './record/refusal';
 import { takeBack } from './record/takeBack';
 

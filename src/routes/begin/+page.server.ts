@@ -1,12 +1,14 @@
 import { redirect } from '@sveltejs/kit';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused } from '$lib/server/form';
-import { idBeside, newId } from '$lib/server/newId';
-import { record, type NewEntry } from '$lib/server/record/write';
+import { attempt, refused } from '$lib/server/form';
+import { reader } from '#lib/form/reader';
+import { idBeside, newId } from '#lib/form/newId';
+import { record } from '$lib/server/record/write';
+import type { NewEntry } from '#core/record/entry';
 import { currentLine } from '$lib/server/repositories/sets';
 import { readRule } from '$lib/server/ruleForm';
 import { readPlace } from '$lib/server/placeForm';
-import { whoOf } from '$lib/server/who';
+import { whoOf } from '#lib/season/who';
 import { localDate } from '#core/time/localTime';
 import { seasonOf } from '#core/time/season';
 import type { Actions, PageServerLoad } from './$types';

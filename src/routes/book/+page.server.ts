@@ -4,7 +4,7 @@ import { clockOf, whenText } from '#core/time/clock';
 import { addDays, instantOf, isDay } from '#core/time/localTime';
 import { accidents, bySpecies, type SetTotal } from '#core/effort/totals';
 import { db } from '$lib/server/database';
-import { isId } from '$lib/server/newId';
+import { isId } from '#lib/form/newId';
 import { namesOf } from '$lib/server/names';
 import { log, PAGE } from '$lib/server/repositories/entries';
 import { currentLine } from '$lib/server/repositories/sets';

@@ -6,7 +6,8 @@ import { waterCount, waterRange } from '$lib/server/counting';
 import { db } from '$lib/server/database';
 import { checks } from '$lib/server/repositories/checks';
 import { loadScouted } from '$lib/server/scouting';
-import { index, loadSeason } from '$lib/server/season';
+import { index } from '#lib/season/season';
+import { loadSeason } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

@@ -6,10 +6,11 @@ import { minutesOf, TASKS, TIMES_WANTED, WORK_MINUTES, type Takes } from '#core/
 import { BODY_WORDS, TYPICAL_BODY } from '#core/units/bodyGauge';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import { db } from '$lib/server/database';
-import { attempt, openedOn, reader, refused } from '$lib/server/form';
-import { idBeside, newId } from '$lib/server/newId';
+import { attempt, refused } from '$lib/server/form';
+import { openedOn, reader } from '#lib/form/reader';
+import { idBeside, newId } from '#lib/form/newId';
 import { readPlace } from '$lib/server/placeForm';
-import { bodyOf } from '$lib/server/record/upsert';
+import { bodyOf } from '#core/record/written';
 import { record } from '$lib/server/record/write';
 import { people, sites } from '$lib/server/repositories/places';
 import { currentLine } from '$lib/server/repositories/sets';

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { isId, idBeside } from '../newId';
+import { isId, idBeside } from '#lib/form/newId';
 import { batchOf } from '../repositories/entries';
 import { Refusal } from './refusal';
 import { record, type Written } from './write';

@@ -3,36 +3,13 @@ import type { Knex } from 'knex';
 import { carry, sorted } from '#core/record/carry';
 import { faultsOf } from '#core/record/faults';
 import { fold } from '#core/record/fold';
-import { BODY_VERSION, KIND_WORDS, SCHEMAS, WITHDRAWABLE, type Body, type Draft, type Kind } from '#core/record/kinds';
+import { BODY_VERSION, KIND_WORDS, SCHEMAS, WITHDRAWABLE, type Body, type Kind } from '#core/record/kinds';
+import type { NewEntry, Withdrawal } from '#core/record/entry';
 import { now } from '../clock';
 import { pastOf, type Entry } from '../repositories/entries';
 import { apply } from './apply';
 import { hold, touchedBy } from './locks';
 import { Refusal, refusalOf, refusalOfIssues } from './refusal';
-
-/** An entry as it is handed in. Its id is made by whoever writes it, so that a thing sent twice is one thing. */
-export interface NewEntry<K extends Kind = Kind> {
-  id: string;
-  crew: string;
-  kind: K;
-  occurredAt: Date;
-  by: string | null;
-  body: K extends Kind ? Draft<K> : never;
-  corrects?: string;
-  /** the entry that last wrote this thing when the form was opened; left out for a thing that is new */
-  opened?: string;
-  /** the newer entry that was shown since, on top of which it is sent again */
-  onto?: string;
-  reason?: string;
-}
-
-export interface Withdrawal {
-  id: string;
-  crew: string;
-  withdraws: string;
-  by: string | null;
-  reason: string;
-}
 
 export type Written = 'written' | 'again';
 

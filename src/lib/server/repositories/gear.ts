@@ -1,15 +1,10 @@
 import type { Knex } from 'knex';
 import type { Device, Kit, Stock, StockMove } from '#core/record/kinds';
+import type { DeviceWhere, StockHad } from '#core/gear/where';
 import { upsert, type Owner } from '../record/upsert';
 import { answer, type Asked } from './asked';
 
 export const putDevice = (trx: Knex, device: Device, { crew, entry }: Owner) => upsert(trx, 'device', { ...device, entry_id: entry }, crew);
-
-export interface DeviceWhere extends Device {
-  entry: string;
-  /** the set in which it stands now */
-  set: { id: string; number: number; name: string } | null;
-}
 
 type DeviceRow = Device & { entry: string; set_id: string | null; set_number: number; set_name: string };
 
@@ -44,14 +39,6 @@ export const putStock = (trx: Knex, stock: Stock, { crew, entry }: Owner) => ups
 export const putStockMove = (trx: Knex, { stock, set, ...own }: StockMove, { crew, entry }: Owner) =>
   upsert(trx, 'stock_move', { ...own, stock_id: stock, set_id: set, entry_id: entry }, crew);
 export const putKit = (trx: Knex, kit: Kit, { crew, entry }: Owner) => upsert(trx, 'kit', { ...kit, entry_id: entry }, crew);
-
-export interface StockHad extends Stock {
-  entry: string;
-  /** what is there now, in its own unit */
-  have: number;
-  /** what went into sets since a time, and what that cost */
-  used: number;
-}
 
 /** The stock with how much of it there is, from the last count on; `since` counts what was used. */
 export async function stock(db: Knex, crew: string, since: Date): Promise<StockHad[]> {

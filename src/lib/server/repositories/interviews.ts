@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { Interview, Reply } from '#core/record/kinds';
-import { upsert, type Owner, type Written } from '../record/upsert';
+import { upsert, type Owner } from '../record/upsert';
+import type { Written } from '#core/record/written';
 
 export const putInterview = (trx: Knex, { set, water, ...own }: Interview, { crew, entry }: Owner) =>
   upsert(trx, 'interview', { ...own, set_id: set, water_id: water, entry_id: entry }, crew);

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { LeftWord } from '#core/record/kinds';
-import type { Owner, Written } from '../record/upsert';
+import type { Owner } from '../record/upsert';
+import type { Written } from '#core/record/written';
 import { upsert } from '../record/upsert';
 import { answer, type Asked } from './asked';
 

@@ -2,7 +2,8 @@ import type { Knex } from 'knex';
 import type { ForecastBody, Ice, LoggedBody, ToldRise, WeatherBody } from '#core/record/kinds';
 import { elevationOf, type Hung } from '#core/water/gauge';
 import type { WeatherStretch } from '#core/weather/hours';
-import { upsert, type Owner, type Written } from '../record/upsert';
+import { upsert, type Owner } from '../record/upsert';
+import type { Written } from '#core/record/written';
 import { answer, type Asked } from './asked';
 
 type Board = Hung & { id: string };

@@ -1,7 +1,8 @@
 import type { Knex } from 'knex';
 import type { Body, Crew, Gauge, Person, Site } from '#core/record/kinds';
 import type { WaterBody } from '#core/water/placed';
-import { upsert, type Owner, type Written } from '../record/upsert';
+import { upsert, type Owner } from '../record/upsert';
+import type { Written } from '#core/record/written';
 import { answer, type Asked } from './asked';
 
 export async function putCrew(trx: Knex, { id, name, halfLives }: Crew, { entry }: Owner): Promise<void> {

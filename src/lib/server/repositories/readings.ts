@@ -3,6 +3,7 @@ import type { ReadingBody } from '#core/record/kinds';
 import type { SeenReading } from '#core/water/seenText';
 import { elevationOf, type Hung } from '#core/water/gauge';
 import type { Reading } from '#core/water/series';
+import { hungOn, momentKey, type PackedReadings, type ReadingsByGauge } from '#lib/season/packed';
 import { prepared } from '../database';
 import { upsert, type Owner } from '../record/upsert';
 
@@ -11,11 +12,7 @@ export const putReading = (trx: Knex, { gauge, set, ...reading }: ReadingBody, {
 
 export const removeReading = (trx: Knex, id: string, { crew }: Owner) => trx('reading').where({ id, crew_id: crew }).delete();
 
-export type ReadingsByGauge = Record<string, Reading[]>;
 type Board = Hung & { id: string };
-
-/** A reading as the database packs it: many of them are read far faster in one text than as rows. */
-type Packed = [at: number, level: number, bound: Reading['bound'], by: string | null, since: number | null, doubt: number | null];
 
 interface Row {
   gauge_id: string;
@@ -41,8 +38,6 @@ export async function recentReadings(
   const [first] = boards;
   return first ? hungOn(boards, await packedReadings(db, { gauges: boards.map((g) => g.id) }, { since, until, named })) : {};
 }
-
-export type PackedReadings = { gauge_id: string; packed: Packed[] }[];
 
 /** Readings as the database packs them, of gauges or of all gauges of a crew: what can be asked before it is known where they hang. */
 export async function packedReadings(
@@ -71,22 +66,6 @@ export async function packedReadings(
     { own, since, until, named },
   );
   return (await prepared(query, `recent readings of ${from}`)).rows;
-}
-
-/** Packed readings as elevations: where the zero of each gauge lay then is added. */
-export function hungOn(boards: readonly Board[], rows: PackedReadings): ReadingsByGauge {
-  const hung = new Map(boards.map((g) => [g.id, g]));
-  return Object.fromEntries(
-    rows.map(({ gauge_id, packed }): [string, Reading[]] => {
-      const board = hung.get(gauge_id);
-      return [gauge_id, packed.map((row) => readingOf(row, board))];
-    }),
-  );
-}
-
-function readingOf([at, level, bound, by, since, doubt]: Packed, board: Board | undefined): Reading {
-  const reading: Reading = { at: new Date(at), level: elevationOf(board, level, at), bound, by };
-  return since === null ? reading : { ...reading, since: new Date(since), doubt };
 }
 
 /** For each wanted moment of a gauge the last exact reading until then and the first one after. */
@@ -119,8 +98,6 @@ export async function readingsAround(
   }
   return found;
 }
-
-export const momentKey = (gauge: string, at: Date): string => `${gauge} ${at.getTime()}`;
 
 /** Every reading of gauges since a time, for exposure. */
 export const allReadings = (db: Knex, boards: readonly Board[], since = new Date(0)): Promise<ReadingsByGauge> =>

@@ -3,7 +3,8 @@ import type { DeviceClass } from '#core/devices/sizes';
 import type { Catch, DutyDone, OwnBook } from '#core/record/kinds';
 import type { InForce } from '#core/rules/inForce';
 import type { Asked } from './asked';
-import { upsert, type Owner, type Written } from '../record/upsert';
+import { upsert, type Owner } from '../record/upsert';
+import type { Written } from '#core/record/written';
 
 /** Rulebooks of the crew, and what was told of catches. */
 

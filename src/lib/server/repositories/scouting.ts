@@ -1,7 +1,8 @@
 import type { Knex } from 'knex';
 import type { Did, SeenAtSet } from '#core/counting/atSet';
 import type { Body, CameraRoll, Earlier, Ground, Intent, StationLevel, Survey } from '#core/record/kinds';
-import { upsert, type Owner, type Written } from '../record/upsert';
+import { upsert, type Owner } from '../record/upsert';
+import type { Written } from '#core/record/written';
 import { answer, type Asked } from './asked';
 
 export const putStationLevel = (trx: Knex, { station, ...own }: StationLevel, { crew, entry }: Owner) =>

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { Line, Setting, Stay, TrapSet } from '#core/record/kinds';
-import { upsert, type Owner, type Written } from '../record/upsert';
+import { upsert, type Owner } from '../record/upsert';
+import type { Written } from '#core/record/written';
 import { answer, together, type Asked } from './asked';
 
 export const putLine = (trx: Knex, line: Line, { crew, entry }: Owner) => upsert(trx, 'line', { ...line, entry_id: entry }, crew);

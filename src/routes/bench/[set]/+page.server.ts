@@ -4,13 +4,15 @@ import { readBench } from '$lib/server/bench';
 import { benchData } from '$lib/server/benchData';
 import { saveBench } from '$lib/server/benchSave';
 import { db } from '$lib/server/database';
-import { attempt, openedOn, reader, refused } from '$lib/server/form';
-import { bodyOf } from '$lib/server/record/upsert';
+import { attempt, refused } from '$lib/server/form';
+import { openedOn, reader } from '#lib/form/reader';
+import { bodyOf } from '#core/record/written';
 import { record } from '$lib/server/record/write';
 import { movingOf } from '#core/ahead/moving';
 import { currentOf, outlookOf, standingOf } from '#core/ahead/setOutlook';
 import { stateOf } from '#core/sets/standing';
-import { loadSeason, type Season } from '$lib/server/season';
+import { loadSeason } from '$lib/server/season';
+import type { Season } from '#lib/season/season';
 import { frameOf } from '#core/ahead/facts';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -1,7 +1,8 @@
 import { cardSchema, readFile } from '#core/card/card';
 import { openCard } from '#core/card/opened';
 import { clockOf } from '#core/time/clock';
-import { reader, refused } from '$lib/server/form';
+import { reader } from '#lib/form/reader';
+import { refused } from '$lib/server/form';
 import { loadSeason } from '$lib/server/season';
 import type { Actions } from './$types';
 

@@ -5,7 +5,7 @@ import { dateText, type Hours } from '#core/time/clock';
 import { addDays, instantOf, localDate } from '#core/time/localTime';
 import { db } from '$lib/server/database';
 import { closedTo } from '$lib/server/ruled';
-import { designOf } from '$lib/server/oneSet';
+import { designOf } from '#lib/season/oneSet';
 import { stock } from '$lib/server/repositories/gear';
 import { shedHas } from '$lib/server/shed';
 import { loadSeason } from '$lib/server/season';

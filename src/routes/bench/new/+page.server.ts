@@ -10,11 +10,13 @@ import { offered } from '$lib/server/planning';
 import { readBench } from '$lib/server/bench';
 import { benchData } from '$lib/server/benchData';
 import { saveBench } from '$lib/server/benchSave';
-import { reader, refused } from '$lib/server/form';
+import { reader } from '#lib/form/reader';
+import { refused } from '$lib/server/form';
 import { numberFor } from '#core/sets/numbering';
 import { setNumbers } from '$lib/server/repositories/sets';
 import { db } from '$lib/server/database';
-import { loadSeason, type Season } from '$lib/server/season';
+import { loadSeason } from '$lib/server/season';
+import type { Season } from '#lib/season/season';
 import type { TrapSet } from '#core/record/kinds';
 import type { Actions, PageServerLoad } from './$types';
 

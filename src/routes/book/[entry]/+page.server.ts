@@ -4,9 +4,10 @@ import { KIND_WORDS, WITHDRAWABLE, type Body, type Kind } from '#core/record/kin
 import { entrySentence } from '#core/record/sentence';
 import { clockOf, datedText } from '#core/time/clock';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused, type Reader } from '$lib/server/form';
+import { attempt, refused } from '$lib/server/form';
+import { reader, type Reader } from '#lib/form/reader';
 import { namesOf } from '$lib/server/names';
-import { isId, newId } from '$lib/server/newId';
+import { isId, newId } from '#lib/form/newId';
 import { record } from '$lib/server/record/write';
 import { entryOf, log } from '$lib/server/repositories/entries';
 import { currentLine } from '$lib/server/repositories/sets';

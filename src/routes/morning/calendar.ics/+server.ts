@@ -3,7 +3,7 @@ import { appointmentsOf } from '#core/time/appointments';
 import { toCalendar } from '$lib/exchange/calendar';
 import { openDuties } from '$lib/server/duties';
 import { movingOf } from '#core/ahead/moving';
-import { roundRow } from '$lib/server/rounds';
+import { roundRow } from '#lib/season/rounds';
 import { closedTo } from '$lib/server/ruled';
 import { loadSeason } from '$lib/server/season';
 import type { RequestHandler } from './$types';

@@ -3,7 +3,7 @@ import { instantOf, localDate, readLocalTime, toField } from '#core/time/localTi
 import { sunOf } from '#core/time/sun';
 import { catchShare } from '$lib/server/repositories/checks';
 import { db } from '$lib/server/database';
-import { accessPoints, dayRun } from '$lib/server/dayRun';
+import { accessPoints, dayRun } from '#lib/season/dayRun';
 import { loadSeason } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
 

@@ -2,14 +2,17 @@ import { redirect } from '@sveltejs/kit';
 import { SPECIES } from '#core/animals/species';
 import { clockTyped, lettersText, outcomeOf } from '#core/run/letters';
 import { localDate } from '#core/time/localTime';
-import { readCheck } from '$lib/server/checkForm';
+import { readCheck } from '#lib/check/checkForm';
+import { checkPlace } from '$lib/server/checkPlace';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused, type Reader } from '$lib/server/form';
+import { attempt, refused } from '$lib/server/form';
+import { reader, type Reader } from '#lib/form/reader';
 import { keepAfter } from '$lib/server/keepForecasts';
-import { idBeside, newId } from '$lib/server/newId';
+import { idBeside, newId } from '#lib/form/newId';
 import { paperRows } from '$lib/server/paper';
 import { record } from '$lib/server/record/write';
-import { loadSeason, type Season } from '$lib/server/season';
+import { loadSeason } from '$lib/server/season';
+import type { Season } from '#lib/season/season';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
@@ -60,7 +63,7 @@ async function write(read: Reader, season: Season, view: View, locals: App.Local
   const set = season.sets.find((s) => s.id === view.id);
   if (!form || !set || Object.keys(read.errors).length > before) return false;
   const own = reader(form, locals.who);
-  const entries = await readCheck(own, { season, set, view, now: locals.now, who: locals.who });
+  const entries = await readCheck(own, await checkPlace({ season, set, view }, locals));
   const result = entries ? await attempt(own, () => record(db(), ...entries)) : null;
   if (result && 'done' in result) {
     if (entries && result.done === 'written') await keepAfter(locals, entries);

@@ -6,14 +6,16 @@ import { clockText, momentText, spanText, whenText } from '#core/time/clock';
 import { localDate, wholeMinute } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { db } from '$lib/server/database';
-import { accessPoints } from '$lib/server/dayRun';
-import { attempt, openedOn, reader, refused } from '$lib/server/form';
-import { idBeside, newId } from '$lib/server/newId';
+import { accessPoints } from '#lib/season/dayRun';
+import { attempt, refused } from '$lib/server/form';
+import { openedOn, reader } from '#lib/form/reader';
+import { idBeside, newId } from '#lib/form/newId';
 import { record } from '$lib/server/record/write';
-import { bodyOf } from '$lib/server/record/upsert';
+import { bodyOf } from '#core/record/written';
 import { leftWords } from '$lib/server/repositories/leftWords';
-import { roundRow } from '$lib/server/rounds';
-import { loadSeason, type Season } from '$lib/server/season';
+import { roundRow } from '#lib/season/rounds';
+import { loadSeason } from '$lib/server/season';
+import type { Season } from '#lib/season/season';
 import type { Actions, PageServerLoad } from './$types';
 
 /** Word left at home: who is out, where, back by when; with what a person who waits should know. */

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { db } from '$lib/server/database';
-import { isId } from '$lib/server/newId';
+import { isId } from '#lib/form/newId';
 import { photoOf } from '$lib/server/repositories/photos';
 import type { RequestHandler } from './$types';
 

@@ -2,9 +2,11 @@ import { error, redirect, type RequestEvent } from '@sveltejs/kit';
 import { DEVICE_CLASSES, SIZES } from '#core/devices/sizes';
 import { STATION_KINDS } from '#core/stations/kinds';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused } from '$lib/server/form';
-import { idBeside } from '$lib/server/newId';
-import { record, type NewEntry } from '$lib/server/record/write';
+import { attempt, refused } from '$lib/server/form';
+import { reader } from '#lib/form/reader';
+import { idBeside } from '#lib/form/newId';
+import { record } from '$lib/server/record/write';
+import type { NewEntry } from '#core/record/entry';
 import { loadSeason } from '$lib/server/season';
 
 /** The first place of a water and the trap for it, on the way to the bench: two answers, everything else is asked there. */

@@ -6,13 +6,15 @@ import { printLength } from '#core/units/length';
 import { hungBelow, shownBy } from '#core/water/gauge';
 import { exactOf } from '#core/water/series';
 import { READING_LASTS } from '#core/water/state';
-import { askIfFar } from '$lib/server/askIfFar';
+import { askIfFar } from '#lib/form/askIfFar';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused } from '$lib/server/form';
+import { attempt, refused } from '$lib/server/form';
+import { reader } from '#lib/form/reader';
 import { keepForecasts } from '$lib/server/keepForecasts';
-import { idBeside } from '$lib/server/newId';
+import { idBeside } from '#lib/form/newId';
 import { record } from '$lib/server/record/write';
-import { loadSeason, type Season } from '$lib/server/season';
+import { loadSeason } from '$lib/server/season';
+import type { Season } from '#lib/season/season';
 
 type Event = RequestEvent<{ water: string }>;
 

@@ -1,9 +1,10 @@
 import { redirect } from '@sveltejs/kit';
 import { SIGN_KINDS } from '#core/sign/kinds';
 import { db } from '$lib/server/database';
-import { attempt, openedOn, reader, refused } from '$lib/server/form';
-import { newId } from '$lib/server/newId';
-import { bodyOf } from '$lib/server/record/upsert';
+import { attempt, refused } from '$lib/server/form';
+import { openedOn, reader } from '#lib/form/reader';
+import { newId } from '#lib/form/newId';
+import { bodyOf } from '#core/record/written';
 import { record } from '$lib/server/record/write';
 import { crewOf } from '$lib/server/repositories/places';
 import type { Actions, PageServerLoad } from './$types';

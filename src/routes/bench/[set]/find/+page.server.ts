@@ -1,4 +1,5 @@
-import { liesOf, oneSet } from '$lib/server/oneSet';
+import { liesOf } from '#lib/season/oneSet';
+import { oneSet } from '$lib/server/oneSet';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {

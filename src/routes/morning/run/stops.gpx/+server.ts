@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { toGpx } from '#core/formats/gpx';
-import { isId } from '$lib/server/newId';
+import { isId } from '#lib/form/newId';
 import { loadSeason } from '$lib/server/season';
 import type { RequestHandler } from './$types';
 

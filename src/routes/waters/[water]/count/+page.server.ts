@@ -8,9 +8,11 @@ import { sunOf } from '#core/time/sun';
 import { SPECIES, type Species } from '#core/animals/species';
 import { cameraPlaces, waterCount, waterRange } from '$lib/server/counting';
 import { db } from '$lib/server/database';
-import { attempt, reader, refused, type Reader } from '$lib/server/form';
-import { idBeside, newId } from '$lib/server/newId';
-import { record, type NewEntry } from '$lib/server/record/write';
+import { attempt, refused } from '$lib/server/form';
+import { reader, type Reader } from '#lib/form/reader';
+import { idBeside, newId } from '#lib/form/newId';
+import { record } from '$lib/server/record/write';
+import type { NewEntry } from '#core/record/entry';
 import { loadScouted, stationName, waterOf } from '$lib/server/scouting';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -6,9 +6,10 @@ import { parseMeasure, parseProfile, printMeasure } from '#core/stations/measure
 import { wholeMinute } from '#core/time/localTime';
 import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
-import { attempt, openedOn, reader, refused } from '$lib/server/form';
-import { newId } from '$lib/server/newId';
-import { bodyOf } from '$lib/server/record/upsert';
+import { attempt, refused } from '$lib/server/form';
+import { openedOn, reader } from '#lib/form/reader';
+import { newId } from '#lib/form/newId';
+import { bodyOf } from '#core/record/written';
 import { record } from '$lib/server/record/write';
 import { stationName, stationOf } from '$lib/server/scouting';
 import type { Actions, PageServerLoad } from './$types';

@@ -1,6 +1,7 @@
 import { BROOK_MARKS, type BrookMarkKind } from '#core/scouting/brook';
-import { reader, refused } from '$lib/server/form';
-import { newId } from '$lib/server/newId';
+import { reader } from '#lib/form/reader';
+import { refused } from '$lib/server/form';
+import { newId } from '#lib/form/newId';
 import { waterOf } from '$lib/server/scouting';
 import { saveSurvey } from '$lib/server/survey';
 import type { Actions, PageServerLoad } from './$types';

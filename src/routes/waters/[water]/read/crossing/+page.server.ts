@@ -1,6 +1,7 @@
 import { GAP_PLACES, mainCrossing, type Gap, type GapPlace } from '#core/scouting/crossing';
-import { reader, refused } from '$lib/server/form';
-import { newId } from '$lib/server/newId';
+import { reader } from '#lib/form/reader';
+import { refused } from '$lib/server/form';
+import { newId } from '#lib/form/newId';
 import { stationName, waterOf } from '$lib/server/scouting';
 import { saveSurvey } from '$lib/server/survey';
 import type { Actions, PageServerLoad } from './$types';

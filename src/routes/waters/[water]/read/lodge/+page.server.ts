@@ -1,8 +1,8 @@
 import { HOLE_FEELS, LODGE_SIGNS, type HoleFeel, type LodgeSign } from '#core/scouting/lodge';
 import { signKind } from '#core/sign/kinds';
-import { reader } from '$lib/server/form';
-import { idBeside, newId } from '$lib/server/newId';
-import type { NewEntry } from '$lib/server/record/write';
+import { reader } from '#lib/form/reader';
+import { idBeside, newId } from '#lib/form/newId';
+import type { NewEntry } from '#core/record/entry';
 import { stationName, waterOf } from '$lib/server/scouting';
 import { iceInHoles, saveSurvey } from '$lib/server/survey';
 import type { Actions, PageServerLoad } from './$types';

@@ -10,15 +10,16 @@ import { stateOf, type SetView } from '#core/sets/standing';
 import { type Clock, whenText } from '#core/time/clock';
 import { spareText } from '#core/water/state';
 import type { Season } from './season';
+import type { Asker } from './who';
 
 /** A live set as a round comes to it: its state, its check and what is to be done there. */
-export function roundRow(season: Season, view: SetView, moving: MovingAll, locals: App.Locals) {
-  const { now, who } = locals;
+export function roundRow(season: Season, view: SetView, moving: MovingAll, asker: Asker) {
+  const { now, who } = asker;
   const water = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
   const state = stateOf(view, water, frameOf(season, view.station.water, who.person.system));
   const deadline = view.deadline ?? now.toISOString();
-  const outlook = outlookOf(view, state, season, moving, locals);
-  const standing = standingOf(view, moving, season, locals);
+  const outlook = outlookOf(view, state, season, moving, asker);
+  const standing = standingOf(view, moving, season, asker);
   const { order, why, isRemade } = doingAt(state, outlook, setTypeOf(view.type).looks);
   return {
     id: view.id,

@@ -3,8 +3,8 @@ import { elevationOf } from '#core/water/gauge';
 import { jumpText } from '#core/water/jump';
 import { levelField } from '#core/record/levelField';
 import type { Gauge } from '#core/record/kinds';
-import type { Reader } from './form';
-import type { Season } from './season';
+import type { Reader } from '#lib/form/reader';
+import type { Season } from '#lib/season/season';
 
 /** Asks once about a level that lies far from all that was read; sent again as it is, it is meant. */
 export function askIfFar(read: Reader, name: string, gauge: Gauge, at: Date, season: Season): void {

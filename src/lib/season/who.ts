@@ -9,4 +9,10 @@ export interface Who {
   words: Gauge;
 }
 
+/** Who asks, and when. */
+export interface Asker {
+  who: Who;
+  now: Date;
+}
+
 export const whoOf = (crew: string, person: Person): Who => ({ crew, person, words: wordsOf(person.measures) });

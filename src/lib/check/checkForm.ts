@@ -1,4 +1,4 @@
-import { knownAt } from '#core/water/levelAt';
+import { knownAt, type Moment, type Surfaces } from '#core/water/levelAt';
 import type { Known } from '#core/water/levels';
 import { elevationOf, shownBy } from '#core/water/gauge';
 import { SLIDE_FIRST } from '#core/check/advice';
@@ -12,17 +12,16 @@ import type { FilledPosition } from '#core/sets/setType';
 import type { Catch, Check, CheckedDevice, Device, Draft, TrapSet } from '#core/record/kinds';
 import { wholeMinute } from '#core/time/localTime';
 import { smallUnit } from '#core/units/length';
-import { withSetting } from './bench';
-import { askIfFar } from './askIfFar';
-import { openedOn, type Reader } from './form';
-import { idBeside } from './newId';
-import { bodyOf, type Written } from './record/upsert';
-import type { NewEntry } from './record/write';
-import type { DeviceWhere } from './repositories/gear';
-import type { Season } from './season';
-import { surfacesAt } from './surfaces';
+import { withSetting } from '#core/sets/standing';
+import { askIfFar } from '#lib/form/askIfFar';
+import { openedOn, type Reader } from '#lib/form/reader';
+import { idBeside } from '#lib/form/newId';
+import { bodyOf, type Written } from '#core/record/written';
+import type { NewEntry } from '#core/record/entry';
+import type { DeviceWhere, StockHad } from '#core/gear/where';
+import type { Season } from '#lib/season/season';
+import type { Who } from '#lib/season/who';
 import { usedUp } from './usedUp';
-import type { Who } from './who';
 
 export interface CheckPlace {
   season: Season;
@@ -30,6 +29,9 @@ export interface CheckPlace {
   view: SetView;
   now: Date;
   who: Who;
+  /** what of the shed a check may use up */
+  supplies: readonly StockHad[];
+  surfacesAt: (moments: readonly Moment[]) => Surfaces | Promise<Surfaces>;
 }
 
 /** Reads the form of a check into entries: the visit, what it read of the level, and what it changed at the set. Null when a field was refused. */
@@ -48,7 +50,7 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
   if (at && at > now) read.refuse('at', 'A check cannot lie in the future.');
   const readings = at ? readingsOf(read, place, at, form) : [];
   const remade = at && (change === 'remade' || change === 'moved') ? await remadeSet(read, place, at, form, readings) : null;
-  const used = at ? await usedUp(read, { set: set.id, at, form, now }) : [];
+  const used = at ? usedUp(read, { set: set.id, at, form, supplies: place.supplies }) : [];
   if (!at || !read.ok()) return null;
   const common = { crew: who.crew, occurredAt: at, by: read.text('by') || who.person.id };
   const visit: Check = {
@@ -174,7 +176,7 @@ function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Da
 /** The set as a remake leaves it: put lower or higher, armed again. */
 async function remadeSet(
   read: Reader,
-  { season, set, view }: CheckPlace,
+  { season, set, view, surfacesAt }: CheckPlace,
   at: Date,
   form: string,
   readings: readonly Draft<'reading'>[],
@@ -185,7 +187,7 @@ async function remadeSet(
   const open = unanswered(type, devices, held.choices, read.many('arm'));
   if (open.length > 0) read.refuse('arm', notArmedSentence(open));
   const lower = read.length('lower') ?? 0;
-  const known = await knownThen(season, view.station.water, at, readings);
+  const known = await knownThen({ season, surfacesAt }, view.station.water, at, readings);
   const setting =
     Math.abs(lower) < 1e-9
       ? null
@@ -205,9 +207,14 @@ async function remadeSet(
 }
 
 /** The levels at a moment: by the readings beside it, and by what this form reads at that very moment. */
-async function knownThen(season: Season, water: string, at: Date, readings: readonly Draft<'reading'>[]): Promise<Known> {
+async function knownThen(
+  { season, surfacesAt }: Pick<CheckPlace, 'season' | 'surfacesAt'>,
+  water: string,
+  at: Date,
+  readings: readonly Draft<'reading'>[],
+): Promise<Known> {
   const moments = (['pond', 'tail'] as const).map((surface) => ({ water, surface, at }));
-  const known: Known = knownAt(await surfacesAt(season.gauges, moments), water, at);
+  const known: Known = knownAt(await surfacesAt(moments), water, at);
   const sheet = season.levels[water]?.known.sheet;
   if (sheet !== undefined) known.sheet = sheet;
   for (const { gauge: id, level, bound } of readings) {

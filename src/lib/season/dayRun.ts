@@ -6,6 +6,7 @@ import type { SetView } from '#core/sets/standing';
 import { localDate } from '#core/time/localTime';
 import { roundRow } from './rounds';
 import type { Season } from './season';
+import type { Asker } from './who';
 
 /** What a run of one day is asked with. */
 export interface RunAsked {
@@ -22,8 +23,8 @@ export const accessPoints = ({ ground }: Pick<Season, 'ground'>): (Access & { id
   );
 
 /** The stops of a day with what is known of each, and the minutes between them: 0 is where the day begins. */
-export function dayRun(season: Season, { start, mode, access }: RunAsked, locals: App.Locals) {
-  const moving = movingOf(season, locals.now);
+export function dayRun(season: Season, { start, mode, access }: RunAsked, asker: Asker) {
+  const moving = movingOf(season, asker.now);
   const accesses = accessPoints(season);
   const begin = accesses.find((a) => a.id === access) ?? accesses[0] ?? null;
   const siteOf = Object.fromEntries(season.stored.waters.map((w) => [w.id, w.site]));
@@ -37,7 +38,7 @@ export function dayRun(season: Season, { start, mode, access }: RunAsked, locals
   const minute = (at: Date | null): number | null => (at === null ? null : (at.getTime() - start.getTime()) / 60_000);
   const stops = [
     ...due.map((view) => {
-      const row = roundRow(season, view, moving, locals);
+      const row = roundRow(season, view, moving, asker);
       const deadline = new Date(row.deadline);
       // what the water cut off before the day begins is no deadline of the day
       const shuts = row.shuts && row.shuts > start ? row.shuts : null;
