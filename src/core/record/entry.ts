@@ -14,6 +14,8 @@ export interface NewEntry<K extends Kind = Kind> {
   /** the newer entry that was shown since, on top of which it is sent again */
   onto?: string;
   reason?: string;
+  /** the first entry of the form that wrote it, where it comes without the others of that form */
+  batch?: string;
 }
 
 export interface Withdrawal {

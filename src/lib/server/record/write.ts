@@ -51,7 +51,7 @@ async function writeAll(trx: Knex, entries: (NewEntry | Withdrawal)[]): Promise<
   await hold(trx, first.crew, things);
   let written: Written = 'again';
   for (const entry of entries) {
-    const one = 'withdraws' in entry ? await withdraw(trx, entry, first.id) : await write(trx, entry, first.id);
+    const one = 'withdraws' in entry ? await withdraw(trx, entry, first.id) : await write(trx, entry, entry.batch ?? first.id);
     if (one === 'written') written = one;
   }
   return written;

@@ -164,14 +164,23 @@ function deviceOf(row: Row): CheckedDevice {
   };
 }
 
-/** Visits, newest first: of one set, of one line, or of the crew. */
-export async function checks(db: Knex, crew: string, filter: { set?: string; line?: string | Knex.Raw; limit?: number }): Promise<Check[]> {
+/** Visits, newest first: of one set, of one line, or of the crew; `each`: so many of every set. */
+export async function checks(
+  db: Knex,
+  crew: string,
+  filter: { set?: string; line?: string | Knex.Raw; limit?: number; each?: number },
+): Promise<Check[]> {
   const visits = db('check_visit')
     .select('id')
     .where({ crew_id: crew, ...(filter.set ? { set_id: filter.set } : {}) })
     .orderBy('at', 'desc');
   if (filter.line) visits.whereIn('set_id', db('trap_set').select('id').where({ line_id: filter.line }));
   if (filter.limit) visits.limit(filter.limit);
+  if (filter.each)
+    visits.whereRaw(
+      'id in (select id from (select id, row_number() over (partition by set_id order by at desc) as place from check_visit where crew_id = ?) ranked where place <= ?)',
+      [crew, filter.each],
+    );
   const rows: Row[] = await db('check_visit as v')
     .select(COLUMNS)
     .join('check_device as c', 'c.visit_id', 'v.id')

@@ -1,0 +1,87 @@
+import type { Check, Kind, Person } from '#core/record/kinds';
+import type { StockHad } from '#core/gear/where';
+import type { Caught } from '#lib/check/atCatch';
+import type { Facts } from '#lib/season/facts';
+import type { PackedReadings } from '#lib/season/packed';
+
+/** What a device takes along: facts of the season, of its checks and of its crew. Nothing in it is computed. */
+export interface Snapshot {
+  crew: string;
+  person: Person;
+  people: { id: string; name: string }[];
+  facts: Facts;
+  /** the last checks of every live set, newest first */
+  past: Record<string, Check[]>;
+  caught: Caught[];
+  /** what of the shed a check may use up */
+  supplies: StockHad[];
+  /** by the clock of the record */
+  taken: Date;
+  /** the newest entry in it */
+  newest: number;
+}
+
+/** What came since a snapshot was taken: the members that any newer entry touches, whole; of the readings only the gauges that were read. */
+export type Since = Pick<Snapshot, 'taken' | 'newest'> & Partial<Omit<Snapshot, 'facts' | 'taken' | 'newest'>> & { facts: Partial<Facts> };
+
+type Member = Exclude<keyof Snapshot, 'facts' | 'taken' | 'newest' | 'crew'>;
+
+const BESIDE: readonly Kind[] = ['reading', 'logged', 'set', 'station', 'stationLevel', 'ice', 'water', 'gauge'];
+
+/** The kinds of entries that each member of the facts rests on. */
+const FACTS_FROM: Record<keyof Facts, readonly Kind[]> = {
+  line: ['line'],
+  rules: ['rulebook', 'line'],
+  areas: ['water', 'site'],
+  sets: ['set', 'line'],
+  places: ['station'],
+  waters: ['water'],
+  boards: ['gauge'],
+  shed: ['device', 'set'],
+  words: ['leftWord'],
+  times: ['check', 'set'],
+  looks: ['check', 'set'],
+  depths: ['stationLevel'],
+  seen: ['ice'],
+  told: ['told'],
+  ground: ['ground'],
+  openings: ['opening'],
+  earlier: ['earlier'],
+  seenLate: ['camera'],
+  packed: ['reading', 'logged'],
+  since: ['reading', 'logged'],
+  beside: BESIDE,
+  weather: ['weather', 'ice'],
+};
+const REST_FROM: Record<Member, readonly Kind[]> = {
+  person: ['person'],
+  people: ['person'],
+  past: ['check', 'set'],
+  caught: ['check', 'rulebook'],
+  supplies: ['stock', 'stockMove'],
+};
+
+const picked = <T extends object>(all: T, from: Partial<Record<keyof T, readonly Kind[]>>, kinds: ReadonlySet<Kind>): Partial<T> =>
+  Object.fromEntries(Object.entries(all).filter(([key]) => from[key as keyof T]?.some((kind) => kinds.has(kind)))) as Partial<T>;
+
+/**
+ * What a device that has an older snapshot is sent.
+ *
+ * @param kinds of the entries since then
+ * @param gauges that were read since then
+ */
+export function sinceThen(all: Snapshot, kinds: ReadonlySet<Kind>, gauges: ReadonlySet<string>): Since {
+  const facts = picked(all.facts, FACTS_FROM, kinds);
+  if (facts.packed) facts.packed = facts.packed.filter(({ gauge_id }) => gauges.has(gauge_id));
+  return { ...picked(all, REST_FROM, kinds), facts, taken: all.taken, newest: all.newest };
+}
+
+/** A snapshot brought up to date. */
+export function broughtUp(old: Snapshot, { facts, ...rest }: Since): Snapshot {
+  const packed = (facts.packed ?? []).reduce(withGauge, old.facts.packed);
+  return { ...old, ...rest, facts: { ...old.facts, ...facts, packed } };
+}
+
+/** Readings of one gauge in the place of those that were there. */
+export const withGauge = (all: PackedReadings, own: PackedReadings[number]): PackedReadings =>
+  all.some((p) => p.gauge_id === own.gauge_id) ? all.map((p) => (p.gauge_id === own.gauge_id ? own : p)) : [...all, own];

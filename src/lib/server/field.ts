@@ -1,0 +1,143 @@
+import type { NewEntry } from '#core/record/entry';
+import { BODY_VERSION, type Kind } from '#core/record/kinds';
+import { upgrade } from '#core/record/upgrade';
+import type { Answered, SentEntry } from '#lib/field/sent';
+import { sinceThen, type Since, type Snapshot } from '#lib/field/snapshot';
+import { seasonIn, seasonOf } from '#lib/season/season';
+import { db } from './database';
+import { caughtSoFar } from './duties';
+import { keepAfter } from './keepForecasts';
+import { Refusal } from './record/refusal';
+import { record } from './record/write';
+import { zerosOf } from './record/zeros';
+import { checks } from './repositories/checks';
+import { heldAmong, holdEntry, decideHeld, type Held } from './repositories/held';
+import { people } from './repositories/places';
+import { factsOf } from './season';
+import { staleText } from './stale';
+import { takenAtChecks } from './usedUp';
+
+/** How many checks of a set a device knows. */
+const PAST = 6;
+/** A device whose clock runs ahead by no more than this is believed, ms. */
+const AHEAD = 15 * 60_000;
+
+/** All that a device takes along; null when no line was begun. */
+export async function snapshotOf(locals: App.Locals): Promise<Snapshot | null> {
+  const { who, now } = locals;
+  // asked first: what is written meanwhile is sent once more with the next change, and never missed
+  const newest = await newestOf(who.crew);
+  const facts = await factsOf(locals);
+  if (!facts) return null;
+  const season = seasonIn(seasonOf(facts, locals));
+  const [crew, visits, caught, supplies] = await Promise.all([
+    people(db(), who.crew),
+    checks(db(), who.crew, { line: facts.line.id, each: PAST }),
+    caughtSoFar(season, locals),
+    takenAtChecks(locals),
+  ]);
+  const live = new Set(facts.sets.filter((s) => s.state === 'live').map((s) => s.id));
+  const past: Snapshot['past'] = {};
+  for (const visit of visits) if (live.has(visit.set)) (past[visit.set] ??= []).push(visit);
+  const names = crew.map(({ id, name }) => ({ id, name }));
+  return { crew: who.crew, person: who.person, people: names, facts, past, caught, supplies, taken: now, newest };
+}
+
+/** What came since a device took its snapshot; null when no line was begun. */
+export async function sinceOf(locals: App.Locals, seq: number): Promise<Since | null> {
+  const all = await snapshotOf(locals);
+  if (!all) return null;
+  const rows: { kind: Kind; gauge: string | null }[] = await db()('entry')
+    .distinct('kind', db().raw(`case when kind in ('reading', 'logged') then body ->> 'gauge' end as gauge`))
+    .where({ crew_id: locals.who.crew })
+    .where('seq', '>', seq);
+  // one that was taken back says no more of which gauge it was
+  const isBare = rows.some(({ kind, gauge }) => (kind === 'reading' || kind === 'logged') && gauge === null);
+  const gauges = isBare ? all.facts.boards.map(({ id }) => id) : rows.flatMap(({ gauge }) => gauge ?? []);
+  return sinceThen(all, new Set(rows.map(({ kind }) => kind)), new Set(gauges));
+}
+
+async function newestOf(crew: string): Promise<number> {
+  const row: { seq: number } | undefined = await db()('entry').select('seq').where({ crew_id: crew }).orderBy('seq', 'desc').first();
+  return row?.seq ?? 0;
+}
+
+/**
+ * Writes what a device sends, a form at a time as one. A form that the record does not take whole is taken entry by entry; what then
+ * is refused is kept as it was sent until somebody decides.
+ */
+export async function takeForms(locals: App.Locals, forms: readonly SentEntry[][], version: number): Promise<Answered[]> {
+  const answers: Answered[] = [];
+  for (const form of forms) answers.push(...(await takeForm(locals, form, version)));
+  return answers;
+}
+
+async function takeForm(locals: App.Locals, form: readonly SentEntry[], version: number): Promise<Answered[]> {
+  const { who } = locals;
+  const ids = form.map(({ id }) => id);
+  const before = await heldAmong(db(), who.crew, ids);
+  const batch = ids[0] ?? '';
+  const entries = await Promise.all(form.map((sent) => entryOf(locals, sent, batch, version)));
+  if (before.length === 0 && !entries.some((e) => isAhead(e, locals.now))) {
+    try {
+      const done = await record(db(), ...entries);
+      if (done === 'written') await keepAfter(locals, entries);
+      return ids.map((id) => ({ id, fate: done === 'written' ? 'taken' : 'already here', reason: '' }));
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+    }
+  }
+  const answers: Answered[] = [];
+  for (const entry of entries) {
+    const was = before.find(({ id }) => id === entry.id);
+    answers.push(was ? answerOf(was) : await takeEntry(locals, entry));
+  }
+  return answers;
+}
+
+const answerOf = ({ id, decision, reason }: Held): Answered =>
+  decision === null ? { id, fate: 'held', reason } : { id, fate: decision === 'taken' ? 'already here' : 'left', reason: '' };
+
+const isAhead = ({ occurredAt }: NewEntry, now: Date): boolean => occurredAt.getTime() > now.getTime() + AHEAD;
+
+async function entryOf({ who }: App.Locals, sent: SentEntry, batch: string, version: number): Promise<NewEntry> {
+  const { id, kind, by, opened } = sent;
+  const occurredAt = new Date(sent.occurredAt);
+  const old = version < BODY_VERSION;
+  const body = old ? upgrade(kind, sent.body, version, (await zerosOf(db(), who.crew))(Infinity), occurredAt) : sent.body;
+  return { id, crew: who.crew, kind, occurredAt, by, body: body as never, batch, ...(opened ? { opened } : {}) };
+}
+
+async function takeEntry(locals: App.Locals, entry: NewEntry): Promise<Answered> {
+  const { id } = entry;
+  try {
+    if (isAhead(entry, locals.now)) throw new Refusal({ at: 'Its time has not come yet: the clock of that device ran ahead.' });
+    const done = await record(db(), entry);
+    if (done === 'written') await keepAfter(locals, [entry]);
+    return { id, fate: done === 'written' ? 'taken' : 'already here', reason: '' };
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    const reason = error.stale ? await staleText(error.stale, locals.who) : error.message;
+    const { batch = id, kind, occurredAt, by, opened = null } = entry;
+    const body = entry.body as Held['body'];
+    await holdEntry(db(), locals.who.crew, {
+      ...{ id, batch, kind, body, by, opened, reason },
+      occurred_at: occurredAt,
+      version: BODY_VERSION,
+      received_at: locals.now,
+    });
+    return { id, fate: 'held', reason };
+  }
+}
+
+/**
+ * Writes a held entry after all, on top of what was changed since.
+ *
+ * @throws Refusal when the record still does not take it
+ */
+export async function takeHeld({ who, now }: App.Locals, held: Held, onto: string | undefined): Promise<void> {
+  const { id, batch, kind, body, by, opened, occurred_at: occurredAt } = held;
+  const on = opened ? { opened, ...(onto ? { onto } : {}) } : {};
+  await record(db(), { id, batch, crew: who.crew, kind, occurredAt, by, body: body as never, ...on });
+  await decideHeld(db(), who.crew, { id, decision: 'taken', at: now, by: who.person.id });
+}

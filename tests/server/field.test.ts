@@ -1,0 +1,210 @@
+import assert from 'node:assert/strict';
+import { after, before, describe, it } from 'node:test';
+import { parse } from 'devalue';
+import { BODY_VERSION, type Check, type TrapSet } from '#core/record/kinds';
+import { bodyOf } from '#core/record/written';
+import type { NewEntry } from '#core/record/entry';
+import { idBeside, newId } from '#lib/form/newId';
+import { withEntries } from '#lib/field/overlay';
+import type { Answered } from '#lib/field/sent';
+import { broughtUp, type Since, type Snapshot } from '#lib/field/snapshot';
+import { seasonIn, seasonOf } from '#lib/season/season';
+import { whoOf } from '#lib/season/who';
+import { startProgram, type Program } from '../support/server';
+import { webOf } from '../support/web';
+
+/** A device out of reach: what it takes along, what it computes of it, and what becomes of what it sends. */
+let program: Program;
+let snapshot: Snapshot;
+
+before(async () => {
+  program = await startProgram({ demo: true });
+  snapshot = await taken();
+});
+after(() => program.end());
+
+const { get, post, rows, saved, uuid } = webOf(() => program);
+const taken = async (): Promise<Snapshot> => parse(await get('/field/facts')) as Snapshot;
+const later = async (old: Snapshot): Promise<Snapshot> => broughtUp(old, parse(await get(`/field/facts?since=${old.newest}`)) as Since);
+
+async function send(forms: NewEntry[][], version = BODY_VERSION): Promise<{ status: number; answers: Answered[] }> {
+  const plain = forms.map((form) => form.map(({ crew: _, batch: __, ...entry }) => entry));
+  const [wren] = await rows('person', { name: 'Wren Ostby' });
+  const answer = await fetch(`${program.base}/field/outbox`, {
+    method: 'POST',
+    body: JSON.stringify({ version, forms: plain }),
+    headers: { 'content-type': 'application/json', origin: program.base, cookie: `person=${String(wren?.id)}` },
+  });
+  return { status: answer.status, answers: answer.ok ? ((await answer.json()) as { answers: Answered[] }).answers : [] };
+}
+
+const setOf = (all: Snapshot, number: number): Snapshot['facts']['sets'][number] => {
+  const set = all.facts.sets.find((s) => s.number === number);
+  assert.ok(set);
+  return set;
+};
+
+/** A look at a set as a device makes it, minutes after the snapshot. */
+function check(
+  all: Snapshot,
+  number: number,
+  outcome: Check['devices'][number]['outcome'],
+  minutes: number,
+  more: Partial<Check> = {},
+): NewEntry {
+  const set = setOf(all, number);
+  const at = new Date(Math.floor(all.taken.getTime() / 60_000) * 60_000 - 3_600_000 + minutes * 60_000);
+  const id = newId();
+  const devices = set.stays
+    .filter((s) => s.to === null)
+    .map(({ id: stay }): Check['devices'][number] => ({
+      ...{ id: idBeside(id, stay), stay, outcome, cause: 'not asked', flags: [], searched: '', catch: null },
+      ...(outcome === 'catch'
+        ? {
+            catch: {
+              ...{
+                id: idBeside(id, `catch ${stay}`),
+                species: set.species,
+                sex: 'unknown',
+                age: 'unknown',
+                weight: null,
+                estimated: false,
+              },
+              ...{ strikes: [], alive: false, bites: 'not looked', fate: 'not said', pelt: 'not looked', tag: '' },
+            },
+          }
+        : {}),
+    }));
+  const body: Check = {
+    ...{ id: newId(), set: set.id, at: at.toISOString(), by: all.person.id, change: 'as it was', changeNote: '', asked: null },
+    ...{ took: null, devices, note: '', ...more },
+  };
+  return { id, crew: all.crew, kind: 'check', occurredAt: at, by: all.person.id, body };
+}
+
+const reading = (all: Snapshot, gauge: string, level: number, minutes: number): NewEntry => {
+  const at = new Date(Math.floor(all.taken.getTime() / 60_000) * 60_000 - 3_600_000 + minutes * 60_000);
+  const body = { id: newId(), gauge, at: at.toISOString(), level, bound: 'exact', source: 'gauge', set: null, note: '' } as const;
+  return { id: newId(), crew: all.crew, kind: 'reading', occurredAt: at, by: all.person.id, body };
+};
+
+/** What a device would say of every live set: its state, its order, its deadline. */
+function said({ facts, person, crew }: Snapshot, now: Date) {
+  const asker = { who: whoOf(crew, person), now };
+  return seasonIn(seasonOf(facts, asker)).views.map(({ id, deadline, then, devices }) => ({ id, deadline, then, devices }));
+}
+
+/** Facts without what only the moment of their question tells apart. */
+const settled = ({ facts, taken: at }: Snapshot) => ({
+  ...facts,
+  since: 0,
+  packed: [...facts.packed].sort((a, b) => a.gauge_id.localeCompare(b.gauge_id)),
+  beside: [...facts.beside].filter(([key]) => !key.endsWith(` ${at.getTime()}`)),
+});
+
+describe('what a device takes along', () => {
+  it('says of every set what the program says of it', async () => {
+    const page = await get('/morning');
+    const { views } = seasonIn(seasonOf(snapshot.facts, { who: whoOf(snapshot.crew, snapshot.person), now: snapshot.taken }));
+    const live = views.filter((v) => v.state === 'live');
+    assert.ok(live.length > 15);
+    for (const { number, name } of live) assert.ok(page.includes(`${number} ${name}`), `${number} ${name}`);
+  });
+  it('is brought up to date by what came since, and then is what a new one is', async () => {
+    const set = setOf(snapshot, 24);
+    const [stay] = set.stays.filter((s) => s.to === null);
+    const form = {
+      entry: uuid(),
+      id: uuid(),
+      [`${stay?.id}.outcome`]: 'sprung empty',
+      [`${stay?.id}.cause`]: 'animal',
+      level: '30',
+      change: 'as it was',
+    };
+    saved(await post(`/check/${set.id}?/save`, form), /morning/);
+    const raw = await get(`/field/facts?since=${snapshot.newest}`);
+    const [brought, anew] = [await later(snapshot), await taken()];
+    assert.deepEqual(said(brought, anew.taken), said(anew, anew.taken));
+    assert.deepEqual(settled(brought), settled(anew));
+    assert.ok(!raw.includes('"openings"'), 'what nothing touched is not sent again');
+    assert.ok(raw.length < (await get('/field/facts')).length / 2);
+    snapshot = anew;
+  });
+});
+
+describe('what a device wrote without a signal', () => {
+  it('is on the device what it is in the record once it was sent', async () => {
+    const gauge = snapshot.facts.boards.find((g) => g.surface === 'pond' && snapshot.facts.packed.some((p) => p.gauge_id === g.id));
+    assert.ok(gauge);
+    const at12 = check(snapshot, 12, 'catch', 5);
+    const set = setOf(snapshot, 41);
+    const at41 = check(snapshot, 41, 'knocked', 9, { change: 'remade', took: 7 });
+    const armed: TrapSet = { ...bodyOf(set), armed: { at: (at41.body as Check).at, answers: set.armed?.answers ?? [] } };
+    const remade: NewEntry = {
+      id: newId(),
+      crew: snapshot.crew,
+      kind: 'set',
+      occurredAt: at41.occurredAt,
+      by: at41.by,
+      opened: set.entry,
+      body: armed,
+    };
+    const forms = [[at12, reading(snapshot, gauge.id, 0.62, 5)], [at41, remade], [check(snapshot, 24, 'not reached', 20, { devices: [] })]];
+    const [lost] = forms[2] ?? [];
+    (lost?.body as Check).devices = (check(snapshot, 24, 'not reached', 20).body as Check).devices.map((d) => ({
+      ...d,
+      searched: 'too much water',
+    }));
+    const device = withEntries(snapshot, forms.flat());
+    assert.notDeepEqual(said(device, device.taken), said(snapshot, snapshot.taken));
+
+    const { answers } = await send(forms);
+    assert.deepEqual([...new Set(answers.map((a) => a.fate))], ['taken'], JSON.stringify(answers));
+    const record = await later(snapshot);
+    assert.deepEqual(said(device, record.taken), said(record, record.taken));
+    for (const key of ['looks', 'packed', 'times'] as const) assert.deepEqual(device.facts[key], record.facts[key], key);
+    assert.equal(device.caught.length, record.caught.length);
+    assert.deepEqual(
+      (device.past[set.id] ?? []).map((c) => c.id),
+      (record.past[set.id] ?? []).map((c) => c.id),
+    );
+
+    const again = await send(forms);
+    assert.deepEqual([...new Set(again.answers.map((a) => a.fate))], ['already here']);
+    assert.equal((await rows('check_visit', { id: (at12.body as Check).id })).length, 1);
+    snapshot = record;
+  });
+
+  it('is held where somebody changed the set meanwhile, and the look itself is taken', async () => {
+    const set = setOf(snapshot, 12);
+    const look = check(snapshot, 12, 'sprung empty', 30, { change: 'remade' });
+    const mine: NewEntry = {
+      ...{ id: newId(), crew: snapshot.crew, kind: 'set', occurredAt: look.occurredAt, by: look.by, opened: set.entry },
+      body: { ...bodyOf(set), note: 'deeper bed' },
+    };
+    const theirs: NewEntry = { ...mine, id: newId(), body: { ...bodyOf(set), note: 'new stake' } };
+    assert.deepEqual(
+      (await send([[theirs]])).answers.map((a) => a.fate),
+      ['taken'],
+    );
+    const { answers } = await send([[look, mine]]);
+    assert.deepEqual(
+      answers.map((a) => a.fate),
+      ['taken', 'held'],
+    );
+    assert.match(answers[1]?.reason ?? '', /changed this .*: .*new stake/);
+    assert.deepEqual(
+      (await send([[look, mine]])).answers.map((a) => a.fate),
+      ['already here', 'held'],
+    );
+    assert.equal((await rows('held_entry', { id: mine.id })).length, 1);
+  });
+
+  it('is held where its clock ran ahead, and refused whole where it is no outbox', async () => {
+    const ahead = check(snapshot, 41, 'untouched', 60 + 120);
+    const { answers } = await send([[ahead]]);
+    assert.equal(answers[0]?.fate, 'held');
+    assert.match(answers[0]?.reason ?? '', /clock of that device ran ahead/);
+    assert.equal((await send([[{ ...ahead, id: 'no id' }]])).status, 400);
+  });
+});
