@@ -6,6 +6,8 @@ export default {
   preprocess: vitePreprocess(),
   kit: {
     adapter: adapter({ precompress: true }),
+    // the field part registers it, once somebody opens it
+    serviceWorker: { register: false },
     // charts and drawings set styles of their own; nothing else is loaded from elsewhere or run inline
     csp: {
       mode: 'auto',

@@ -19,8 +19,9 @@ function overdueOf(season: Season | null, now: Date): { id: string; text: string
     }));
 }
 
-export const load: LayoutServerLoad = async ({ locals, cookies }) => {
-  if (!locals.who)
+export const load: LayoutServerLoad = async ({ locals, cookies, route }) => {
+  // the field part has its own facts
+  if (!locals.who || route.id === '/field')
     return {
       who: null,
       theme: cookies.get('theme') ?? 'auto',

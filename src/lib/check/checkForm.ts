@@ -82,6 +82,15 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
   ];
 }
 
+/** The field of the form that a path of a check was typed in. */
+export const fieldOfCheck =
+  (visit: Pick<Check, 'devices'>) =>
+  (path: string): string => {
+    const own = /^devices\.(\d+)\.(?:catch\.)?(\w+)$/.exec(path);
+    const stay = own && visit.devices[Number(own[1])]?.stay;
+    return own && stay ? `${stay}.${own[2]}` : path;
+  };
+
 function deviceOf(read: Reader, stay: string, set: TrapSet, form: string): CheckedDevice[] {
   const field = (name: string): string => `${stay}.${name}`;
   const outcome = read.text(field('outcome'));

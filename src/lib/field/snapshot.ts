@@ -22,9 +22,11 @@ export interface Snapshot {
 }
 
 /** What came since a snapshot was taken: the members that any newer entry touches, whole; of the readings only the gauges that were read. */
-export type Since = Pick<Snapshot, 'taken' | 'newest'> & Partial<Omit<Snapshot, 'facts' | 'taken' | 'newest'>> & { facts: Partial<Facts> };
+export type Since = Pick<Snapshot, Always> & Partial<Omit<Snapshot, 'facts' | Always>> & { facts: Partial<Facts> };
 
-type Member = Exclude<keyof Snapshot, 'facts' | 'taken' | 'newest' | 'crew'>;
+/** what is told each time: when, up to where, and to whom */
+type Always = 'taken' | 'newest' | 'crew' | 'person';
+type Member = Exclude<keyof Snapshot, 'facts' | Always>;
 
 const BESIDE: readonly Kind[] = ['reading', 'logged', 'set', 'station', 'stationLevel', 'ice', 'water', 'gauge'];
 
@@ -54,7 +56,6 @@ const FACTS_FROM: Record<keyof Facts, readonly Kind[]> = {
   weather: ['weather', 'ice'],
 };
 const REST_FROM: Record<Member, readonly Kind[]> = {
-  person: ['person'],
   people: ['person'],
   past: ['check', 'set'],
   caught: ['check', 'rulebook'],
@@ -73,7 +74,8 @@ const picked = <T extends object>(all: T, from: Partial<Record<keyof T, readonly
 export function sinceThen(all: Snapshot, kinds: ReadonlySet<Kind>, gauges: ReadonlySet<string>): Since {
   const facts = picked(all.facts, FACTS_FROM, kinds);
   if (facts.packed) facts.packed = facts.packed.filter(({ gauge_id }) => gauges.has(gauge_id));
-  return { ...picked(all, REST_FROM, kinds), facts, taken: all.taken, newest: all.newest };
+  const { taken, newest, crew, person } = all;
+  return { ...picked(all, REST_FROM, kinds), facts, taken, newest, crew, person };
 }
 
 /** A snapshot brought up to date. */

@@ -1,5 +1,5 @@
-/** The theme of a page: the one that was chosen, or dark at a check while the sun is down. */
+/** The theme of a page: the one that was chosen, or dark in the field while the sun is down. */
 export function themeOf(chosen: string | undefined, sunIsDown: boolean, path: string): 'firstlight' | 'headlamp' {
   if (chosen === 'headlamp' || chosen === 'firstlight') return chosen;
-  return sunIsDown && path.startsWith('/check') ? 'headlamp' : 'firstlight';
+  return sunIsDown && /^\/(check|field)/.test(path) ? 'headlamp' : 'firstlight';
 }

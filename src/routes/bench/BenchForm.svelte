@@ -13,7 +13,7 @@
   import Problem from '$lib/ui/Problem.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
-  import Arming from './Arming.svelte';
+  import Arming from '$lib/ui/Arming.svelte';
   import BenchFields from './BenchFields.svelte';
   import Beside from './Beside.svelte';
   import BreakFields from './BreakFields.svelte';

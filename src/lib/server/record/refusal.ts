@@ -1,4 +1,5 @@
 import type { ZodError } from 'zod';
+import { issuesOf } from '#core/record/issues';
 import type { Body, Kind } from '#core/record/kinds';
 import type { Entry } from '../repositories/entries';
 
@@ -97,9 +98,5 @@ export function refusalOf(error: unknown): Refusal | null {
     : new Refusal({ form: `The record does not take this (${constraint.replaceAll('_', ' ')}).` }, 'conflict');
 }
 
-/** A refusal out of a schema's issues, one sentence a field: the path joined with dots. */
-export function refusalOfIssues(error: ZodError): Refusal {
-  const fields: Record<string, string> = {};
-  for (const issue of error.issues) fields[issue.path.join('.') || 'form'] ??= issue.message;
-  return new Refusal(fields);
-}
+/** A refusal out of a schema's issues. */
+export const refusalOfIssues = (error: ZodError): Refusal => new Refusal(issuesOf(error));

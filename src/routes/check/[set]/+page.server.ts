@@ -2,7 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import { asksNow, oneChange } from '#core/check/advice';
 import type { Check, TrapSet } from '#core/record/kinds';
 import { setTypeOf } from '#core/sets/catalogue';
-import { readCheck } from '#lib/check/checkForm';
+import { fieldOfCheck, readCheck } from '#lib/check/checkForm';
 import { checkPage } from '#lib/check/page';
 import { isId, newId } from '#lib/form/newId';
 import { reader } from '#lib/form/reader';
@@ -91,16 +91,10 @@ export const actions: Actions = {
     const read = reader(await request.formData(), locals.who);
     const entries = await readCheck(read, await checkPlace(place, locals));
     if (!entries) return refused(read);
-    const fieldOf = (path: string): string => {
-      const own = /^devices\.(\d+)\.(?:catch\.)?(\w+)$/.exec(path);
-      const visit = entries[0]?.body as Check | undefined;
-      const stay = own && visit?.devices[Number(own[1])]?.stay;
-      return own && stay ? `${stay}.${own[2]}` : path;
-    };
-    const result = await attempt(read, () => record(db(), ...entries), fieldOf);
+    const visit = entries[0]?.body as Check;
+    const result = await attempt(read, () => record(db(), ...entries), fieldOfCheck(visit));
     if ('failure' in result) return result.failure;
     if (result.done === 'written') await keepAfter(locals, entries);
-    const visit = entries[0]?.body as Check;
     if (visit.asked) redirect(303, `/check/${params.set}?saved=${read.text('entry')}`);
     redirect(303, `/morning?saved=${read.text('entry')}`);
   },

@@ -1,66 +1,20 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
-  import { enhance } from '$app/forms';
-  import { sizeText } from '#core/devices/sizes';
-  import { designScene } from '#core/scene/designScene';
-  import { moveArrow } from '#core/scene/moveArrow';
-  import Opened from '$lib/ui/Opened.svelte';
-  import Problem from '$lib/ui/Problem.svelte';
-  import DesignDrawing from '$lib/ui/drawing/DesignDrawing.svelte';
-  import FindTrap from '$lib/ui/drawing/FindTrap.svelte';
-  import StateMark from '$lib/ui/StateMark.svelte';
-  import { typed, type Kept } from '$lib/ui/kept';
+  import CheckScreen from '$lib/check/CheckScreen.svelte';
+  import type { Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
-  import { inOwnRun } from '$lib/ui/ownRun';
-  import Here from './Here.svelte';
   import AskForm from './AskForm.svelte';
-  import DetailForm from './DetailForm.svelte';
-  import PastChecks from './PastChecks.svelte';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
   const system = $derived(data.who?.person.system ?? 'us');
   const view = $derived(data.view);
-  // where something is to be moved, that alone is written on the drawing
-  const scene = $derived(
-    designScene(data.design, 'side', data.water.known, view.station.surface, { width: 390, height: 190 }, system, data.doing.by !== 0),
-  );
-  const move = $derived(moveArrow(scene, data.design.parts, data.doing.by, system));
-  const detail = $derived(data.outcome !== null || (kept?.problem !== undefined && kept.values?.change !== undefined));
-  const link = (outcome: string): string => `/check/${view.id}?outcome=${encodeURIComponent(outcome)}`;
-  const remade = $derived(data.lower !== '' && data.likely !== 'untouched');
-  let minutes = $state('');
-  /** the page runs on the device */
-  let isHere = $state(false);
-  onMount(() => (isHere = true));
-  /** by the order that this device goes, where one was chosen today */
-  const own = $derived(isHere ? inOwnRun(data.today, view.id, data.order.owed) : null);
-  const next = $derived(own ? own.next : data.order.next);
-  const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+  const link = (set: string, outcome?: string): string => `/check/${set}${outcome ? `?outcome=${encodeURIComponent(outcome)}` : ''}`;
+  const isAsked = $derived(data.asking !== null || data.advice !== '' || (view.devices.length > 0 && data.asksWho.length > 0));
 </script>
 
 <svelte:head><title>Check {view.number} {view.name} · Zaprud</title></svelte:head>
 
-<div class="check" class:detail>
-  <div class="top">
-    {#if view.devices.length > 0}<Here stop="{view.id} {view.lastLook ?? ''}" now={data.nowAt} bind:minutes />{/if}
-    <p class="quiet small">
-      <a href="/morning">Rounds</a>
-      {#if own}<span>– {own.place} of {own.of} on your run</span>
-      {:else if data.order.place > 0}<span>– {data.order.place} of {data.order.of} due</span>{/if}
-      {#if next}<span>– <a href="/check/{next}">next set</a></span>{/if}
-    </p>
-    <h1>{view.number} {view.name}</h1>
-    <p class="quiet">
-      {view.devices.map((d) => `${sizeText(d.class, d.size)} ${d.tag}`).join(', ') || `Not armed (${view.state})`}{#if data.owedBy}<span
-          >, due by <b>{data.owedBy}</b></span
-        >{/if}
-    </p>
-    {#if view.anchor || data.hole}<p class="quiet">
-        {[data.hole && `hole ${data.hole}`, view.anchor && `anchor: ${view.anchor}`].filter(Boolean).join(', ')}
-      </p>{/if}
-  </div>
-
+{#snippet asked(next: string | null)}
   {#if data.asking}
     <AskForm {kept} entry={data.ids.entry} corrects={data.asking.entry} />
   {:else if data.advice}
@@ -69,119 +23,35 @@
       <p class="big">{data.advice}</p>
       <p class="quiet">Common practice, no published source. Yours to judge.</p>
       <p class="mt-4 flex gap-3 flex-wrap">
-        <a class="btn btn-primary btn-lg" href={next ? `/check/${next}` : '/morning'}>Go on</a><a class="btn btn-lg" href="/bench/{view.id}"
+        <a class="btn btn-primary btn-lg" href={next ? link(next) : '/morning'}>Go on</a><a class="btn btn-lg" href="/bench/{view.id}"
           >Change it at the bench</a
         >
       </p>
     </div>
-  {:else if view.devices.length === 0}
-    <p class="page">Not live: no check needed. <a class="link" href="/bench/{view.id}">To the bench</a></p>
-  {:else if data.asksWho.length > 0}
+  {:else}
     <form method="POST" action="/people?/pick" class="answers who" aria-labelledby="who">
       <input type="hidden" name="back" value={data.here} />
       <h2 id="who">Who checks? <span class="quiet">Asked once on this device.</span></h2>
       {#each data.asksWho as person (person.id)}<button class="answer" name="person" value={person.id}>{person.name}</button>{/each}
     </form>
-  {:else if detail}
-    {#if data.lies}<div class="page pb-0"><FindTrap holds={data.lies} name="{view.number} {view.name}" {system} /></div>{/if}
-    <DetailForm {data} {kept} {system} outcome={data.outcome ?? 'other'} {minutes} />
-  {:else}
-    <DesignDrawing {scene} {move} title="{view.typeName} at {view.station.name}, from the side" />
-    <div class="say">
-      <p>
-        <StateMark verdict={data.state?.verdict ?? 'unknown'} />
-        <b class:bad={data.state && !['fine', 'nearEdge', 'unknown'].includes(data.state.verdict)}
-          >{capital(data.state?.label ?? 'unknown')}.</b
-        >
-        {data.wading}
-      </p>
-      <details>
-        <summary>{data.doing.order}</summary>
-        <p class="quiet">{data.doing.why}</p>
-      </details>
-      {#if data.seen}<p>{data.seen}</p>{/if}
-      <Problem text={kept?.problem} />
-      {#each Object.values(kept?.errors ?? {}) as sentence (sentence)}<p class="bad">{sentence}</p>{/each}
-      {#if data.past.length > 0}<PastChecks past={data.past.slice(0, 3)} />{/if}
-      {#if data.asks}<a class="link" href="/morning/nothing?set={view.id}">Nothing caught?</a>{/if}
-    </div>
-    <form method="POST" action="?/quick" class="answers" use:enhance={keeping}>
-      <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
-      <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
-      <input type="hidden" name="took" value={minutes} />
-      <Opened entry={data.opened} {kept} />
-      <a class="answer" href={link('catch')}>Catch</a>
-      <a class="answer" href={link('sprung empty')}>Sprung, empty</a>
-      <a class="answer" href={link(data.hasBed ? 'missing' : 'knocked')}>{data.hasBed ? 'Empty bed' : 'Knocked, down'}</a>
-      <a class="answer" href={link('other')}>Something else</a>
-      {#if remade}
-        <button class="answer" name="outcome" value={data.likely}>{capital(data.likely)}: left as is</button>
-        <button class="answer" name="outcome" value="untouched">Untouched</button>
-        <a class="answer first" href="{link(data.likely)}&remade=1"
-          >{capital(data.likely)}: I {data.lower.startsWith('−') ? 'raised' : 'lowered'} it {data.lower.replace('−', '')}</a
-        >
-      {:else if data.likely !== 'untouched'}
-        <button class="answer wide" name="outcome" value="untouched">Untouched</button>
-        <button class="answer first" name="outcome" value={data.likely}>{capital(data.likely)}</button>
-      {:else}
-        <button class="answer first" name="outcome" value="untouched"
-          >{view.devices.length > 1 ? `All ${view.devices.length} untouched` : 'Untouched'}</button
-        >
-      {/if}
-    </form>
   {/if}
-</div>
+{/snippet}
+
+<CheckScreen
+  {data}
+  {kept}
+  {system}
+  {link}
+  person={data.who?.person.id ?? ''}
+  home={{ href: '/morning', name: 'Rounds' }}
+  send={keeping}
+  instead={isAsked ? asked : null}
+/>
 
 <style>
-  .check {
-    max-width: 560px;
-    margin: 0 auto;
-    min-height: calc(100dvh - 40px);
-    display: flex;
-    flex-direction: column;
-    background: var(--paper);
-  }
-  .check.detail {
-    max-width: 760px;
-  }
-  @media (min-width: 900px) {
-    .check {
-      min-height: 0;
-    }
-  }
-  .top,
-  .say {
-    padding: 8px 14px;
-  }
-  .say {
-    padding-top: 10px;
-    display: grid;
-    gap: 4px;
-  }
-  .say p :global(svg) {
-    display: inline;
-    vertical-align: -3px;
-  }
-  summary {
-    cursor: pointer;
-    font-weight: 700;
-    font-size: 1.15rem;
-    min-height: 40px;
-    align-content: center;
-  }
-  .small {
-    font-size: 0.9rem;
-  }
-  .small a {
-    text-decoration: underline;
-  }
   .big {
     font-size: 1.2rem;
     margin: 8px 0;
-  }
-  .bad {
-    color: var(--out);
-    font-weight: 700;
   }
   .answers {
     margin-top: auto;
@@ -205,16 +75,5 @@
     padding: 6px;
     background: var(--paper);
     cursor: pointer;
-  }
-  .answer.first {
-    grid-column: 1 / -1;
-    min-height: 84px;
-    background: var(--ink);
-    color: var(--paper);
-    border-color: var(--ink);
-    font-size: 1.2rem;
-  }
-  .answer.wide {
-    grid-column: 1 / -1;
   }
 </style>

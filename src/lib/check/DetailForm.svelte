@@ -12,20 +12,24 @@
   import TimeField from '$lib/ui/TimeField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
-  import { keeping } from '$lib/ui/keeping';
-  import Arming from '../../bench/Arming.svelte';
-  import type { PageData } from './$types';
+  import Arming from '$lib/ui/Arming.svelte';
+  import type { SubmitFunction } from '@sveltejs/kit';
+  import type { checkPage } from '#lib/check/page';
   import DeviceCheck from './DeviceCheck.svelte';
 
   interface Props {
-    data: PageData;
+    data: ReturnType<typeof checkPage> & { ids: { entry: string; id: string } };
     kept: Kept | null;
     system: System;
+    /** who checks, unless somebody else is named */
+    person: string;
+    /** what becomes of the form */
+    send: SubmitFunction;
     outcome: string;
     /** counted since somebody tapped that he is here */
     minutes: string;
   }
-  let { data, kept, system, outcome, minutes }: Props = $props();
+  let { data, kept, system, person, send, outcome, minutes }: Props = $props();
 
   /** as somebody typed it: the clock does not write over it */
   let took = $state<string | null>(null);
@@ -43,7 +47,7 @@
   const unit = $derived(system === 'us' ? 'inches' : 'centimetres');
 </script>
 
-<form method="POST" action="?/save" class="detail" use:enhance={keeping}>
+<form method="POST" action="?/save" class="detail" use:enhance={send}>
   <Problem text={kept?.problem} />
   <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
   <Leaving {kept} />
@@ -161,7 +165,7 @@
     <SelectField
       label="Checked by"
       name="by"
-      value={typed(kept, 'by', data.who?.person.id ?? '')}
+      value={typed(kept, 'by', person)}
       options={data.people.map((p) => ({ value: p.id, text: p.name }))}
       error={kept?.errors?.by}
     />

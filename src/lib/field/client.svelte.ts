@@ -1,0 +1,146 @@
+import type { NewEntry } from '#core/record/entry';
+import { wholeMinute } from '#core/time/localTime';
+import { seasonIn, seasonOf } from '#lib/season/season';
+import { whoOf, type Asker } from '#lib/season/who';
+import { withEntries } from './overlay';
+import { firstOf, moved, newest, Refused, sent } from './send';
+import type { Snapshot } from './snapshot';
+import { Store, type Told, type Waiting } from './store';
+
+/** Two clocks that differ by more than this since they were last compared: one of them was set anew, ms. */
+const APART = 10 * 60_000;
+/** How often a device that has something to send tries again, ms. */
+const AGAIN = 60_000;
+
+/** The field part on this device: one snapshot of facts, one outbox of entries, and what follows from both. */
+export class Field {
+  snapshot = $state.raw<Snapshot | null>(null);
+  waiting = $state.raw<Waiting[]>([]);
+  told = $state.raw<Told[]>([]);
+  state = $state<'reading' | 'ready' | 'nothing' | 'refused'>('reading');
+  isSending = $state(false);
+  /** the last try reached the record */
+  isReached = $state<boolean | null>(null);
+  /** by how much the clock of this device went wrong since the record was last asked, ms; null while nothing is to be asked */
+  astray = $state<number | null>(null);
+  /** by the clock of the record, to the minute */
+  now = $state.raw(new Date());
+  #offset = 0;
+  #store = new Store();
+  #others = new BroadcastChannel('zaprud-field');
+
+  /** the facts with what waits in them */
+  facts = $derived.by(() => {
+    const { snapshot, waiting } = this;
+    return (
+      snapshot &&
+      withEntries(
+        snapshot,
+        waiting.flatMap((w) => w.entries),
+      )
+    );
+  });
+  asker = $derived<Asker | null>(this.snapshot && { who: whoOf(this.snapshot.crew, this.snapshot.person), now: this.now });
+  season = $derived(this.facts && this.asker ? seasonIn(seasonOf(this.facts.facts, this.asker), ['live', 'prepared', 'planned']) : null);
+
+  /** Reads what the device has, then asks the record. @returns what ends it */
+  begin(): () => void {
+    this.#others.onmessage = () => void this.#read();
+    const tick = setInterval(() => this.#tick(), 15_000);
+    const again = setInterval(() => (this.waiting.length > 0 || this.isReached === false) && void this.sync(), AGAIN);
+    const back = (): void => void this.sync();
+    addEventListener('online', back);
+    document.addEventListener('visibilitychange', back);
+    void this.#read().then(back);
+    return () => {
+      clearInterval(tick);
+      clearInterval(again);
+      removeEventListener('online', back);
+      document.removeEventListener('visibilitychange', back);
+      this.#others.close();
+    };
+  }
+
+  async #read(): Promise<void> {
+    const { snapshot, offset, waiting, told } = await this.#store.read();
+    this.#offset = offset;
+    this.#tick();
+    this.snapshot = snapshot;
+    this.waiting = waiting;
+    this.told = told;
+    if (snapshot) this.state = 'ready';
+  }
+
+  #tick(): void {
+    const now = wholeMinute(new Date(Date.now() + this.#offset));
+    if (now.getTime() !== this.now.getTime()) this.now = now;
+  }
+
+  /** Keeps what a form wrote; it is safe on the device when this returns, and goes out by itself. */
+  async keep(label: string, entries: NewEntry[]): Promise<void> {
+    await this.#store.add({ id: entries[0]?.id ?? '', label, entries, made: Date.now() });
+    await this.#read();
+    this.#others.postMessage('kept');
+    void this.sync();
+  }
+
+  /** Asks for what is new, sends what waits, and asks once more for what became of it. */
+  async sync(): Promise<void> {
+    if (this.isSending) return;
+    this.isSending = true;
+    try {
+      await this.#ask();
+      if (this.astray !== null) return;
+      while (this.waiting.length > 0) {
+        const forms = firstOf(this.waiting);
+        const held = await sent(forms);
+        // asked before they leave the list: nothing is missing on the screen in between
+        await this.#ask();
+        await this.#store.answered(forms, held);
+        await this.#read();
+        this.#others.postMessage('sent');
+      }
+    } catch (error) {
+      this.isReached = false;
+      if (error instanceof Refused) this.state = this.snapshot ? 'refused' : 'nothing';
+      else if (!this.snapshot) this.state = 'nothing';
+    } finally {
+      this.isSending = false;
+    }
+  }
+
+  async #ask(): Promise<void> {
+    const begun = Date.now();
+    const snapshot = await newest(this.snapshot);
+    const offset = snapshot.taken.getTime() - (begun + Date.now()) / 2;
+    const went = this.snapshot ? this.#offset - offset : 0;
+    this.astray = Math.abs(went) > APART && this.waiting.length > 0 ? went : null;
+    // asked before the new offset is kept, or the question would be forgotten with the next page
+    if (this.astray === null) {
+      this.#offset = offset;
+      await this.#store.keep(snapshot, offset);
+    }
+    this.snapshot = snapshot;
+    this.isReached = true;
+    this.state = 'ready';
+    this.#tick();
+  }
+
+  /** The clock went wrong: what waits is moved to the time of the record, or was right as it is. */
+  async settle(isMoved: boolean): Promise<void> {
+    const by = this.astray;
+    const snapshot = this.snapshot;
+    if (by === null || !snapshot) return;
+    const minutes = Math.round(by / 60_000) * 60_000;
+    if (isMoved) for (const form of this.waiting) await this.#store.change(moved(form, -minutes));
+    await this.#store.keep(snapshot, this.#offset - by);
+    this.astray = null;
+    await this.#read();
+    await this.sync();
+  }
+
+  async seen(id: string): Promise<void> {
+    await this.#store.seen(id);
+    this.told = this.told.filter((t) => t.id !== id);
+  }
+}

@@ -1,0 +1,37 @@
+/** What this browser keeps, and whether it may throw it away. */
+export interface Keeping {
+  /** the page itself opens without a signal */
+  isOffline: boolean;
+  /** the browser has promised not to throw anything away */
+  isLasting: boolean;
+}
+
+/**
+ * Has the browser keep the page and everything it is drawn from, and asks it to keep what is stored.
+ *
+ * @returns what it keeps; without https a browser keeps no page
+ */
+export async function keepPage(): Promise<Keeping> {
+  const isLasting = (await navigator.storage?.persist?.()) ?? false;
+  if (!('serviceWorker' in navigator)) return { isOffline: false, isLasting };
+  try {
+    await navigator.serviceWorker.register('/service-worker.js', { type: 'module' });
+    const { active } = await navigator.serviceWorker.ready;
+    return { isOffline: active ? await filled(active) : false, isLasting };
+  } catch {
+    return { isOffline: (await caches.match('/field')) !== undefined, isLasting };
+  }
+}
+
+/** Tells the worker which files this page was drawn from, and waits until it has them all. */
+function filled(worker: ServiceWorker): Promise<boolean> {
+  const used = performance.getEntriesByType('resource').map(({ name }) => new URL(name));
+  const files = used.filter((url) => url.origin === location.origin && /^\/(_app|favicon|icon|manifest)/.test(url.pathname));
+  const data = used.find((url) => url.pathname === '/field/__data.json');
+  return new Promise((resolve) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = ({ data: isKept }) => resolve(isKept === true);
+    const urls = [...new Set([...files.map((u) => u.pathname), ...(data ? [data.pathname + data.search] : []), '/field'])];
+    worker.postMessage({ keep: urls }, [port2]);
+  });
+}

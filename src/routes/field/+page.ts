@@ -1,0 +1,2 @@
+/** Drawn on the device alone, from what it keeps: the server sends an empty frame. */
+export const ssr = false;

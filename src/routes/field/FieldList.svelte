@@ -1,0 +1,106 @@
+<script lang="ts">
+  import { movingOf } from '#core/ahead/moving';
+  import { isCloseTo } from '#core/run/stops';
+  import { localDate } from '#core/time/localTime';
+  import type { Waiting } from '$lib/field/store';
+  import { roundRow } from '#lib/season/rounds';
+  import type { Season } from '#lib/season/season';
+  import type { Asker } from '#lib/season/who';
+  import { inOwnRun } from '$lib/ui/ownRun';
+  import StateMark from '$lib/ui/StateMark.svelte';
+  import { drafted } from './draft';
+
+  /** The sets of the run: those whose check is close first, in the order that this device goes, else by their deadline. */
+  interface Props {
+    season: Season;
+    now: Date;
+    asker: Asker | null;
+    waiting: readonly Waiting[];
+  }
+  let { season, now, asker, waiting }: Props = $props();
+
+  const rows = $derived.by(() => {
+    if (!asker) return [];
+    const moving = movingOf(season, now);
+    const live = season.views.filter((v) => v.state === 'live');
+    const owed = live.map(({ id }) => id);
+    const today = localDate(now, season.line.zone);
+    return live
+      .map((view) => ({
+        ...roundRow(season, view, moving, asker),
+        isClose: isCloseTo(view, now, season.line.zone),
+        place: inOwnRun(today, view.id, owed)?.place ?? Infinity,
+      }))
+      .sort((a, b) => a.place - b.place || a.deadline.localeCompare(b.deadline));
+  });
+  const waters = $derived(new Map(season.waters.map(({ id, name }) => [id, name])));
+  const sent = $derived(
+    new Set(waiting.flatMap((w) => w.entries.flatMap(({ kind, body }) => (kind === 'check' ? [(body as { set: string }).set] : [])))),
+  );
+  const groups = $derived(
+    [
+      { title: 'To check', rows: rows.filter((r) => r.isClose) },
+      { title: 'Not due today', rows: rows.filter((r) => !r.isClose) },
+    ].filter((g) => g.rows.length > 0),
+  );
+</script>
+
+<div class="list">
+  {#each groups as { title, rows } (title)}
+    <h2>{title} <span class="quiet">{rows.length}</span></h2>
+    <ul>
+      {#each rows as row (row.id)}
+        <li>
+          <a href="/field?set={row.id}">
+            <StateMark verdict={row.state?.verdict ?? 'unknown'} />
+            <span class="name"
+              ><b>{row.number} {row.name}</b>
+              <span class="quiet">{waters.get(row.water)}</span>
+              {#if drafted(row.id)}<b class="half">half filled</b>{/if}
+              {#if sent.has(row.id)}<span class="quiet">waits to be sent</span>{/if}</span
+            >
+            <span class="by" class:late={row.overdue}>{row.overdue ? 'overdue' : row.by}</span>
+            <span class="order">{row.order}{row.wading ? `. ${row.wading}` : ''}</span>
+          </a>
+        </li>
+      {/each}
+    </ul>
+  {:else}
+    <p class="page">No set is live.</p>
+  {/each}
+</div>
+
+<style>
+  .list {
+    max-width: 560px;
+    margin: 0 auto;
+    background: var(--paper);
+    min-height: 60vh;
+  }
+  h2 {
+    padding: 12px 14px 4px;
+  }
+  li {
+    border-bottom: 1px solid var(--rule, var(--mute));
+  }
+  a {
+    display: grid;
+    grid-template-columns: 28px 1fr auto;
+    gap: 0 8px;
+    align-items: center;
+    min-height: 64px;
+    padding: 8px 14px;
+  }
+  .name {
+    min-width: 0;
+  }
+  .order {
+    grid-column: 2 / -1;
+    font-weight: 650;
+  }
+  .late,
+  .half {
+    color: var(--out);
+    font-weight: 700;
+  }
+</style>
