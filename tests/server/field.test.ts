@@ -23,7 +23,7 @@ before(async () => {
 });
 after(() => program.end());
 
-const { get, post, rows, saved, uuid } = webOf(() => program);
+const { get, post, rows, saved, refused, uuid } = webOf(() => program);
 const taken = async (): Promise<Snapshot> => parse(await get('/field/facts')) as Snapshot;
 const later = async (old: Snapshot): Promise<Snapshot> => broughtUp(old, parse(await get(`/field/facts?since=${old.newest}`)) as Since);
 
@@ -198,6 +198,16 @@ describe('what a device wrote without a signal', () => {
       ['already here', 'held'],
     );
     assert.equal((await rows('held_entry', { id: mine.id })).length, 1);
+    const morning = await get('/morning');
+    for (const text of ['Held, from the run: Set 12 east lodge run', 'From the run: Note: empty → deeper bed.'])
+      assert.ok(morning.includes(text), text);
+    saved(await post('/morning?/decide', { held: mine.id, decision: 'take' }), /\/morning$/);
+    assert.equal((await rows('trap_set', { id: set.id }))[0]?.note, 'deeper bed');
+    assert.ok(!(await get('/morning')).includes('Held, from the run: Set 12'));
+    assert.deepEqual(
+      (await send([[look, mine]])).answers.map((a) => a.fate),
+      ['already here', 'already here'],
+    );
   });
 
   it('is held where its clock ran ahead, and refused whole where it is no outbox', async () => {
@@ -205,6 +215,13 @@ describe('what a device wrote without a signal', () => {
     const { answers } = await send([[ahead]]);
     assert.equal(answers[0]?.fate, 'held');
     assert.match(answers[0]?.reason ?? '', /clock of that device ran ahead/);
+    refused(await post('/morning?/decide', { held: uuid(), decision: 'take' }), 404, 'Nothing of that kind waits');
+    saved(await post('/morning?/decide', { held: ahead.id, decision: 'leave' }), /\/morning$/);
+    assert.deepEqual(
+      (await send([[ahead]])).answers.map((a) => a.fate),
+      ['left'],
+    );
+    assert.equal((await rows('check_visit', { id: (ahead.body as Check).id })).length, 0);
     assert.equal((await send([[{ ...ahead, id: 'no id' }]])).status, 400);
   });
 });

@@ -139,6 +139,14 @@ export class Field {
     await this.sync();
   }
 
+  /** Takes back the last form that still waits here. */
+  async takeBack(form: Waiting): Promise<void> {
+    if (this.isSending || this.waiting.at(-1)?.id !== form.id) return;
+    await this.#store.answered([form], []);
+    await this.#read();
+    this.#others.postMessage('taken back');
+  }
+
   async seen(id: string): Promise<void> {
     await this.#store.seen(id);
     this.told = this.told.filter((t) => t.id !== id);

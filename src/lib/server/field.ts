@@ -11,7 +11,7 @@ import { Refusal } from './record/refusal';
 import { record } from './record/write';
 import { zerosOf } from './record/zeros';
 import { checks } from './repositories/checks';
-import { heldAmong, holdEntry, decideHeld, type Held } from './repositories/held';
+import { heldAmong, holdEntry, type Held } from './repositories/held';
 import { people } from './repositories/places';
 import { factsOf } from './season';
 import { staleText } from './stale';
@@ -128,16 +128,4 @@ async function takeEntry(locals: App.Locals, entry: NewEntry): Promise<Answered>
     });
     return { id, fate: 'held', reason };
   }
-}
-
-/**
- * Writes a held entry after all, on top of what was changed since.
- *
- * @throws Refusal when the record still does not take it
- */
-export async function takeHeld({ who, now }: App.Locals, held: Held, onto: string | undefined): Promise<void> {
-  const { id, batch, kind, body, by, opened, occurred_at: occurredAt } = held;
-  const on = opened ? { opened, ...(onto ? { onto } : {}) } : {};
-  await record(db(), { id, batch, crew: who.crew, kind, occurredAt, by, body: body as never, ...on });
-  await decideHeld(db(), who.crew, { id, decision: 'taken', at: now, by: who.person.id });
 }

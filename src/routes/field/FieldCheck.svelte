@@ -47,13 +47,18 @@
     if (!facts || !asker || !set || !view) return;
     if (isQuick) for (const d of view.devices) form.set(`${d.stay}.outcome`, String(form.get('outcome')));
     const read = reader(form, asker.who);
-    const entries = await readCheck(read, { season, set, view, ...asker, supplies: facts.supplies, surfacesAt: () => season.surfaces }).catch(
-      (error: unknown) => {
-        if (!(error instanceof RangeError)) throw error;
-        read.refuse('at', 'That is longer ago than this device knows the levels of. Enter it at the desk.');
-        return null;
-      },
-    );
+    const entries = await readCheck(read, {
+      season,
+      set,
+      view,
+      ...asker,
+      supplies: facts.supplies,
+      surfacesAt: () => season.surfaces,
+    }).catch((error: unknown) => {
+      if (!(error instanceof RangeError)) throw error;
+      read.refuse('at', 'That is longer ago than this device knows the levels of. Enter it at the desk.');
+      return null;
+    });
     const visit = entries?.[0]?.body as Check | undefined;
     for (const { kind, body } of entries ?? []) {
       const parsed = SCHEMAS[kind].safeParse(body);

@@ -45,7 +45,7 @@
   );
 </script>
 
-<div class="list">
+<div class="round">
   {#each groups as { title, rows } (title)}
     <h2>{title} <span class="quiet">{rows.length}</span></h2>
     <ul>
@@ -60,7 +60,7 @@
               {#if sent.has(row.id)}<span class="quiet">waits to be sent</span>{/if}</span
             >
             <span class="by" class:late={row.overdue}>{row.overdue ? 'overdue' : row.by}</span>
-            <span class="order">{row.order}{row.wading ? `. ${row.wading}` : ''}</span>
+            <span class="order">{row.order}{row.wading ? `, ${row.wading}` : ''}</span>
           </a>
         </li>
       {/each}
@@ -71,7 +71,7 @@
 </div>
 
 <style>
-  .list {
+  .round {
     max-width: 560px;
     margin: 0 auto;
     background: var(--paper);

@@ -24,7 +24,7 @@
   );
 </script>
 
-<section class="status" aria-label="This device">
+<section class="own" aria-label="This device">
   <div class="line">
     <p role="status"><b>{says}</b><br /><span class="quiet">Facts as of {asOf}</span></p>
     <button class="btn send" onclick={() => field.sync()} disabled={field.isSending}>{count > 0 ? 'Send now' : 'Refresh'}</button>
@@ -57,16 +57,20 @@
     <details>
       <summary>What waits</summary>
       <ol>
-        {#each field.waiting as form (form.id)}<li>
+        {#each field.waiting as form, i (form.id)}
+          <li>
             {form.label}, {whenText(form.entries[0]?.occurredAt ?? field.now, field.now, season.clock)}
-          </li>{/each}
+            {#if i === count - 1}<button class="btn" onclick={() => field.takeBack(form)} disabled={field.isSending}>Take it back</button
+              >{/if}
+          </li>
+        {/each}
       </ol>
     </details>
   {/if}
 </section>
 
 <style>
-  .status {
+  .own {
     max-width: 560px;
     margin: 0 auto;
     padding: 10px 14px;

@@ -19,6 +19,7 @@ import { entriesKept, entryOf } from '$lib/server/repositories/entries';
 import { intents } from '$lib/server/repositories/scouting';
 import { movingOf, type MovingAll } from '#core/ahead/moving';
 import { idBeside, isId } from '#lib/form/newId';
+import { decide, heldShown } from '$lib/server/held';
 import { undo } from '$lib/server/undo';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -33,6 +34,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const { system } = who.person;
   const prepared = preparedPlaces(season, locals);
   const duties = openDuties(season, locals);
+  const held = heldShown(season, locals);
   const live = season.views.filter((v) => v.state === 'live');
   const changes = season.waters.map((w) => ({
     id: w.id,
@@ -75,6 +77,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       .sort((a, b) => (a.rows[0]?.deadline ?? '').localeCompare(b.rows[0]?.deadline ?? '')),
     prepared: await prepared,
     duties: await duties,
+    held: await held,
     /** the water to begin at, where no place is known yet */
     firstWater: season.stations.length === 0 ? (season.waters[0] ?? null) : null,
     half: printLength(GAUGE_HALF, system),
@@ -158,4 +161,4 @@ async function savedEntry(id: string | null, crew: string) {
   return entry && entry.kind === 'check' && !entry.corrected_by ? { id } : null;
 }
 
-export const actions: Actions = { undo };
+export const actions: Actions = { undo, decide };

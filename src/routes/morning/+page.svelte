@@ -5,11 +5,13 @@
   import DeviceSymbol from '$lib/ui/DeviceSymbol.svelte';
   import StateMark from '$lib/ui/StateMark.svelte';
   import Counts from './Counts.svelte';
+  import HeldEntry from './HeldEntry.svelte';
   import Remarks from './Remarks.svelte';
   import EmptyRoom from '$lib/ui/EmptyRoom.svelte';
   import { many } from '#core/units/many';
 
-  let { data } = $props();
+  let { data, form: answered } = $props();
+  const form = $derived(answered as { problem?: string; held?: string } | null);
   const undone = $derived(page.url.searchParams.has('undone'));
   /** the group whose sets the list shows alone */
   const shown = $derived(data.season ? data.groups.find((g) => g.id === page.url.searchParams.get('show')) : undefined);
@@ -38,6 +40,7 @@
     {:else if undone}
       <p class="saved" role="status">Taken back. The book shows it as withdrawn.</p>
     {/if}
+    {#each data.held as one (one.id)}<HeldEntry held={one} problem={form?.held === one.id ? form?.problem : ''} />{/each}
     <h1>{data.sets}</h1>
     <p>{data.moved}</p>
     {#each data.duties as d (d.catch + d.rule)}
@@ -121,6 +124,7 @@
         <p>
           <a class="link" href="/morning/paper">The round on paper</a> – <a class="link" href="/morning/typed">type it back in</a> –
           <a class="link" href="/morning/away">nobody can come</a> – <a class="link" href="/morning/word">leave word at home</a> –
+          <a class="link" href="/field">the run without a signal</a> –
           <a class="link" href="/morning/calendar.ics" data-sveltekit-reload>deadlines for a calendar</a>
         </p>
       </details>

@@ -1,0 +1,135 @@
+import { connect } from '#server/database';
+import type { BrowserContext, Page } from '@playwright/test';
+import { expect, test } from './fixture';
+
+test.use({ story: 'field', viewport: { width: 390, height: 844 } });
+
+/** The field part as it stands once it may be taken out of reach. */
+async function along(context: BrowserContext, base: string): Promise<Page> {
+  const page = await context.newPage();
+  await page.goto(`${base}/field`);
+  await expect(page.getByText('All is in the record')).toBeVisible();
+  // every file it is drawn from is on the device
+  await expect.poll(() => page.evaluate(async () => Boolean(await caches.match('/field')))).toBe(true);
+  return page;
+}
+
+const row = (page: Page, name: RegExp) => page.getByRole('listitem').filter({ hasText: name }).getByRole('link');
+
+async function untouched(page: Page, name: RegExp): Promise<void> {
+  await row(page, name).click();
+  await page.getByRole('button', { name: /untouched/i }).click();
+  await expect(page.getByRole('heading', { name: /To check/ })).toBeVisible();
+}
+
+async function counted(url: string, table: string): Promise<number> {
+  const db = connect(url);
+  const [found] = (await db(table).count('* as n')) as { n: string }[];
+  await db.destroy();
+  return Number(found?.n);
+}
+
+test('without a signal the run goes on, the tab is killed twice, and everything is in the book exactly once', async ({
+  context,
+  program,
+}) => {
+  const before = { visits: await counted(program.url, 'check_visit'), caught: await counted(program.url, 'catch') };
+  let page = await along(context, program.base);
+  const due = Number((await page.getByRole('heading', { name: /To check/ }).textContent())?.match(/\d+/)?.[0]);
+  expect(due).toBeGreaterThan(15);
+  await context.setOffline(true);
+  await program.stop();
+
+  await untouched(page, /35 tail pool run/);
+  await expect(page.getByText('1 waits here for a signal')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'To check' })).toContainText(String(due - 1));
+
+  // a half-filled catch survives the tab
+  await row(page, /33 crossover/).click();
+  await page.getByRole('link', { name: 'Catch' }).click();
+  await page.getByLabel('Alive on arrival?').selectOption('no');
+  await page.getByLabel('Weight').fill('44 lb');
+  await page.close();
+  page = await context.newPage();
+  await page.goto(`${program.base}/field`);
+  await expect(page.getByText('1 waits here for a signal')).toBeVisible();
+  await expect(row(page, /33 crossover/)).toContainText('half filled');
+  await row(page, /33 crossover/).click();
+  await page.getByRole('link', { name: 'Go on with what was half filled' }).click();
+  await expect(page.getByLabel('Weight')).toHaveValue('44 lb');
+  await page.getByLabel('The set was left').selectOption('as it was');
+  await page.getByRole('button', { name: 'Save the check' }).click();
+  await expect(page.getByText('2 wait here for a signal')).toBeVisible();
+
+  // what cannot be is refused here as at the desk
+  await row(page, /27 patrol channel/).click();
+  await page.getByRole('link', { name: /Something else/ }).click();
+  await page.getByLabel('Outcome').selectOption('missing');
+  await page.getByRole('button', { name: 'Save the check' }).click();
+  await expect(page.getByText(/Missing is mostly a catch. Say where it was looked for/)).toBeVisible();
+  await page.getByLabel('Outcome').selectOption('untouched');
+  // a level typed without a signal moves every set of its water
+  await page.getByLabel('Level on the gauge').fill('41');
+  await page.getByRole('button', { name: 'Save the check' }).click();
+  if (await page.getByText(/Sent again as it is|not far|far from/i).isVisible())
+    await page.getByRole('button', { name: 'Save the check' }).click();
+  await expect(page.getByText('3 wait here for a signal')).toBeVisible();
+  await expect(row(page, /24 south mound/)).not.toContainText('Lower the bed 10 in');
+  await page.close();
+
+  page = await context.newPage();
+  // another room opens as the run while nothing can be reached
+  await page.goto(`${program.base}/morning`);
+  await expect(page.getByText('3 wait here for a signal')).toBeVisible();
+  await untouched(page, /51 post float/);
+  await page.getByText('What waits').click();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText('3 wait here for a signal')).toBeVisible();
+  await untouched(page, /51 post float/);
+
+  await program.start();
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Send now' }).click();
+  await expect(page.getByText('All is in the record')).toBeVisible();
+  expect(await counted(program.url, 'check_visit')).toBe(before.visits + 4);
+  expect(await counted(program.url, 'catch')).toBe(before.caught + 1);
+  await page.goto(`${program.base}/book?kind=check`);
+  await expect(page.getByText(/33 crossover, lower face: beaver.*44 lb/).first()).toBeVisible();
+});
+
+test('a clock that went wrong on the way is asked about once, and what carries its time is moved', async ({ context, program }) => {
+  const page = await along(context, program.base);
+  await context.setOffline(true);
+  await page.clock.install({ time: Date.now() + 2 * 3_600_000 });
+  await page.reload();
+  await untouched(page, /12 east lodge run/);
+  await expect(page.getByText('1 waits here for a signal')).toBeVisible();
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Send now' }).click();
+  await expect(page.getByText(/now runs 2 h( 0 min)? ahead of the record, and 1 form carries its time/)).toBeVisible();
+  await page.getByRole('button', { name: 'Move them to the time of the record' }).click();
+  await expect(page.getByText('All is in the record')).toBeVisible();
+  await expect(page.getByText(/waits for you on Rounds/)).toBeHidden();
+});
+
+test('a set that was pulled meanwhile: the look is held, said on the device, and decided on Rounds', async ({ context, program }) => {
+  const page = await along(context, program.base);
+  await context.setOffline(true);
+  const db = connect(program.url);
+  const set = (await db('trap_set').where({ number: 42 }).first()) as { id: string };
+  await db('stay').where({ set_id: set.id, live_to: 'infinity' }).update({ live_to: '2026-11-25T10:00:00Z' });
+  await db.destroy();
+  await untouched(page, /42 willow bend/);
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Send now' }).click();
+  const told = page.getByRole('alert').filter({ hasText: 'Check of 42 willow bend waits for you on Rounds' });
+  await expect(told).toContainText('a trap is checked after it was placed and not after it was pulled');
+  await told.getByRole('button', { name: 'Seen' }).click();
+  await expect(told).toBeHidden();
+  await page.goto(`${program.base}/morning`);
+  const held = page.getByRole('form', { name: /Held: 42 willow bend/ });
+  await held.getByRole('button', { name: 'Into the book, on top' }).click();
+  await expect(held.getByRole('alert')).toContainText('Still not taken');
+  await held.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(held).toBeHidden();
+});
