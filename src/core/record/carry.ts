@@ -18,7 +18,7 @@ export function sorted(value: Json): Json {
 }
 
 /**
- * What a correction of an older entry means for the truth of today: a field that the correction changed and that nobody changed since
+ * Two changes of one thing put together. What a correction of an older entry means for the truth of today: a field that the correction changed and that nobody changed since
  * takes the corrected value; what was changed later stays. Lists of things with ids are matched by id.
  *
  * @param base the entry as it was written

@@ -94,7 +94,8 @@ function onTop({ kind, opened, onto }: NewEntry, sent: Body<Kind>, past: readonl
   if (!last || truth === null || opened === last.id) return sent;
   const then = past.findIndex((e) => e.id === opened);
   const was = then === -1 ? null : (fold(past.slice(0, then + 1)) as Body<Kind> | null);
-  if (was !== null && onto === last.id) return carry(was, sent, truth) as Body<Kind>;
+  // what both changed stands as its sender wants it: he saw the newer one and sent his on top
+  if (was !== null && onto === last.id) return carry(was, truth, sent) as Body<Kind>;
   throw new Refusal({ form: `This ${KIND_WORDS[kind].toLowerCase()} was changed since the page was opened.` }, 'stale', {
     kind,
     was: was ?? truth,
