@@ -77,8 +77,10 @@ test('in every room axe finds nothing serious, no word lies on another and nothi
     ice,
     ...sets,
   ];
+  const own = check?.split('/').at(-1);
+  const field = ['/field', `/field?set=${own}`, `/field?set=${own}&outcome=catch`];
   await context.addCookies([{ name: 'theme', value: 'firstlight', url: program.base }]);
-  for (const path of [...rooms, water, check, `${check}?outcome=catch`, bench, entry, '/nowhere']) {
+  for (const path of [...rooms, water, check, `${check}?outcome=catch`, ...field, bench, entry, '/nowhere']) {
     await page.setViewportSize({ width: 390, height: 844 });
     await open(page, program.base + path);
     await page.waitForLoadState('networkidle');
