@@ -162,6 +162,7 @@ export function addLastSeason(
                     strikes: [],
                     alive: false,
                     pelt: 'not looked',
+                    eatenBy: 'not said',
                     bites: 'not looked',
                     fate: 'kept',
                     tag: '',

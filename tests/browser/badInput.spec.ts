@@ -47,9 +47,9 @@ test('a trap already in another set is refused beside the trap', async ({ page, 
 test('a check before placement, a catch of −3 kg, a weight that is no weight', async ({ page, program }) => {
   await open(page, `${program.base}/morning`);
   await page.getByRole('link', { name: /12 east lodge run/ }).click();
-  await page.getByRole('link', { name: 'Catch' }).click();
-  await page.getByLabel('The set was left').selectOption('as it was');
-  await page.getByLabel('Alive on arrival?').selectOption('no');
+  await page.getByRole('link', { name: 'Catch, dead' }).click();
+  await page.getByRole('radio', { name: 'as it was' }).check();
+  await page.getByRole('radio', { name: 'dead' }).check();
   await page.getByLabel('Weight').fill('-3 kg');
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByText('A weight is more than 0.')).toBeVisible();
@@ -64,16 +64,16 @@ test('a check before placement, a catch of −3 kg, a weight that is no weight',
   await expect(page.getByText(/a trap is checked after it was placed/)).toBeVisible();
   await expect(page.getByLabel('Weight')).toHaveValue('40');
   await expect(page.getByLabel('Sex')).toHaveValue('male');
-  await expect(page.getByLabel('Alive on arrival?')).toHaveValue('no');
+  await expect(page.getByRole('radio', { name: 'dead' })).toBeChecked();
 });
 
 test('what is typed while an answer is under way stands when it comes', async ({ page, program }) => {
   await open(page, `${program.base}/morning`);
   await page.getByRole('link', { name: /12 east lodge run/ }).click();
-  await page.getByRole('link', { name: 'Catch' }).click();
-  await page.getByLabel('The set was left').selectOption('as it was');
+  await page.getByRole('link', { name: 'Catch, dead' }).click();
+  await page.getByRole('radio', { name: 'as it was' }).check();
   await page.getByLabel('Weight').fill('-3 kg');
-  await page.getByLabel('Alive on arrival?').selectOption('no');
+  await page.getByRole('radio', { name: 'dead' }).check();
   let answer = (): void => undefined;
   const typed = new Promise<void>((done) => (answer = done));
   await page.route('**/check/**', async (route) => {

@@ -58,7 +58,7 @@ test('an empty record says what to do first, and leads to the first live set of 
   await expect(page.getByRole('row', { name: /1 mill run/ })).toContainText('working');
   await page.getByRole('link', { name: /1 mill run/ }).click();
   await page.getByRole('link', { name: 'Something else' }).click();
-  await page.getByLabel('Outcome').selectOption('out of water');
+  await page.getByRole('link', { name: /^Out of water/ }).click();
   await page.getByLabel('Seen at the set').fill('top 15 cm dry');
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByRole('row', { name: /1 mill run/ })).toContainText('too shallow');

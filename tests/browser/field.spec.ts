@@ -46,8 +46,7 @@ test('without a signal the run goes on, the tab is killed twice, and everything 
 
   // a half-filled catch survives the tab
   await row(page, /33 crossover/).click();
-  await page.getByRole('link', { name: 'Catch' }).click();
-  await page.getByLabel('Alive on arrival?').selectOption('no');
+  await page.getByRole('link', { name: 'Catch, dead' }).click();
   await page.getByLabel('Weight').fill('44 lb');
   await page.close();
   page = await context.newPage();
@@ -57,14 +56,14 @@ test('without a signal the run goes on, the tab is killed twice, and everything 
   await row(page, /33 crossover/).click();
   await page.getByRole('link', { name: 'Go on with what was half filled' }).click();
   await expect(page.getByLabel('Weight')).toHaveValue('44 lb');
-  await page.getByLabel('The set was left').selectOption('as it was');
+  await page.getByRole('radio', { name: 'as it was' }).check();
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByText('2 wait here for a signal')).toBeVisible();
 
   // what cannot be is refused here as at the desk
   await row(page, /27 patrol channel/).click();
   await page.getByRole('link', { name: /Something else/ }).click();
-  await page.getByLabel('Outcome').selectOption('missing');
+  await page.getByRole('link', { name: /^Missing/ }).click();
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByText(/Missing is mostly a catch. Say where it was looked for/)).toBeVisible();
   await page.getByLabel('Outcome').selectOption('untouched');

@@ -79,7 +79,7 @@ test('a newcomer’s first half hour: what is measured is used, and every figure
     await page.getByRole('link', { name: /1 mill run/ }).click();
     await page.getByRole('link', { name: what }).click();
     await answer();
-    await page.getByLabel('The set was left').selectOption('remade');
+    await page.getByRole('radio', { name: 'remade' }).check();
     await page.getByLabel('Level on the gauge').fill('30 in');
     await page.getByLabel('Checked at').fill(at);
     for (const question of await page
@@ -92,10 +92,10 @@ test('a newcomer’s first half hour: what is measured is used, and every figure
   };
   await test.step('sprung and remade, then a beaver', async () => {
     await check('2026-11-22T08:00', 'Sprung, empty', async () => undefined);
-    await check('2026-11-24T08:00', 'Catch', async () => {
+    await check('2026-11-24T08:00', 'Catch, dead', async () => {
       await page.getByLabel('Weight').fill('44 lb');
       await page.getByLabel('Age', { exact: true }).selectOption('adult');
-      await page.getByLabel('Alive on arrival?').selectOption('no');
+      await page.getByRole('radio', { name: 'dead' }).check();
       await page.getByLabel('neck').check();
     });
   });

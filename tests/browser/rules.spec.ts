@@ -71,13 +71,13 @@ test('an otter in the closure is booked as incidental, told of in time, and repo
     .click();
   await page.getByRole('link', { name: /catch/i }).first().click();
   await page.waitForLoadState('networkidle');
-  await page.getByLabel('Species').selectOption('otter');
+  await page.getByRole('radio', { name: /^otter/ }).check();
   await expect(
     page.getByText(/Otter closed by your rulebook \(closed-otter\): it is booked as incidental; tell the district office by/),
   ).toBeVisible();
-  await page.getByLabel('Alive on arrival?').selectOption('no');
+  await page.getByRole('radio', { name: 'dead' }).check();
   await page.getByLabel('Fate').selectOption('reported');
-  await page.getByLabel('The set was left').selectOption('as it was');
+  await page.getByRole('radio', { name: 'as it was' }).check();
   await page.getByRole('button', { name: 'Save the check' }).click();
   const duty = page.getByRole('link', { name: /otter at 22 flume gap: tell the district office by tomorrow/ });
   await expect(duty).toBeVisible();

@@ -51,6 +51,8 @@ test('what a trap shows counts as a reading: pan 4 in dry', async ({ page, progr
   await open(page, `${program.base}/morning`);
   await page.getByRole('link', { name: /24 south mound/ }).click();
   await page.getByRole('link', { name: 'Something else' }).click();
+  await page.getByRole('link', { name: /^Flooded/ }).click();
+  // the wrong one was tapped: it can be said otherwise
   await page.getByLabel('Outcome').selectOption('out of water');
   await page.getByLabel('Seen at the set').fill('quite dry really');
   await page.getByRole('button', { name: 'Save the check' }).click();
@@ -102,7 +104,7 @@ test('of two traps each is checked: a glance at one is no check of the other', a
   await page.getByRole('link', { name: /12 east lodge run/ }).click();
   await page.getByRole('link', { name: 'Sprung, empty' }).click();
   await page.getByLabel('Sprung by what?').selectOption('current or debris');
-  await page.getByLabel('The set was left').selectOption('as it was');
+  await page.getByRole('radio', { name: 'as it was' }).check();
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByText('Saved to the book.')).toBeVisible();
   // the inner trap was not looked at: the set owes its check at the same time as before
@@ -134,6 +136,7 @@ test('a check that is half filled is not lost to a tap on another room', async (
   await open(page, `${program.base}/morning`);
   await page.getByRole('link', { name: /41 head gate mound/ }).click();
   await page.getByRole('link', { name: 'Something else' }).click();
+  await page.getByRole('link', { name: /^Plugged/ }).click();
   await page.getByLabel('Note', { exact: true }).fill('mud on the crest');
   const asked: string[] = [];
   page.once('dialog', (dialog) => {

@@ -47,8 +47,8 @@ test('a check that also pulled the set is taken back whole with one tap', async 
   await open(page, `${program.base}/morning`);
   await page.getByRole('link', { name: /42 willow bend/ }).click();
   await page.getByRole('link', { name: 'Something else' }).click();
-  await page.getByLabel('Outcome').selectOption('untouched');
-  await page.getByLabel('The set was left').selectOption('pulled');
+  await page.getByRole('link', { name: /^I pulled it/ }).click();
+  await expect(page.getByRole('radio', { name: 'pulled' })).toBeChecked();
   await page.getByRole('button', { name: 'Save the check' }).click();
   await expect(page.getByRole('row', { name: /42 willow bend/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();

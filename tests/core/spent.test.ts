@@ -49,10 +49,10 @@ describe('a device that was left as it was found', () => {
     assert.deepEqual(hours([look(10, 'catch', 'remade')]), []);
     assert.deepEqual(hours([look(10, 'catch', 'as it was', 'other')]), []);
   });
-  it('a catch, a miss, mud, a lost trap, bait taken and ice leave it spent; water and a check that was not made do not', () =>
+  it('a catch, a miss, an escape, mud, a lost or stolen trap, bait taken and ice leave it spent; water and a check that was not made do not', () =>
     assert.deepEqual(
       OUTCOMES.filter((o) => hours([look(10, o)]).length > 0),
-      ['catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'missing', 'frozen in', 'bait taken'],
+      ['catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'escaped', 'missing', 'stolen', 'buried', 'frozen in', 'bait taken'],
     ));
   it('the times never overlap and never end after now', () =>
     fc.assert(

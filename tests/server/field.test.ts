@@ -70,7 +70,7 @@ function check(
                 weight: null,
                 estimated: false,
               },
-              ...{ strikes: [], alive: false, bites: 'not looked', fate: 'not said', pelt: 'not looked', tag: '' },
+              ...{ strikes: [], alive: false, bites: 'not looked', fate: 'not said', pelt: 'not looked', eatenBy: 'not said', tag: '' },
             },
           }
         : {}),

@@ -262,14 +262,21 @@ describe('what was noted is asked back where it matters', () => {
     for (const [name, begins] of [
       ['age', 'unknown'],
       ['fate', 'not said'],
-      ['alive', ''],
     ]) {
       const options = new RegExp(`<select[^>]*name="[^"]*${name}"[^>]*>(.*?)</select>`, 's').exec(page)?.[1] ?? '';
       assert.match(options, new RegExp(`<option value="${begins}"[^>]* selected|^\\W*<option value="${begins}"`), name);
     }
   });
+  it('whether a catch lived is asked, never taken for granted', async () => {
+    const path = `/check/${sets['15']}?outcome=catch`;
+    assert.doesNotMatch(await get(path), /<input[^>]*type="radio"[^>]*\.alive"[^>]* checked/);
+    const [own] = formsOf(await get(path), path).filter((f) => f.action.includes('/save'));
+    const stay = own?.fields.map(([name]) => name).find((name) => name.endsWith('.outcome')) ?? '';
+    const form = { entry: uuid(), id: uuid(), [stay]: 'catch', change: 'as it was' };
+    refused(await post(`/check/${sets['15']}?/save`, form), 400, 'Say whether it lived when you came.');
+  });
   it('bait that is gone without a shot has its own answer at a check (F60)', async () => {
-    says(await words(`/check/${sets['51']}?outcome=other`), /bait taken/);
+    says(await words(`/check/${sets['51']}?outcome=other`), /Bait taken/);
   });
   it('a plugged culvert is taken for one that nobody enters (F57)', async () => {
     const culvert = await place('Spill Creek', '194', 'culvert', { depth: '14 in' });
@@ -331,7 +338,7 @@ describe('what is entered where it is looked for', () => {
     const [lure] = await rows('stock', { name: 'castor lure' });
     const had = async (): Promise<string> => /castor lure.*?(\d+) portions/.exec(await words('/shed'))?.[1] ?? '';
     const before = Number(await had());
-    const path = `/check/${set}?outcome=other`;
+    const path = `/check/${set}?outcome=untouched`;
     const [own] = formsOf(await get(path), path).filter((f) => f.action.endsWith('?/save') || f.action.includes('/save'));
     const stay = own?.fields.map(([name]) => name).find((name) => name.endsWith('.outcome')) ?? '';
     const entry = uuid();

@@ -244,8 +244,8 @@ describe('a check', () => {
     const set = named.sets['45'] ?? '';
     const [stay] = await staysOf(set);
     const arm = ['loaded', 'nudged'].map((q) => `snare:${q}`);
-    const twisted = { [`${stay}.flags`]: 'damaged' };
-    refused((await checked(set, 'knocked', { ...twisted, change: 'remade', arm })).answer, 400, /A damaged snare is not set again/);
+    const twisted = { [`${stay}.flags`]: 'cable twisted' };
+    refused((await checked(set, 'knocked', { ...twisted, change: 'remade', arm })).answer, 400, /A damaged or twisted snare is not set again/);
     saved((await checked(set, 'knocked', twisted)).answer, /morning/);
     assert.equal((await rows('device', { tag: 'K-52' }))[0]?.condition, 'broken');
   });
@@ -267,6 +267,7 @@ describe('a check', () => {
     const before = /27 patrol channel[\s\S]*?top of the jaws ([\d¼½¾]+ in) (above|below|over|under)/.exec(await words('/morning'));
     const { answer } = await checked(set, 'catch', {
       [`${stay}.species`]: 'beaver',
+      [`${stay}.alive`]: 'no',
       change: 'remade',
       lower: '8 in',
       arm: BODY_GRIP,

@@ -57,4 +57,6 @@ export const STRIKES = ['head', 'neck', 'chest', 'hind', 'front foot', 'hind foo
 export const FATES = ['not said', 'kept', 'sold', 'mounted', 'eaten', 'bait', 'released', 'reported'] as const;
 /** What was found of its pelt: `slipping` hair lay too long in warm water, `eaten` by others. */
 export const PELTS = ['not looked', 'good', 'rubbed', 'slipping', 'chewed', 'eaten'] as const;
+/** Who ate of a catch before somebody came. */
+export const EATERS = ['not said', 'birds', 'its own kind', 'others'] as const;
 export const BITES = ['none', 'fresh', 'healed', 'not looked'] as const;

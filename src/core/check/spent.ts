@@ -29,10 +29,15 @@ const SPENDS: Partial<Record<LeftAs, Words>> = {
   miss: sprung,
   knocked: { label: 'knocked down', found: 'knocked', order: 'Set it up again', verdict: 'spent' },
   plugged: { label: 'plugged', found: 'plugged', order: 'Clear it and set it again', verdict: 'spent' },
+  escaped: sprung,
+  stolen: { label: 'stolen', found: 'stolen', order: 'Put another in its place', verdict: 'spent' },
+  buried: { label: 'buried', found: 'buried', order: 'Dig it out and set it again', verdict: 'spent' },
   missing: { label: 'missing', found: 'missing', order: 'Look for it', verdict: 'spent' },
   'bait taken': { label: 'bait gone', found: 'with its bait taken', order: 'Bait it again', verdict: 'spent' },
   'bait gone': { label: 'bait gone', found: 'without its bait', order: 'Bait it again', verdict: 'spent' },
   damaged: { label: 'damaged', found: 'damaged', order: 'Put another in its place', verdict: 'spent' },
+  'cable twisted': { label: 'cable twisted', found: 'with its cable twisted', order: 'Put another in its place', verdict: 'spent' },
+  'trigger bent': { label: 'trigger bent', found: 'with its trigger bent', order: 'Bend the trigger and set it again', verdict: 'spent' },
   'frozen in': { label: 'frozen in', found: 'frozen in', order: 'Chop it free', verdict: 'frozen' },
 };
 

@@ -10,6 +10,7 @@ export interface Meeting {
 
 const SAID: readonly (readonly [Outcome, string, string])[] = [
   ['miss', 'miss', 'misses'],
+  ['escaped', 'escaped', 'escaped'],
   ['sprung empty', 'sprung empty', 'sprung empty'],
   ['knocked', 'knocked', 'knocked'],
   ['plugged', 'plugged', 'plugged'],

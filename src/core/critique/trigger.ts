@@ -28,8 +28,8 @@ export const TRIGGER: Rule[] = [
       : null,
   ),
   rule('bedRocks', 'likely to fail', (asked) =>
-    holds(asked, 'foothold') && looksAs(asked, 'sprung empty', 'miss') >= 2
-      ? { values: { times: looksAs(asked, 'sprung empty', 'miss') } }
+    holds(asked, 'foothold') && looksAs(asked, 'sprung empty', 'miss', 'escaped') >= 2
+      ? { values: { times: looksAs(asked, 'sprung empty', 'miss', 'escaped') } }
       : null,
   ),
   rule('moundFar', 'likely to fail', (asked) => {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { AGE_CLASSES, BITES, FATES, HEAVIEST, PELTS, SEXES, SPECIES, STRIKES, type Species } from '../animals/species';
+import { AGE_CLASSES, BITES, EATERS, FATES, HEAVIEST, PELTS, SEXES, SPECIES, STRIKES, type Species } from '../animals/species';
 import { tookField } from '../run/took';
 import { choice, id, instant, note, yes } from './fieldKinds';
 
@@ -10,7 +10,10 @@ export const OUTCOMES = [
   'knocked',
   'plugged',
   'miss',
+  'escaped',
   'missing',
+  'stolen',
+  'buried',
   'out of water',
   'flooded',
   'frozen in',
@@ -27,7 +30,10 @@ export const OUTCOME_HELP: Record<Outcome, string> = {
   knocked: 'moved, or the loop down',
   plugged: 'mud or sticks in it',
   miss: 'hair, a toe, chewed',
+  escaped: 'it was held, and got away',
   missing: 'the trap is not there',
+  stolen: 'looked for, and taken by somebody',
+  buried: 'under mud, sand or shoved ice',
   'out of water': 'the level left it dry',
   flooded: 'the level went over it',
   'frozen in': 'held by ice',
@@ -50,6 +56,8 @@ export const causeText = (cause: (typeof CAUSES)[number]): string =>
 export const FLAGS = [
   'bait gone',
   'damaged',
+  'cable twisted',
+  'trigger bent',
   'moved',
   'anchor dragged',
   'camera pulled',
@@ -77,6 +85,8 @@ export const catchSchema = z
     bites: choice('Bite marks', BITES),
     fate: choice('Fate', FATES),
     pelt: choice('Pelt', PELTS).default('not looked'),
+    /** who ate of it before somebody came */
+    eatenBy: choice('Eaten by', EATERS).default('not said'),
     /** the number of the tag on it, where a rulebook wants one */
     tag: note('Tag on it', 40),
   })
@@ -107,7 +117,7 @@ export const checkedDeviceSchema = z
     path: ['catch'],
     error: 'A catch needs its animal, and only a catch has one.',
   })
-  .refine((d) => d.outcome !== 'missing' || d.searched !== '', {
+  .refine((d) => (d.outcome !== 'missing' && d.outcome !== 'stolen') || d.searched !== '', {
     path: ['searched'],
     error:
       'Missing is mostly a catch. Say where it was looked for: from the anchor, at the reach of the tether, the deep end, under the repair, over the dam.',
@@ -137,4 +147,4 @@ export const checkSchema = z.strictObject({
 });
 
 /** Outcomes after which the device did not fish to the end of the interval. */
-export const SPRUNG: readonly Outcome[] = ['catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'missing'];
+export const SPRUNG: readonly Outcome[] = ['catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'escaped', 'missing', 'stolen', 'buried'];

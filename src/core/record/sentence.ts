@@ -100,7 +100,10 @@ const PELT_SAID: Record<Exclude<Catch['pelt'], 'not looked' | 'good'>, string> =
 };
 
 /** `beaver, adult female, 44 lb est., neck`. */
-export function catchText({ species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, tag }: Catch, system: System): string {
+export function catchText(
+  { species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, eatenBy, tag }: Catch,
+  system: System,
+): string {
   const who = [age === 'unknown' ? '' : age === 'two years' ? 'two-year-old' : age, sex === 'unknown' ? '' : sex].filter(Boolean).join(' ');
   const heavy = weight === null ? '' : `${printWeight(weight, system)}${estimated ? ' est.' : ''}`;
   return [
@@ -110,7 +113,7 @@ export function catchText({ species, sex, age, weight, estimated, strikes, alive
     strikes.join(' and '),
     alive ? 'alive' : '',
     bites === 'fresh' || bites === 'healed' ? `${bites} bite marks` : '',
-    pelt === 'not looked' || pelt === 'good' ? '' : PELT_SAID[pelt],
+    pelt === 'not looked' || pelt === 'good' ? '' : pelt === 'eaten' && eatenBy !== 'not said' ? `eaten by ${eatenBy}` : PELT_SAID[pelt],
     fate === 'kept' || fate === 'not said' ? '' : fate,
     tag ? `tag ${tag}` : '',
   ]

@@ -68,7 +68,7 @@ export function share(numbers: readonly number[], part: number): number {
 export function taskOf(check: { outcomes: readonly Outcome[]; change: (typeof CHANGES)[number]; isAlive: boolean }): Task | null {
   const { outcomes, change, isAlive } = check;
   if (outcomes.length === 0 || outcomes.includes('not reached') || change === 'moved' || change === 'pulled') return null;
-  if (outcomes.includes('missing')) return 'missing';
+  if (outcomes.some((o) => o === 'missing' || o === 'stolen')) return 'missing';
   if (outcomes.includes('catch')) return isAlive ? 'live' : 'catch';
   return change === 'remade' ? 'remake' : 'look';
 }

@@ -3,6 +3,7 @@
   import type { SubmitFunction } from '@sveltejs/kit';
   import { enhance } from '$app/forms';
   import { sizeText } from '#core/devices/sizes';
+  import { OUTCOME_HELP, OUTCOMES } from '#core/record/checks';
   import { designScene } from '#core/scene/designScene';
   import { moveArrow } from '#core/scene/moveArrow';
   import type { System } from '#core/units/factors';
@@ -28,7 +29,7 @@
     /** where the list of the round is */
     home: { href: string; name: string };
     /** the address of the check of a set, with the outcome that was tapped */
-    link: (set: string, outcome?: string) => string;
+    link: (set: string, query?: Record<string, string>) => string;
     /** what becomes of a form */
     send: SubmitFunction;
     /** what stands here instead of the answers */
@@ -44,8 +45,11 @@
     designScene(data.design, 'side', data.water.known, view.station.surface, { width: 390, height: 190 }, system, data.doing.by !== 0),
   );
   const move = $derived(moveArrow(scene, data.design.parts, data.doing.by, system));
-  const detail = $derived(data.outcome !== null || (kept?.problem !== undefined && kept.values?.change !== undefined));
-  const answer = (outcome: string): string => link(view.id, outcome);
+  const isRefused = $derived(kept?.problem !== undefined && kept.values?.change !== undefined);
+  const detail = $derived(data.outcome !== null || isRefused);
+  const answer = (outcome: string, more: Record<string, string> = {}): string => link(view.id, { outcome, ...more });
+  /** as somebody tapped "something else": all that a look can find, each with its own short way */
+  const others = $derived(OUTCOMES.filter((o) => o !== 'catch' && o !== data.likely));
   const remade = $derived(data.lower !== '' && data.likely !== 'untouched');
   let minutes = $state('');
   /** the page runs on the device */
@@ -83,11 +87,21 @@
     <p class="page">
       Not live: no check needed. {#if isDesk}<a class="link" href="/bench/{view.id}">To the bench</a>{/if}
     </p>
+  {:else if data.outcome === 'other' && !isRefused && view.devices.length === 1}
+    <nav class="answers" aria-label="What was found">
+      <h2>What was found?</h2>
+      {#each others as outcome (outcome)}
+        <a class="answer small" href={answer(outcome)}>{capital(outcome)} <span>{OUTCOME_HELP[outcome]}</span></a>
+      {/each}
+      <a class="answer small" href={answer('catch', { alive: 'no', pelt: 'eaten' })}>Catch, eaten <span>say by whom</span></a>
+      <a class="answer small" href={answer('untouched', { then: 'pulled' })}>I pulled it <span>untouched until now</span></a>
+      <a class="answer small" href={answer('untouched', { then: 'moved' })}>I moved it <span>untouched until now</span></a>
+    </nav>
   {:else if detail}
     {#if data.lies}<div class="page pb-0"><FindTrap holds={data.lies} name="{view.number} {view.name}" {system} /></div>{/if}
     <DetailForm {data} {kept} {system} {person} {send} outcome={data.outcome ?? 'other'} {minutes} />
   {:else}
-    <DesignDrawing {scene} {move} title="{view.typeName} at {view.station.name}, from the side" />
+    <div class="drawn"><DesignDrawing {scene} {move} title="{view.typeName} at {view.station.name}, from the side" /></div>
     <div class="say">
       <p>
         <StateMark verdict={data.state?.verdict ?? 'unknown'} />
@@ -111,14 +125,16 @@
       <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
       <input type="hidden" name="took" value={minutes} />
       <Opened entry={data.opened} {kept} />
-      <a class="answer" href={answer('catch')}>Catch</a>
+      <a class="answer" href={answer('catch', { alive: 'no' })}>Catch, dead</a>
+      <a class="answer" href={answer('catch', { alive: 'yes' })}>Catch, alive</a>
       <a class="answer" href={answer('sprung empty')}>Sprung, empty</a>
       <a class="answer" href={answer(data.hasBed ? 'missing' : 'knocked')}>{data.hasBed ? 'Empty bed' : 'Knocked, down'}</a>
+      <a class="answer" href={answer('not reached')}>Not reached</a>
       <a class="answer" href={answer('other')}>Something else</a>
       {#if remade}
         <button class="answer" name="outcome" value={data.likely}>{capital(data.likely)}: left as is</button>
         <button class="answer" name="outcome" value="untouched">Untouched</button>
-        <a class="answer first" href="{answer(data.likely)}&remade=1"
+        <a class="answer first" href={answer(data.likely, { remade: '1' })}
           >{capital(data.likely)}: I {data.lower.startsWith('−') ? 'raised' : 'lowered'} it {data.lower.replace('−', '')}</a
         >
       {:else if data.likely !== 'untouched'}
@@ -207,6 +223,30 @@
     color: var(--paper);
     border-color: var(--ink);
     font-size: 1.2rem;
+  }
+  .answer.small {
+    flex-direction: column;
+    min-height: 64px;
+  }
+  .answer.small span {
+    font-weight: 400;
+    font-size: 0.9rem;
+    color: var(--mute);
+  }
+  .answers h2 {
+    grid-column: 1 / -1;
+  }
+  /* a short screen keeps the answers in reach: the drawing stands below them */
+  @media (max-height: 700px) and (max-width: 600px) {
+    .drawn {
+      order: 2;
+    }
+    .answers {
+      margin-top: 0;
+    }
+    .answer.first {
+      min-height: 64px;
+    }
   }
   .answer.wide {
     grid-column: 1 / -1;

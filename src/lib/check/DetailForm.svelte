@@ -8,6 +8,7 @@
   import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import Asked from '$lib/ui/Asked.svelte';
+  import Chips from '$lib/ui/Chips.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -31,6 +32,8 @@
   }
   let { data, kept, system, person, send, outcome, minutes }: Props = $props();
 
+  const MOSTLY_REMADE = ['catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'escaped', 'buried', 'bait taken'];
+
   /** as somebody typed it: the clock does not write over it */
   let took = $state<string | null>(null);
   const many = $derived(data.view.devices.length > 1);
@@ -38,7 +41,8 @@
     typed(
       kept,
       'change',
-      page.url.searchParams.has('remade') || ['catch', 'sprung empty', 'knocked', 'plugged'].includes(outcome) ? 'remade' : 'as it was',
+      page.url.searchParams.get('then') ??
+        (page.url.searchParams.has('remade') || MOSTLY_REMADE.includes(outcome) ? 'remade' : 'as it was'),
     );
   let change = $state(firstChange());
   const remade = $derived(change === 'remade' || change === 'moved');
@@ -84,12 +88,12 @@
 
   <fieldset class="sheet">
     <h2>Then</h2>
-    <SelectField
-      label="The set was left"
+    <Chips
+      legend="The set was left"
       name="change"
-      value={change}
-      onchange={(e) => (change = e.currentTarget.value)}
       options={CHANGES.map((c) => ({ value: c, text: c }))}
+      chosen={[change]}
+      onpick={(value) => (change = value)}
       error={kept?.errors?.change}
     />
     <TextField

@@ -1,10 +1,12 @@
 <script lang="ts">
-  import { AGE_CLASSES, BITES, FATES, PELTS, SEXES, SPECIES, STRIKES } from '#core/animals/species';
+  import { AGE_CLASSES, BITES, EATERS, FATES, PELTS, SEXES, SPECIES, STRIKES } from '#core/animals/species';
   import { SLIDE_FIRST, WHERE_MISSING } from '#core/check/advice';
   import { sizeText } from '#core/devices/sizes';
   import { CAUSES, causeText, FLAGS, OUTCOME_HELP, OUTCOMES } from '#core/record/checks';
   import type { DeviceView } from '#core/sets/standing';
   import type { System } from '#core/units/factors';
+  import { page } from '$app/state';
+  import Chips from '$lib/ui/Chips.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { ticked, typed, type Kept } from '$lib/ui/kept';
@@ -31,6 +33,10 @@
   let outcome = $state(firstOutcome());
   const firstAnimal = (): string => typed(kept, name('species'), species);
   let animal = $state(firstAnimal());
+  const firstAlive = (): string => typed(kept, name('alive'), page.url.searchParams.get('alive') ?? '');
+  let alive = $state(firstAlive());
+  const firstPelt = (): string => typed(kept, name('pelt'), page.url.searchParams.get('pelt') ?? 'not looked');
+  let pelt = $state(firstPelt());
   const outcomes = $derived([
     ...(many ? [{ value: '', text: 'not looked at' }] : []),
     ...OUTCOMES.map((o) => ({ value: o, text: `${o}: ${OUTCOME_HELP[o]}` })),
@@ -79,39 +85,52 @@
       <p class={error('deepDrawn') ? 'caution' : 'quiet'}>{SLIDE_FIRST}</p>
     {/if}
   {/if}
-  {#if outcome === 'missing' || outcome === 'not reached'}
+  {#if outcome === 'missing' || outcome === 'stolen' || outcome === 'not reached'}
     <TextField
-      label={outcome === 'missing' ? 'Where was it looked for?' : 'Why was it not reached?'}
+      label={outcome === 'not reached' ? 'Why was it not reached?' : 'Where was it looked for?'}
       name={name('searched')}
       value={typed(kept, name('searched'))}
       error={error('searched')}
     />
   {/if}
   {#if outcome === 'catch'}
-    {#if atCatch[animal]}<p class="caution" role="status">{atCatch[animal]}</p>{/if}
+    <Chips
+      legend="Alive on arrival?"
+      name={name('alive')}
+      options={[
+        { value: 'no', text: 'dead' },
+        { value: 'yes', text: 'alive' },
+      ]}
+      chosen={[alive]}
+      onpick={(value) => (alive = value)}
+      error={error('alive')}
+    />
+    {#if alive === 'yes'}
+      <p class="caution" role="status">
+        Alive: from its side, not over it. Take the tether first. Dispatch or let it go only by means lawful where you are and by who may;
+        then log it. A closed species is let go or reported as your agency says.
+      </p>
+    {/if}
+    <Chips
+      legend="Species"
+      name={name('species')}
+      options={animals}
+      chosen={[animal]}
+      onpick={(value) => (animal = value)}
+      error={error('species')}
+    />
+    {#if atCatch[animal]}
+      <p class="caution" role="status">{atCatch[animal]}</p>
+      <TextField label="Tag on it" name={name('tag')} value={typed(kept, name('tag'))} error={error('tag')} help="its number" />
+    {/if}
+    <Chips
+      legend="Struck where?"
+      name={name('strikes')}
+      options={plain(STRIKES)}
+      chosen={STRIKES.filter((s) => ticked(kept, name('strikes'), s))}
+      many
+    />
     <div class="grid grid-cols-2 gap-x-3">
-      <SelectField
-        label="Species"
-        name={name('species')}
-        value={animal}
-        options={animals}
-        onchange={(e) => (animal = e.currentTarget.value)}
-        error={error('species')}
-      />
-      <SelectField
-        label="Alive on arrival?"
-        name={name('alive')}
-        value={typed(kept, name('alive'))}
-        options={[{ value: '', text: 'choose' }, ...plain(['no', 'yes'])]}
-        error={error('alive')}
-      />
-      {#if atCatch[animal]}<TextField
-          label="Tag on it"
-          name={name('tag')}
-          value={typed(kept, name('tag'))}
-          error={error('tag')}
-          help="its number"
-        />{/if}
       <SelectField label="Sex" name={name('sex')} value={typed(kept, name('sex'), 'unknown')} options={plain(SEXES)} />
       <SelectField label="Age" name={name('age')} value={typed(kept, name('age'), 'unknown')} options={plain(AGE_CLASSES)} />
       <TextField
@@ -126,25 +145,14 @@
         ><input type="checkbox" class="checkbox" name={name('estimated')} value="yes" checked={ticked(kept, name('estimated'), 'yes')} />
         <span>estimated</span></label
       >
-    </div>
-    <fieldset>
-      <legend class="font-semibold">Strike places</legend>
-      <div class="ticks">
-        {#each STRIKES as s (s)}<label class="tick"
-            ><input type="checkbox" class="checkbox" name={name('strikes')} value={s} checked={ticked(kept, name('strikes'), s)} />
-            <span>{s}</span></label
-          >{/each}
-      </div>
-    </fieldset>
-    <div class="grid grid-cols-2 gap-x-3">
       <SelectField label="Bite marks" name={name('bites')} value={typed(kept, name('bites'), 'not looked')} options={plain(BITES)} />
       <SelectField label="Fate" name={name('fate')} value={typed(kept, name('fate'), 'not said')} options={plain(FATES)} />
-      <SelectField label="Pelt" name={name('pelt')} value={typed(kept, name('pelt'), 'not looked')} options={plain(PELTS)} />
+      <SelectField label="Pelt" name={name('pelt')} value={pelt} onchange={(e) => (pelt = e.currentTarget.value)} options={plain(PELTS)} />
+      {#if pelt === 'eaten' || pelt === 'chewed'}
+        <SelectField label="Eaten by" name={name('eatenBy')} value={typed(kept, name('eatenBy'), 'not said')} options={plain(EATERS)} />
+      {/if}
     </div>
-    <p class="quiet">
-      Gloves for carcasses. A live animal: approach, take the tether, dispatch only by means lawful where you are, then log. A closed
-      species is released or reported as your agency says.
-    </p>
+    <p class="quiet">Gloves for carcasses.</p>
   {/if}
   {#if outcome !== ''}
     <fieldset>

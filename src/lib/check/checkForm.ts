@@ -44,8 +44,8 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
   if (devices.length === 0) read.refuse('devices', 'Say what was found at one trap at least; a glance at one is no check of the other.');
   for (const { stay, flags } of devices) {
     const snare = view.devices.find((d) => d.stay === stay)?.class === 'snare';
-    if (snare && flags.includes('damaged') && (change === 'remade' || change === 'moved'))
-      read.refuse('change', 'A damaged snare is not set again. Save it as it was, then hang another at the bench.');
+    if (snare && flags.some(isUnfit) && (change === 'remade' || change === 'moved'))
+      read.refuse('change', 'A damaged or twisted snare is not set again. Save it as it was, then hang another at the bench.');
   }
   if (at && at > now) read.refuse('at', 'A check cannot lie in the future.');
   const readings = at ? readingsOf(read, place, at, form) : [];
@@ -99,8 +99,7 @@ function deviceOf(read: Reader, stay: string, set: TrapSet, form: string): Check
   if (outcome === 'missing' && onSlide && !read.has(field('deepDrawn'))) read.refuse(field('deepDrawn'), SLIDE_FIRST);
   const weight = outcome === 'catch' ? read.weight(field('weight')) : undefined;
   const text = (name: string, otherwise: string): string => read.text(field(name)) || otherwise;
-  if (outcome === 'catch' && read.has(field('alive')) && read.text(field('alive')) === '')
-    read.refuse(field('alive'), 'Say whether it lived when you came.');
+  if (outcome === 'catch' && read.text(field('alive')) === '') read.refuse(field('alive'), 'Say whether it lived when you came.');
   const caught: Catch | null =
     outcome === 'catch'
       ? {
@@ -115,6 +114,7 @@ function deviceOf(read: Reader, stay: string, set: TrapSet, form: string): Check
           bites: text('bites', 'not looked') as Catch['bites'],
           fate: text('fate', 'not said') as Catch['fate'],
           pelt: text('pelt', 'not looked') as Catch['pelt'],
+          eatenBy: text('eatenBy', 'not said') as Catch['eatenBy'],
           tag: text('tag', '').slice(0, 40),
         }
       : null;
@@ -233,13 +233,18 @@ async function knownThen(
   return known;
 }
 
-/** Devices that were found damaged: out of use, or worn when the set was made again with them. */
+/** A cable that is twisted or damaged does not go live again. */
+const isUnfit = (flag: CheckedDevice['flags'][number]): boolean => flag === 'damaged' || flag === 'cable twisted';
+
+/** Devices that were found damaged: out of use, or worn when the set was made again with them; one that was stolen is lost. */
 function damaged({ season, set }: CheckPlace, devices: readonly CheckedDevice[], change: Check['change']): (Device & { entry: string })[] {
-  return devices.flatMap(({ stay, flags }) => {
+  return devices.flatMap(({ stay, flags, outcome }) => {
     const id = set.stays.find((s) => s.id === stay)?.device;
     const device = season.shed.find((d) => d.id === id);
-    if (!device || !flags.includes('damaged')) return [];
+    const isStolen = outcome === 'stolen';
+    if (!device || !(isStolen || flags.some(isUnfit))) return [];
     const { set: _, ...body }: DeviceWhere = device;
-    return [{ ...body, condition: change === 'remade' || change === 'moved' ? ('worn' as const) : ('broken' as const) }];
+    const left = change === 'remade' || change === 'moved' ? ('worn' as const) : ('broken' as const);
+    return [{ ...body, condition: isStolen ? ('lost' as const) : left }];
   });
 }

@@ -35,7 +35,8 @@
     const { past, caught, supplies, people } = facts;
     return { ...checkPage({ season, set, view, outcome }, { past: past[id] ?? [], caught, supplies, people }, asker), ids };
   });
-  const link = (of: string, outcome?: string): string => `/field?set=${of}${outcome ? `&outcome=${encodeURIComponent(outcome)}` : ''}`;
+  const link = (of: string, query: Record<string, string> = {}): string =>
+    `/field?${new URLSearchParams({ set: of, ...query }).toString()}`;
 
   const send: SubmitFunction = ({ formData, action, cancel }) => {
     cancel();
@@ -83,7 +84,7 @@
 {#if data && view}
   {#if outcome === null && draftOf(id)}
     <p class="half">
-      <a class="btn" href={link(id, draftOf(id)?.outcome)}>Go on with what was half filled</a>
+      <a class="btn" href={link(id, { outcome: draftOf(id)?.outcome ?? 'other' })}>Go on with what was half filled</a>
     </p>
   {/if}
   <div oninput={remember} onchange={remember} role="presentation">

@@ -40,7 +40,10 @@ export async function putCheck(trx: Knex, body: Check, { crew, entry }: Owner): 
       .where({ check_id: device.id })
       .whereNot({ id: caught?.id ?? device.id })
       .delete();
-    if (caught) await upsert(trx, 'catch', { ...caught, check_id: device.id }, crew);
+    if (caught) {
+      const { eatenBy, ...own } = caught;
+      await upsert(trx, 'catch', { ...own, eaten_by: eatenBy, check_id: device.id }, crew);
+    }
   }
 }
 
@@ -118,6 +121,7 @@ interface Row {
   tag: string;
   fate: Catch['fate'];
   pelt: Catch['pelt'];
+  eaten_by: Catch['eatenBy'];
 }
 
 const COLUMNS = [
@@ -148,11 +152,14 @@ const COLUMNS = [
   'k.tag',
   'k.fate',
   'k.pelt',
+  'k.eaten_by',
 ];
 
 function deviceOf(row: Row): CheckedDevice {
-  const { species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, tag } = row;
-  const caught = row.catch_id ? { id: row.catch_id, species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, tag } : null;
+  const { species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, eaten_by: eatenBy, tag } = row;
+  const caught = row.catch_id
+    ? { id: row.catch_id, species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, eatenBy, tag }
+    : null;
   return {
     id: row.device_check,
     stay: row.stay_id,

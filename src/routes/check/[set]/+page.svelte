@@ -8,7 +8,8 @@
   const kept = $derived(form as Kept | null);
   const system = $derived(data.who?.person.system ?? 'us');
   const view = $derived(data.view);
-  const link = (set: string, outcome?: string): string => `/check/${set}${outcome ? `?outcome=${encodeURIComponent(outcome)}` : ''}`;
+  const link = (set: string, query: Record<string, string> = {}): string =>
+    `/check/${set}${Object.keys(query).length > 0 ? `?${new URLSearchParams(query).toString()}` : ''}`;
   const isAsked = $derived(data.asking !== null || data.advice !== '' || (view.devices.length > 0 && data.asksWho.length > 0));
 </script>
 

@@ -46,7 +46,8 @@ function checkOf(read: Reader, view: View): FormData | null {
     if (!outcome) read.refuse(`${stay}.found`, `“${read.text(`${stay}.found`).slice(0, 20)}” is none of the letters: ${lettersText()}.`);
     form.set(`${stay}.outcome`, outcome ?? '');
     // what is noted of a trap that was not seen says where it was looked for, or why nobody came
-    if (outcome === 'missing' || outcome === 'not reached') form.set(`${stay}.searched`, read.text(`${view.id}.note`));
+    if (outcome === 'missing' || outcome === 'stolen' || outcome === 'not reached')
+      form.set(`${stay}.searched`, read.text(`${view.id}.note`));
     if (outcome !== 'catch') continue;
     form.set(`${stay}.species`, read.text(`${stay}.animal`));
     form.set(`${stay}.alive`, read.text(`${stay}.alive`));
