@@ -1,9 +1,18 @@
 /** The small server around the built handler: hosts that are allowed, how much it takes at once, and a clean stop. */
 import http from 'node:http';
+import os from 'node:os';
 import compression from 'compression';
 
 const port = Number(process.env.PORT ?? 8642);
-const host = process.env.HOST ?? '127.0.0.1';
+const isOnNetwork = process.env.ZAPRUD_LAN === '1';
+const host = process.env.HOST ?? (isOnNetwork ? '0.0.0.0' : '127.0.0.1');
+/** where other devices reach this machine; each is asked for its pairing */
+const own = Object.values(os.networkInterfaces())
+  .flat()
+  .filter((found) => found?.family === 'IPv4' && !found.internal)
+  .map((found) => `${found?.address}:${port}`);
+const reached = isOnNetwork ? own : [];
+process.env.ZAPRUD_ADDRESSES = reached.map((at) => `http://${at}`).join(',');
 const KILOBYTE = 1024;
 /** Forms are small; photos and tracks will have routes of their own with limits of their own. */
 const LIMIT = 512 * KILOBYTE;
@@ -20,6 +29,7 @@ const allowed = new Set([
   `127.0.0.1:${port}`,
   `localhost:${port}`,
   `[::1]:${port}`,
+  ...reached,
   ...(process.env.ZAPRUD_HOSTS ?? '').split(',').filter(Boolean),
 ]);
 
@@ -68,7 +78,10 @@ server.on('error', (error) => {
   );
   process.exit(1);
 });
-server.listen(port, host, () => console.log(`  Zaprud is open at http://${host}:${port}   (Ctrl-C stops it)`));
+server.listen(port, host, () => {
+  console.log(`  Zaprud is open at http://${isOnNetwork ? '127.0.0.1' : host}:${port}   (Ctrl-C stops it)`);
+  for (const at of reached) console.log(`  On your network at http://${at} for devices that are paired, under People`);
+});
 
 let stopping = false;
 function stop() {

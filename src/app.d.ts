@@ -5,6 +5,8 @@ declare global {
     interface Locals {
       who: Who;
       now: Date;
+      /** the request comes from this machine itself, not from a paired device */
+      isNear: boolean;
       /** whether this device was told who works on it */
       isPicked: boolean;
       /** the database did not answer while this request was served */

@@ -4,6 +4,7 @@ import { stringify } from 'devalue';
 import { now } from '$lib/server/clock';
 import { isId } from '#lib/form/newId';
 import { AWAY_SENTENCE, db, isAway } from '$lib/server/database';
+import { isNear, owns } from '$lib/server/pairing';
 import { plainPage, sendAgainPage } from '$lib/server/plainPage';
 import { whoIs } from '$lib/server/repositories/places';
 import { whoOf } from '#lib/season/who';
@@ -17,7 +18,12 @@ export const handle: Handle = async ({ event, resolve }) => {
     html.replace('%zaprud.theme%', themeOf(event.cookies.get('theme'), event.locals.sunIsDown ?? false, event.url.pathname));
   const send = () => resolve(event, { transformPageChunk: ({ html }) => themed(html) });
   try {
-    const picked = event.cookies.get('person');
+    const near = isNear(event.getClientAddress(), event.request.headers);
+    const paired = near ? null : await owns(event.cookies.get('device'), event.locals.now);
+    if (!near && !paired) return guarded(await unpaired(event, send));
+    // a paired device works as the person it was paired for, and as no other
+    const picked = paired ? paired.person_id : event.cookies.get('person');
+    event.locals.isNear = near;
     const found = await whoIs(db(), picked && isId(picked) ? picked : undefined);
     event.locals.isPicked = found?.person.id === picked;
     if (found) event.locals.who = whoOf(found.crew, found.person);
@@ -39,6 +45,18 @@ export const handle: Handle = async ({ event, resolve }) => {
     );
   }
 };
+
+/** Nothing answers a device that was not paired but the page on which it is. */
+async function unpaired({ url, request }: Parameters<Handle>[0]['event'], send: () => Response | Promise<Response>): Promise<Response> {
+  if (url.pathname === '/pair') return send();
+  if (request.method === 'GET' && (request.headers.get('accept') ?? '').includes('text/html'))
+    return new Response(null, { status: 303, headers: { location: '/pair' } });
+  return plainPage(
+    401,
+    'Not paired',
+    'This device was not paired with Zaprud, or was ended. Have a code shown at the machine, under People.',
+  );
+}
 
 /** What a page may load and who may frame it; it says nothing of where it was read, and no shared cache keeps it. */
 function guarded(response: Response): Response {

@@ -46,7 +46,7 @@
     );
   let change = $state(firstChange());
   const remade = $derived(change === 'remade' || change === 'moved');
-  const asksTwice = $derived(data.asks && outcome === 'untouched');
+  const asksTwice = $derived(data.asks && outcome === 'untouched' && change !== 'pulled');
   const answers = ANSWERS.filter((a) => a !== 'not asked').map((a) => ({ value: a, text: a }));
   const unit = $derived(system === 'us' ? 'inches' : 'centimetres');
 </script>

@@ -1,6 +1,8 @@
 <script lang="ts">
   import OriginKey from '$lib/ui/OriginKey.svelte';
+  import type { ComponentProps } from 'svelte';
   import { enhance } from '$app/forms';
+  import Devices from './Devices.svelte';
   import PlaceFields from '$lib/ui/PlaceFields.svelte';
   import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
@@ -12,6 +14,7 @@
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
+  const paired = $derived((form as { paired?: ComponentProps<typeof Devices>['paired'] } | null)?.paired ?? null);
   const LIGHTS = [
     { value: 'auto', text: 'light in the rooms, dark at a check before dawn' },
     { value: 'firstlight', text: 'firstlight: always light' },
@@ -24,23 +27,22 @@
 <div class="page">
   <h1>People and settings</h1>
   <p class="quiet">
-    Nobody signs in: whoever opens this address works as your crew and sees every place. Keep it on this machine, or behind a door of your
-    own.
+    Nobody signs in on this machine: whoever opens it works as your crew and sees every place. A device beyond it is paired first.
   </p>
   <Problem text={kept?.problem} />
   <div class="cols">
     <section>
-      <form method="POST" action="?/pick" class="flex flex-wrap gap-3 mt-3">
-        {#each data.crew as person (person.id)}
-          <button
-            class="btn btn-lg"
-            class:btn-primary={person.id === data.me.id}
-            name="person"
-            value={person.id}
-            aria-pressed={person.id === data.me.id}>{person.name}</button
-          >
-        {/each}
-      </form>
+      {#if data.isNear}<form method="POST" action="?/pick" class="flex flex-wrap gap-3 mt-3">
+          {#each data.crew as person (person.id)}
+            <button
+              class="btn btn-lg"
+              class:btn-primary={person.id === data.me.id}
+              name="person"
+              value={person.id}
+              aria-pressed={person.id === data.me.id}>{person.name}</button
+            >
+          {/each}
+        </form>{/if}
       <form method="POST" action="?/add" class="sheet mt-4" use:enhance>
         <input type="hidden" name="entry" value={data.ids.entry} /><input type="hidden" name="id" value={data.ids.id} />
         <TextField label="Another person of the crew" name="newName" value={typed(kept, 'newName')} error={kept?.errors?.newName} />
@@ -50,6 +52,7 @@
         <SelectField label="Light" name="theme" value={data.theme ?? 'auto'} options={LIGHTS} />
         <button class="btn">Use this light</button>
       </form>
+      {#if data.isNear}<Devices crew={data.crew} me={data.me.id} devices={data.devices} isReached={data.isReached} {paired} />{/if}
       {#if data.line}
         <form method="POST" action="?/line" class="sheet mt-4" use:enhance={keeping}>
           <h2>The line</h2>
