@@ -12,6 +12,7 @@ import { layOut, statesOf, usualDevices, type SetView } from '#core/sets/standin
 import type { Station } from '#core/stations/placed';
 import { connect } from '#server/database';
 import { NOW, startProgram } from '../tests/support/server';
+import { fieldLine, outbox } from './field';
 import { dayOrder } from './dayOrder';
 import { designs, redraw } from './designs';
 import { plainFrame } from '#core/units/frame';
@@ -289,6 +290,7 @@ const program = await startProgram({ demo: true });
 process.env.DATABASE_URL = program.url;
 await firstLoad(program.base);
 await redraw(program.base, say);
+await fieldLine(program.base, say);
 const { db } = await import('#server/database');
 const { loadSeason } = await import('#server/season');
 const { people, whoIs } = await import('#server/repositories/places');
@@ -325,5 +327,7 @@ for (const size of ['the demo', 'ten times the demo']) {
     say(`server time of the Book, ${size}`, `${(time / sql).toFixed(1)} × Morning's SQL`, `median ${time.toFixed(0)} ms`);
   }
 }
+const gauge = (await db()('gauge').where({ water_id: water, surface: 'pond' }).first('id')).id as string;
+await outbox(program.base, gauge, say);
 await db().destroy();
 await program.end();

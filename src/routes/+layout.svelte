@@ -23,7 +23,8 @@
     document.documentElement.dataset.script = 'runs';
   });
   $effect(() => {
-    document.documentElement.dataset.theme = themeOf(data.theme, data.sunIsDown, page.url.pathname);
+    // the field part knows by itself whether it is night
+    if (page.url.pathname !== '/field') document.documentElement.dataset.theme = themeOf(data.theme, data.sunIsDown, page.url.pathname);
   });
   const here = $derived(page.url.pathname.split('/')[1]);
   /** The run is for one hand: it keeps strip and rooms out of the way on a phone. */

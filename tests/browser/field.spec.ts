@@ -96,6 +96,40 @@ test('without a signal the run goes on, the tab is killed twice, and everything 
   await expect(page.getByText(/33 crossover, lower face: beaver.*44 lb/).first()).toBeVisible();
 });
 
+test('a level and a place seen in passing are kept without a signal and stand in the record afterwards', async ({ context, program }) => {
+  await context.grantPermissions(['geolocation'], { origin: program.base });
+  const db = connect(program.url);
+  const dam = (await db('station')
+    .join('water', 'water.id', 'station.water_id')
+    .where({ 'water.name': 'Header Pond' })
+    .whereNotNull('station.lat')
+    .first('station.lat', 'station.lon')) as { lat: number; lon: number };
+  await context.setGeolocation({ latitude: dam.lat, longitude: dam.lon, accuracy: 6 });
+  const page = await along(context, program.base);
+  await context.setOffline(true);
+  await page.getByRole('link', { name: 'A level' }).click();
+  await page.getByRole('button', { name: 'Save the level' }).click();
+  await expect(page.getByText('Choose the gauge that was read.')).toBeVisible();
+  await page.getByRole('radio', { name: /Header Pond, board/ }).check();
+  await page.getByLabel('It shows').fill('29 1/2 in');
+  await page.getByRole('button', { name: 'Save the level' }).click();
+  await expect(page.getByText('1 waits here for a signal')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Mark a place' }).click();
+  await expect(page.getByText(/The receiver says where, within/)).toBeVisible();
+  await expect(page.getByLabel('Along the shore from the inlet')).toHaveValue(/\d+ ft/);
+  await page.getByRole('button', { name: 'bank den' }).click();
+  await expect(page.getByText('2 wait here for a signal')).toBeVisible();
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Send now' }).click();
+  await expect(page.getByText('All is in the record')).toBeVisible();
+  const marked = (await db('station').where({ kind: 'bank den' }).orderBy('number', 'desc').first()) as { lat: number; name: string };
+  expect([marked.lat, marked.name]).toEqual([dam.lat, 'bank den']);
+  await db.destroy();
+  await page.goto(`${program.base}/book?kind=reading`);
+  await expect(page.getByRole('row', { name: /Header Pond.*29½ in/ }).first()).toBeVisible();
+});
+
 test('a clock that went wrong on the way is asked about once, and what carries its time is moved', async ({ context, program }) => {
   const page = await along(context, program.base);
   await context.setOffline(true);

@@ -7,7 +7,9 @@
   import { keepPage, type Keeping } from '$lib/field/device';
   import { themeOf } from '$lib/ui/theme';
   import FieldCheck from './FieldCheck.svelte';
+  import FieldLevel from './FieldLevel.svelte';
   import FieldList from './FieldList.svelte';
+  import FieldMark from './FieldMark.svelte';
   import Status from './Status.svelte';
 
   let { data } = $props();
@@ -44,6 +46,10 @@
   </div>
 {:else if set}
   {#key `${set} ${page.url.searchParams.get('outcome') ?? ''}`}<FieldCheck {field} season={field.season} {set} />{/key}
+{:else if page.url.searchParams.has('level')}
+  <FieldLevel {field} season={field.season} />
+{:else if page.url.searchParams.has('mark')}
+  <FieldMark {field} season={field.season} />
 {:else}
   <Status {field} season={field.season} {keeping} />
   <FieldList season={field.season} now={field.now} asker={field.asker} waiting={field.waiting} />

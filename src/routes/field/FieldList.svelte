@@ -46,6 +46,7 @@
 </script>
 
 <div class="round">
+  <p class="more"><a class="btn" href="/field?level=1">A level</a><a class="btn" href="/field?mark=1">Mark a place</a></p>
   {#each groups as { title, rows } (title)}
     <h2>{title} <span class="quiet">{rows.length}</span></h2>
     <ul>
@@ -97,6 +98,16 @@
   .order {
     grid-column: 2 / -1;
     font-weight: 650;
+  }
+  .more {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 8px;
+    padding: 10px 14px 0;
+  }
+  .more a {
+    display: flex;
+    min-height: 56px;
   }
   .late,
   .half {
