@@ -86,12 +86,25 @@ test('without a signal the run goes on, the tab is killed twice, and everything 
   await expect(page.getByText('3 wait here for a signal')).toBeVisible();
   await untouched(page, /51 post float/);
 
+  // a set that was planned at the desk goes live: its trap, its anchor and its arming check are asked here too
+  await row(page, /3 first bend/).click();
+  await page.getByRole('button', { name: 'It is live' }).click();
+  await expect(page.getByText('A live set needs its trap: choose a tag.')).toBeVisible();
+  await page.getByLabel('Trap', { exact: true }).selectOption({ index: 1 });
+  await page.getByLabel('Anchored to what, and where?').fill('alder root, left bank');
+  for (const question of await page.getByRole('checkbox').all()) await question.check();
+  await page.getByRole('button', { name: 'It is live' }).click();
+  await expect(page.getByText('5 wait here for a signal')).toBeVisible();
+
   await program.start();
   await context.setOffline(false);
   await page.getByRole('button', { name: 'Send now' }).click();
   await expect(page.getByText('All is in the record')).toBeVisible();
   expect(await counted(program.url, 'check_visit')).toBe(before.visits + 4);
   expect(await counted(program.url, 'catch')).toBe(before.caught + 1);
+  const db = connect(program.url);
+  expect((await db('trap_set').where({ number: 3 }).first('state')) as object).toEqual({ state: 'live' });
+  await db.destroy();
   await page.goto(`${program.base}/book?kind=check`);
   await expect(page.getByText(/33 crossover, lower face: beaver.*44 lb/).first()).toBeVisible();
 });

@@ -278,7 +278,9 @@ describe('checking a set', () => {
   for (const [what, over, status, sentence] of faults) {
     it(`${what}: refused in words, nothing written`, async () => {
       const s = stayOf('42');
-      const own = Object.fromEntries(Object.entries(over).map(([k, v]) => [['outcome', 'weight', 'alive'].includes(k) ? `${s}.${k}` : k, v]));
+      const own = Object.fromEntries(
+        Object.entries(over).map(([k, v]) => [['outcome', 'weight', 'alive'].includes(k) ? `${s}.${k}` : k, v]),
+      );
       const form = check('42', { note: 'typed before', ...own });
       refused(await post(save('42'), form), status, sentence, 'value="typed before"');
       assert.equal((await rows('check_visit', { id: form.id })).length, 0);

@@ -245,7 +245,11 @@ describe('a check', () => {
     const [stay] = await staysOf(set);
     const arm = ['loaded', 'nudged'].map((q) => `snare:${q}`);
     const twisted = { [`${stay}.flags`]: 'cable twisted' };
-    refused((await checked(set, 'knocked', { ...twisted, change: 'remade', arm })).answer, 400, /A damaged or twisted snare is not set again/);
+    refused(
+      (await checked(set, 'knocked', { ...twisted, change: 'remade', arm })).answer,
+      400,
+      /A damaged or twisted snare is not set again/,
+    );
     saved((await checked(set, 'knocked', twisted)).answer, /morning/);
     assert.equal((await rows('device', { tag: 'K-52' }))[0]?.condition, 'broken');
   });

@@ -1,5 +1,5 @@
 import type { NewEntry } from '#core/record/entry';
-import { wholeMinute } from '#core/time/localTime';
+import { minuteNow } from './clock';
 import { seasonIn, seasonOf } from '#lib/season/season';
 import { whoOf, type Asker } from '#lib/season/who';
 import { withEntries } from './overlay';
@@ -24,7 +24,7 @@ export class Field {
   /** by how much the clock of this device went wrong since the record was last asked, ms; null while nothing is to be asked */
   astray = $state<number | null>(null);
   /** by the clock of the record, to the minute */
-  now = $state.raw(new Date());
+  now = $state.raw(minuteNow(0));
   #offset = 0;
   #store = new Store();
   #others = new BroadcastChannel('zaprud-field');
@@ -72,7 +72,7 @@ export class Field {
   }
 
   #tick(): void {
-    const now = wholeMinute(new Date(Date.now() + this.#offset));
+    const now = minuteNow(this.#offset);
     if (now.getTime() !== this.now.getTime()) this.now = now;
   }
 

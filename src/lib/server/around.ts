@@ -33,7 +33,7 @@ import { sites } from './repositories/places';
 import { surveys } from './repositories/scouting';
 import { placeAround } from './aroundPlace';
 import { designOf } from '#lib/season/oneSet';
-import { judged, ruleReader } from './ruled';
+import { judged, ruleReader } from '#lib/bench/ruled';
 import { loadScouted } from './scouting';
 import { loadSeason } from './season';
 import type { Season } from '#lib/season/season';

@@ -19,7 +19,7 @@ import { stock } from './repositories/gear';
 import { iceAhead } from './iceAhead';
 import { newId } from '#lib/form/newId';
 import { aroundOf, loadKnown } from './around';
-import { factsHere } from './ruled';
+import { factsHere } from '#lib/bench/ruled';
 import { neighboursOf } from '#lib/season/oneSet';
 import type { Written } from '#core/record/written';
 import { index, type Season } from '#lib/season/season';

@@ -9,6 +9,7 @@
   import FieldCheck from './FieldCheck.svelte';
   import FieldLevel from './FieldLevel.svelte';
   import FieldList from './FieldList.svelte';
+  import FieldPlace from './FieldPlace.svelte';
   import FieldMark from './FieldMark.svelte';
   import Status from './Status.svelte';
 
@@ -46,6 +47,8 @@
   </div>
 {:else if set}
   {#key `${set} ${page.url.searchParams.get('outcome') ?? ''}`}<FieldCheck {field} season={field.season} {set} />{/key}
+{:else if page.url.searchParams.get('place')}
+  <FieldPlace {field} season={field.season} id={page.url.searchParams.get('place') ?? ''} />
 {:else if page.url.searchParams.has('level')}
   <FieldLevel {field} season={field.season} />
 {:else if page.url.searchParams.has('mark')}

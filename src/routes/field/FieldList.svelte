@@ -24,7 +24,6 @@
     const moving = movingOf(season, now);
     const live = season.views.filter((v) => v.state === 'live');
     const owed = live.map(({ id }) => id);
-    const today = localDate(now, season.line.zone);
     return live
       .map((view) => ({
         ...roundRow(season, view, moving, asker),
@@ -33,6 +32,8 @@
       }))
       .sort((a, b) => a.place - b.place || a.deadline.localeCompare(b.deadline));
   });
+  const today = $derived(localDate(now, season.line.zone));
+  const toPlace = $derived(season.views.filter((v) => v.state === 'prepared' || v.state === 'planned'));
   const waters = $derived(new Map(season.waters.map(({ id, name }) => [id, name])));
   const sent = $derived(
     new Set(waiting.flatMap((w) => w.entries.flatMap(({ kind, body }) => (kind === 'check' ? [(body as { set: string }).set] : [])))),
@@ -69,6 +70,20 @@
   {:else}
     <p class="page">No set is live.</p>
   {/each}
+  {#if toPlace.length > 0}
+    <h2>To place <span class="quiet">{toPlace.length}</span></h2>
+    <ul>
+      {#each toPlace as { id, number, name, station, opens } (id)}
+        <li>
+          <a href="/field?place={id}"
+            ><StateMark verdict="prepared" /><span class="name"
+              ><b>{number} {name}</b> <span class="quiet">{waters.get(station.water)}</span></span
+            ><span class="by">{opens && opens > today ? `opens ${opens}` : ''}</span></a
+          >
+        </li>
+      {/each}
+    </ul>
+  {/if}
 </div>
 
 <style>

@@ -17,7 +17,7 @@ import { record } from '$lib/server/record/write';
 import type { NewEntry } from '#core/record/entry';
 import { bookAt, rulebooks } from '$lib/server/repositories/rules';
 import { currentLine } from '$lib/server/repositories/sets';
-import { changedBy, ruleReader } from '$lib/server/ruled';
+import { changedBy, ruleReader } from '#lib/bench/ruled';
 import { readRule } from '$lib/server/ruleForm';
 import { loadSeason } from '$lib/server/season';
 import type { Season } from '#lib/season/season';

@@ -1,6 +1,6 @@
 import { error, redirect } from '@sveltejs/kit';
 import { setTypeOf } from '#core/sets/catalogue';
-import { readBench } from '$lib/server/bench';
+import { readBench } from '#lib/bench/readBench';
 import { benchData } from '$lib/server/benchData';
 import { saveBench } from '$lib/server/benchSave';
 import { db } from '$lib/server/database';
@@ -12,6 +12,7 @@ import { movingOf } from '#core/ahead/moving';
 import { currentOf, outlookOf, standingOf } from '#core/ahead/setOutlook';
 import { stateOf } from '#core/sets/standing';
 import { loadSeason } from '$lib/server/season';
+import { surfacesAt } from '$lib/server/surfaces';
 import type { Season } from '#lib/season/season';
 import { frameOf } from '#core/ahead/facts';
 import type { Actions, PageServerLoad } from './$types';
@@ -65,6 +66,7 @@ export const actions: Actions = {
       now: locals.now,
       by: locals.who.person.id,
       system: locals.who.person.system,
+      surfacesAt: (moments) => surfacesAt(season.gauges, moments),
     });
     if (!written) return refused(read);
     const failure = await saveBench(read, written, season, locals);

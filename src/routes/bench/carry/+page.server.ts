@@ -4,7 +4,7 @@ import type { TrapSet } from '#core/record/kinds';
 import { dateText, type Hours } from '#core/time/clock';
 import { addDays, instantOf, localDate } from '#core/time/localTime';
 import { db } from '$lib/server/database';
-import { closedTo } from '$lib/server/ruled';
+import { closedTo } from '#lib/bench/ruled';
 import { designOf } from '#lib/season/oneSet';
 import { stock } from '$lib/server/repositories/gear';
 import { shedHas } from '$lib/server/shed';

@@ -7,7 +7,7 @@ import type { Offered } from '#core/sets/offer';
 import type { DeviceClass } from '#core/devices/sizes';
 import type { SetType } from '#core/sets/setType';
 import { offered } from '$lib/server/planning';
-import { readBench } from '$lib/server/bench';
+import { readBench } from '#lib/bench/readBench';
 import { benchData } from '$lib/server/benchData';
 import { saveBench } from '$lib/server/benchSave';
 import { reader } from '#lib/form/reader';
@@ -16,6 +16,7 @@ import { numberFor } from '#core/sets/numbering';
 import { setNumbers } from '$lib/server/repositories/sets';
 import { db } from '$lib/server/database';
 import { loadSeason } from '$lib/server/season';
+import { surfacesAt } from '$lib/server/surfaces';
 import type { Season } from '#lib/season/season';
 import type { TrapSet } from '#core/record/kinds';
 import type { Actions, PageServerLoad } from './$types';
@@ -94,6 +95,7 @@ export const actions: Actions = {
       now: locals.now,
       by: locals.who.person.id,
       system: locals.who.person.system,
+      surfacesAt: (moments) => surfacesAt(season.gauges, moments),
     });
     if (!written) return refused(read);
     const failure = await saveBench(read, written, season, locals);

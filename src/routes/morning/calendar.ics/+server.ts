@@ -4,7 +4,7 @@ import { toCalendar } from '$lib/exchange/calendar';
 import { openDuties } from '$lib/server/duties';
 import { movingOf } from '#core/ahead/moving';
 import { roundRow } from '#lib/season/rounds';
-import { closedTo } from '$lib/server/ruled';
+import { closedTo } from '#lib/bench/ruled';
 import { loadSeason } from '$lib/server/season';
 import type { RequestHandler } from './$types';
 

@@ -10,7 +10,7 @@ import { printLength } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, refused } from '$lib/server/form';
 import { reader } from '#lib/form/reader';
-import { judged, ruleReader } from '$lib/server/ruled';
+import { judged, ruleReader } from '#lib/bench/ruled';
 import type { Season } from '#lib/season/season';
 import type { TrapSet } from '#core/record/kinds';
 import { answerText } from '#core/words/rules';

@@ -16,6 +16,7 @@ import type { System } from '#core/units/factors';
 import { answerText, type RuleReader } from '#core/words/rules';
 import { designOf } from '#lib/season/oneSet';
 import type { Season } from '#lib/season/season';
+import type { Asker } from '#lib/season/who';
 
 /** What the rulebook asks of a place on a day, from the record: date and area, distances, the lowest level to the next check. */
 export function factsHere(season: Season, station: Station, view: SetView | undefined, at: Date, now: Date): RuleFacts {
@@ -48,8 +49,8 @@ export function closedTo({ rules, line, areas, stations }: Season, set: TrapSet,
 }
 
 /** What a book says of a set as it stands. */
-export function judged(book: Rulebook, season: Season, set: TrapSet, locals: App.Locals): Answer[] {
-  const { station, type, setting, devices, then, design } = designOf(season, set, locals);
+export function judged(book: Rulebook, season: Season, set: TrapSet, asker: Asker): Answer[] {
+  const { station, type, setting, devices, then, design } = designOf(season, set, asker);
   const view = season.views.find((v) => v.id === set.id);
   const { situation, attested, species } = set;
   const built = { species, situation, attested, design, devices: Object.values(devices), choices: setting.choices, then };
@@ -57,7 +58,7 @@ export function judged(book: Rulebook, season: Season, set: TrapSet, locals: App
     book,
     standOf(
       { ...built, surface: station.surface, opensDam: type.acts !== undefined },
-      factsHere(season, station, view, locals.now, locals.now),
+      factsHere(season, station, view, asker.now, asker.now),
     ),
   );
 }
@@ -70,14 +71,14 @@ export const ruleReader = ({ clock }: Pick<Season, 'clock'>, system: System, now
 });
 
 /** What a change of the book means for the live sets: the answers that were not the same before. */
-export function changedBy(before: Rulebook, after: Rulebook, season: Season, locals: App.Locals) {
-  const reader = ruleReader(season, locals.who.person.system, locals.now);
+export function changedBy(before: Rulebook, after: Rulebook, season: Season, asker: Asker) {
+  const reader = ruleReader(season, asker.who.person.system, asker.now);
   const line = (a: Answer): string => `${a.verdict} ${a.code} ${answerText(a as never, reader)}`;
   return season.sets
     .filter((set) => set.state === 'live')
     .flatMap((set) => {
-      const was = new Set(judged(before, season, set, locals).map(line));
-      const changed = judged(after, season, set, locals).filter((a) => !was.has(line(a)) && a.verdict !== 'silent');
+      const was = new Set(judged(before, season, set, asker).map(line));
+      const changed = judged(after, season, set, asker).filter((a) => !was.has(line(a)) && a.verdict !== 'silent');
       return changed.map((a) => ({
         id: set.id,
         set: `${set.number} ${set.name}, ${setTypeOf(set.type).name.toLowerCase()}`,

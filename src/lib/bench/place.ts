@@ -2,6 +2,7 @@ import type { TrapSet } from '#core/record/kinds';
 import type { SetType } from '#core/sets/setType';
 import type { Station } from '#core/stations/placed';
 import type { System } from '#core/units/factors';
+import type { Moment, Surfaces } from '#core/water/levelAt';
 import type { Written } from '#core/record/written';
 import type { Season } from '#lib/season/season';
 
@@ -15,4 +16,5 @@ export interface Place {
   now: Date;
   by: string;
   system: System;
+  surfacesAt: (moments: readonly Moment[]) => Surfaces | Promise<Surfaces>;
 }

@@ -5,9 +5,9 @@ import type { Device, TrapSet } from '#core/record/kinds';
 import { armAndWaders } from '#core/units/bodyGauge';
 import { layOut, placeOf } from '#core/sets/standing';
 import { answerText } from '#core/words/rules';
-import type { Place } from './benchPlace';
+import type { Place } from '#lib/bench/place';
 import type { Reader } from '#lib/form/reader';
-import { factsHere, ruleReader } from './ruled';
+import { factsHere, ruleReader } from '#lib/bench/ruled';
 
 type Ruled = Pick<TrapSet, 'situation' | 'attested' | 'exemption' | 'judged'>;
 

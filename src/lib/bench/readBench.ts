@@ -16,13 +16,12 @@ import { sameLures } from '#core/lure/lure';
 import { luresFrom } from '#core/lure/typed';
 import { wholeMinute } from '#core/time/localTime';
 import { askIfFar } from '#lib/form/askIfFar';
-import type { Place } from './benchPlace';
+import type { Place } from '#lib/bench/place';
 import type { Reader } from '#lib/form/reader';
-import { ruledIn } from './ruledIn';
+import { ruledIn } from '#lib/bench/ruledIn';
 import { idBeside } from '#lib/form/newId';
 import type { Written } from '#core/record/written';
 import { index } from '#lib/season/season';
-import { surfacesAt } from './surfaces';
 
 export interface BenchWrite {
   set: TrapSet;
@@ -179,12 +178,12 @@ function keptHere(read: Reader, type: SetType, station: Station, numbers: Readon
 /** What fails at the heights and choices of a set that goes live: what cannot be built is refused at its field, what is doubtful wants a reason. */
 async function despite(
   read: Reader,
-  { season, station, type, system }: Place,
+  { season, station, type, system, surfacesAt }: Place,
   at: Date,
   made: { numbers: Record<string, number>; choices: Record<string, string>; devices: Record<string, Device> },
 ): Promise<string> {
   const { water, surface } = station;
-  const surfaces = await surfacesAt(season.gauges, [{ water, surface, at }]);
+  const surfaces = await surfacesAt([{ water, surface, at }]);
   const level = read.length('level');
   const known = surfaces.at(water, surface, at);
   const here = level === undefined ? (known.how === 'unknown' ? 0 : known.level) : surfaces.elevation(water, surface, at, level);
@@ -276,12 +275,12 @@ function openingOf(read: Reader, { type, station, before }: Place, at: Date): Dr
 }
 
 /** What was typed of the level at placing, as a reading. A live set needs a level to be measured from: none is ever made up for it. */
-async function readingsAt(read: Reader, { season, station }: Place, at: Date, needed: boolean): Promise<Draft<'reading'>[]> {
+async function readingsAt(read: Reader, { season, station, surfacesAt }: Place, at: Date, needed: boolean): Promise<Draft<'reading'>[]> {
   const { water, surface } = station;
   const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
   const level = read.length('level');
   if (level === undefined) {
-    const known = (await surfacesAt(season.gauges, [{ water, surface, at }])).at(water, surface, at);
+    const known = (await surfacesAt([{ water, surface, at }])).at(water, surface, at);
     if (gauge && needed && known.how === 'unknown' && !read.errors.level)
       read.refuse(
         'level',
