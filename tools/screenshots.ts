@@ -54,7 +54,7 @@ await hand.goto(program.base + dry);
 await hand.getByRole('button', { name: 'Wren Ostby' }).click();
 for (const [name, path] of [
   ['check-phone', dry],
-  ['morning-phone', '/morning'],
+  ['field-phone', '/field'],
 ] as const) {
   await hand.goto(program.base + path);
   await hand.waitForLoadState('networkidle');

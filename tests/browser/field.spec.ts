@@ -103,7 +103,7 @@ test('without a signal the run goes on, the tab is killed twice, and everything 
   expect(await counted(program.url, 'check_visit')).toBe(before.visits + 4);
   expect(await counted(program.url, 'catch')).toBe(before.caught + 1);
   const db = connect(program.url);
-  expect((await db('trap_set').where({ number: 3 }).first('state')) as object).toEqual({ state: 'live' });
+  expect((await db('trap_set').where({ name: 'first bend' }).first('state')) as object).toEqual({ state: 'live' });
   await db.destroy();
   await page.goto(`${program.base}/book?kind=check`);
   await expect(page.getByText(/33 crossover, lower face: beaver.*44 lb/).first()).toBeVisible();

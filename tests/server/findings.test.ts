@@ -135,7 +135,7 @@ describe('the first page', () => {
     assert.equal((await rows('crew')).length, crews);
   });
   it('and the people say plainly that nobody signs in (F161)', async () =>
-    says(await words('/people'), /Nobody signs in: whoever opens this address/));
+    says(await words('/people'), /Nobody signs in on this machine: whoever opens it works as your crew/));
 });
 
 describe('a link that carries nonsense', () => {
