@@ -6,6 +6,7 @@
   import DayStrip from '$lib/ui/DayStrip.svelte';
   import GoTo from '$lib/ui/GoTo.svelte';
   import Waiting from '$lib/ui/Waiting.svelte';
+  import { waitingHere } from '$lib/field/waitingHere';
 
   let { data, children } = $props();
 
@@ -18,6 +19,12 @@
     ['shed', 'Shed'],
     ['rules', 'Rules'],
   ] as const;
+  /** forms that this device keeps for a signal */
+  let waits = $state(0);
+  $effect(() => {
+    void page.url.pathname;
+    waits = waitingHere();
+  });
   onMount(() => {
     // what a page does without script and what it does with it part here
     document.documentElement.dataset.script = 'runs';
@@ -55,6 +62,9 @@
 {#each data.overdue as word (word.id)}
   <p class="overdue" role="alert"><a href="/morning/word#{word.id}">{word.text}</a></p>
 {/each}
+{#if waits > 0 && page.url.pathname !== '/field'}
+  <p class="waits" role="status"><a href="/field">{waits === 1 ? '1 form waits' : `${waits} forms wait`} on this device to be sent</a></p>
+{/if}
 <Waiting />
 {#if data.who}<GoTo />{/if}
 <main id="room" tabindex="-1">{@render children()}</main>
@@ -76,6 +86,12 @@
     padding: 10px 20px;
     font-weight: 700;
   }
+  .waits {
+    background: var(--ink);
+    padding: 10px 20px;
+    font-weight: 700;
+  }
+  .waits a,
   .overdue a {
     color: var(--paper);
   }

@@ -153,6 +153,9 @@ test('a clock that went wrong on the way is asked about once, and what carries i
   await context.setOffline(false);
   await page.getByRole('button', { name: 'Send now' }).click();
   await expect(page.getByText(/now runs 2 h( 0 min)? ahead of the record, and 1 form carries its time/)).toBeVisible();
+  // it stays asked, and every other page says that something waits
+  await page.goto(`${program.base}/people`);
+  await page.getByRole('link', { name: '1 form waits on this device to be sent' }).click();
   await page.getByRole('button', { name: 'Move them to the time of the record' }).click();
   await expect(page.getByText('All is in the record')).toBeVisible();
   await expect(page.getByText(/waits for you on Rounds/)).toBeHidden();

@@ -3,7 +3,7 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { changesOf } from '#core/record/changes';
 import type { TrapSet } from '#core/record/kinds';
-import { newId } from '#lib/form/newId';
+import { v7 as newId } from 'uuid';
 
 const stays = ['outer', 'inner', 'third'].map((position) => ({
   ...{ id: newId(), position, device: newId(), from: '2026-11-20T08:00:00.000Z', to: null },

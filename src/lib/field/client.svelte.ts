@@ -6,6 +6,7 @@ import { withEntries } from './overlay';
 import { firstOf, moved, newest, Refused, sent } from './send';
 import type { Snapshot } from './snapshot';
 import { Store, type Told, type Waiting } from './store';
+import { noteWaiting } from './waitingHere';
 
 /** Two clocks that differ by more than this since they were last compared: one of them was set anew, ms. */
 const APART = 10 * 60_000;
@@ -67,6 +68,7 @@ export class Field {
     this.#tick();
     this.snapshot = snapshot;
     this.waiting = waiting;
+    noteWaiting(waiting.length);
     this.told = told;
     if (snapshot) this.state = 'ready';
   }

@@ -13,7 +13,7 @@
 <svelte:head><title>The run of the day · Zaprud</title></svelte:head>
 
 <div class="page">
-  <p class="no-print"><a class="link" href="/morning">Rounds</a></p>
+  <p class="no-print"><a class="link" href="/morning">Rounds</a> – <a class="link" href="/field">the run without a signal</a></p>
   {#if !day}
     <PrintHead title="No line was begun yet." button={null} />
     <p><a class="link" href="/begin">Begin with your crew, your line and one water</a>.</p>
