@@ -25,7 +25,7 @@ export async function fieldLine(base: string, say: Say): Promise<void> {
   await page.context().setOffline(true);
   await page.getByRole('listitem').getByRole('link').nth(2).click();
   const frames = await page.evaluate(async () => {
-    const button = [...document.querySelectorAll<HTMLButtonElement>('form.answers button')].find((b) =>
+    const button = [...document.querySelectorAll<HTMLButtonElement>('form.taps button')].find((b) =>
       /untouched/i.test(b.textContent ?? ''),
     );
     let count = 0;

@@ -88,14 +88,14 @@
       Not live: no check needed. {#if isDesk}<a class="link" href="/bench/{view.id}">To the bench</a>{/if}
     </p>
   {:else if data.outcome === 'other' && !isRefused && view.devices.length === 1}
-    <nav class="answers" aria-label="What was found">
+    <nav class="taps" aria-label="What was found">
       <h2>What was found?</h2>
       {#each others as outcome (outcome)}
-        <a class="answer small" href={answer(outcome)}>{capital(outcome)} <span>{OUTCOME_HELP[outcome]}</span></a>
+        <a class="tap small" href={answer(outcome)}>{capital(outcome)} <span>{OUTCOME_HELP[outcome]}</span></a>
       {/each}
-      <a class="answer small" href={answer('catch', { alive: 'no', pelt: 'eaten' })}>Catch, eaten <span>say by whom</span></a>
-      <a class="answer small" href={answer('untouched', { then: 'pulled' })}>I pulled it <span>untouched until now</span></a>
-      <a class="answer small" href={answer('untouched', { then: 'moved' })}>I moved it <span>untouched until now</span></a>
+      <a class="tap small" href={answer('catch', { alive: 'no', pelt: 'eaten' })}>Catch, eaten <span>say by whom</span></a>
+      <a class="tap small" href={answer('untouched', { then: 'pulled' })}>I pulled it <span>untouched until now</span></a>
+      <a class="tap small" href={answer('untouched', { then: 'moved' })}>I moved it <span>untouched until now</span></a>
     </nav>
   {:else if detail}
     {#if data.lies}<div class="page pb-0"><FindTrap holds={data.lies} name="{view.number} {view.name}" {system} /></div>{/if}
@@ -120,28 +120,28 @@
       {#if data.past.length > 0}<PastChecks past={data.past.slice(0, 3)} />{/if}
       {#if data.asks && isDesk}<a class="link" href="/morning/nothing?set={view.id}">Nothing caught?</a>{/if}
     </div>
-    <form method="POST" action="?/quick" class="answers" use:enhance={send}>
+    <form method="POST" action="?/quick" class="taps" use:enhance={send}>
       <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
       <input type="hidden" name="id" value={typed(kept, 'id', data.ids.id)} />
       <input type="hidden" name="took" value={minutes} />
       <Opened entry={data.opened} {kept} />
-      <a class="answer" href={answer('catch', { alive: 'no' })}>Catch, dead</a>
-      <a class="answer" href={answer('catch', { alive: 'yes' })}>Catch, alive</a>
-      <a class="answer" href={answer('sprung empty')}>Sprung, empty</a>
-      <a class="answer" href={answer(data.hasBed ? 'missing' : 'knocked')}>{data.hasBed ? 'Empty bed' : 'Knocked, down'}</a>
-      <a class="answer" href={answer('not reached')}>Not reached</a>
-      <a class="answer" href={answer('other')}>Something else</a>
+      <a class="tap" href={answer('catch', { alive: 'no' })}>Catch, dead</a>
+      <a class="tap" href={answer('catch', { alive: 'yes' })}>Catch, alive</a>
+      <a class="tap" href={answer('sprung empty')}>Sprung, empty</a>
+      <a class="tap" href={answer(data.hasBed ? 'missing' : 'knocked')}>{data.hasBed ? 'Empty bed' : 'Knocked, down'}</a>
+      <a class="tap" href={answer('not reached')}>Not reached</a>
+      <a class="tap" href={answer('other')}>Something else</a>
       {#if remade}
-        <button class="answer" name="outcome" value={data.likely}>{capital(data.likely)}: left as is</button>
-        <button class="answer" name="outcome" value="untouched">Untouched</button>
-        <a class="answer first" href={answer(data.likely, { remade: '1' })}
+        <button class="tap" name="outcome" value={data.likely}>{capital(data.likely)}: left as is</button>
+        <button class="tap" name="outcome" value="untouched">Untouched</button>
+        <a class="tap first" href={answer(data.likely, { remade: '1' })}
           >{capital(data.likely)}: I {data.lower.startsWith('−') ? 'raised' : 'lowered'} it {data.lower.replace('−', '')}</a
         >
       {:else if data.likely !== 'untouched'}
-        <button class="answer wide" name="outcome" value="untouched">Untouched</button>
-        <button class="answer first" name="outcome" value={data.likely}>{capital(data.likely)}</button>
+        <button class="tap wide" name="outcome" value="untouched">Untouched</button>
+        <button class="tap first" name="outcome" value={data.likely}>{capital(data.likely)}</button>
       {:else}
-        <button class="answer first" name="outcome" value="untouched"
+        <button class="tap first" name="outcome" value="untouched"
           >{view.devices.length > 1 ? `All ${view.devices.length} untouched` : 'Untouched'}</button
         >
       {/if}
@@ -196,27 +196,7 @@
     color: var(--out);
     font-weight: 700;
   }
-  .answers {
-    margin-top: auto;
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 8px;
-    padding: 12px;
-  }
-  .answer {
-    min-height: 60px;
-    border: 2px solid var(--mute);
-    display: flex;
-    align-items: center;
-    justify-content: center;
-    text-align: center;
-    font-size: 1.08rem;
-    font-weight: 700;
-    padding: 6px;
-    background: var(--paper);
-    cursor: pointer;
-  }
-  .answer.first {
+  .tap.first {
     grid-column: 1 / -1;
     min-height: 84px;
     background: var(--ink);
@@ -224,31 +204,28 @@
     border-color: var(--ink);
     font-size: 1.2rem;
   }
-  .answer.small {
+  .tap.small {
     flex-direction: column;
     min-height: 64px;
   }
-  .answer.small span {
+  .tap.small span {
     font-weight: 400;
     font-size: 0.9rem;
     color: var(--mute);
-  }
-  .answers h2 {
-    grid-column: 1 / -1;
   }
   /* a short screen keeps the answers in reach: the drawing stands below them */
   @media (max-height: 700px) and (max-width: 600px) {
     .drawn {
       order: 2;
     }
-    .answers {
+    .taps {
       margin-top: 0;
     }
-    .answer.first {
+    .tap.first {
       min-height: 64px;
     }
   }
-  .answer.wide {
+  .tap.wide {
     grid-column: 1 / -1;
   }
 </style>

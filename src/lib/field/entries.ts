@@ -1,9 +1,9 @@
 import { besideLine, type Position } from '#core/ground/geodesic';
 import { lineOf } from '#core/ground/points';
 import type { NewEntry } from '#core/record/entry';
-import { issuesOf } from '#core/record/issues';
-import { SCHEMAS, type Body } from '#core/record/kinds';
+import type { Body } from '#core/record/kinds';
 import { wholeMinute } from '#core/time/localTime';
+import { againstSchemas } from '#lib/form/againstSchemas';
 import { askIfFar } from '#lib/form/askIfFar';
 import { idBeside } from '#lib/form/newId';
 import type { Reader } from '#lib/form/reader';
@@ -32,7 +32,7 @@ export function levelEntries(read: Reader, season: Season, { who, now }: Asker):
     set: null,
   } as const;
   const note = read.text('note');
-  return checked(read, [{ id: form, crew: who.crew, kind: 'reading', occurredAt: at, by: who.person.id, body: { ...body, note } }]);
+  return againstSchemas(read, [{ id: form, crew: who.crew, kind: 'reading', occurredAt: at, by: who.person.id, body: { ...body, note } }]);
 }
 
 /** How far along the shore of a water a position lies, by the line that was drawn of it, m; null where none was drawn. */
@@ -58,7 +58,10 @@ export function markEntries(read: Reader, season: Season, { who, now }: Asker): 
   const [lat, lon] = [read.number('lat') ?? null, read.number('lon') ?? null];
   if (!water) read.refuse('water', 'Choose the water it lies at.');
   if (along === undefined && !read.errors.along)
-    read.refuse('along', 'No line of this water was drawn: type how far along the shore from the inlet.');
+    read.refuse(
+      'along',
+      'Type how far along the shore from the inlet: without a position, or a drawn line of this water, it cannot be computed.',
+    );
   if (!water || along === undefined || !read.ok()) return null;
   const form = read.text('entry');
   const number = Math.max(0, ...season.stations.map((s) => s.number)) + 1;
@@ -67,14 +70,5 @@ export function markEntries(read: Reader, season: Season, { who, now }: Asker): 
     ...{ id: idBeside(form, 'station'), water: water.id, number, name: read.text('name') || kind, kind, surface: 'pond' as const },
     ...{ along, lat, lon, note: read.text('note') },
   };
-  return checked(read, [{ id: form, crew: who.crew, kind: 'station', occurredAt: wholeMinute(now), by: who.person.id, body }]);
-}
-
-/** Entries as they are, where every schema takes them. */
-function checked(read: Reader, entries: NewEntry[]): NewEntry[] | null {
-  for (const { kind, body } of entries) {
-    const parsed = SCHEMAS[kind].safeParse(body);
-    if (!parsed.success) for (const [path, sentence] of Object.entries(issuesOf(parsed.error))) read.refuse(path, sentence);
-  }
-  return read.ok() ? entries : null;
+  return againstSchemas(read, [{ id: form, crew: who.crew, kind: 'station', occurredAt: wholeMinute(now), by: who.person.id, body }]);
 }

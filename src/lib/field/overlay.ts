@@ -14,7 +14,9 @@ export const withEntries = (snapshot: Snapshot, entries: readonly NewEntry[]): S
 
 function withEntry(all: Snapshot, { id, kind, body: sent, by }: NewEntry): Snapshot {
   const put = PUTS[kind] as Put<Kind> | undefined;
-  return put ? put(all, SCHEMAS[kind].parse(sent) as Body<Kind>, { entry: id, by }) : all;
+  // what an older version of the page wrote and this one cannot read is for the record to answer
+  const body = SCHEMAS[kind].safeParse(sent);
+  return put && body.success ? put(all, body.data as Body<Kind>, { entry: id, by }) : all;
 }
 
 type Put<K extends Kind> = (all: Snapshot, body: Body<K>, from: { entry: string; by: string | null }) => Snapshot;

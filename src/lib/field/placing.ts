@@ -1,7 +1,6 @@
 import { sizeText } from '#core/devices/sizes';
 import type { NewEntry } from '#core/record/entry';
-import { issuesOf } from '#core/record/issues';
-import { SCHEMAS, type TrapSet } from '#core/record/kinds';
+import type { TrapSet } from '#core/record/kinds';
 import type { Written } from '#core/record/written';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
@@ -10,6 +9,7 @@ import { numberSpec, type FilledPosition } from '#core/sets/setType';
 import { settingAt } from '#core/sets/standing';
 import { benchEntries, fieldOfBench } from '#lib/bench/entries';
 import { readBench } from '#lib/bench/readBench';
+import { againstSchemas } from '#lib/form/againstSchemas';
 import type { Reader } from '#lib/form/reader';
 import type { Season } from '#lib/season/season';
 import type { Asker } from '#lib/season/who';
@@ -24,14 +24,12 @@ export function placingOf(season: Season, set: Planned, { who, now }: Asker) {
   const kept: [string, string][] = [
     ...Object.entries(numbers).map(([key, value]): [string, string] => [`n.${key}`, print(key, value)]),
     ...Object.entries(choices).map(([key, value]): [string, string] => [`c.${key}`, value]),
-    ...([
-      ['name', set.name],
-      ['species', set.species],
-      ['number', String(set.number)],
-      ['note', set.note],
-      ['state', 'live'],
-    ] as const),
-  ].map(([name, value]) => [name, value]);
+    ['name', set.name],
+    ['species', set.species],
+    ['number', String(set.number)],
+    ['note', set.note],
+    ['state', 'live'],
+  ];
   const usable = season.shed.filter(
     (d) => type.devices.includes(d.class) && d.set === null && (d.condition === 'good' || d.condition === 'worn'),
   );
@@ -61,10 +59,5 @@ export async function placingEntries(read: Reader, season: Season, set: Planned,
   const place = { season, station, type: setTypeOf(set.type), before: set, now, by: who.person.id, system: who.person.system };
   const written = await readBench(read, { ...place, surfacesAt: () => season.surfaces });
   if (!written) return null;
-  const entries = benchEntries(read, written, season, who);
-  for (const { kind, body } of entries) {
-    const parsed = SCHEMAS[kind].safeParse(body);
-    if (!parsed.success) for (const [path, sentence] of Object.entries(issuesOf(parsed.error))) read.refuse(fieldOfBench(path), sentence);
-  }
-  return read.ok() ? entries : null;
+  return againstSchemas(read, benchEntries(read, written, season, who), fieldOfBench);
 }

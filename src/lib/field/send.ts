@@ -9,12 +9,15 @@ const PATIENCE = 20_000;
 /** What the server takes at once, with room to spare, bytes. */
 const MOST_BYTES = 400_000;
 
+/** Answers that trying again does not change: no outbox, not paired or ended, no season. */
+const NO = [400, 401, 403, 404];
+
 /** The server answered, and does not take this. */
 export class Refused extends Error {}
 
 async function answer(path: string, init: RequestInit = {}): Promise<Response> {
   const got = await fetch(path, { ...init, signal: AbortSignal.timeout(PATIENCE) });
-  if (got.redirected || got.status === 400 || got.status === 404) throw new Refused(String(got.status));
+  if (got.redirected || NO.includes(got.status)) throw new Refused(String(got.status));
   if (!got.ok) throw new Error(String(got.status));
   return got;
 }

@@ -1,4 +1,5 @@
-const escape = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
+/** Text as it stands in HTML. */
+export const escape = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
 
 const STYLE =
   'body{font:18px/1.5 Overpass,sans-serif;max-width:34rem;margin:12vh auto;padding:0 1.2rem;background:#e9edea;color:#18282b}button{font:inherit;padding:.8rem 1.4rem;background:#18282b;color:#f7f8f5;border:0}dt{color:#435454}dd{margin:0 0 .6rem}a{color:#07566a}';

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { SCHEMAS, type Check } from '#core/record/kinds';
-  import { issuesOf } from '#core/record/issues';
+  import type { Check } from '#core/record/kinds';
   import { fieldOfCheck, readCheck } from '#lib/check/checkForm';
   import { checkPage } from '#lib/check/page';
   import CheckScreen from '$lib/check/CheckScreen.svelte';
+  import { againstSchemas } from '#lib/form/againstSchemas';
   import { newId } from '#lib/form/newId';
   import { reader } from '#lib/form/reader';
   import type { Field } from '$lib/field/client.svelte';
@@ -61,16 +61,12 @@
       return null;
     });
     const visit = entries?.[0]?.body as Check | undefined;
-    for (const { kind, body } of entries ?? []) {
-      const parsed = SCHEMAS[kind].safeParse(body);
-      if (!parsed.success)
-        for (const [path, text] of Object.entries(issuesOf(parsed.error))) read.refuse(visit ? fieldOfCheck(visit)(path) : path, text);
-    }
-    if (!entries || !read.ok()) {
+    const sound = entries && visit ? againstSchemas(read, entries, fieldOfCheck(visit)) : null;
+    if (!sound) {
       kept = { problem: 'Not saved: look at the marked fields.', errors: read.errors, values: read.values };
       return;
     }
-    await field.keep(`Check of ${view.number} ${view.name}`, entries);
+    await field.keep(`Check of ${view.number} ${view.name}`, sound);
     letGo(id);
     await goto('/field');
   }

@@ -31,7 +31,8 @@
   </div>
   {#if field.state === 'refused'}
     <p class="bad">
-      The record answered and took nothing. What waits stays here; open Zaprud at the desk and see who works on this device.
+      The record answered and took nothing. What waits stays here; open Zaprud at the desk and see whether this device is still paired, and
+      who works on it.
     </p>
   {/if}
   {#if astray}

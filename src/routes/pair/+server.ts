@@ -1,10 +1,9 @@
 import { redirect } from '@sveltejs/kit';
 import { pair } from '$lib/server/pairing';
-import { plainPage } from '$lib/server/plainPage';
+import { escape, plainPage } from '$lib/server/plainPage';
 import type { RequestHandler } from './$types';
 
 const YEAR = 60 * 60 * 24 * 365;
-const escape = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
 
 const page = (status: number, sentence: string, code: string) =>
   plainPage(

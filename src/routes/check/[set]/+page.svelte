@@ -30,10 +30,10 @@
       </p>
     </div>
   {:else}
-    <form method="POST" action="/people?/pick" class="answers who" aria-labelledby="who">
+    <form method="POST" action="/people?/pick" class="taps who" aria-labelledby="who">
       <input type="hidden" name="back" value={data.here} />
       <h2 id="who">Who checks? <span class="quiet">Asked once on this device.</span></h2>
-      {#each data.asksWho as person (person.id)}<button class="answer" name="person" value={person.id}>{person.name}</button>{/each}
+      {#each data.asksWho as person (person.id)}<button class="tap" name="person" value={person.id}>{person.name}</button>{/each}
     </form>
   {/if}
 {/snippet}
@@ -53,28 +53,5 @@
   .big {
     font-size: 1.2rem;
     margin: 8px 0;
-  }
-  .answers {
-    margin-top: auto;
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 8px;
-    padding: 12px;
-  }
-  .answers h2 {
-    grid-column: 1 / -1;
-  }
-  .answer {
-    min-height: 60px;
-    border: 2px solid var(--mute);
-    display: flex;
-    align-items: center;
-    justify-content: center;
-    text-align: center;
-    font-size: 1.08rem;
-    font-weight: 700;
-    padding: 6px;
-    background: var(--paper);
-    cursor: pointer;
   }
 </style>
