@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './tools/chromium';
 
 export default defineConfig({
   testDir: 'tests/browser',
@@ -13,15 +14,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        '--no-first-run',
-      ],
+      ...CHROMIUM,
+      args: [...CHROMIUM.args, '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
     },
   },
 });

@@ -1,3 +1,4 @@
+import { CHROMIUM } from './chromium';
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { designScene, type DesignScene } from '#core/scene/designScene';
@@ -38,10 +39,7 @@ const figures = CATALOGUE.filter((type) => only.length === 0 || only.includes(ty
     return `<div>${svg(designScene(design, 'side', at, surface, size, 'us'), name)}${svg(designScene(design, 'eye', at, surface, { width: 330, height: 270 }, 'us'), 'as it is met')}</div>`;
   }),
 );
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu'],
-});
+const browser = await chromium.launch(CHROMIUM);
 const page = await browser.newPage({ viewport: { width: 1580, height: 1000 } });
 for (let i = 0; i < figures.length; i += 8) {
   await page.setContent(

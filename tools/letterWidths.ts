@@ -1,3 +1,4 @@
+import { CHROMIUM } from './chromium';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 
@@ -5,7 +6,7 @@ import { chromium } from '@playwright/test';
 const font = readFileSync('node_modules/@fontsource-variable/overpass/files/overpass-latin-wght-normal.woff2').toString('base64');
 const letters = [...Array.from({ length: 95 }, (_, i) => String.fromCharCode(32 + i)), ...'¼½¾×·–—−’“”°…'];
 
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox'] });
+const browser = await chromium.launch(CHROMIUM);
 const page = await browser.newPage();
 await page.setContent(
   `<style>@font-face{font-family:O;src:url(data:font/woff2;base64,${font});font-weight:100 900}</style><p style="font-family:O">a</p>`,

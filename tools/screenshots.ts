@@ -1,12 +1,10 @@
+import { CHROMIUM } from './chromium';
 import { chromium } from '@playwright/test';
 import { startProgram } from '../tests/support/server';
 
 /** Takes the pictures of docs/screenshots from the demo, at the hour that the tests are told from. Build first. */
 const program = await startProgram({ demo: true });
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-});
+const browser = await chromium.launch(CHROMIUM);
 const desk = await browser.newContext({ viewport: { width: 1280, height: 800 } });
 const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
 const page = await desk.newPage();

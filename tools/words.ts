@@ -1,13 +1,11 @@
+import { CHROMIUM } from './chromium';
 import { chromium } from '@playwright/test';
 import { startProgram } from '../tests/support/server';
 import { ROOMS, visibleWords } from '../tests/support/words';
 
 /** How many words each room shows before anything is opened, with the demo at 1280 by 800, beside what it may show. Build first. */
 const program = await startProgram({ demo: true });
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu'],
-});
+const browser = await chromium.launch(CHROMIUM);
 const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
 for (const room of ROOMS) {
   await room.open(page, program.base);

@@ -142,6 +142,7 @@ export function addLastSeason(
           changeNote: '',
           asked: null,
           took: null,
+          photo: null,
           note: '',
           devices: [
             {

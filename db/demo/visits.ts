@@ -43,6 +43,7 @@ export function visitOf(plan: VisitPlan): Check {
     asked: second ? { seenOnCamera: 'do not know', inUse: 'yes', usedBefore: 'body-grips, two seasons ago' } : null,
     devices,
     took: tookOf(plan, devices, worked),
+    photo: null,
     note: '',
   };
 }

@@ -1,19 +1,17 @@
 import { LETTER_WIDTHS } from '#core/scene/letterWidths';
 import { textWidth } from '#core/scene/labels';
 import { clashes } from '../support/boxes';
+import type { Page } from '@playwright/test';
+import type { Program } from '../support/server';
 import { expect, open, serious, test } from './fixture';
 
 test.use({ story: 'access' });
+test.describe.configure({ mode: 'parallel' });
 
 const ROOMS = ['/morning', '/waters', '/bench', '/colonies', '/book', '/shed', '/rules', '/people'];
 
-test('in every room axe finds nothing serious, no word lies on another and nothing scrolls sideways, small and wide, light and dark', async ({
-  page,
-  program,
-  context,
-}) => {
-  // every page: longer than one task, on a slow machine several times so
-  test.setTimeout(600_000);
+/** The address of every room, of one water, one set and one entry of each kind. */
+async function everyPage(page: Page, program: Program): Promise<(string | null)[]> {
   await open(page, `${program.base}/waters`);
   const water = await page.getByRole('link', { name: 'Header Pond', exact: true }).getAttribute('href');
   await open(page, `${program.base}/morning`);
@@ -79,24 +77,40 @@ test('in every room axe finds nothing serious, no word lies on another and nothi
   ];
   const own = check?.split('/').at(-1);
   const field = ['/field', `/field?set=${own}`, `/field?set=${own}&outcome=catch`];
-  await context.addCookies([{ name: 'theme', value: 'firstlight', url: program.base }]);
-  for (const path of [...rooms, water, check, `${check}?outcome=catch`, ...field, bench, entry, '/nowhere']) {
-    await page.setViewportSize({ width: 390, height: 844 });
-    await open(page, program.base + path);
-    await page.waitForLoadState('networkidle');
-    await page.evaluate(() => document.fonts.ready);
-    for (const width of [390, 360, 1280]) {
-      await page.setViewportSize({ width, height: 800 });
-      // charts settle after a change of size
-      await expect.poll(() => clashes(page), `${path} at ${width}`).toEqual([]);
+  return [...rooms, water, check, `${check}?outcome=catch`, ...field, bench, entry, '/nowhere'];
+}
+
+/** Two stories go through all pages side by side, each through every other one. */
+for (const half of [0, 1])
+  test(`in every room axe finds nothing serious, no word lies on another and nothing scrolls sideways, small and wide, light and dark (${half + 1} of 2)`, async ({
+    page,
+    program,
+    context,
+  }) => {
+    // longer than one task, on a slow machine several times so
+    test.setTimeout(600_000);
+    const pages = (await everyPage(page, program)).filter((_, i) => i % 2 === half);
+    await context.addCookies([{ name: 'theme', value: 'firstlight', url: program.base }]);
+    for (const path of pages) {
+      await page.setViewportSize({ width: 390, height: 844 });
+      await open(page, program.base + path);
+      await page.waitForLoadState('networkidle');
+      await page.evaluate(() => document.fonts.ready);
+      for (const width of [390, 360, 1280]) {
+        await page.setViewportSize({ width, height: 800 });
+        // charts settle after a change of size
+        await expect.poll(() => clashes(page), `${path} at ${width}`).toEqual([]);
+      }
+      await expect(page.locator('html')).toHaveAttribute('data-theme', 'firstlight');
+      expect(await serious(page), `${path} in firstlight`).toEqual([]);
+      // the dark page has the same elements in other colours, at once and not on their way there
+      await page.addStyleTag({ content: '* { transition: none !important; }' });
+      await page.evaluate(() => (document.documentElement.dataset.theme = 'headlamp'));
+      expect(await serious(page, ['color-contrast']), `${path} in headlamp`).toEqual([]);
     }
-    await expect(page.locator('html')).toHaveAttribute('data-theme', 'firstlight');
-    expect(await serious(page), `${path} in firstlight`).toEqual([]);
-    // the dark page has the same elements in other colours, at once and not on their way there
-    await page.addStyleTag({ content: '* { transition: none !important; }' });
-    await page.evaluate(() => (document.documentElement.dataset.theme = 'headlamp'));
-    expect(await serious(page, ['color-contrast']), `${path} in headlamp`).toEqual([]);
-  }
+  });
+
+test('who chose the dark light gets it from the first byte, and axe finds nothing serious in it', async ({ page, program, context }) => {
   await context.addCookies([{ name: 'theme', value: 'headlamp', url: program.base }]);
   await open(page, `${program.base}/morning`);
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'headlamp');

@@ -8,7 +8,7 @@ import type { Check } from '#core/record/kinds';
 const STAY = '01900000-0000-7000-8000-000000000001';
 const visit = (hour: number, outcome: Outcome, change: Check['change'] = 'as it was'): Check => ({
   ...{ id: `visit ${hour}`, set: 'set', at: new Date(Date.UTC(2026, 10, 25, hour)).toISOString(), by: null, change, changeNote: '' },
-  ...{ asked: null, took: null, note: '' },
+  ...{ asked: null, took: null, photo: null, note: '' },
   devices: [
     {
       id: `look ${hour}`,

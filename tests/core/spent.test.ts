@@ -22,6 +22,7 @@ const look = (hour: number, outcome: Outcome, change: Check['change'] = 'as it w
   id: `v${hour}`,
   set: 's',
   took: null,
+  photo: null,
   at: at(hour).toISOString(),
   by: null,
   change,

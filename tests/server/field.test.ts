@@ -77,7 +77,7 @@ function check(
     }));
   const body: Check = {
     ...{ id: newId(), set: set.id, at: at.toISOString(), by: all.person.id, change: 'as it was', changeNote: '', asked: null },
-    ...{ took: null, devices, note: '', ...more },
+    ...{ took: null, photo: null, devices, note: '', ...more },
   };
   return { id, crew: all.crew, kind: 'check', occurredAt: at, by: all.person.id, body };
 }

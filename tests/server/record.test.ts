@@ -87,6 +87,7 @@ function untouched(set: TrapSet, at: string): Check {
     changeNote: '',
     asked: null,
     took: null,
+    photo: null,
     note: '',
     devices: set.stays.map((stay) => ({
       id: v7(),

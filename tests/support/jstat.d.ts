@@ -1,4 +1,7 @@
 declare module 'jstat' {
-  const jstat: { chisquare: { inv(p: number, df: number): number } };
+  const jstat: {
+    chisquare: { inv(p: number, df: number): number };
+    negbin: { cdf(x: number, r: number, p: number): number };
+  };
   export default jstat;
 }

@@ -35,6 +35,7 @@ const visit = (set: TrapSet, change: Check['change']): Check => ({
   at: '2026-11-25T10:30:00.000Z',
   by: null,
   took: null,
+  photo: null,
   change,
   changeNote: '',
   asked: null,

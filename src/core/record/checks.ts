@@ -142,6 +142,8 @@ export const checkSchema = z.strictObject({
     .default(null),
   /** minutes at the set, from its first look to its last */
   took: tookField(),
+  /** a photo kept beside the record */
+  photo: id('Photo').nullable().default(null),
   devices: z.array(checkedDeviceSchema).min(1, { error: 'A check looks at one trap at least.' }).max(20),
   note: note('Note'),
 });

@@ -30,8 +30,8 @@ const SAY: Say = {
     const called = setTypeOf(type).name.toLowerCase();
     return `Set ${number} ${name}${called === name.toLowerCase() ? '' : `, ${called}`}: ${state}${opens ? ` for ${opens}` : ''}`;
   },
-  check: ({ set, devices, change, changeNote, note }, names, system) =>
-    `${names[set] ?? 'Set'}: ${outcomesText(devices.map((d) => outcomeText(d, system)))}${change === 'as it was' ? '' : `, ${change}`}${changeNote ? ` (${changeNote})` : ''}${note ? `, ${note}` : ''}`,
+  check: ({ set, devices, change, changeNote, note, photo }, names, system) =>
+    `${names[set] ?? 'Set'}: ${outcomesText(devices.map((d) => outcomeText(d, system)))}${change === 'as it was' ? '' : `, ${change}`}${changeNote ? ` (${changeNote})` : ''}${note ? `, ${note}` : ''}${photo ? ', with a photo' : ''}`,
   sign: ({ station, kind, species, freshness, count, note, photo }, names) =>
     `${names[station] ?? 'Location'}: ${count ? `${count} × ` : ''}${signKind(kind).label}, ${species}, ${freshness === 'old' ? 'old' : `${freshness} old`}${note ? `, ${note}` : ''}${photo ? ', with a photo' : ''}`,
   stationLevel: ({ station, depth }, names, system) => `${names[station] ?? 'Location'}: ${printLength(depth, system)} deep`,

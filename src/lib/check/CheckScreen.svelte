@@ -7,6 +7,7 @@
   import { designScene } from '#core/scene/designScene';
   import { moveArrow } from '#core/scene/moveArrow';
   import type { System } from '#core/units/factors';
+  import type { KeptPhoto } from '$lib/field/store';
   import type { checkPage } from '#lib/check/page';
   import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
@@ -32,12 +33,14 @@
     link: (set: string, query?: Record<string, string>) => string;
     /** what becomes of a form */
     send: SubmitFunction;
+    /** keeps a photo that was taken here */
+    keepPhoto: (photo: KeptPhoto) => Promise<void>;
     /** what stands here instead of the answers */
     instead?: Snippet<[next: string | null]> | null;
     /** rooms that cannot be gone to from here are left out */
     isDesk?: boolean;
   }
-  let { data, kept, system, person, home, link, send, instead = null, isDesk = true }: Props = $props();
+  let { data, kept, system, person, home, link, send, keepPhoto, instead = null, isDesk = true }: Props = $props();
 
   const view = $derived(data.view);
   // where something is to be moved, that alone is written on the drawing
@@ -99,7 +102,7 @@
     </nav>
   {:else if detail}
     {#if data.lies}<div class="page pb-0"><FindTrap holds={data.lies} name="{view.number} {view.name}" {system} /></div>{/if}
-    <DetailForm {data} {kept} {system} {person} {send} outcome={data.outcome ?? 'other'} {minutes} />
+    <DetailForm {data} {kept} {system} {person} {send} {keepPhoto} outcome={data.outcome ?? 'other'} {minutes} />
   {:else}
     <div class="drawn"><DesignDrawing {scene} {move} title="{view.typeName} at {view.station.name}, from the side" /></div>
     <div class="say">

@@ -1,8 +1,10 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import Leaving from '$lib/ui/Leaving.svelte';
   import { USED_BEFORE } from '#core/check/advice';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
+  import { rearmed } from '#core/check/rearmed';
   import { ANSWERS, CHANGES } from '#core/record/checks';
   import type { System } from '#core/units/factors';
   import Opened from '$lib/ui/Opened.svelte';
@@ -16,6 +18,8 @@
   import Arming from '$lib/ui/Arming.svelte';
   import type { SubmitFunction } from '@sveltejs/kit';
   import type { checkPage } from '#lib/check/page';
+  import PhotoField from './PhotoField.svelte';
+  import type { KeptPhoto } from '$lib/field/store';
   import DeviceCheck from './DeviceCheck.svelte';
 
   interface Props {
@@ -26,11 +30,12 @@
     person: string;
     /** what becomes of the form */
     send: SubmitFunction;
+    keepPhoto: (photo: KeptPhoto) => Promise<void>;
     outcome: string;
     /** counted since somebody tapped that he is here */
     minutes: string;
   }
-  let { data, kept, system, person, send, outcome, minutes }: Props = $props();
+  let { data, kept, system, person, send, keepPhoto, outcome, minutes }: Props = $props();
 
   const MOSTLY_REMADE = ['catch', 'sprung empty', 'knocked', 'plugged', 'miss', 'escaped', 'buried', 'bait taken'];
 
@@ -45,13 +50,36 @@
         (page.url.searchParams.has('remade') || MOSTLY_REMADE.includes(outcome) ? 'remade' : 'as it was'),
     );
   let change = $state(firstChange());
+  let form = $state<HTMLFormElement>();
+  /** the fields as they stand; a form that was not touched yet says what was tapped before it */
+  let typedNow = $state.raw<FormData | null>(null);
+  onMount(() => void (typedNow = new FormData(form)));
   const remade = $derived(change === 'remade' || change === 'moved');
+  /** only what a hand was laid on is armed again */
+  const arming = $derived.by(() => {
+    const now = typedNow;
+    if (!now) return data.arming;
+    const found = data.view.devices.map(({ stay, spent }) => ({
+      ...{ stay, isSpent: spent !== null },
+      ...{ outcome: String(now.get(`${stay}.outcome`) ?? ''), flags: now.getAll(`${stay}.flags`).map(String) },
+    }));
+    const stays = rearmed(found, change as (typeof CHANGES)[number], !['', '0'].includes(String(now.get('lower') ?? '').trim()));
+    const positions = data.view.devices.filter((d) => stays.includes(d.stay)).map((d) => d.position);
+    return data.arming.filter((group) => positions.includes(group.position));
+  });
   const asksTwice = $derived(data.asks && outcome === 'untouched' && change !== 'pulled');
   const answers = ANSWERS.filter((a) => a !== 'not asked').map((a) => ({ value: a, text: a }));
   const unit = $derived(system === 'us' ? 'inches' : 'centimetres');
 </script>
 
-<form method="POST" action="?/save" class="detail" use:enhance={send}>
+<form
+  method="POST"
+  action="?/save"
+  class="detail"
+  use:enhance={send}
+  bind:this={form}
+  oninput={(e) => (typedNow = new FormData(e.currentTarget))}
+>
   <Problem text={kept?.problem} />
   <input type="hidden" name="entry" value={typed(kept, 'entry', data.ids.entry)} />
   <Leaving {kept} />
@@ -135,7 +163,7 @@
       <p class="quiet mt-2">
         A remake: old sticks out, anchor still firm, trigger looked at. {data.remake} Then arm it again.
       </p>
-      <Arming groups={data.arming} {kept} state="live" />
+      <Arming groups={arming} {kept} state="live" />
     {:else}
       <noscript
         ><p>If you remade it, answer the arming check:</p>
@@ -182,6 +210,7 @@
       help="empty: not counted; after three, your own times stand in the plan of the day"
     />
     <TextField label="Note" name="note" value={typed(kept, 'note')} error={kept?.errors?.note} />
+    <PhotoField {kept} crew={data.crew} keep={keepPhoto} />
   </fieldset>
   <div class="save"><button class="btn btn-primary btn-lg w-full">Save the check</button></div>
 </form>

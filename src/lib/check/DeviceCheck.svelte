@@ -37,6 +37,20 @@
   let alive = $state(firstAlive());
   const firstPelt = (): string => typed(kept, name('pelt'), page.url.searchParams.get('pelt') ?? 'not looked');
   let pelt = $state(firstPelt());
+  /** of several traps each has its own, in one tap */
+  const usual = $derived<readonly string[]>([
+    'untouched',
+    'catch',
+    'sprung empty',
+    device.class === 'foothold' ? 'missing' : 'knocked',
+    'not reached',
+  ]);
+  const firstOther = (): boolean => outcome !== '' && !usual.includes(outcome);
+  let isOther = $state(firstOther());
+  function pick(value: string): void {
+    isOther = value === 'other';
+    outcome = isOther ? 'plugged' : value;
+  }
   const outcomes = $derived([
     ...(many ? [{ value: '', text: 'not looked at' }] : []),
     ...OUTCOMES.map((o) => ({ value: o, text: `${o}: ${OUTCOME_HELP[o]}` })),
@@ -57,14 +71,29 @@
 
 <fieldset class="sheet">
   <h2>{many ? `${device.label}: ` : ''}{sizeText(device.class, device.size)} {device.tag}</h2>
-  <SelectField
-    label="Outcome{many ? `, ${device.label.toLowerCase()}` : ''}"
-    name={name('outcome')}
-    value={outcome}
-    options={outcomes}
-    onchange={(e) => (outcome = e.currentTarget.value)}
-    error={error('outcome')}
-  />
+  {#if many && !isOther}
+    <Chips
+      legend="Outcome, {device.label.toLowerCase()}"
+      name={name('outcome')}
+      options={[
+        { value: '', text: 'not looked at' },
+        ...usual.map((o) => ({ value: o, text: o })),
+        { value: 'other', text: 'something else' },
+      ]}
+      chosen={[outcome]}
+      onpick={pick}
+      error={error('outcome')}
+    />
+  {:else}
+    <SelectField
+      label="Outcome{many ? `, ${device.label.toLowerCase()}` : ''}"
+      name={name('outcome')}
+      value={outcome}
+      options={outcomes}
+      onchange={(e) => (outcome = e.currentTarget.value)}
+      error={error('outcome')}
+    />
+  {/if}
 
   {#if outcome === 'sprung empty'}
     <SelectField

@@ -1,7 +1,9 @@
 <script lang="ts">
+  import Photo from './Photo.svelte';
+
   /** The last checks, newest first: a full dot is a catch, an open one untouched, a cross anything else. */
   interface Props {
-    past: { at: string; found: string }[];
+    past: { at: string; found: string; photo?: string | null }[];
   }
   let { past }: Props = $props();
   const markOf = (found: string): string =>
@@ -9,9 +11,12 @@
 </script>
 
 <ul aria-label="Last checks">
-  {#each past as { at, found }, n (n)}
+  {#each past as { at, found, photo }, n (n)}
     {@const mark = markOf(found)}
-    <li><b aria-hidden="true">{mark}</b> {at} <span class:only-heard={mark === '○'}>{found}</span></li>
+    <li>
+      <b aria-hidden="true">{mark}</b>
+      {at} <span class:only-heard={mark === '○'}>{found}</span>{#if photo}<Photo id={photo} of="the check of {at}" />{/if}
+    </li>
   {/each}
 </ul>
 

@@ -2,6 +2,7 @@ import { knownAt, type Moment, type Surfaces } from '#core/water/levelAt';
 import type { Known } from '#core/water/levels';
 import { elevationOf, shownBy } from '#core/water/gauge';
 import { SLIDE_FIRST } from '#core/check/advice';
+import { rearmed, type FoundAt } from '#core/check/rearmed';
 import { seenAsLevel } from '#core/check/seenAsLevel';
 import { notArmedSentence, unanswered } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
@@ -49,7 +50,8 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
   }
   if (at && at > now) read.refuse('at', 'A check cannot lie in the future.');
   const readings = at ? readingsOf(read, place, at, form) : [];
-  const remade = at && (change === 'remade' || change === 'moved') ? await remadeSet(read, place, at, form, readings) : null;
+  const remade =
+    at && (change === 'remade' || change === 'moved') ? await remadeSet(read, place, { at, form, readings, devices, change }) : null;
   const used = at ? usedUp(read, { set: set.id, at, form, supplies: place.supplies }) : [];
   if (!at || !read.ok()) return null;
   const common = { crew: who.crew, occurredAt: at, by: read.text('by') || who.person.id };
@@ -62,6 +64,7 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
     changeNote: read.text('changeNote'),
     asked: askedOf(read),
     took: read.number('took') ?? null,
+    photo: read.text('photo') || null,
     devices,
     note: read.text('note'),
   };
@@ -182,20 +185,29 @@ function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Da
   return found;
 }
 
-/** The set as a remake leaves it: put lower or higher, armed again. */
+interface Remake {
+  at: Date;
+  form: string;
+  readings: readonly Draft<'reading'>[];
+  devices: readonly CheckedDevice[];
+  change: Check['change'];
+}
+
+/** The set as a remake leaves it: put lower or higher, and armed again where a hand was laid on it. */
 async function remadeSet(
   read: Reader,
   { season, set, view, surfacesAt }: CheckPlace,
-  at: Date,
-  form: string,
-  readings: readonly Draft<'reading'>[],
+  { at, form, readings, devices: found, change }: Remake,
 ): Promise<TrapSet | null> {
   const type = setTypeOf(set.type);
   const held = settingAt(set, at);
-  const devices = Object.fromEntries(view.devices.map((d): [string, FilledPosition] => [d.position, d]));
+  const lower = read.length('lower') ?? 0;
+  const touched = rearmed(foundAt(view, found), change, Math.abs(lower) > 1e-9);
+  const armed = view.devices.filter((d) => touched.includes(d.stay));
+  const devices = Object.fromEntries(armed.map((d): [string, FilledPosition] => [d.position, d]));
   const open = unanswered(type, devices, held.choices, read.many('arm'));
   if (open.length > 0) read.refuse('arm', notArmedSentence(open));
-  const lower = read.length('lower') ?? 0;
+  const stands = (set.armed?.answers ?? []).filter((id) => !armed.some((d) => id.startsWith(`${d.position}:`)));
   const known = await knownThen({ season, surfacesAt }, view.station.water, at, readings);
   const setting =
     Math.abs(lower) < 1e-9
@@ -211,9 +223,16 @@ async function remadeSet(
   return {
     ...bodyOf(set),
     settings: setting ? withSetting(set.settings, setting) : set.settings,
-    armed: { at: at.toISOString(), answers: read.many('arm') },
+    armed: { at: at.toISOString(), answers: [...new Set([...stands, ...read.many('arm')])] },
   };
 }
+
+/** Each device of a set as it was found; empty where it was not looked at. */
+export const foundAt = (view: Pick<SetView, 'devices'>, found: readonly Pick<CheckedDevice, 'stay' | 'outcome' | 'flags'>[]): FoundAt[] =>
+  view.devices.map(({ stay, spent }) => {
+    const { outcome = '', flags = [] } = found.find((d) => d.stay === stay) ?? {};
+    return { stay, outcome, flags, isSpent: spent !== null };
+  });
 
 /** The levels at a moment: by the readings beside it, and by what this form reads at that very moment. */
 async function knownThen(

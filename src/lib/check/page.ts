@@ -54,6 +54,7 @@ export function checkPage({ season, set, view, outcome: asked }: Asked, { past, 
   const held = settingAt(set, now);
   const devices = Object.fromEntries(view.devices.map((d) => [d.position, d]));
   return {
+    crew: who.crew,
     view,
     water,
     state,
@@ -76,6 +77,7 @@ export function checkPage({ season, set, view, outcome: asked }: Asked, { past, 
       at: daySaid(new Date(c.at), now, season.clock),
       found: c.devices.map((d) => d.outcome).join(', '),
       change: c.change,
+      photo: c.photo,
     })),
     arming: armingCheck(setTypeOf(set.type), devices, held.choices),
     remake: [...(setTypeOf(set.type).remake ?? []), ...(held.lures ? [freshLure(held.lures)] : [])].join(' '),

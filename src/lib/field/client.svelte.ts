@@ -3,9 +3,9 @@ import { minuteNow } from './clock';
 import { seasonIn, seasonOf } from '#lib/season/season';
 import { whoOf, type Asker } from '#lib/season/who';
 import { withEntries } from './overlay';
-import { firstOf, moved, newest, Refused, sent } from './send';
+import { firstOf, moved, newest, photosOf, Refused, sent, sentPhoto } from './send';
 import type { Snapshot } from './snapshot';
-import { Store, type Told, type Waiting } from './store';
+import { Store, type Kept, type KeptPhoto, type Told, type Waiting } from './store';
 import { noteWaiting } from './waitingHere';
 
 /** Two clocks that differ by more than this since they were last compared: one of them was set anew, ms. */
@@ -91,14 +91,22 @@ export class Field {
     if (this.isSending) return;
     this.isSending = true;
     try {
-      await this.#ask();
-      if (this.astray !== null) return;
+      const first = await this.#ask();
+      const went = this.snapshot ? this.#offset - first.offset : 0;
+      this.astray = Math.abs(went) > APART && this.waiting.length > 0 ? went : null;
+      // asked before the new offset is kept, or the question would be forgotten with the next page
+      if (this.astray !== null) {
+        this.snapshot = first.snapshot;
+        this.state = 'ready';
+        return;
+      }
+      await this.#store.keep(first);
+      await this.#read();
       while (this.waiting.length > 0) {
         const forms = firstOf(this.waiting);
+        await this.#sendPhotos(forms);
         const held = await sent(forms);
-        // asked before they leave the list: nothing is missing on the screen in between
-        await this.#ask();
-        await this.#store.answered(forms, held);
+        await this.#store.answered(forms, held, await this.#ask());
         await this.#read();
         this.#others.postMessage('sent');
       }
@@ -111,21 +119,23 @@ export class Field {
     }
   }
 
-  async #ask(): Promise<void> {
+  async #sendPhotos(forms: readonly Waiting[]): Promise<void> {
+    for (const id of photosOf(forms)) {
+      const photo = await this.#store.photo(id);
+      if (photo) await sentPhoto(photo);
+    }
+  }
+
+  /** A photo is safe on the device when this returns; it goes out with its form. */
+  async keepPhoto(photo: KeptPhoto): Promise<void> {
+    await this.#store.addPhoto(photo);
+  }
+
+  async #ask(): Promise<Kept> {
     const begun = Date.now();
     const snapshot = await newest(this.snapshot);
-    const offset = snapshot.taken.getTime() - (begun + Date.now()) / 2;
-    const went = this.snapshot ? this.#offset - offset : 0;
-    this.astray = Math.abs(went) > APART && this.waiting.length > 0 ? went : null;
-    // asked before the new offset is kept, or the question would be forgotten with the next page
-    if (this.astray === null) {
-      this.#offset = offset;
-      await this.#store.keep(snapshot, offset);
-    }
-    this.snapshot = snapshot;
     this.isReached = true;
-    this.state = 'ready';
-    this.#tick();
+    return { snapshot, offset: snapshot.taken.getTime() - (begun + Date.now()) / 2 };
   }
 
   /** The clock went wrong: what waits is moved to the time of the record, or was right as it is. */
@@ -135,7 +145,7 @@ export class Field {
     if (by === null || !snapshot) return;
     const minutes = Math.round(by / 60_000) * 60_000;
     if (isMoved) for (const form of this.waiting) await this.#store.change(moved(form, -minutes));
-    await this.#store.keep(snapshot, this.#offset - by);
+    await this.#store.keep({ snapshot, offset: this.#offset - by });
     this.astray = null;
     await this.#read();
     await this.sync();

@@ -2,7 +2,7 @@ import { parse } from 'devalue';
 import { BODY_VERSION } from '#core/record/kinds';
 import { MOST_FORMS, type Answered } from './sent';
 import { broughtUp, type Since, type Snapshot } from './snapshot';
-import type { Told, Waiting } from './store';
+import type { KeptPhoto, Told, Waiting } from './store';
 
 /** So long an answer is waited for; a signal that is too thin is none, ms. */
 const PATIENCE = 20_000;
@@ -51,6 +51,15 @@ export async function sent(forms: readonly Waiting[]): Promise<Told[]> {
   const { answers } = (await got.json()) as { answers: Answered[] };
   const labels = new Map(forms.flatMap(({ label, entries }) => entries.map(({ id }): [string, string] => [id, label])));
   return answers.filter(({ fate }) => fate === 'held').map((a) => ({ ...a, label: labels.get(a.id) ?? '' }));
+}
+
+/** The photos that forms come with. */
+export const photosOf = (forms: readonly Waiting[]): string[] =>
+  forms.flatMap(({ entries }) => entries.flatMap(({ body }) => ('photo' in body && body.photo ? [body.photo] : [])));
+
+/** Sends a photo before its form. @throws Error when it did not get through */
+export async function sentPhoto({ id, type, bytes }: KeptPhoto): Promise<void> {
+  await answer(`/photo/${id}`, { method: 'PUT', body: bytes, headers: { 'content-type': type } });
 }
 
 /** A form with its time moved: whatever in it was of the minute in which it was made. @param by ms */

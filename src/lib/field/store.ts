@@ -19,10 +19,24 @@ export interface Told extends Answered {
   label: string;
 }
 
+/** A snapshot, and by how much the clock of the record runs before the one of the device, ms. */
+export interface Kept {
+  snapshot: Snapshot;
+  offset: number;
+}
+
+/** A photo that its form still waits with. */
+export interface KeptPhoto {
+  id: string;
+  type: string;
+  bytes: ArrayBuffer;
+}
+
 interface Shape extends DBSchema {
   kept: { key: 'snapshot'; value: Snapshot } | { key: 'offset'; value: number };
   waiting: { key: number; value: Waiting & { place?: number } };
   told: { key: string; value: Told };
+  photo: { key: string; value: KeptPhoto };
 }
 
 /** The device's own store. Nothing leaves it before the record has answered. */
@@ -30,8 +44,10 @@ export class Store {
   #db: Promise<IDBPDatabase<Shape>>;
 
   constructor() {
-    this.#db = openDB<Shape>('zaprud-field', 1, {
-      upgrade(db) {
+    this.#db = openDB<Shape>('zaprud-field', 2, {
+      upgrade(db, from) {
+        db.createObjectStore('photo', { keyPath: 'id' });
+        if (from > 0) return;
         db.createObjectStore('kept');
         db.createObjectStore('waiting', { keyPath: 'place', autoIncrement: true });
         db.createObjectStore('told', { keyPath: 'id' });
@@ -50,8 +66,7 @@ export class Store {
     return { snapshot: (snapshot as Snapshot | undefined) ?? null, offset: (offset as number | undefined) ?? 0, waiting, told };
   }
 
-  /** A snapshot, and by how much the clock of the record runs before the one of the device, ms. */
-  async keep(snapshot: Snapshot, offset: number): Promise<void> {
+  async keep({ snapshot, offset }: Kept): Promise<void> {
     const tx = (await this.#db).transaction('kept', 'readwrite');
     await Promise.all([tx.store.put(snapshot, 'snapshot'), tx.store.put(offset, 'offset'), tx.done]);
   }
@@ -67,11 +82,26 @@ export class Store {
     await (await this.#db).put('waiting', form);
   }
 
-  /** Forms that the record has answered, with what it could not take. */
-  async answered(forms: readonly (Waiting & { place?: number })[], told: readonly Told[]): Promise<void> {
-    const tx = (await this.#db).transaction(['waiting', 'told'], 'readwrite');
+  /** Forms that the record has answered, with what it could not take and the facts in which they are now: none of them is there twice, or not at all. */
+  async answered(forms: readonly (Waiting & { place?: number })[], told: readonly Told[], facts?: Kept): Promise<void> {
+    const tx = (await this.#db).transaction(['waiting', 'told', 'kept'], 'readwrite');
+    const kept = tx.objectStore('kept');
+    if (facts) await Promise.all([kept.put(facts.snapshot, 'snapshot'), kept.put(facts.offset, 'offset')]);
     const gone = forms.flatMap(({ place }) => (place === undefined ? [] : [tx.objectStore('waiting').delete(place)]));
     await Promise.all([...gone, ...told.map((t) => tx.objectStore('told').put(t)), tx.done]);
+  }
+
+  /** A photo is kept as soon as it was taken, before its form is. */
+  async addPhoto(photo: KeptPhoto): Promise<void> {
+    await (await this.#db).put('photo', photo);
+  }
+
+  async photo(id: string): Promise<KeptPhoto | null> {
+    return (await (await this.#db).get('photo', id)) ?? null;
+  }
+
+  async dropPhoto(id: string): Promise<void> {
+    await (await this.#db).delete('photo', id);
   }
 
   async seen(id: string): Promise<void> {

@@ -20,7 +20,7 @@ export function roundRow(season: Season, view: SetView, moving: MovingAll, asker
   const deadline = view.deadline ?? now.toISOString();
   const outlook = outlookOf(view, state, season, moving, asker);
   const standing = standingOf(view, moving, season, asker);
-  const { order, why, isRemade } = doingAt(state, outlook, setTypeOf(view.type).looks);
+  const { order, why, by, isRemade } = doingAt(state, outlook, setTypeOf(view.type).looks);
   return {
     id: view.id,
     number: view.number,
@@ -37,6 +37,8 @@ export function roundRow(season: Season, view: SetView, moving: MovingAll, asker
     overdue: new Date(deadline) < now,
     missed: view.missed?.why ?? '',
     order,
+    /** metres the order moves it up, down when negative */
+    move: by,
     why: [missedText(view, now, season.clock), seenAtSet(season.seenLate[view.station.id] ?? [], lastLookOf(view)), why, standing?.sentence]
       .filter(Boolean)
       .join(' '),

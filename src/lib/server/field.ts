@@ -79,13 +79,8 @@ async function takeForm(locals: App.Locals, form: readonly SentEntry[], version:
   const batch = ids[0] ?? '';
   const entries = await Promise.all(form.map((sent) => entryOf(locals, sent, batch, version)));
   if (before.length === 0 && !entries.some((e) => isAhead(e, locals.now))) {
-    try {
-      const done = await record(db(), ...entries);
-      if (done === 'written') await keepAfter(locals, entries);
-      return ids.map((id) => ({ id, fate: done === 'written' ? 'taken' : 'already here', reason: '' }));
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-    }
+    const done = await taken(locals, ...entries);
+    if (typeof done === 'string') return ids.map((id) => ({ id, fate: done, reason: '' }));
   }
   const answers: Answered[] = [];
   for (const entry of entries) {
@@ -109,23 +104,40 @@ async function entryOf({ who }: App.Locals, sent: SentEntry, batch: string, vers
 }
 
 async function takeEntry(locals: App.Locals, entry: NewEntry): Promise<Answered> {
-  const { id } = entry;
+  const { id, batch = id, kind, occurredAt, by, opened = null } = entry;
+  const done = isAhead(entry, locals.now) ? AHEAD_OF_TIME : await taken(locals, entry);
+  if (typeof done === 'string') return { id, fate: done, reason: '' };
+  const reason = done.stale ? await staleText(done.stale, locals.who) : done.message;
+  const body = entry.body as Held['body'];
+  await holdEntry(db(), locals.who.crew, {
+    ...{ id, batch, kind, body, by, opened, reason },
+    occurred_at: occurredAt,
+    version: BODY_VERSION,
+    received_at: locals.now,
+  });
+  return { id, fate: 'held', reason };
+}
+
+const AHEAD_OF_TIME = new Refusal({ at: 'Its time has not come yet: the clock of that device ran ahead.' });
+
+/** Errors of the database's own state, by class: connection, rollback, resources, operator, system. What came with them is sent again as it is. */
+const OF_THE_MOMENT = /^(08|25|40|53|55|57|58|XX|E[A-Z]+$)/;
+
+/**
+ * Writes entries as one. @returns why not, where sending them again would not help: a form at which the program itself stumbles is kept
+ * for somebody to decide, and those behind it go on
+ */
+async function taken(locals: App.Locals, ...entries: NewEntry[]): Promise<'taken' | 'already here' | Refusal> {
+  let done: Awaited<ReturnType<typeof record>>;
   try {
-    if (isAhead(entry, locals.now)) throw new Refusal({ at: 'Its time has not come yet: the clock of that device ran ahead.' });
-    const done = await record(db(), entry);
-    if (done === 'written') await keepAfter(locals, [entry]);
-    return { id, fate: done === 'written' ? 'taken' : 'already here', reason: '' };
+    done = await record(db(), ...entries);
   } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
-    const reason = error.stale ? await staleText(error.stale, locals.who) : error.message;
-    const { batch = id, kind, occurredAt, by, opened = null } = entry;
-    const body = entry.body as Held['body'];
-    await holdEntry(db(), locals.who.crew, {
-      ...{ id, batch, kind, body, by, opened, reason },
-      occurred_at: occurredAt,
-      version: BODY_VERSION,
-      received_at: locals.now,
-    });
-    return { id, fate: 'held', reason };
+    if (error instanceof Refusal) return error;
+    const { code, name } = error as { code?: unknown; name?: string };
+    if ((typeof code === 'string' && OF_THE_MOMENT.test(code)) || name === 'KnexTimeoutError') throw error;
+    console.error(error);
+    return new Refusal({ form: 'The program stumbled over this one. It is kept as it was sent: nothing of it is lost.' });
   }
+  if (done === 'written') await keepAfter(locals, entries);
+  return done === 'written' ? 'taken' : 'already here';
 }

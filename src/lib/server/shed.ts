@@ -2,7 +2,7 @@ import type { Shed } from '#core/gear/carry';
 import type { DeviceWhere, StockHad } from '#core/gear/where';
 
 /** What a device is called on a cut list. */
-const listed = ({ class: kind, size }: DeviceWhere): string =>
+export const listed = ({ class: kind, size }: Pick<DeviceWhere, 'class' | 'size'>): string =>
   kind === 'bodyGrip'
     ? `body-grip ${size}`
     : kind === 'foothold'

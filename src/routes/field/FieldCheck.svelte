@@ -89,6 +89,7 @@
       {kept}
       {link}
       {send}
+      keepPhoto={(photo) => field.keepPhoto(photo)}
       system={field.asker?.who.person.system ?? 'us'}
       person={field.asker?.who.person.id ?? ''}
       home={{ href: '/field', name: 'The run' }}

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { spentAs, SPENDING, type Spent } from '#core/check/spent';
 import type { Outcome } from '#core/record/checks';
-import type { Catch, Check, CheckedDevice } from '#core/record/kinds';
+import type { Catch, Check, CheckedDevice, Device } from '#core/record/kinds';
 import { taskOf, type Time } from '#core/run/work';
 import { setTypeOf } from '#core/sets/catalogue';
 import type { Look } from '#core/sets/view';
@@ -11,8 +11,8 @@ import type { Asked } from './asked';
 
 /** Writes a visit with what it found at each device. */
 export async function putCheck(trx: Knex, body: Check, { crew, entry }: Owner): Promise<void> {
-  const { set, devices, changeNote, ...visit } = body;
-  await upsert(trx, 'check_visit', { ...visit, set_id: set, change_note: changeNote, entry_id: entry }, crew);
+  const { set, devices, changeNote, photo, ...visit } = body;
+  await upsert(trx, 'check_visit', { ...visit, set_id: set, change_note: changeNote, photo_id: photo, entry_id: entry }, crew);
   await trx('check_device')
     .where({ visit_id: visit.id })
     .whereNotIn(
@@ -102,6 +102,7 @@ interface Row {
   change_note: string;
   asked: Check['asked'];
   took: number | null;
+  photo_id: string | null;
   visit_note: string;
   device_check: string;
   stay_id: string;
@@ -133,6 +134,7 @@ const COLUMNS = [
   'v.change_note',
   'v.asked',
   'v.took',
+  'v.photo_id',
   'v.note as visit_note',
   'c.id as device_check',
   'c.stay_id',
@@ -205,6 +207,7 @@ export async function checks(
       changeNote: row.change_note,
       asked: row.asked,
       took: row.took,
+      photo: row.photo_id,
       note: row.visit_note,
       devices: [],
     };
@@ -245,6 +248,18 @@ export async function untouchedInARow(db: Knex, crew: string, line: string): Pro
     { crew, line },
   );
   return Object.fromEntries(rows.map((row) => [row.set_id, row.visits]));
+}
+
+/** How many looks there were at devices of each size, and how many of those found one that had to be replaced. */
+export async function wornBySize(db: Knex, crew: string): Promise<{ class: Device['class']; size: string; looks: number; lost: number }[]> {
+  const { rows } = await db.raw<{ rows: { class: Device['class']; size: string; looks: number; lost: number }[] }>(
+    `select t.class, t.size, count(*)::int as looks,
+       (count(*) filter (where c.outcome = 'stolen' or jsonb_exists_any(c.flags, array['damaged', 'cable twisted'])))::int as lost
+     from check_device c join stay y on y.id = c.stay_id join device t on t.id = y.device_id
+     where c.crew_id = :crew and c.outcome <> 'not reached' group by t.class, t.size`,
+    { crew },
+  );
+  return rows;
 }
 
 interface TimeRow {

@@ -1,13 +1,18 @@
-import { carriedOn, cutAndCarry, againstShed, summed, WAYS } from '#core/gear/carry';
-import { forLook, onLoad, type Reason } from '#core/gear/today';
+import { carriedOn, againstShed, summed, WAYS, type Carried } from '#core/gear/carry';
+import { sparesFor } from '#core/gear/spares';
+import { onLoad, type Reason } from '#core/gear/today';
+import { HOLDS, weigh } from '#core/gear/weigh';
 import type { TrapSet } from '#core/record/kinds';
 import { dateText, type Hours } from '#core/time/clock';
 import { addDays, instantOf, localDate } from '#core/time/localTime';
 import { db } from '$lib/server/database';
 import { closedTo } from '#lib/bench/ruled';
-import { designOf } from '#lib/season/oneSet';
+import type { Parsed } from '#core/units/length';
+import { parseWeight } from '#core/units/weight';
+import { loadsOf, moreOfEach } from '#lib/season/load';
+import { wornBySize } from '$lib/server/repositories/checks';
 import { stock } from '$lib/server/repositories/gear';
-import { shedHas } from '$lib/server/shed';
+import { listed, shedHas } from '$lib/server/shed';
 import { loadSeason } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
 
@@ -50,16 +55,35 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     return isPlan ? set.state !== 'live' && !closed : reason !== null;
   });
   const lists = season
-    ? chosen.map(({ set }) => {
-        const { design, type } = designOf(season, set, locals);
-        const whole = cutAndCarry(design, type.tools);
-        return set.state === 'live' ? forLook(whole) : whole;
-      })
+    ? loadsOf(
+        season,
+        chosen.map(({ set }) => set),
+        locals,
+      )
     : [];
-  const kept = await stock(db(), locals.who.crew, locals.now);
-  const needed = againstShed(carriedOn(summed(lists), way), shedHas(season?.shed ?? [], kept));
+  const [kept, worn] = await Promise.all([stock(db(), locals.who.crew, locals.now), wornBySize(db(), locals.who.crew)]);
+  const shed = shedHas(season?.shed ?? [], kept);
+  const needed = againstShed(carriedOn(summed(lists), way), shed);
+  const spares = sparesOf(
+    chosen.flatMap(({ set }) => season?.views.find((v) => v.id === set.id)?.devices.map(listed) ?? []),
+    worn.map(({ looks, lost, ...device }) => ({ what: listed(device), looks, lost })),
+  );
+  const load = carriedOn(summed([needed, spares]), way);
+  const { total, unknown } = weigh(load);
+  const asked = url.searchParams.get('most')?.trim() ?? '';
+  const typed = asked === '' ? null : positive(parseWeight(asked, locals.who.person.system));
+  const holds = typed?.ok ? typed.value : HOLDS[way];
   return {
     way,
+    most: { text: asked, error: typed && !typed.ok ? typed.sentence : '', kg: holds, isTyped: typed?.ok ?? false },
+    weight: { total, unknown },
+    spares: spares.map(({ what, count }) => ({
+      what,
+      count,
+      have: (shed.devices[what] ?? 0) - (needed.find((n) => n.what === what)?.count ?? 0),
+    })),
+    written: worn.reduce((sum, { looks }) => sum + looks, 0),
+    more: season ? moreOfEach(season, load, { shed, room: holds === null ? null : holds - total }, locals) : [],
     ways: WAYS,
     count: chosen.length,
     ahead: LOADS.map(({ name, takes, holds }) => ({
@@ -78,3 +102,15 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     needed,
   };
 };
+
+/** The spares that a run takes along, by how often each size had to be replaced. @param today what each device of the run is called */
+function sparesOf(today: readonly string[], worn: readonly { what: string; looks: number; lost: number }[]): Carried[] {
+  return [...new Set(today)].sort().flatMap((what): Carried[] => {
+    const known = worn.find((w) => w.what === what) ?? { looks: 0, lost: 0 };
+    const count = sparesFor(known, today.filter((t) => t === what).length);
+    return count > 0 ? [{ kind: 'device', what, count }] : [];
+  });
+}
+
+const positive = (parsed: Parsed): Parsed =>
+  parsed.ok && parsed.value <= 0 ? { ok: false, sentence: 'What it carries is more than 0. Leave it empty for the usual.' } : parsed;

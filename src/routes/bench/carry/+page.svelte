@@ -1,6 +1,8 @@
 <script lang="ts">
   import { amountText } from '#core/gear/amount';
   import PrintButton from '$lib/ui/PrintButton.svelte';
+  import { printWeight } from '#core/units/weight';
+  import TextField from '$lib/ui/TextField.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
 
   let { data } = $props();
@@ -46,6 +48,13 @@
           </fieldset>
         {/each}
         <SelectField label="Out there by" name="way" value={data.way} options={data.ways.map((w) => ({ value: w, text: w }))} />
+        <TextField
+          label="It carries at most"
+          name="most"
+          value={data.most.text}
+          error={data.most.error || undefined}
+          help={data.most.kg === null ? 'empty: not weighed' : 'empty: by practice'}
+        />
         <button class="btn btn-primary">Add it up</button>
       </form>
     {/if}
@@ -64,6 +73,20 @@
           .join(', ')}.
       </p>
     {:else if data.count > 0}<p>The shed has what is kept there by count.</p>{/if}
+    {#if data.count > 0}
+      <p class:missing={data.most.kg !== null && data.weight.total > data.most.kg}>
+        <b>{printWeight(data.weight.total, system)}</b>
+        {#if data.most.kg !== null}of the {printWeight(data.most.kg, system)} that {data.way === 'on foot' ? 'a back' : `the ${data.way}`} carries{data
+            .most.isTyped
+            ? ''
+            : ' (practice)'}{data.weight.total > data.most.kg
+            ? `: ${printWeight(data.weight.total - data.most.kg, system)} too much, ${Math.ceil(data.weight.total / data.most.kg)} ways`
+            : ''}.{/if}
+        <span class="quiet"
+          >Weights are practice{data.weight.unknown.length > 0 ? `; not known and not in it: ${data.weight.unknown.join(', ')}` : ''}.</span
+        >
+      </p>
+    {/if}
     {#each groups as group (group.name)}
       <h3 class="mt-3">{group.name}</h3>
       <table class="plain-table">
@@ -88,6 +111,31 @@
         </tbody>
       </table>
     {/each}
+    {#if data.spares.length > 0}
+      <h3 class="mt-3">Spares</h3>
+      <ul>
+        {#each data.spares as spare (spare.what)}
+          <li>
+            {spare.count} × {spare.what}{#if spare.have < spare.count}<b class="missing">, {Math.max(0, spare.have)} left in the shed</b
+              >{/if}
+          </li>
+        {/each}
+      </ul>
+      <p class="quiet">
+        Enough on nine runs of ten, by {data.written} looks of yours at what stood out there.
+      </p>
+    {/if}
+    {#if data.more.length > 0 && data.count > 0}
+      <h3 class="mt-3">What is left makes</h3>
+      <ul>
+        {#each data.more as more (more.name)}
+          <li>
+            {more.count === 0 ? 'no' : more.count} more <b>{more.name.toLowerCase()}</b>
+            <span class="quiet">{more.ends === 'weight' ? 'then it is full' : `then ${more.ends} is gone`}</span>
+          </li>
+        {/each}
+      </ul>
+    {/if}
     {#if data.way === 'on foot'}<p class="quiet mt-3">
         Stands need the sled, the boat or the truck: on foot sticks are cut through the springs instead.
       </p>{/if}

@@ -39,6 +39,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
       reason: entry.reason,
     },
     sentence: entry.withdrawn ? 'Withdrawn' : entrySentence(entry.kind, entry.body as Body<Kind>, names.all, system),
+    photo: 'photo' in entry.body ? (entry.body.photo as string | null) : null,
     open: !entry.withdrawn && entry.corrected_by === null,
     canWithdraw: WITHDRAWABLE.includes(entry.kind),
     fields: fields.map((f) => ({ ...f, name: nameOf(f), links: f.kind === 'link' ? (names.links[String(f.path.at(-1))] ?? []) : [] })),

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
+  import Photo from '$lib/check/Photo.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -24,6 +25,7 @@
       <a class="link" href="/book">Book</a> – {data.entry.kind}, recorded {data.entry.recorded} by {data.entry.by || 'the record itself'}
     </p>
     <h1>{data.sentence}</h1>
+    {#if data.photo}<Photo id={data.photo} of={data.sentence} />{/if}
     {#if data.entry.correctedBy}<p class="mt-2">
         Corrected later: <a class="link" href="/book/{data.entry.correctedBy}">see the newer entry</a>.
       </p>{/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import CheckScreen from '$lib/check/CheckScreen.svelte';
   import type { Kept } from '$lib/ui/kept';
+  import { sentPhoto } from '#lib/field/send';
   import { keeping } from '$lib/ui/keeping';
   import AskForm from './AskForm.svelte';
 
@@ -46,6 +47,7 @@
   person={data.who?.person.id ?? ''}
   home={{ href: '/morning', name: 'Rounds' }}
   send={keeping}
+  keepPhoto={sentPhoto}
   instead={isAsked ? asked : null}
 />
 
