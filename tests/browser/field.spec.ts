@@ -1,5 +1,6 @@
 import { connect } from '#server/database';
 import type { BrowserContext, Page } from '@playwright/test';
+import { NOW } from '../support/server';
 import { expect, test } from './fixture';
 
 test.use({ story: 'field', viewport: { width: 390, height: 844 } });
@@ -22,92 +23,51 @@ async function untouched(page: Page, name: RegExp): Promise<void> {
   await expect(page.getByRole('heading', { name: /To check/ })).toBeVisible();
 }
 
-async function counted(url: string, table: string): Promise<number> {
-  const db = connect(url);
-  const [found] = (await db(table).count('* as n')) as { n: string }[];
-  await db.destroy();
-  return Number(found?.n);
+/** Looks at the first sets of the list, one after the other. */
+async function untouchedFirst(page: Page, sets: number): Promise<void> {
+  for (let n = 0; n < sets; n += 1) {
+    await page.getByRole('list').first().getByRole('link').first().click();
+    await page.getByRole('button', { name: /untouched/i }).click();
+    await expect(page.getByRole('heading', { name: /Not due today/ })).toBeVisible();
+  }
 }
 
-test('without a signal the run goes on, the tab is killed twice, and everything is in the book exactly once', async ({
-  context,
-  program,
-}) => {
-  const before = { visits: await counted(program.url, 'check_visit'), caught: await counted(program.url, 'catch') };
-  let page = await along(context, program.base);
-  const due = Number((await page.getByRole('heading', { name: /To check/ }).textContent())?.match(/\d+/)?.[0]);
-  expect(due).toBeGreaterThan(15);
-  await context.setOffline(true);
-  await program.stop();
-
-  await untouched(page, /35 tail pool run/);
-  await expect(page.getByText('1 waits here for a signal')).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'To check' })).toContainText(String(due - 1));
-
-  // a half-filled catch survives the tab
-  await row(page, /33 crossover/).click();
+/** A dead catch with its photo at the first set of the list, left as it was. */
+async function caughtFirst(page: Page, photo: Buffer): Promise<void> {
+  await page.getByRole('list').first().getByRole('link').first().click();
   await page.getByRole('link', { name: 'Catch, dead' }).click();
-  await page.getByLabel('Weight').fill('44 lb');
-  await page.close();
-  page = await context.newPage();
-  await page.goto(`${program.base}/field`);
-  await expect(page.getByText('1 waits here for a signal')).toBeVisible();
-  await expect(row(page, /33 crossover/)).toContainText('half filled');
-  await row(page, /33 crossover/).click();
-  await page.getByRole('link', { name: 'Go on with what was half filled' }).click();
-  await expect(page.getByLabel('Weight')).toHaveValue('44 lb');
   await page.getByRole('radio', { name: 'as it was' }).check();
+  await photograph(page, photo);
   await page.getByRole('button', { name: 'Save the check' }).click();
-  await expect(page.getByText('2 wait here for a signal')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Not due today/ })).toBeVisible();
+}
 
-  // what cannot be is refused here as at the desk
-  await row(page, /27 patrol channel/).click();
-  await page.getByRole('link', { name: /Something else/ }).click();
-  await page.getByRole('link', { name: /^Missing/ }).click();
+async function photograph(page: Page, photo: Buffer): Promise<void> {
+  await page.getByLabel(/^Photo/).setInputFiles({ name: 'catch.png', mimeType: 'image/png', buffer: photo });
+  await expect(page.getByText(/^Kept, \d+ kB\.$/)).toBeVisible();
+}
+
+/** Set again on the way: every question of what a hand was laid on. */
+async function remake(page: Page, name: RegExp): Promise<void> {
+  await row(page, name).click();
+  await page.getByRole('link', { name: /Sprung, empty/ }).click();
+  await page.getByRole('radio', { name: 'remade' }).check();
+  for (const question of await page.getByRole('group', { name: 'Arming check' }).getByRole('checkbox').all()) await question.check();
   await page.getByRole('button', { name: 'Save the check' }).click();
-  await expect(page.getByText(/Missing is mostly a catch. Say where it was looked for/)).toBeVisible();
-  await page.getByLabel('Outcome').selectOption('untouched');
-  // a level typed without a signal moves every set of its water
-  await page.getByLabel('Level on the gauge').fill('41');
-  await page.getByRole('button', { name: 'Save the check' }).click();
-  if (await page.getByText(/Sent again as it is|not far|far from/i).isVisible())
-    await page.getByRole('button', { name: 'Save the check' }).click();
-  await expect(page.getByText('3 wait here for a signal')).toBeVisible();
-  await expect(row(page, /24 south mound/)).not.toContainText('Lower the bed 10 in');
-  await page.close();
+  await expect(page.getByRole('heading', { name: /Not due today/ })).toBeVisible();
+}
 
-  page = await context.newPage();
-  // another room opens as the run while nothing can be reached
-  await page.goto(`${program.base}/morning`);
-  await expect(page.getByText('3 wait here for a signal')).toBeVisible();
-  await untouched(page, /51 post float/);
-  await page.getByText('What waits').click();
-  await page.getByRole('button', { name: 'Take it back' }).click();
-  await expect(page.getByText('3 wait here for a signal')).toBeVisible();
-  await untouched(page, /51 post float/);
-
-  // a set that was planned at the desk goes live: its trap, its anchor and its arming check are asked here too
-  await row(page, /3 first bend/).click();
-  await page.getByRole('button', { name: 'It is live' }).click();
-  await expect(page.getByText('A live set needs its trap: choose a tag.')).toBeVisible();
-  await page.getByLabel('Trap', { exact: true }).selectOption({ index: 1 });
-  await page.getByLabel('Anchored to what, and where?').fill('alder root, left bank');
-  for (const question of await page.getByRole('checkbox').all()) await question.check();
-  await page.getByRole('button', { name: 'It is live' }).click();
-  await expect(page.getByText('5 wait here for a signal')).toBeVisible();
-
-  await program.start();
-  await context.setOffline(false);
-  await page.getByRole('button', { name: 'Send now' }).click();
-  await expect(page.getByText('All is in the record')).toBeVisible();
-  expect(await counted(program.url, 'check_visit')).toBe(before.visits + 4);
-  expect(await counted(program.url, 'catch')).toBe(before.caught + 1);
-  const db = connect(program.url);
-  expect((await db('trap_set').where({ name: 'first bend' }).first('state')) as object).toEqual({ state: 'live' });
+async function tables(url: string): Promise<Record<string, number>> {
+  const db = connect(url);
+  const counts = await Promise.all(
+    ['check_visit', 'catch', 'photo'].map(async (table): Promise<[string, number]> => {
+      const [found] = (await db(table).count('* as n')) as { n: string }[];
+      return [table, Number(found?.n)];
+    }),
+  );
   await db.destroy();
-  await page.goto(`${program.base}/book?kind=check`);
-  await expect(page.getByText(/33 crossover, lower face: beaver.*44 lb/).first()).toBeVisible();
-});
+  return Object.fromEntries(counts);
+}
 
 test('a level and a place seen in passing are kept without a signal and stand in the record afterwards', async ({ context, program }) => {
   await context.grantPermissions(['geolocation'], { origin: program.base });
@@ -181,4 +141,107 @@ test('a set that was pulled meanwhile: the look is held, said on the device, and
   await expect(held.getByRole('alert')).toContainText('Still not taken');
   await held.getByRole('button', { name: 'Leave it out' }).click();
   await expect(held).toBeHidden();
+});
+
+test('three days without a signal, the clock two hours wrong, the tab killed twice, the program restarted: everything is in the book exactly once', async ({
+  context,
+  program,
+}) => {
+  test.setTimeout(400_000);
+  const before = await tables(program.url);
+  let page = await along(context, program.base);
+  const photos = [1, 2, 3, 4, 5, 6].map((n) => page.screenshot({ clip: { x: 0, y: 60 * n, width: 380, height: 300 } }));
+  const [first, second, ...others] = await Promise.all(photos);
+  if (!first || !second) throw new Error('no pictures to send');
+  await context.setOffline(true);
+  await program.stop();
+  const begun = Date.now() + 2 * 3_600_000;
+  await context.clock.install({ time: begun });
+  await page.reload();
+
+  // a half-filled catch with its photo survives the tab
+  await row(page, /33 crossover/).click();
+  await page.getByRole('link', { name: 'Catch, dead' }).click();
+  await page.getByLabel('Weight').fill('44 lb');
+  await photograph(page, first);
+  await page.close();
+  page = await context.newPage();
+  // another room opens as the run while nothing can be reached
+  await page.goto(`${program.base}/morning`);
+  await expect(row(page, /33 crossover/)).toContainText('half filled');
+  await row(page, /33 crossover/).click();
+  await page.getByRole('link', { name: 'Go on with what was half filled' }).click();
+  await expect(page.getByLabel('Weight')).toHaveValue('44 lb');
+  await expect.poll(() => page.getByAltText('Photo of this check').evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(380);
+  await page.getByRole('radio', { name: 'as it was' }).check();
+  await page.getByRole('button', { name: 'Save the check' }).click();
+  await expect(page.getByText('1 waits here for a signal')).toBeVisible();
+
+  // what cannot be is refused here as at the desk
+  await row(page, /27 patrol channel/).click();
+  await page.getByRole('link', { name: /Something else/ }).click();
+  await page.getByRole('link', { name: /^Missing/ }).click();
+  await page.getByRole('button', { name: 'Save the check' }).click();
+  await expect(page.getByText(/Missing is mostly a catch. Say where it was looked for/)).toBeVisible();
+  await page.getByLabel('Outcome').selectOption('untouched');
+  // a level typed without a signal moves every set of its water
+  await page.getByLabel('Level on the gauge').fill('41');
+  await page.getByRole('button', { name: 'Save the check' }).click();
+  if (await page.getByText(/Sent again as it is|not far|far from/i).isVisible())
+    await page.getByRole('button', { name: 'Save the check' }).click();
+  await expect(page.getByText('2 wait here for a signal')).toBeVisible();
+  await expect(row(page, /24 south mound/)).not.toContainText('Lower the bed 10 in');
+  await remake(page, /24 south mound/);
+  await caughtFirst(page, second);
+  await untouchedFirst(page, 10);
+  await expect(page.getByText('14 wait here for a signal')).toBeVisible();
+  await page.close();
+
+  page = await context.newPage();
+  await context.clock.setSystemTime(begun + 24 * 3_600_000);
+  await page.goto(`${program.base}/field`);
+  await expect(page.getByText('14 wait here for a signal')).toBeVisible();
+  await untouched(page, /51 post float/);
+  await page.getByText('What waits').click();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText('14 wait here for a signal')).toBeVisible();
+  // a set that was planned at the desk goes live: its trap, its anchor and its arming check are asked here too
+  await row(page, /3 first bend/).click();
+  await page.getByRole('button', { name: 'It is live' }).click();
+  await expect(page.getByText('A live set needs its trap: choose a tag.')).toBeVisible();
+  await page.getByLabel('Trap', { exact: true }).selectOption({ index: 1 });
+  await page.getByLabel('Anchored to what, and where?').fill('alder root, left bank');
+  for (const question of await page.getByRole('checkbox').all()) await question.check();
+  await page.getByRole('button', { name: 'It is live' }).click();
+  await expect(page.getByText('15 wait here for a signal')).toBeVisible();
+  for (const photo of others.slice(0, 2)) await caughtFirst(page, photo);
+  await untouchedFirst(page, 11);
+
+  await context.clock.setSystemTime(begun + 48 * 3_600_000);
+  await page.reload();
+  await remake(page, /41 head gate mound/);
+  for (const photo of others.slice(2)) await caughtFirst(page, photo);
+  await untouchedFirst(page, 10);
+  await expect(page.getByText('41 wait here for a signal')).toBeVisible();
+
+  await program.start(new Date(Date.parse(NOW) + 48 * 3_600_000).toISOString());
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Send now' }).click();
+  await expect(page.getByText(/now runs 2 h( \d+ min)? ahead of the record, and 41 forms carry its time/)).toBeVisible();
+  await page.getByRole('button', { name: 'Move them to the time of the record' }).click();
+  await expect(page.getByText('All is in the record')).toBeVisible();
+  await expect(page.getByText(/waits for you on Rounds/)).toBeHidden();
+  const after = await tables(program.url);
+  expect(Object.fromEntries(Object.entries(after).map(([table, n]) => [table, n - (before[table] ?? 0)]))).toEqual({
+    check_visit: 40,
+    catch: 6,
+    photo: 6,
+  });
+  const db = connect(program.url);
+  expect((await db('trap_set').where({ name: 'first bend' }).first('state')) as object).toEqual({ state: 'live' });
+  const shown = (await db('check_visit').whereNotNull('photo_id').orderBy('at').first('entry_id')) as { entry_id: string };
+  await db.destroy();
+  await page.goto(`${program.base}/book/${shown.entry_id}`);
+  await expect(page.getByRole('heading', { name: /33 crossover, lower face: beaver.*44 lb.*with a photo/ })).toBeVisible();
+  await expect.poll(() => page.getByAltText(/Photo of .*33 crossover/).evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(380);
 });

@@ -6,6 +6,7 @@ import { bodyOf } from '#core/record/written';
 import type { NewEntry } from '#core/record/entry';
 import { idBeside, newId } from '#lib/form/newId';
 import { withEntries } from '#lib/field/overlay';
+import { photoId } from '#lib/photo';
 import type { Answered } from '#lib/field/sent';
 import { broughtUp, type Since, type Snapshot } from '#lib/field/snapshot';
 import { seasonIn, seasonOf } from '#lib/season/season';
@@ -223,5 +224,72 @@ describe('what a device wrote without a signal', () => {
     );
     assert.equal((await rows('check_visit', { id: (ahead.body as Check).id })).length, 0);
     assert.equal((await send([[{ ...ahead, id: 'no id' }]])).status, 400);
+  });
+
+  it('a form at which the record stumbles is held, and those behind it are taken', async () => {
+    // PostgreSQL keeps this character in no text: nothing refuses it, and it cannot be written
+    const bad = check(snapshot, 22, 'untouched', 2, { note: 'wind\u0000from the north' });
+    const good = check(snapshot, 26, 'untouched', 3);
+    const { status, answers } = await send([[bad], [good]]);
+    assert.equal(status, 200);
+    assert.deepEqual(
+      answers.map((a) => a.fate),
+      ['held', 'taken'],
+    );
+    assert.match(answers[0]?.reason ?? '', /stumbled over this one/);
+    saved(await post('/morning?/decide', { held: bad.id, decision: 'take' }), /\/morning$/);
+    assert.equal((await rows('check_visit', { id: (bad.body as Check).id }))[0]?.note, 'wind\ufffdfrom the north');
+  });
+});
+
+describe('a photo taken out of reach', () => {
+  const jpeg = new Uint8Array([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3, 4]);
+  const put = async (id: string, bytes: Uint8Array, type = 'image/jpeg'): Promise<number> => {
+    const [wren] = await rows('person', { name: 'Wren Ostby' });
+    const headers = { 'content-type': type, origin: program.base, cookie: `person=${String(wren?.id)}` };
+    return (await fetch(`${program.base}/photo/${id}`, { method: 'PUT', body: bytes as BodyInit, headers })).status;
+  };
+
+  it('goes before its form, and once however often it is sent; what is no photo, or not this one, is refused', async () => {
+    const id = photoId(snapshot.crew, jpeg);
+    assert.deepEqual([await put(id, jpeg), await put(id, jpeg)], [204, 204]);
+    assert.equal((await rows('photo', { id })).length, 1);
+    assert.equal(await put(newId(), jpeg), 422);
+    assert.equal(await put(id, new TextEncoder().encode('<svg onload=alert(1)>')), 422);
+    assert.equal(await put(id, jpeg, 'text/plain'), 415);
+    assert.equal(await put(id, new Uint8Array(460 * 1024).fill(1)), 422);
+    const { answers } = await send([[check(snapshot, 45, 'catch', 4, { photo: id })]]);
+    assert.equal(answers[0]?.fate, 'taken');
+    const crew = newId();
+    assert.notEqual(photoId(crew, jpeg), id, 'the same picture of another crew is another photo');
+  });
+  it('that never arrived holds its form, and says so', async () => {
+    const { answers } = await send([[check(snapshot, 51, 'untouched', 4, { photo: newId() })]]);
+    assert.equal(answers[0]?.fate, 'held');
+    assert.match(answers[0]?.reason ?? '', /The photo did not arrive/);
+  });
+});
+
+describe('a set of two traps', () => {
+  it('is asked to arm the one that fired alone; what was answered of the other stands', async () => {
+    const now = await taken();
+    const set = setOf(now, 12);
+    const [outer, inner] = set.stays.filter((s) => s.to === null).map(({ id, position }) => ({ id, position }));
+    assert.ok(outer && inner);
+    const before = (set.armed?.answers ?? []).filter((a) => a.startsWith(inner.position));
+    const form = {
+      ...{ entry: uuid(), id: uuid(), change: 'remade', at: '2026-11-25T05:21' },
+      ...{ [`${outer.id}.outcome`]: 'sprung empty', [`${inner.id}.outcome`]: 'untouched', [`${outer.id}.cause`]: 'animal' },
+    };
+    const asked = await post(`/check/${set.id}?/save`, form);
+    refused(asked, 400, 'Not live yet: 5 questions of the arming check are open');
+    const arm = ['hooksOff', 'wiresInside', 'dogFree', 'rightWayUp', 'swingClear'].map((q) => `${outer.position}:${q}`);
+    saved(await post(`/check/${set.id}?/save`, { ...form, arm }), /morning/);
+    const [row] = await rows('trap_set', { id: set.id });
+    const { answers } = row?.armed as { answers: string[] };
+    assert.deepEqual([...answers].sort(), [...before, ...arm].sort());
+    // lowered, both were in the hand
+    const lowered = { ...form, entry: uuid(), id: uuid(), lower: '2', at: '2026-11-25T05:22', arm };
+    refused(await post(`/check/${set.id}?/save`, lowered), 400, 'Not live yet: 5 questions');
   });
 });

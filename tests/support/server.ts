@@ -50,9 +50,9 @@ export async function startProgram({ demo, own = false }: { demo: boolean; own?:
   const base = `http://127.0.0.1:${port}`;
   let child: ChildProcess;
   const output: string[] = [];
-  const start = async (): Promise<void> => {
+  const start = async (now = NOW): Promise<void> => {
     child = spawn(process.execPath, ['serve.mjs'], {
-      env: { ...process.env, PORT: String(port), DATABASE_URL: url, ZAPRUD_NOW: NOW },
+      env: { ...process.env, PORT: String(port), DATABASE_URL: url, ZAPRUD_NOW: now },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     await new Promise<void>((resolve, reject) => {

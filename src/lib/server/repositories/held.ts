@@ -19,10 +19,13 @@ export interface Held {
 
 const COLUMNS = ['id', 'batch', 'kind', 'body', 'occurred_at', 'by', 'opened', 'version', 'reason', 'received_at', 'decision'];
 
+/** A character that PostgreSQL keeps in no text, shown as one that nobody could read. */
+const keepable = (_: string, value: unknown): unknown => (typeof value === 'string' ? value.replaceAll('\0', '\ufffd') : value);
+
 /** Keeps an entry as it was sent; sent again nothing happens. */
 export const holdEntry = (db: Knex, crew: string, { body, ...held }: Omit<Held, 'decision'>): Promise<unknown> =>
   db('held_entry')
-    .insert({ ...held, body: JSON.stringify(body), crew_id: crew })
+    .insert({ ...held, body: JSON.stringify(body, keepable), crew_id: crew })
     .onConflict('id')
     .ignore();
 

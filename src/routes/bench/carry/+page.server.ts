@@ -82,7 +82,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       count,
       have: (shed.devices[what] ?? 0) - (needed.find((n) => n.what === what)?.count ?? 0),
     })),
-    written: worn.reduce((sum, { looks }) => sum + looks, 0),
+    worn: { looks: sumOf(worn.map((w) => w.looks)), lost: sumOf(worn.map((w) => w.lost)) },
     more: season ? moreOfEach(season, load, { shed, room: holds === null ? null : holds - total }, locals) : [],
     ways: WAYS,
     count: chosen.length,
@@ -111,6 +111,8 @@ function sparesOf(today: readonly string[], worn: readonly { what: string; looks
     return count > 0 ? [{ kind: 'device', what, count }] : [];
   });
 }
+
+const sumOf = (numbers: readonly number[]): number => numbers.reduce((sum, n) => sum + n, 0);
 
 const positive = (parsed: Parsed): Parsed =>
   parsed.ok && parsed.value <= 0 ? { ok: false, sentence: 'What it carries is more than 0. Leave it empty for the usual.' } : parsed;

@@ -111,18 +111,16 @@
         </tbody>
       </table>
     {/each}
-    {#if data.spares.length > 0}
+    {#if data.count > 0}
       <h3 class="mt-3">Spares</h3>
-      <ul>
-        {#each data.spares as spare (spare.what)}
-          <li>
-            {spare.count} × {spare.what}{#if spare.have < spare.count}<b class="missing">, {Math.max(0, spare.have)} left in the shed</b
-              >{/if}
-          </li>
-        {/each}
-      </ul>
+      {#each data.spares as spare (spare.what)}
+        <p>
+          {spare.count} × {spare.what}{#if spare.have < spare.count}<b class="missing">, {Math.max(0, spare.have)} left in the shed</b>{/if}
+        </p>
+      {/each}
       <p class="quiet">
-        Enough on nine runs of ten, by {data.written} looks of yours at what stood out there.
+        {data.spares.length > 0 ? 'Enough' : 'None is enough'} on nine runs of ten: of {data.worn.looks} looks of yours {data.worn.lost} found
+        one to replace.
       </p>
     {/if}
     {#if data.more.length > 0 && data.count > 0}
