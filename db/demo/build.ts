@@ -7,7 +7,6 @@ import { knownAt, levelAt, type Surfaces } from '#core/water/levelAt';
 import type { Body, Check, Device, Kind, ReadingBody, TrapSet } from '#core/record/kinds';
 import { seeded } from '#core/sim/random';
 import { simulatePond, simulateStream, simulateWeather, type SimulatedGauge, type Weather } from '#core/sim/season';
-import { friendSays, quietRun } from './quietRun';
 import { rulebookFor } from './rulebook';
 import { addDays, instantOf, localDate, wholeMinute } from '#core/time/localTime';
 import { feet, inches } from '#core/units/factors';
@@ -16,6 +15,7 @@ import { demoGround, positionAlong } from './ground';
 import { addLastSeason, addScouting, inMetres, MEASURED, PROFILES, type DemoContext } from './scouting';
 import { addMoving, demoWeather } from './moving';
 import type { Reading } from '#core/water/series';
+import { addLastRound } from './lastRound';
 import { addShed } from './shed';
 import { FILLS, GAUGES, NOTHING, PEOPLE, SETS, SHED, SIGNS, SITES, STATIONS, WATERS } from './scenario';
 import { visitOf } from './visits';
@@ -295,24 +295,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       add('set', { ...set, state: 'pulled', stays: set.stays.map((stay) => ({ ...stay, to: pulled.toISOString() })) }, pulled, wren, entry);
     }
   }
-  // yesterday's round: word was left, and taken back in time
-  const [went, home] = [at(1, '07:05'), at(1, '11:40')];
-  const word = {
-    id: make(went),
-    line: idOf('line'),
-    who: 'Wren Ostby',
-    where: 'Truck to the sorting shed, on foot along the dike to the lodge and back',
-    at: went.toISOString(),
-    backBy: at(1, '13:00').toISOString(),
-    home: 'the feed shed',
-    then: 'Call Corin, then come along the dike',
-  };
-  const left = add('leftWord', { ...word, back: null }, went, wren);
-  add('leftWord', { ...word, back: home.toISOString() }, home, wren, left);
-  const asked = at(6, '18:30');
-  const answered = at(2, '19:40');
-  add('reply', { id: make(answered), set: idOf('s15'), ...friendSays(answered) }, answered, wren);
-  add('interview', { id: make(asked), set: idOf('s15'), ...quietRun(asked, ZONE) }, asked, wren);
+  addLastRound(context);
   const ordered = entries
     .map((entry, i) => ({ entry, i }))
     .sort((a, b) => Number(a.entry.occurredAt) - Number(b.entry.occurredAt) || a.i - b.i);

@@ -20,7 +20,7 @@ const row = (page: Page, name: RegExp) => page.getByRole('listitem').filter({ ha
 async function untouched(page: Page, name: RegExp): Promise<void> {
   await row(page, name).click();
   await page.getByRole('button', { name: /untouched/i }).click();
-  await expect(page.getByRole('heading', { name: /To check/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /to check/i })).toBeVisible();
 }
 
 /** Looks at the first sets of the list, one after the other. */
@@ -101,6 +101,46 @@ test('a level and a place seen in passing are kept without a signal and stand in
   await db.destroy();
   await page.goto(`${program.base}/book?kind=reading`);
   await expect(page.getByRole('row', { name: /Header Pond.*29½ in/ }).first()).toBeVisible();
+});
+
+test('the order of the day is worked out without a signal and shared by two; what the other looked at leaves the list', async ({
+  context,
+  program,
+}) => {
+  const page = await along(context, program.base);
+  await context.setOffline(true);
+  await page.getByRole('link', { name: 'Order of the day' }).click();
+  await expect(page.getByRole('heading', { name: /^Back about/ })).toBeVisible();
+  await page.getByLabel('People').selectOption('2');
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await expect(page.getByRole('heading', { name: /^Second: \d+ stops/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Share it so' }).click();
+  await expect(page.getByText(/Wren Ostby has \d+ sets/)).toBeVisible();
+  await page.getByRole('link', { name: 'The run', exact: true }).click();
+  const yours = page.getByRole('heading', { name: /Yours to check/ });
+  const theirs = page.getByRole('heading', { name: /With Corin Vale/ });
+  const count = async (heading: typeof yours): Promise<number> => Number((await heading.textContent())?.match(/\d+/)?.[0]);
+  const [mine, his] = [await count(yours), await count(theirs)];
+  expect(mine + his).toBeGreaterThan(15);
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Send now' }).click();
+  await expect(page.getByText('All is in the record')).toBeVisible();
+
+  // the other, at the desk, looks at one of his and is led to the next of his
+  const desk = await context.newPage();
+  await desk.goto(`${program.base}/morning/run`);
+  await expect(desk.getByText(`Corin Vale has ${his} sets.`)).toBeVisible();
+  await page.getByRole('list').nth(1).getByRole('link').first().click();
+  const name = await page.getByRole('heading', { level: 1 }).textContent();
+  const set = new URL(page.url()).searchParams.get('set') ?? '';
+  await page.goto(`${program.base}/field`);
+  await desk.goto(`${program.base}/check/${set}`);
+  await expect(desk.getByRole('heading', { level: 1, name: name ?? '' })).toBeVisible();
+  await desk.getByRole('button', { name: /untouched/i }).click();
+  await expect(desk).toHaveURL(/morning\?saved|ask=/);
+  await page.getByRole('button', { name: 'Refresh' }).click();
+  await expect(theirs).toContainText(String(his - 1));
+  await desk.close();
 });
 
 test('a clock that went wrong on the way is asked about once, and what carries its time is moved', async ({ context, program }) => {

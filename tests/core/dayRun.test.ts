@@ -5,6 +5,8 @@ import { wordState } from '#core/run/leftWord';
 import { isCloseTo } from '#core/run/stops';
 import { DETOUR, MODES, PARKING, travelMatrix, TRUCK_KMH, UNPLACED, type Access, type Ends } from '#core/run/travel';
 import { bandOf, visitOf } from '#core/run/visit';
+import { partsOf } from '#core/run/whose';
+import { shareSchema } from '#core/record/share';
 import { minutesOf, share, taskOf, TASKS, WORK_MINUTES, type Time } from '#core/run/work';
 
 /** Minutes of work and of ways (speeds and minutes are common practice, no source). */
@@ -145,5 +147,33 @@ describe('word left at home', () => {
     assert.equal(wordState({ backBy, back: null }, now('18:00')), 'out');
     assert.equal(wordState({ backBy, back: null }, now('18:01')), 'overdue');
     assert.equal(wordState({ backBy, back: '2026-11-25T19:30:00Z' }, now('20:00')), 'back');
+  });
+});
+
+describe('who goes where', () => {
+  const [wren, corin] = ['01900000-0000-7000-8000-00000000000a', '01900000-0000-7000-8000-00000000000b'];
+  const set = (n: number): string => `01900000-0000-7000-8000-0000000001${String(n).padStart(2, '0')}`;
+  const day = (parts: { person: string; stops: string[] }[]) => ({ id: set(90), line: set(91), day: '2026-11-25', parts });
+  const said = day([
+    { person: wren, stops: [set(1), set(2)] },
+    { person: corin, stops: [set(3)] },
+  ]);
+  it('a set that anybody looked at leaves its list, whoever did', () => {
+    const parts = partsOf([said], '2026-11-25', [set(2), set(9)]);
+    assert.deepEqual(
+      parts.map(({ person, left }) => [person, left]),
+      [
+        [wren, [set(2)]],
+        [corin, []],
+      ],
+    );
+    assert.deepEqual(partsOf([said], '2026-11-26', [set(2)]), []);
+  });
+  it('a set is on one list alone, and each list is another person’s', () => {
+    assert.ok(shareSchema.safeParse(said).success);
+    const twice = shareSchema.safeParse(day([...said.parts.slice(0, 1), { person: corin, stops: [set(1)] }]));
+    assert.match(twice.error?.issues[0]?.message ?? '', /on one list alone/);
+    const same = shareSchema.safeParse(day(said.parts.map((p) => ({ ...p, person: wren }))));
+    assert.match(same.error?.issues[0]?.message ?? '', /another person/);
   });
 });

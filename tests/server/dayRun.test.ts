@@ -13,7 +13,7 @@ before(async () => {
 });
 after(() => program.end());
 
-const { post, get, rows, saved, uuid } = webOf(() => program);
+const { post, get, rows, saved, refused, uuid } = webOf(() => program);
 const setOf = (number: string): string => sets[number] ?? '';
 
 describe('the run of a day', () => {
@@ -54,6 +54,44 @@ describe('the run of a day', () => {
       ['1: 24 south mound', '2: 12 east lodge run'],
     );
     assert.match(file, /<wpt lat="45\.5\d+" lon="-90\.4\d+">/);
+  });
+});
+
+describe('a day that two share', () => {
+  const share = async (over: Record<string, string> = {}): Promise<Record<string, string>> => {
+    const [wren, corin] = await Promise.all(
+      ['Wren Ostby', 'Corin Vale'].map(async (name) => String((await rows('person', { name }))[0]?.id)),
+    );
+    return {
+      ...{ entry: uuid(), day: '2026-11-25', person0: wren ?? '', person1: corin ?? '' },
+      ...{ stops0: [setOf('12'), setOf('24')].join(','), stops1: setOf('33'), ...over },
+    };
+  };
+  const seen = async (): Promise<string> => (await get('/morning/run')).replace(/<[^>]*>/g, ' ').replace(/\s+/g, ' ');
+
+  it('asks for two persons that are not the same, and for a day that is not past', async () => {
+    const { person0 = '' } = await share();
+    const before = (await rows('day_share')).length;
+    refused(await post('/morning/run?/share', await share({ person1: person0 })), 400, 'One person cannot go two ways');
+    refused(await post('/morning/run?/share', await share({ person1: '' })), 400, 'choose a person for each list');
+    refused(await post('/morning/run?/share', await share({ day: '2026-11-20' })), 400, 'look at the marked fields');
+    assert.equal((await rows('day_share')).length, before);
+  });
+  it('stands for both; what one looked at is done on every list; said anew it takes the place of the old', async () => {
+    saved(await post('/morning/run?people=2&/share', await share()), /morning\/run\?people=2/);
+    assert.match(await seen(), /Wren Ostby has 2 sets.*Corin Vale has 1 set/);
+    const [stay] = (await rows('stay', { set_id: setOf('24') })).map((s) => String(s.id));
+    const form = { entry: uuid(), id: uuid(), [`${stay}.outcome`]: 'untouched', change: 'as it was', at: '2026-11-25T05:20' };
+    saved(await post(`/check/${setOf('24')}?/save`, form), /morning/);
+    assert.match(await seen(), /Wren Ostby has 2 sets, 1 left/);
+    const before = (await rows('day_share')).length;
+    const [said] = (await rows('day_share')).filter(
+      (s) => JSON.stringify(s.parts).includes(setOf('24')) && JSON.stringify(s.parts).length < 400,
+    );
+    const anew = await share({ stops0: setOf('12'), stops1: '', opened: String(said?.entry_id) });
+    saved(await post('/morning/run?/share', anew), /morning\/run/);
+    assert.equal((await rows('day_share')).length, before);
+    assert.match(await seen(), /Wren Ostby has 1 set.*Corin Vale has 0 sets/);
   });
 });
 

@@ -16,6 +16,7 @@ import { cameraSchema, earlierSchema, groundSchema, intentSchema, signSchema, su
 import { forecastSchema, iceSchema, loggedSchema, toldSchema, weatherSchema } from './moving';
 import { interviewSchema, replySchema } from './interview';
 import { leftWordSchema } from './leftWord';
+import { shareSchema } from './share';
 import { dutySchema, ownBookSchema } from './rules';
 import { lineSchema, setSchema } from './season';
 
@@ -53,6 +54,7 @@ export const SCHEMAS = {
   interview: interviewSchema,
   reply: replySchema,
   leftWord: leftWordSchema,
+  share: shareSchema,
 } as const;
 
 /** The shape in which bodies are written now; `upgrade` brings older ones to it. */
@@ -92,6 +94,7 @@ export type OwnBook = Body<'rulebook'>;
 export type Interview = Body<'interview'>;
 export type Reply = Body<'reply'>;
 export type LeftWord = Body<'leftWord'>;
+export type Share = Body<'share'>;
 export type DutyDone = Body<'duty'>;
 export type Setting = TrapSet['settings'][number];
 export type Stay = TrapSet['stays'][number];
@@ -132,6 +135,7 @@ export const KIND_WORDS: Record<Kind, string> = {
   interview: 'Why nothing is caught',
   reply: 'Reply of a friend',
   leftWord: 'Word left',
+  share: 'Who goes where',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */
@@ -157,4 +161,5 @@ export const WITHDRAWABLE: readonly Kind[] = [
   'interview',
   'reply',
   'leftWord',
+  'share',
 ];

@@ -59,7 +59,7 @@
   let isHere = $state(false);
   onMount(() => (isHere = true));
   /** by the order that this device goes, where one was chosen today */
-  const own = $derived(isHere ? inOwnRun(data.today, view.id, data.order.owed) : null);
+  const own = $derived(isHere ? inOwnRun({ day: data.today, shared: data.shared }, view.id, data.order.owed) : null);
   const next = $derived(own ? own.next : data.order.next);
   const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 </script>

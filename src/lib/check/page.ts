@@ -11,6 +11,7 @@ import { othersIn } from '#core/others/others';
 import { OUTCOMES } from '#core/record/checks';
 import type { Check, TrapSet } from '#core/record/kinds';
 import type { Written } from '#core/record/written';
+import { partsOf } from '#core/run/whose';
 import { armingCheck } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
 import { settingAt, statesOf, type SetView } from '#core/sets/standing';
@@ -88,6 +89,8 @@ export function checkPage({ season, set, view, outcome: asked }: Asked, { past, 
     others: asked === null ? [] : othersAt(season, set, asker),
     atCatch: asked === null ? {} : atCatch(season, view.station.water, caught, asker),
     order: orderOf(season, set.id),
+    /** the reader's own sets today, where the day was shared */
+    shared: partsOf(season.shares, localDate(now, season.line.zone), []).find((p) => p.person === who.person.id)?.stops ?? [],
     owedBy: view.deadline ? whenText(new Date(view.deadline), now, season.clock) : '',
     nowAt: now.getTime(),
     today: localDate(now, season.line.zone),

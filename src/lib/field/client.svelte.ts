@@ -4,7 +4,7 @@ import { seasonIn, seasonOf } from '#lib/season/season';
 import { whoOf, type Asker } from '#lib/season/who';
 import { withEntries } from './overlay';
 import { firstOf, moved, newest, photosOf, Refused, sent, sentPhoto } from './send';
-import type { Snapshot } from './snapshot';
+import { inShape, type Snapshot } from './snapshot';
 import { Store, type Kept, type KeptPhoto, type Told, type Waiting } from './store';
 import { noteWaiting } from './waitingHere';
 
@@ -48,7 +48,7 @@ export class Field {
   begin(): () => void {
     this.#others.onmessage = () => void this.#read();
     const tick = setInterval(() => this.#tick(), 15_000);
-    const again = setInterval(() => (this.waiting.length > 0 || this.isReached === false) && void this.sync(), AGAIN);
+    const again = setInterval(() => this.#wantsNews() && void this.sync(), AGAIN);
     const back = (): void => void this.sync();
     addEventListener('online', back);
     document.addEventListener('visibilitychange', back);
@@ -62,11 +62,16 @@ export class Field {
     };
   }
 
+  /** something waits, nothing was reached, or somebody else goes the other half of the day */
+  #wantsNews(): boolean {
+    return this.waiting.length > 0 || this.isReached === false || (this.snapshot?.facts.shares.length ?? 0) > 0;
+  }
+
   async #read(): Promise<void> {
     const { snapshot, offset, waiting, told } = await this.#store.read();
     this.#offset = offset;
     this.#tick();
-    this.snapshot = snapshot;
+    this.snapshot = snapshot && inShape(snapshot);
     this.waiting = waiting;
     noteWaiting(waiting.length);
     this.told = told;

@@ -1,7 +1,7 @@
 import { parse } from 'devalue';
 import { BODY_VERSION } from '#core/record/kinds';
 import { MOST_FORMS, type Answered } from './sent';
-import { broughtUp, type Since, type Snapshot } from './snapshot';
+import { broughtUp, SHAPE, type Since, type Snapshot } from './snapshot';
 import type { KeptPhoto, Told, Waiting } from './store';
 
 /** So long an answer is waited for; a signal that is too thin is none, ms. */
@@ -24,7 +24,7 @@ async function answer(path: string, init: RequestInit = {}): Promise<Response> {
 
 /** The newest facts: what came since an older snapshot, or all of them where there is none or somebody else works on this device now. */
 export async function newest(old: Snapshot | null): Promise<Snapshot> {
-  if (!old) return parse(await (await answer('/field/facts')).text()) as Snapshot;
+  if (old?.shape !== SHAPE) return parse(await (await answer('/field/facts')).text()) as Snapshot;
   const since = parse(await (await answer(`/field/facts?since=${old.newest}`)).text()) as Since;
   return since.person.id === old.person.id && since.crew === old.crew ? broughtUp(old, since) : newest(null);
 }

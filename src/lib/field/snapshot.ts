@@ -4,8 +4,17 @@ import type { Caught } from '#lib/check/atCatch';
 import type { Facts } from '#lib/season/facts';
 import type { PackedReadings } from '#lib/season/packed';
 
+/** The shape of a snapshot now; one of an older shape is fetched anew as soon as there is a signal. */
+export const SHAPE = 2;
+
+/** What a device took along in an older shape, with what it cannot know left empty. */
+export const inShape = (old: Snapshot): Snapshot =>
+  old.shape === SHAPE ? old : { ...old, catches: 0, facts: { ...old.facts, shares: [] } };
+
 /** What a device takes along: facts of the season, of its checks and of its crew. Nothing in it is computed. */
 export interface Snapshot {
+  /** the shape in which it was written */
+  shape: number;
   crew: string;
   person: Person;
   people: { id: string; name: string }[];
@@ -13,6 +22,8 @@ export interface Snapshot {
   /** the last checks of every live set, newest first */
   past: Record<string, Check[]>;
   caught: Caught[];
+  /** the share of checks that found a catch */
+  catches: number;
   /** what of the shed a check may use up */
   supplies: StockHad[];
   /** by the clock of the record */
@@ -25,7 +36,7 @@ export interface Snapshot {
 export type Since = Pick<Snapshot, Always> & Partial<Omit<Snapshot, 'facts' | Always>> & { facts: Partial<Facts> };
 
 /** what is told each time: when, up to where, and to whom */
-type Always = 'taken' | 'newest' | 'crew' | 'person';
+type Always = 'shape' | 'taken' | 'newest' | 'crew' | 'person';
 type Member = Exclude<keyof Snapshot, 'facts' | Always>;
 
 const BESIDE: readonly Kind[] = ['reading', 'logged', 'set', 'station', 'stationLevel', 'ice', 'water', 'gauge'];
@@ -41,6 +52,7 @@ const FACTS_FROM: Record<keyof Facts, readonly Kind[]> = {
   boards: ['gauge'],
   shed: ['device', 'set'],
   words: ['leftWord'],
+  shares: ['share'],
   times: ['check', 'set'],
   looks: ['check', 'set'],
   depths: ['stationLevel'],
@@ -60,6 +72,7 @@ const REST_FROM: Record<Member, readonly Kind[]> = {
   past: ['check', 'set'],
   caught: ['check', 'rulebook'],
   supplies: ['stock', 'stockMove'],
+  catches: ['check'],
 };
 
 const picked = <T extends object>(all: T, from: Partial<Record<keyof T, readonly Kind[]>>, kinds: ReadonlySet<Kind>): Partial<T> =>
@@ -74,8 +87,8 @@ const picked = <T extends object>(all: T, from: Partial<Record<keyof T, readonly
 export function sinceThen(all: Snapshot, kinds: ReadonlySet<Kind>, gauges: ReadonlySet<string>): Since {
   const facts = picked(all.facts, FACTS_FROM, kinds);
   if (facts.packed) facts.packed = facts.packed.filter(({ gauge_id }) => gauges.has(gauge_id));
-  const { taken, newest, crew, person } = all;
-  return { ...picked(all, REST_FROM, kinds), facts, taken, newest, crew, person };
+  const { shape, taken, newest, crew, person } = all;
+  return { ...picked(all, REST_FROM, kinds), facts, shape, taken, newest, crew, person };
 }
 
 /** A snapshot brought up to date. */

@@ -1,4 +1,5 @@
 import { browser } from '$app/environment';
+import PlanWorker from './worker?worker&inline';
 import type { Answer, Asked } from './worker';
 
 /** Asks the worker for the plan of a day; only the answer to the newest question is told. */
@@ -7,7 +8,7 @@ export function planner(told: (answer: Answer) => void): (asked: Omit<Asked, 'nt
   let worker: Worker | null = null;
   let sent = 0;
   return (asked) => {
-    worker ??= new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
+    worker ??= new PlanWorker();
     worker.onmessage = ({ data }: MessageEvent<Answer>): void => {
       if (data.nth === sent) told(data);
     };

@@ -43,7 +43,7 @@ export function dayRun(season: Season, { start, mode, access }: RunAsked, asker:
       // what the water cut off before the day begins is no deadline of the day
       const shuts = row.shuts && row.shuts > start ? row.shuts : null;
       return {
-        ...{ id: view.id, label: `${view.number} ${view.name}`, order: row.order, visit: row.visit, href: `/check/${view.id}` },
+        ...{ id: view.id, label: `${view.number} ${view.name}`, order: row.order, visit: row.visit },
         opens: minute(row.opens),
         due: minute(shuts && shuts < deadline ? shuts : deadline),
         isWater: shuts !== null && shuts < deadline,
@@ -54,7 +54,7 @@ export function dayRun(season: Season, { start, mode, access }: RunAsked, asker:
     ...opening.map((view) => {
       const { minutes, low, high } = season.minutes[setTypeOf(view.type).underIce ? 'ice' : 'place'];
       return {
-        ...{ id: view.id, label: `${view.number} ${view.name}`, order: 'Set it', href: `/bench/${view.id}` },
+        ...{ id: view.id, label: `${view.number} ${view.name}`, order: 'Set it' },
         visit: { task: 'place' as const, minutes, low, high },
         ...{ opens: null, due: null, isWater: false, isBreak: setTypeOf(view.type).acts !== undefined, view },
       };

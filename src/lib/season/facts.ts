@@ -1,7 +1,7 @@
 import type { SeenAtSet } from '#core/counting/atSet';
 import type { DeviceWhere } from '#core/gear/where';
 import { momentsOfIce } from '#core/ice/sheets';
-import type { Body, Earlier, Gauge, Ground, Ice, LeftWord, Line, StationLevel, ToldRise, TrapSet } from '#core/record/kinds';
+import type { Body, Earlier, Gauge, Ground, Ice, LeftWord, Line, Share, StationLevel, ToldRise, TrapSet } from '#core/record/kinds';
 import type { Written } from '#core/record/written';
 import type { InForce } from '#core/rules/inForce';
 import type { Time } from '#core/run/work';
@@ -24,6 +24,8 @@ export interface Facts {
   boards: Written<Gauge>[];
   shed: DeviceWhere[];
   words: Written<LeftWord>[];
+  /** who goes where, of today and the days to come */
+  shares: Written<Share>[];
   /** times that the reader wrote */
   times: Time[];
   /** the last look at every stay */

@@ -7,7 +7,7 @@ import type { System } from '#core/units/factors';
 import type { Frame } from '#core/units/frame';
 import type { DeviceWhere } from '#core/gear/where';
 import type { SeenAtSet } from '#core/counting/atSet';
-import type { Body, Device, Earlier, Gauge, Ground, Ice, LeftWord, Line, ToldRise, TrapSet } from '#core/record/kinds';
+import type { Body, Device, Earlier, Gauge, Ground, Ice, LeftWord, Line, Share, ToldRise, TrapSet } from '#core/record/kinds';
 import type { Written } from '#core/record/written';
 import { factorAt, reachOf, sheetsOf, type Sheet } from '#core/ice/sheets';
 import { iceAt } from '#core/ice/growth';
@@ -67,6 +67,8 @@ export interface Season {
   areas: Record<string, string>;
   /** who is out and left word */
   words: Written<LeftWord>[];
+  /** who goes where, of today and the days to come */
+  shares: Written<Share>[];
   /** what work takes the reader, minutes */
   minutes: Record<Task, Takes>;
   /** levels now, by water; the ice by its course */
@@ -89,7 +91,7 @@ export function seasonIn({ season, viewOf }: Loaded, states: readonly TrapSet['s
 
 /** What is computed of a season from its facts: the same on the server and on a device that is out of reach. */
 export function seasonOf(facts: Facts, { who, now }: Asker): Loaded {
-  const { line, rules, areas, boards, shed, words, times, looks, depths, seen, told, ground, openings, earlier, seenLate } = facts;
+  const { line, rules, areas, boards, shed, words, shares, times, looks, depths, seen, told, ground, openings, earlier, seenLate } = facts;
   const { places: storedPlaces, waters: storedWaters } = facts;
   const surfaces = surfacesOf(facts);
   const readings = hungOn(boards, facts.packed);
@@ -152,6 +154,7 @@ export function seasonOf(facts: Facts, { who, now }: Asker): Loaded {
     levels,
     clock,
     words,
+    shares,
     minutes: minutesOf(who.person.minutes, times),
   };
   season.levels = foretold(season, now);

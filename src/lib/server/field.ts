@@ -2,7 +2,7 @@ import type { NewEntry } from '#core/record/entry';
 import { BODY_VERSION, type Kind } from '#core/record/kinds';
 import { upgrade } from '#core/record/upgrade';
 import type { Answered, SentEntry } from '#lib/field/sent';
-import { sinceThen, type Since, type Snapshot } from '#lib/field/snapshot';
+import { SHAPE, sinceThen, type Since, type Snapshot } from '#lib/field/snapshot';
 import { seasonIn, seasonOf } from '#lib/season/season';
 import { db } from './database';
 import { caughtSoFar } from './duties';
@@ -10,7 +10,7 @@ import { keepAfter } from './keepForecasts';
 import { Refusal } from './record/refusal';
 import { record } from './record/write';
 import { zerosOf } from './record/zeros';
-import { checks } from './repositories/checks';
+import { catchShare, checks } from './repositories/checks';
 import { heldAmong, holdEntry, type Held } from './repositories/held';
 import { people } from './repositories/places';
 import { factsOf } from './season';
@@ -30,17 +30,18 @@ export async function snapshotOf(locals: App.Locals): Promise<Snapshot | null> {
   const facts = await factsOf(locals);
   if (!facts) return null;
   const season = seasonIn(seasonOf(facts, locals));
-  const [crew, visits, caught, supplies] = await Promise.all([
+  const [crew, visits, caught, supplies, catches] = await Promise.all([
     people(db(), who.crew),
     checks(db(), who.crew, { line: facts.line.id, each: PAST }),
     caughtSoFar(season, locals),
     takenAtChecks(locals),
+    catchShare(db(), who.crew, facts.line.id),
   ]);
   const live = new Set(facts.sets.filter((s) => s.state === 'live').map((s) => s.id));
   const past: Snapshot['past'] = {};
   for (const visit of visits) if (live.has(visit.set)) (past[visit.set] ??= []).push(visit);
   const names = crew.map(({ id, name }) => ({ id, name }));
-  return { crew: who.crew, person: who.person, people: names, facts, past, caught, supplies, taken: now, newest };
+  return { shape: SHAPE, crew: who.crew, person: who.person, people: names, facts, past, caught, supplies, catches, taken: now, newest };
 }
 
 /** What came since a device took its snapshot; null when no line was begun. */

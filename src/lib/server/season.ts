@@ -1,5 +1,6 @@
 import { iceSince } from '#core/ice/sheets';
 import type { TrapSet } from '#core/record/kinds';
+import { localDate } from '#core/time/localTime';
 import { momentsOfFacts, type Facts } from '#lib/season/facts';
 import { seasonIn, seasonOf, type Season } from '#lib/season/season';
 import { wantedOf } from '#lib/season/surfaces';
@@ -12,6 +13,7 @@ import { askIce, askTold, weatherSince } from './repositories/moving';
 import { askGauges, askStations, askWaters } from './repositories/places';
 import { packedReadings, readingsAround } from './repositories/readings';
 import { askAreas, askRulesInForce } from './repositories/rules';
+import { askShares } from './repositories/shares';
 import { askEarlier, askGrounds, askOpenings, askSeenLate, askStationLevels } from './repositories/scouting';
 import { askCurrentLine, askSets, currentLineId, setsOf } from './repositories/sets';
 
@@ -19,6 +21,9 @@ import { askCurrentLine, askSets, currentLineId, setsOf } from './repositories/s
 const HISTORY = 35 * 86_400_000;
 /** How far back a reading is told with who read it, ms. */
 const NAMED = 4 * 86_400_000;
+
+/** Whatever the zone of a line: who goes where today is among the days since yesterday, ms. */
+const DAY = 86_400_000;
 
 /** Layout and page of one request ask for the same season: it is loaded once. */
 const loaded = new WeakMap<App.Locals, Promise<ReturnType<typeof seasonOf> | null>>();
@@ -55,6 +60,7 @@ export async function factsOf({ who, now }: Pick<App.Locals, 'who' | 'now'>): Pr
       boards: askGauges(db(), who.crew),
       shed: askDevices(db(), who.crew),
       words: askLeftWords(db(), who.crew),
+      shares: askShares(db(), who.crew, localDate(new Date(now.getTime() - DAY), 'UTC')),
       times: askTimes(db(), who.crew, who.person.id),
       looks: askLastLooks(db(), who.crew, ownLine, now),
       depths: askStationLevels(db(), who.crew),

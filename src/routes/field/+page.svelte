@@ -10,6 +10,7 @@
   import FieldLevel from './FieldLevel.svelte';
   import FieldList from './FieldList.svelte';
   import FieldPlace from './FieldPlace.svelte';
+  import FieldRun from './FieldRun.svelte';
   import FieldMark from './FieldMark.svelte';
   import Status from './Status.svelte';
 
@@ -49,11 +50,13 @@
   {#key `${set} ${page.url.searchParams.get('outcome') ?? ''}`}<FieldCheck {field} season={field.season} {set} />{/key}
 {:else if page.url.searchParams.get('place')}
   <FieldPlace {field} season={field.season} id={page.url.searchParams.get('place') ?? ''} />
+{:else if page.url.searchParams.has('run')}
+  <FieldRun {field} season={field.season} />
 {:else if page.url.searchParams.has('level')}
   <FieldLevel {field} season={field.season} />
 {:else if page.url.searchParams.has('mark')}
   <FieldMark {field} season={field.season} />
 {:else}
   <Status {field} season={field.season} {keeping} />
-  <FieldList season={field.season} now={field.now} asker={field.asker} waiting={field.waiting} />
+  <FieldList season={field.season} now={field.now} asker={field.asker} waiting={field.waiting} people={field.facts?.people ?? []} />
 {/if}

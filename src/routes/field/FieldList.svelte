@@ -1,6 +1,7 @@
 <script lang="ts">
   import { movingOf } from '#core/ahead/moving';
   import { isCloseTo } from '#core/run/stops';
+  import { partsOf } from '#core/run/whose';
   import { localDate } from '#core/time/localTime';
   import type { Waiting } from '$lib/field/store';
   import { roundRow } from '#lib/season/rounds';
@@ -16,8 +17,19 @@
     now: Date;
     asker: Asker | null;
     waiting: readonly Waiting[];
+    people: readonly { id: string; name: string }[];
   }
-  let { season, now, asker, waiting }: Props = $props();
+  let { season, now, asker, waiting, people }: Props = $props();
+
+  const today = $derived(localDate(now, season.line.zone));
+  const parts = $derived(
+    partsOf(
+      season.shares,
+      today,
+      season.views.flatMap((v) => (v.state === 'live' && isCloseTo(v, now, season.line.zone) ? [v.id] : [])),
+    ),
+  );
+  const own = $derived(parts.find((p) => p.person === asker?.who.person.id));
 
   const rows = $derived.by(() => {
     if (!asker) return [];
@@ -28,26 +40,34 @@
       .map((view) => ({
         ...roundRow(season, view, moving, asker),
         isClose: isCloseTo(view, now, season.line.zone),
-        place: inOwnRun(today, view.id, owed)?.place ?? Infinity,
+        place: inOwnRun({ day: today, shared: own?.stops ?? [] }, view.id, owed)?.place ?? Infinity,
       }))
       .sort((a, b) => a.place - b.place || a.deadline.localeCompare(b.deadline));
   });
-  const today = $derived(localDate(now, season.line.zone));
   const toPlace = $derived(season.views.filter((v) => v.state === 'prepared' || v.state === 'planned'));
   const waters = $derived(new Map(season.waters.map(({ id, name }) => [id, name])));
   const sent = $derived(
     new Set(waiting.flatMap((w) => w.entries.flatMap(({ kind, body }) => (kind === 'check' ? [(body as { set: string }).set] : [])))),
   );
+  const others = $derived(parts.filter((p) => p !== own));
   const groups = $derived(
     [
-      { title: 'To check', rows: rows.filter((r) => r.isClose) },
+      { title: own ? 'Yours to check' : 'To check', rows: rows.filter((r) => r.isClose && !others.some((p) => p.left.includes(r.id))) },
+      ...others.map(({ person, left }) => ({
+        title: `With ${people.find(({ id }) => id === person)?.name ?? 'somebody else'}`,
+        rows: rows.filter((r) => left.includes(r.id)),
+      })),
       { title: 'Not due today', rows: rows.filter((r) => !r.isClose) },
     ].filter((g) => g.rows.length > 0),
   );
 </script>
 
 <div class="round">
-  <p class="more"><a class="btn" href="/field?level=1">A level</a><a class="btn" href="/field?mark=1">Mark a place</a></p>
+  <p class="more">
+    <a class="btn" href="/field?level=1">A level</a><a class="btn" href="/field?mark=1">Mark a place</a><a class="btn" href="/field?run=1"
+      >Order of the day</a
+    >
+  </p>
   {#each groups as { title, rows } (title)}
     <h2>{title} <span class="quiet">{rows.length}</span></h2>
     <ul>

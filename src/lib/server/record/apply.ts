@@ -5,6 +5,7 @@ import { putDevice, putKit, putStock, putStockMove } from '../repositories/gear'
 import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../repositories/places';
 import { putDuty, putRulebook } from '../repositories/rules';
 import { putInterview, putReply } from '../repositories/interviews';
+import { putShare } from '../repositories/shares';
 import { putLeftWord } from '../repositories/leftWords';
 import { putReading, removeReading } from '../repositories/readings';
 import { putLine, putSet } from '../repositories/sets';
@@ -48,6 +49,7 @@ const PUT: Put = {
   interview: putInterview,
   reply: putReply,
   leftWord: putLeftWord,
+  share: putShare,
 };
 
 const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
@@ -72,6 +74,7 @@ const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Prom
   interview: remover('interview'),
   reply: remover('reply'),
   leftWord: remover('left_word'),
+  share: remover('day_share'),
 };
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */

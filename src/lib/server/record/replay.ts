@@ -10,6 +10,7 @@ export const TRUTH = [
   'interview',
   'reply',
   'left_word',
+  'day_share',
   'catch',
   'check_device',
   'check_visit',

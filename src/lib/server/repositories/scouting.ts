@@ -48,7 +48,8 @@ export const remover =
       | 'duty'
       | 'interview'
       | 'reply'
-      | 'left_word',
+      | 'left_word'
+      | 'day_share',
   ) =>
   (trx: Knex, id: string, { crew }: Owner) =>
     trx(table).where({ id, crew_id: crew }).delete();

@@ -3,7 +3,8 @@
   import { clockText, shortText, spanText, type Clock } from '#core/time/clock';
 
   interface Props {
-    stop: { id: string; label: string; order: string; href: string; due: number | null; isWater: boolean; isBreak: boolean };
+    stop: { id: string; label: string; order: string; due: number | null; isWater: boolean; isBreak: boolean };
+    href: string;
     timed: Timed;
     nth: number;
     of: number;
@@ -16,7 +17,7 @@
     last: () => void;
     letGo: () => void;
   }
-  let { stop, timed, nth, of, start, clock, held, move, last, letGo }: Props = $props();
+  let { stop, href, timed, nth, of, start, clock, held, move, last, letGo }: Props = $props();
   const at = (minute: number): Date => new Date(start + minute * 60_000);
   const how = $derived(
     [
@@ -33,7 +34,7 @@
 <li class:late={timed.late > 0}>
   <span class="time">{clockText(at(timed.at), clock)}</span>
   <span class="what">
-    <a class="link" href={stop.href}><b>{stop.label}</b></a>
+    <a class="link" {href}><b>{stop.label}</b></a>
     <span>{stop.order}</span>
     <span class="quiet small">{how}</span>
   </span>

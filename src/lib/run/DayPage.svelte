@@ -1,19 +1,30 @@
 <script lang="ts">
+  import type { SubmitFunction } from '@sveltejs/kit';
   import { bandOf } from '#core/run/visit';
+  import type { DayPlan } from '#core/run/dayPlan';
   import { clockText, spanText } from '#core/time/clock';
   import { many } from '#core/units/many';
   import { goto } from '$app/navigation';
   import { keepRun } from '$lib/ui/ownRun';
+  import type { Kept } from '$lib/ui/kept';
+  import ShareForm from './ShareForm.svelte';
   import PrintHead from '$lib/ui/PrintHead.svelte';
   import Scroller from '$lib/ui/Scroller.svelte';
-  import type { PageData } from './$types';
+  import type { RunDay } from '#lib/run/page';
   import AskRun from './AskRun.svelte';
   import DayRail from './DayRail.svelte';
   import { DayOrder } from './dayOrder.svelte';
   import StopRow from './StopRow.svelte';
   import WaysOut from './WaysOut.svelte';
 
-  let { day }: { day: Extract<PageData, { start: number }> } = $props();
+  interface Props {
+    day: RunDay;
+    link: (set: string) => string;
+    keep: Record<string, string>;
+    isDesk: boolean;
+    share: { entry: string; kept: Kept | null; send: SubmitFunction };
+  }
+  let { day, link, keep, isDesk, share }: Props = $props();
   const it = new DayOrder(() => day);
   const plan = $derived(it.plan);
   const at = (minute: number): string => clockText(new Date(day.start + minute * 60_000), day.clock);
@@ -39,12 +50,21 @@
     const each = day.minutes.look.minutes + home.travel / Math.max(1, day.stops.length);
     return Math.max(0, Math.floor(left / each));
   });
+  /** one that is to be placed is placed at the bench, or on the device */
+  const hrefOf = ({ id, visit }: RunDay['stops'][number]): string =>
+    visit.task === 'place' ? (isDesk ? `/bench/${id}` : `/field?place=${id}`) : link(id);
   /** From here on each check leads to the next of this order. */
   function go(order: readonly string[]): void {
     const checks = order.filter((id) => day.stops.find((s) => s.id === id)?.visit.task !== 'place');
     keepRun(day.date, checks);
-    if (checks[0]) void goto(`/check/${checks[0]}`);
+    if (checks[0]) void goto(link(checks[0]));
   }
+  /** looks alone: what is placed belongs to whoever carries it */
+  const idsOf = (tour: DayPlan['tours'][number]): string[] =>
+    tour.stops.flatMap(({ stop }) => {
+      const found = day.stops[stop];
+      return found && found.visit.task !== 'place' ? [found.id] : [];
+    });
   const gpx = $derived(
     plan
       ? `/morning/run/stops.gpx?${new URLSearchParams({ stops: plan.tours.flatMap((t) => t.stops.flatMap((s) => day.stops[s.stop]?.id ?? [])).join(',') })}`
@@ -53,7 +73,17 @@
 </script>
 
 <PrintHead {title} />
-<AskRun {day} />
+<AskRun {day} {keep} />
+{#each day.parts as part (part.person)}
+  <p>
+    <b>{part.name}</b> has {many(part.stops.length, 'set')}{part.left.length === part.stops.length
+      ? ''
+      : part.left.length === 0
+        ? ', all done'
+        : `, ${part.left.length} left`}{part.person === day.me ? '' : '.'}
+    {#if part.person === day.me && part.left[0]}<a class="btn btn-sm no-print" href={link(part.left[0])}>Go on</a>{/if}
+  </p>
+{/each}
 {#if plan}
   {#each homes as home, i (i)}
     <p>
@@ -62,6 +92,7 @@
       {#if more !== null && i === 0}{more === 0 ? 'No more looks fit' : `${many(more, 'more look')} would fit`} before dark.{/if}
     </p>
   {/each}
+  {#if plan.tours.length > 1}<ShareForm {day} orders={plan.tours.map(idsOf)} {...share} />{/if}
   <WaysOut {plan} ways={it.ways} {day} />
   {#if plan.pins}
     <p role="status">
@@ -89,6 +120,7 @@
         {#if stop}
           <StopRow
             {stop}
+            href={hrefOf(stop)}
             {timed}
             nth={i + 1}
             of={tour.stops.length}
@@ -103,11 +135,11 @@
       {/each}
     </ol>
   {/each}
-  <p class="mt-3 no-print"><a class="link" href={gpx} data-sveltekit-reload>Stops in this order as GPX</a></p>
+  {#if isDesk}<p class="mt-3 no-print"><a class="link" href={gpx} data-sveltekit-reload>Stops in this order as GPX</a></p>{/if}
 {:else}
   <ol class="mt-3">
     {#each [...day.stops].sort((a, b) => (a.due ?? Infinity) - (b.due ?? Infinity)) as stop (stop.id)}
-      <li><a class="link" href={stop.href}><b>{stop.label}</b></a> {stop.order}</li>
+      <li><a class="link" href={hrefOf(stop)}><b>{stop.label}</b></a> {stop.order}</li>
     {/each}
   </ol>
 {/if}

@@ -1,9 +1,7 @@
 import type { DayPlan, Ways } from '#core/run/dayPlan';
 import { START, type Run, type Stop } from '#core/run/tour';
-import { planner } from '$lib/run/planner';
-import type { PageData } from './$types';
-
-type Day = Extract<PageData, { start: number }>;
+import { planner } from './planner';
+import type { RunDay } from '#lib/run/page';
 
 /** The order of a day as it is asked for: what the person holds in its place, and what the rest is planned round it. */
 export class DayOrder {
@@ -15,7 +13,7 @@ export class DayOrder {
   private ends = $state<string | null>(null);
   private readonly ask = planner(({ plan, ways }) => ([this.plan, this.ways] = [plan, ways]));
 
-  constructor(private readonly day: () => Day) {
+  constructor(private readonly day: () => RunDay) {
     $effect(() => this.ask({ run: this.run, people: this.day().asked.people }));
   }
 

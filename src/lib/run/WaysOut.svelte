@@ -2,14 +2,14 @@
   import type { DayPlan, Ways } from '#core/run/dayPlan';
   import { clockText } from '#core/time/clock';
   import { agree, many } from '#core/units/many';
-  import type { PageData } from './$types';
+  import type { RunDay } from '#lib/run/page';
 
   /** What is late, and what would bring all in time; nothing where all are. */
   interface Props {
     plan: DayPlan;
     /** undefined while it is looked for */
     ways: Ways | null | undefined;
-    day: Extract<PageData, { start: number }>;
+    day: RunDay;
   }
   let { plan, ways, day }: Props = $props();
   const at = (minute: number): string => clockText(new Date(day.start + minute * 60_000), day.clock);

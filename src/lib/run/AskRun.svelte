@@ -2,13 +2,19 @@
   import { MODES } from '#core/run/travel';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
-  import type { PageData } from './$types';
+  import type { RunDay } from '#lib/run/page';
 
-  let { day }: { day: Extract<PageData, { start: number }> } = $props();
+  interface Props {
+    day: RunDay;
+    /** kept in the address when it is asked anew */
+    keep: Record<string, string>;
+  }
+  let { day, keep }: Props = $props();
   const MINUTES = ['0', '20', '30', '45', '60'];
 </script>
 
 <form class="ask no-print" method="GET">
+  {#each Object.entries(keep) as [name, value] (name)}<input type="hidden" {name} {value} />{/each}
   <TimeField label="Begin" name="from" value={day.asked.from} error={day.problem || undefined} help="" />
   {#if day.accesses.length > 0}<SelectField label="From and back to" name="begin" value={day.asked.begin} options={day.accesses} />{/if}
   <SelectField
