@@ -2,11 +2,12 @@
 /// <reference lib="webworker" />
 import { version } from '$service-worker';
 import { registerRoute } from 'workbox-routing';
-import { NetworkOnly } from 'workbox-strategies';
+import { CacheFirst, NetworkOnly } from 'workbox-strategies';
 
 /** Keeps the field part on the device. What the record says is never kept here: the page keeps its own facts. */
 const worker = self as unknown as ServiceWorkerGlobalScope;
 const CACHE = `field ${version}`;
+const PHOTOS = 'photos';
 /** A signal too thin to bring a page within this is none, s. */
 const PATIENCE = 5;
 
@@ -22,7 +23,7 @@ async function keep(urls: readonly string[]): Promise<boolean> {
   } catch {
     return (await cache.match('/field')) !== undefined;
   }
-  for (const name of await caches.keys()) if (name !== CACHE) await caches.delete(name);
+  for (const name of await caches.keys()) if (name !== CACHE && name !== PHOTOS) await caches.delete(name);
   return true;
 }
 
@@ -49,6 +50,12 @@ registerRoute(
       throw error;
     }
   },
+);
+
+/** A photo never changes: one that was seen once is on the device. */
+registerRoute(
+  ({ url, sameOrigin, request }) => sameOrigin && request.method === 'GET' && url.pathname.startsWith('/photo/'),
+  new CacheFirst({ cacheName: PHOTOS }),
 );
 
 /** Any other room without a signal: the field part is what opens. */

@@ -7,7 +7,7 @@ import { DETOUR, MODES, PARKING, travelMatrix, TRUCK_KMH, UNPLACED, type Access,
 import { bandOf, visitOf } from '#core/run/visit';
 import { partsOf } from '#core/run/whose';
 import { shareSchema } from '#core/record/share';
-import { minutesOf, share, taskOf, TASKS, WORK_MINUTES, type Time } from '#core/run/work';
+import { minutesOf, placedOften, placingOf, share, taskOf, TASKS, WORK_MINUTES, type Time } from '#core/run/work';
 
 /** Minutes of work and of ways (speeds and minutes are common practice, no source). */
 
@@ -25,6 +25,15 @@ describe('minutes of work', () => {
   });
   it('of one work say nothing of another', () =>
     assert.equal(minutesOf({}, times('look', 9, 9, 9)).remake.minutes, WORK_MINUTES.remake.minutes));
+  it('of placing one type stand for that type once three were written, unless a time was typed', () => {
+    const placed = (type: string, ...own: number[]): Time[] => own.map((minutes) => ({ task: 'place', minutes, type }));
+    const written = [...placed('lodge-run', 20, 30, 25), ...placed('float', 4, 5), ...times('look', 2)];
+    const any = minutesOf({}, written);
+    assert.equal(placingOf('lodge-run', any.place, written).minutes, 25);
+    assert.deepEqual(placingOf('float', any.place, written), any.place);
+    assert.equal(placingOf('lodge-run', minutesOf({ place: 7 }, written).place, written).minutes, 7);
+    assert.deepEqual(placedOften(written), ['lodge-run']);
+  });
   it('lie between their low and their high, whatever was written', () =>
     fc.assert(
       fc.property(fc.array(fc.double({ min: 0.5, max: 600, noNaN: true }), { maxLength: 12 }), (own) => {

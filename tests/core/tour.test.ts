@@ -200,6 +200,18 @@ describe('a day that two share', () => {
       }),
       { numRuns: 12 },
     ));
+  it('a place that opens late keeps one there and the other not at home: what both do is shared evenly', () => {
+    const spots = places(10, 5);
+    const run: Run = {
+      travel: distances([{ x: 30, y: 30 }, ...spots]),
+      lunch: null,
+      stops: spots.map((_, i) => stop(i, { minutes: 10, ...(i === 3 ? { opens: 900 } : {}) })),
+    };
+    const [one, two] = sharedByTwo(run).map((order) => timed(run, order));
+    assert.ok(one && two);
+    const busy = [one, two].map((t) => t.back - t.waits);
+    assert.ok(Math.min(...busy) > 0.6 * Math.max(...busy), busy.join(' and '));
+  });
 });
 
 describe('a day that cannot be done in time', () => {

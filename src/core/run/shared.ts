@@ -16,7 +16,10 @@ export function sharedByTwo(run: Run): [number[], number[]] {
 
 function costOfTwo(run: Run, [a, b]: Two): number {
   const [one, two] = [timed(run, a), timed(run, b)];
-  return costOf({ late: one.late + two.late, back: Math.max(one.back, two.back) + (one.back + two.back) / 1000 });
+  const longest = Math.max(one.back, two.back);
+  // where a place that opens late holds one of them until then, the other does not stay at home: what both do is shared evenly too
+  const busiest = Math.max(one.back - one.waits, two.back - two.waits);
+  return costOf({ late: one.late + two.late, back: longest + busiest / 1e3 + (one.back + two.back) / 1e6 });
 }
 
 /** Stops are handed over one by one, each to its best place in the other's day, while that helps. */

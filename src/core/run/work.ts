@@ -23,6 +23,8 @@ export const TIMES_WANTED = 3;
 export interface Time {
   task: Task;
   minutes: number;
+  /** the type of set, of what was placed */
+  type?: string;
 }
 
 /** What a task takes, minutes, with its spread: the middle of what was written, and between which two nine of ten of its times lie. */
@@ -49,6 +51,22 @@ export function minutesOf(typed: Readonly<Record<string, number>>, written: read
     return { minutes, low: minutes * (1 - SPREAD), high: minutes * (1 + SPREAD), times: 0, from };
   };
   return Object.fromEntries(TASKS.map((task) => [task, of(task)])) as Record<Task, Takes>;
+}
+
+/** What placing a set of one type takes: by the times of that very type, where enough were written and nobody typed another; else as any set of its kind. */
+export function placingOf(type: string, any: Takes, written: readonly Time[]): Takes {
+  const own = written.filter((t) => t.type === type).map(({ minutes }): Time => ({ task: 'place', minutes }));
+  return any.from === 'typed' || own.length < TIMES_WANTED ? any : minutesOf({}, own).place;
+}
+
+/** The types of which enough times were written to stand for themselves, the oftenest first. */
+export function placedOften(written: readonly Time[]): string[] {
+  const count = new Map<string, number>();
+  for (const { type } of written) if (type) count.set(type, (count.get(type) ?? 0) + 1);
+  return [...count]
+    .filter(([, n]) => n >= TIMES_WANTED)
+    .sort((a, b) => b[1] - a[1])
+    .map(([type]) => type);
 }
 
 /** The middle of every task, minutes. */

@@ -16,6 +16,7 @@
   import StateMark from '$lib/ui/StateMark.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { inOwnRun } from '$lib/ui/ownRun';
+  import Photo from './Photo.svelte';
   import Here from './Here.svelte';
   import DetailForm from './DetailForm.svelte';
   import PastChecks from './PastChecks.svelte';
@@ -101,7 +102,10 @@
       <a class="tap small" href={answer('untouched', { then: 'moved' })}>I moved it <span>untouched until now</span></a>
     </nav>
   {:else if detail}
-    {#if data.lies}<div class="page pb-0"><FindTrap holds={data.lies} name="{view.number} {view.name}" {system} /></div>{/if}
+    {#if data.lies}<div class="page pb-0">
+        <FindTrap holds={data.lies} name="{view.number} {view.name}" {system} />
+        {#if data.photoLeft}<Photo id={data.photoLeft} of="{view.number} {view.name} as it was left" />{/if}
+      </div>{/if}
     <DetailForm {data} {kept} {system} {person} {send} {keepPhoto} outcome={data.outcome ?? 'other'} {minutes} />
   {:else}
     <div class="drawn"><DesignDrawing {scene} {move} title="{view.typeName} at {view.station.name}, from the side" /></div>
@@ -143,6 +147,8 @@
       {:else if data.likely !== 'untouched'}
         <button class="tap wide" name="outcome" value="untouched">Untouched</button>
         <button class="tap first" name="outcome" value={data.likely}>{capital(data.likely)}</button>
+      {:else if data.asks && !isDesk}
+        <a class="tap first" href={answer('untouched')}>Untouched again</a>
       {:else}
         <button class="tap first" name="outcome" value="untouched"
           >{view.devices.length > 1 ? `All ${view.devices.length} untouched` : 'Untouched'}</button

@@ -91,7 +91,7 @@
       {device}
       {kept}
       {system}
-      first={i === 0 || !many ? outcome : ''}
+      first={i === 0 || !many || outcome === 'untouched' ? outcome : ''}
       {many}
       onSlide={data.onSlide}
       species={data.view.species}

@@ -72,6 +72,7 @@ export function checkPage({ season, set, view, outcome: asked }: Asked, { past, 
     /** what lies in a bed is not knocked down: its bed is empty */
     hasBed: view.devices.every((d) => d.class === 'foothold'),
     asks: asksNow(past),
+    photoLeft: asked === 'missing' ? set.photoLeft : null,
     hole: set.hole,
     opened: set.entry,
     past: past.map((c) => ({

@@ -1,4 +1,5 @@
 import type { NewEntry } from '#core/record/entry';
+import { keepPhotos } from './device';
 import { minuteNow } from './clock';
 import { seasonIn, seasonOf } from '#lib/season/season';
 import { whoOf, type Asker } from '#lib/season/who';
@@ -107,6 +108,7 @@ export class Field {
       }
       await this.#store.keep(first);
       await this.#read();
+      void keepPhotos(first.snapshot.facts.sets.flatMap((s) => (s.state === 'live' && s.photoLeft ? [s.photoLeft] : [])));
       while (this.waiting.length > 0) {
         const forms = firstOf(this.waiting);
         await this.#sendPhotos(forms);

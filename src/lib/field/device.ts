@@ -23,6 +23,12 @@ export async function keepPage(): Promise<Keeping> {
   }
 }
 
+/** Has the worker keep photos that may be looked for out of reach; without one nothing is kept. */
+export async function keepPhotos(ids: readonly string[]): Promise<void> {
+  if (!navigator.serviceWorker?.controller) return;
+  for (const id of ids) if (!(await caches.match(`/photo/${id}`))) await fetch(`/photo/${id}`).catch(() => undefined);
+}
+
 /** Tells the worker which files this page was drawn from, and waits until it has them all. */
 function filled(worker: ServiceWorker): Promise<boolean> {
   const used = performance.getEntriesByType('resource').map(({ name }) => new URL(name));

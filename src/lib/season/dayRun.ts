@@ -1,6 +1,7 @@
 import { movingOf } from '#core/ahead/moving';
 import { isCloseTo } from '#core/run/stops';
 import { travelMatrix, type Access, type Ends, type Mode } from '#core/run/travel';
+import { placingOf } from '#core/run/work';
 import { setTypeOf } from '#core/sets/catalogue';
 import type { SetView } from '#core/sets/standing';
 import { localDate } from '#core/time/localTime';
@@ -52,7 +53,8 @@ export function dayRun(season: Season, { start, mode, access }: RunAsked, asker:
       };
     }),
     ...opening.map((view) => {
-      const { minutes, low, high } = season.minutes[setTypeOf(view.type).underIce ? 'ice' : 'place'];
+      const any = season.minutes[setTypeOf(view.type).underIce ? 'ice' : 'place'];
+      const { minutes, low, high } = placingOf(view.type, any, season.times);
       return {
         ...{ id: view.id, label: `${view.number} ${view.name}`, order: 'Set it' },
         visit: { task: 'place' as const, minutes, low, high },

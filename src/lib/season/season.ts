@@ -1,7 +1,7 @@
 import { clockOf, type Clock } from '#core/time/clock';
 import { foretold } from '#core/ahead/moving';
 import type { InForce } from '#core/rules/inForce';
-import { minutesOf, type Takes, type Task } from '#core/run/work';
+import { minutesOf, type Takes, type Task, type Time } from '#core/run/work';
 import { armAndWaders } from '#core/units/bodyGauge';
 import type { System } from '#core/units/factors';
 import type { Frame } from '#core/units/frame';
@@ -71,6 +71,8 @@ export interface Season {
   shares: Written<Share>[];
   /** what work takes the reader, minutes */
   minutes: Record<Task, Takes>;
+  /** the times they rest on */
+  times: Time[];
   /** levels now, by water; the ice by its course */
   levels: Record<string, Water>;
 }
@@ -156,6 +158,7 @@ export function seasonOf(facts: Facts, { who, now }: Asker): Loaded {
     words,
     shares,
     minutes: minutesOf(who.person.minutes, times),
+    times,
   };
   season.levels = foretold(season, now);
   const views = new Map<string, SetView>();

@@ -3,7 +3,7 @@ import { critique } from '#core/critique/critique';
 import { cutAndCarry } from '#core/gear/carry';
 import { choicesFor, costOf, firstThree, type Choice, type Cost, type DesignAsked } from '#core/guide/designs';
 import { rankSpots, type Spot } from '#core/guide/places';
-import { middleOf } from '#core/run/work';
+import { middleOf, placingOf } from '#core/run/work';
 import { crewMean } from '#core/planning/plan';
 import { beginsWith } from '#core/schools/sides';
 import { setTypeOf } from '#core/sets/catalogue';
@@ -158,6 +158,10 @@ function drawn(known: Known, station: Station, choice: Choice, species: Species,
 /** What sets of some designs cost and give: by the person's own minutes, and by what such sets gave this season. */
 function costing({ season }: Known, species: Species, totals: Totals, locals: App.Locals) {
   const minutes = middleOf(season.minutes);
+  const placed = (type: string): { place: number; ice: number } => ({
+    place: placingOf(type, season.minutes.place, season.times).minutes,
+    ice: placingOf(type, season.minutes.ice, season.times).minutes,
+  });
   const typeOf = Object.fromEntries(season.sets.map((s) => [s.id, s.type as string]));
   const own = totals.filter((t) => t.species === species);
   const nightsOf = (list: Totals): number => list.reduce((n, t) => n + t.inBand.high / 24, 0);
@@ -175,7 +179,7 @@ function costing({ season }: Known, species: Species, totals: Totals, locals: Ap
         sets: 1,
         traps: Object.keys(usualDevices(type)).length,
         underIce: type.underIce ?? false,
-        minutes,
+        minutes: { ...minutes, ...placed(type.id) },
         pieces: carried.filter((c) => c.kind !== 'device' && c.kind !== 'cable').reduce((n, c) => n + c.count, 0),
         cable: carried.filter((c) => c.kind === 'cable').reduce((n, c) => n + (c.amount ?? 0), 0),
         caught: caughtOf(alike),

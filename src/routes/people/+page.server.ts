@@ -2,7 +2,8 @@ import { many } from '#core/units/many';
 import { together } from '$lib/server/repositories/asked';
 import { askTimes } from '$lib/server/repositories/checks';
 import { error, redirect } from '@sveltejs/kit';
-import { minutesOf, TASKS, TIMES_WANTED, WORK_MINUTES, type Takes } from '#core/run/work';
+import { setTypeOf } from '#core/sets/catalogue';
+import { minutesOf, placedOften, placingOf, TASKS, TIMES_WANTED, WORK_MINUTES, type Takes } from '#core/run/work';
 import { clockOf, daySaid, whenText, type Clock } from '#core/time/clock';
 import { BODY_WORDS, TYPICAL_BODY } from '#core/units/bodyGauge';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
@@ -49,6 +50,10 @@ export const load: PageServerLoad = async ({ locals }) => {
         own: word in person.measures,
       })),
       work: TASKS.map((task) => ({ task, label: WORK_MINUTES[task].label, typed: printed(person.minutes[task]), ...saysOf(takes[task]) })),
+      placing: placedOften(times.times).map((type) => ({
+        name: setTypeOf(type).name,
+        ...saysOf(placingOf(type, takes.place, times.times)),
+      })),
       tools: tools.map(([word, metres]) => `${word} = ${printLength(metres, person.system)}`).join('\n'),
     },
     line: line && { name: line.name, zone: line.zone, lat: degrees(line.lat), lon: degrees(line.lon), entry: line.entry },

@@ -130,6 +130,7 @@
           />
         {/each}
       </div>
+      {#each data.me.placing as { name, says } (name)}<p class="quiet">Placing, {name.toLowerCase()}: {says}.</p>{/each}
       <button class="btn btn-primary">Save</button>
     </form>
   </div>

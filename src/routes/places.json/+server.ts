@@ -9,5 +9,9 @@ export const GET: RequestHandler = async ({ locals }) => {
     ...(state === 'live' ? [{ text: `Check ${number} ${name}`, href: `/check/${id}` }] : []),
     { text: `Bench ${number} ${name}`, href: `/bench/${id}` },
   ]);
-  return json([...(season?.waters ?? []).map(({ id, name }) => ({ text: name, href: `/waters/${id}` })), ...sets]);
+  const waters = (season?.waters ?? []).flatMap(({ id, name }) => [
+    { text: name, href: `/waters/${id}` },
+    ...(season?.gauges.some((g) => g.water === id) ? [{ text: `Read a level at ${name}`, href: `/waters/${id}/levels` }] : []),
+  ]);
+  return json([...waters, ...sets]);
 };

@@ -285,7 +285,7 @@ export const askTimes = (db: Knex, crew: string, by: string): Asked<TimeRow, Tim
   read: (rows) =>
     rows.flatMap(({ took, change, outcomes, is_alive, type, is_placed }): Time[] => {
       const { underIce = false } = setTypeOf(type);
-      if (is_placed) return [{ task: underIce ? 'ice' : 'place', minutes: took }];
+      if (is_placed) return [{ task: underIce ? 'ice' : 'place', minutes: took, type }];
       // through ice the hole is in it: it is no time of a look
       const task = underIce ? null : taskOf({ outcomes, change, isAlive: is_alive });
       return task ? [{ task, minutes: took }] : [];
