@@ -164,7 +164,7 @@ test('a question mark lists every page, water and set; a few letters and Enter g
   await page.keyboard.press('?');
   const dialog = page.getByRole('dialog', { name: 'Go to' });
   await expect(dialog.getByRole('option', { name: 'Rounds', exact: true })).toHaveAttribute('aria-selected', 'true');
-  await expect(dialog.getByRole('option', { name: 'Header Pond' })).toBeAttached();
+  await expect(dialog.getByRole('option', { name: 'Header Pond', exact: true })).toBeAttached();
   expect(await serious(page)).toEqual([]);
   await page.keyboard.type('12 east');
   await expect(dialog.getByRole('option')).toHaveText(['Check 12 east lodge run', 'Bench 12 east lodge run']);

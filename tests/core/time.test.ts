@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import { DateTime } from 'luxon';
 import { dayStrip } from '#core/time/dayStrip';
 import { deadlineAfter, latestStart, ruleText, setDeadline, type CheckRule } from '#core/time/deadline';
-import { clockOf, clockText, datedText, dateText, spanText, whenText, type Hours } from '#core/time/clock';
+import { clockOf, clockText, datedText, dateText, spanText, wallSaid, whenText, type Hours } from '#core/time/clock';
 import { addDays, instantOf, readLocalTime, toField, wholeMinute } from '#core/time/localTime';
 import { seasonOf } from '#core/time/season';
 import { lastLight, sunOf } from '#core/time/sun';
@@ -20,7 +20,14 @@ describe('local time', () => {
   });
   it('a time that the clocks skip is refused', () => {
     const read = readLocalTime('2026-03-08T02:30', zone);
-    assert.match(read.ok ? '' : read.sentence, /skip 02:30/);
+    assert.match(read.ok ? '' : read.sentence, /skip 02:30 on 2026-03-08/);
+    for (const [hours, said] of [
+      [12, 'The clocks skip 2:30 am on Mar 8, 2026:'],
+      [24, 'The clocks skip 02:30 on 8 Mar 2026:'],
+    ] as const) {
+      const told = readLocalTime('2026-03-08T02:30', zone, null, wallSaid(hours));
+      assert.ok(!told.ok && told.sentence.startsWith(said), said);
+    }
   });
   it('a time that the clocks repeat is asked, and either can be meant', () => {
     const asked = readLocalTime('2026-11-01T01:30', zone);

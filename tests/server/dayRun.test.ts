@@ -95,6 +95,26 @@ describe('a day that two share', () => {
   });
 });
 
+describe('what a run takes along', () => {
+  const load = async (query: string): Promise<string> => (await get(`/bench/carry?${query}`)).replace(/<[^>]*>/g, ' ').replace(/\s+/g, ' ');
+  it('is weighed against what carries it, with its spares and what more it makes', async () => {
+    const page = await load('way=sled');
+    assert.match(page, /\d+(\.5)? lb of the 132\.5 lb that the sled carries \(practice\)/);
+    assert.match(page, /on nine runs of ten: of \d+ looks of yours \d+ found one to replace/);
+    assert.match(page, /\d+ more lodge run then body-grip 330 is gone/);
+    const back = await load('way=on+foot&most=20+lb');
+    assert.match(back, /lb of the 20 lb that a back carries: .* too much, \d ways/);
+    assert.match(back, /no more lodge run then it is full/);
+  });
+  it('has the flat stones of a set that is to be raised', async () =>
+    assert.match(await load(''), /flat stones, 6¾ in under the stand of 15/));
+  it('refuses what is no weight beside its field, and keeps it', async () => {
+    const page = await get('/bench/carry?way=sled&most=plenty');
+    assert.ok(page.includes('is not a weight Zaprud can read') && page.includes('value="plenty"'));
+    assert.ok((await get('/bench/carry?way=sled&most=-3')).includes('What it carries is more than 0'));
+  });
+});
+
 describe('whose minutes', () => {
   it('People tells what was written, between which two, and by how many stops', async () => {
     const page = (await get('/people')).replace(/<[^>]*>/g, ' ').replace(/\s+/g, ' ');

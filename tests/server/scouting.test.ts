@@ -350,6 +350,13 @@ describe('guided readings, ledger, counting, plan', () => {
     assert.match(await get(place('Header Pond', 20)), /For: [^.]*catch/);
     assert.match(await get(`${water('Header Pond')}/count`), /\d+ caught here since \w+ \d+: more lived here than its signs told/);
   });
+  it('who is left is said with its odds, the same on both pages; not where more were caught than its signs told of', async () => {
+    const said = /(?:Nobody left|Gone, or [^<]*|\d(?: to \d)? left, [^<]*|Cannot tell: [^<]*)\./;
+    const race = said.exec(await get(`${water('Hatchery Race')}/count`))?.[0] ?? 'nothing';
+    assert.ok((await get('/colonies')).includes(race), race);
+    assert.match(await get(`${water('Hatchery Race')}/count`), /Chance of each number left/);
+    assert.doesNotMatch(await get(`${water('Header Pond')}/count`), /Chance of each number left/);
+  });
   it('a copy of a set goes to no place that cannot be waded, and names it', async () => {
     const [set] = await rows('trap_set', { number: 12 });
     assert.match(await get(`/bench/series?like=${String(set?.id)}`), /13 lodge: Too deep to wade/);

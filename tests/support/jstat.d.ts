@@ -1,6 +1,7 @@
 declare module 'jstat' {
   const jstat: {
     chisquare: { inv(p: number, df: number): number };
+    binomial: { pdf(k: number, n: number, p: number): number };
     negbin: { cdf(x: number, r: number, p: number): number };
   };
   export default jstat;

@@ -87,12 +87,38 @@ function countCatches(visits: readonly Check[]): Record<string, number> {
 
 type Stay = TrapSet['stays'][number];
 
-function exposureOfStay(
+/** Device-nights of a set inside its range, by night: the middle of what is sure and what may be. @param nights each from its noon to the next */
+export function effortByNight(
   set: TrapSet,
-  stay: Stay,
   visits: readonly Check[],
-  { ground, gauges, readings, now }: Totalled & { ground: Ground },
-) {
+  asked: Totalled,
+  nights: readonly { from: Date; to: Date }[],
+): number[] {
+  const { ground } = asked;
+  if (!ground) return nights.map(() => 0);
+  const own = [...visits].sort((a, b) => a.at.localeCompare(b.at));
+  const stays = set.stays.map((stay) => factsOfStay(set, stay, own, { ...asked, ground }));
+  return nights.map(({ from, to }) =>
+    sum(
+      stays.map(({ standings, sprung, readings, spent }) => {
+        const tonight = standings
+          .filter((s) => s.from < to && s.to > from)
+          .map((s) => ({ ...s, from: s.from > from ? s.from : from, to: s.to < to ? s.to : to }));
+        if (tonight.length === 0) return 0;
+        const { low, high } = exposureOf(tonight, sprung, readings, spent).inBand;
+        return (low + high) / 2 / 24;
+      }),
+    ),
+  );
+}
+
+function exposureOfStay(set: TrapSet, stay: Stay, visits: readonly Check[], asked: Totalled & { ground: Ground }): Exposure {
+  const { standings, sprung, readings, spent } = factsOfStay(set, stay, visits, asked);
+  return exposureOf(standings, sprung, readings, spent);
+}
+
+/** What the exposure of a device rests on: how it stood, when it sprang, what its gauge read, when it lay spent. */
+function factsOfStay(set: TrapSet, stay: Stay, visits: readonly Check[], { ground, gauges, readings, now }: Totalled & { ground: Ground }) {
   const end = stay.to === null ? now : new Date(stay.to);
   let { surface } = ground.station;
   const standings = stretchesOf(set, new Date(stay.from), end, ground).map((stretch): Standing => {
@@ -101,12 +127,12 @@ function exposureOfStay(
     return { from: stretch.from, to: stretch.to, band, may };
   });
   const gauge = gauges.find((g) => g.water === ground.station.water && g.surface === surface);
-  return exposureOf(
+  return {
     standings,
-    sprungOf(stay, visits),
-    gauge ? (readings[gauge.id] ?? []) : [],
-    spentTimes(stay.id, visits, armingsOf(set), end),
-  );
+    sprung: sprungOf(stay, visits),
+    readings: gauge ? (readings[gauge.id] ?? []) : [],
+    spent: spentTimes(stay.id, visits, armingsOf(set), end),
+  };
 }
 
 function sprungOf(stay: Stay, visits: readonly Check[]): Sprung[] {

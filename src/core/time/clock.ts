@@ -55,6 +55,12 @@ export function dateText(date: string, today: string, hours: Hours): string {
   return hours === 12 ? `${short}, ${year}` : `${short} ${year}`;
 }
 
+/** A date and a time of day that may be no moment at all, as its reader says them: `2:30 am on Mar 8, 2026`. */
+export const wallSaid =
+  (hours: Hours) =>
+  (date: string, wall: string): string =>
+    `${wallText(wall, hours)} on ${dateText(date, '', hours)}`;
+
 /** Day and time: `Dec 8 3:12 pm` or `8 Dec 15:12`. */
 export const momentText = (at: Date, clock: Clock): string => `${dayText(at, clock)} ${clockText(at, clock)}`;
 

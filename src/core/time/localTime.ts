@@ -8,19 +8,26 @@ export type LocalTime = { ok: true; at: Date } | { ok: false; sentence: string }
  *
  * @param zone IANA name, `America/Chicago`
  * @param which `first` (before the clocks go back) or `second`
+ * @param say how its reader is told a date and a time of day
  */
-export function readLocalTime(text: string, zone: string, which?: string | null): LocalTime {
+export function readLocalTime(
+  text: string,
+  zone: string,
+  which?: string | null,
+  say: (date: string, wall: string) => string = (date, wall) => `${wall} on ${date}`,
+): LocalTime {
   const match = /^(\d{4}-\d{2}-\d{2})[T ](\d{2}:\d{2})(?::\d{2}(?:\.\d+)?)?$/.exec(whole(text));
-  const typed = match ? `${match[1]}T${match[2]}` : '';
+  const [, date = '', wall = ''] = match ?? [];
+  const typed = match ? `${date}T${wall}` : '';
   const time = DateTime.fromISO(typed, { zone });
   if (!match || !time.isValid)
     return { ok: false, sentence: `“${text.trim().slice(0, 30)}” is not a date and time. Write it like 2026-11-25 07:31, or 7:31 am.` };
   if (time.toFormat("yyyy-MM-dd'T'HH:mm") !== typed) {
-    return { ok: false, sentence: `The clocks skip ${match[2]} on ${match[1]}: that time does not exist. Give a time an hour later.` };
+    return { ok: false, sentence: `The clocks skip ${say(date, wall)}: that time does not exist. Give a time an hour later.` };
   }
   const both = time.getPossibleOffsets();
   if (both.length > 1 && which !== 'first' && which !== 'second') {
-    return { ok: false, sentence: `The clocks show ${match[2]} twice on ${match[1]}. Say which of the two is meant.` };
+    return { ok: false, sentence: `The clocks show ${say(date, wall)} twice. Say which of the two is meant.` };
   }
   const chosen = which === 'second' ? both.at(-1) : both[0];
   return { ok: true, at: (chosen ?? time).toJSDate() };

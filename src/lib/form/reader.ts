@@ -1,3 +1,4 @@
+import { clockOf, wallSaid } from '#core/time/clock';
 import { readLocalTime } from '#core/time/localTime';
 import { parseLength, smallUnit, type LengthUnit } from '#core/units/length';
 import { parseWeight } from '#core/units/weight';
@@ -43,7 +44,7 @@ export function reader(data: FormData, who: Who) {
       return Number.isFinite(value) ? value : undefined;
     },
     instant: (name: string, zone: string): Date | undefined => {
-      const read = readLocalTime(text(name), zone, text(`${name}.which`));
+      const read = readLocalTime(text(name), zone, text(`${name}.which`), wallSaid(clockOf(person, zone).hours));
       if (read.ok) return read.at;
       errors[name] = read.sentence;
       return undefined;

@@ -1,5 +1,6 @@
 import { partsOf } from '#core/run/whose';
 import { MODES, type Mode } from '#core/run/travel';
+import { wallSaid } from '#core/time/clock';
 import { instantOf, localDate, readLocalTime, toField } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { accessPoints, dayRun } from '#lib/season/dayRun';
@@ -27,7 +28,7 @@ export function runPage(season: Season, said: URLSearchParams, { catches, people
   const { zone } = season.line;
   const text = (name: string): string => said.get(name)?.trim() ?? '';
   const from = text('from') || toField(now, zone);
-  const read = readLocalTime(from, zone, text('from.which'));
+  const read = readLocalTime(from, zone, text('from.which'), wallSaid(season.clock.hours));
   const past = read.ok ? now.getTime() - read.at.getTime() : 0;
   const problem = read.ok ? (past > LATELY ? 'That is past already. Say when you begin.' : '') : read.sentence;
   // who is on his way already goes on from now

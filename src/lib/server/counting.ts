@@ -1,6 +1,6 @@
 import type { Station } from '#core/stations/placed';
 import { cameraTonight, type CameraAdvice } from '#core/counting/cameraTonight';
-import { colonyRange, type ColonyRange } from '#core/counting/colonyRange';
+import type { ColonyEvidence } from '#core/counting/colonyRange';
 import { countOf, type Count } from '#core/counting/nights';
 import { latest } from '#core/stations/measures';
 import { type Clock, dayText } from '#core/time/clock';
@@ -18,8 +18,8 @@ export function waterCount(scouted: Scouted, species: string, zone: string): Cou
   return countOf(events, watches, species, zone);
 }
 
-/** A first range for the beavers of a water, from its largest lodge, longest dam and largest pile. */
-export function waterRange(stations: Station[], count: Count, scouted: Scouted, clock: Clock, system: 'us' | 'metric'): ColonyRange {
+/** What the signs of a water tell of its beavers: its largest lodge, longest dam and largest pile, who was seen, and who was caught since. */
+export function evidenceOf(stations: Station[], count: Count, scouted: Scouted, clock: Clock): ColonyEvidence {
   const own = scouted.caught.filter((c) => c.species === 'beaver');
   // who was seen before a catch may be the one that was caught: the floor holds from the first picture on
   const seen = Math.min(...scouted.cameras.flatMap((c) => c.events.filter((e) => e.species === 'beaver').map((e) => e.at.getTime())));
@@ -27,21 +27,18 @@ export function waterRange(stations: Station[], count: Count, scouted: Scouted, 
     const all = stations.flatMap((s) => latest(s.measures, what)?.value ?? []);
     return all.length > 0 ? Math.max(...all) : null;
   };
-  return colonyRange(
-    {
-      floor: count.floor,
-      young: (count.sizes.small ?? 0) > 0,
-      lodgeAcross: most('across'),
-      damLength: most('crestLength'),
-      pileExtent: most('extent'),
-      caught: {
-        count: own.length,
-        afterFloor: own.filter((c) => c.at.getTime() > seen).length,
-        since: own[0] ? dayText(own[0].at, clock) : '',
-      },
+  return {
+    floor: count.floor,
+    young: (count.sizes.small ?? 0) > 0,
+    lodgeAcross: most('across'),
+    damLength: most('crestLength'),
+    pileExtent: most('extent'),
+    caught: {
+      count: own.length,
+      afterFloor: own.filter((c) => c.at.getTime() > seen).length,
+      since: own[0] ? dayText(own[0].at, clock) : '',
     },
-    system,
-  );
+  };
 }
 
 /** A break that was plugged of late: at the place of its set, else at every dam of that water. */

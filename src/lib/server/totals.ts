@@ -1,5 +1,5 @@
-import { firstStay, setTotal, type SetTotal } from '#core/effort/totals';
-import type { Check, Line } from '#core/record/kinds';
+import { firstStay, setTotal, type SetTotal, type Totalled } from '#core/effort/totals';
+import type { Check, Line, TrapSet } from '#core/record/kinds';
 import type { Station } from '#core/stations/placed';
 import { db } from './database';
 import { checks } from './repositories/checks';
@@ -13,6 +13,12 @@ import { surfacesAt } from './surfaces';
 
 /** What every set of a season adds up to: exposure and catch. The season is the one under way unless another line is given. */
 export async function seasonTotals(locals: App.Locals, of?: Line): Promise<SetTotal[] | null> {
+  const known = await workedSets(locals, of);
+  return known && known.map(({ set, visits, asked }) => setTotal(set, visits, asked));
+}
+
+/** Every set that worked in a season with its checks, and with what its exposure is worked out. */
+export async function workedSets(locals: App.Locals, of?: Line): Promise<{ set: TrapSet; visits: Check[]; asked: Totalled }[] | null> {
   const visited = checks(db(), locals.who.crew, { line: of?.id ?? currentLineId(db(), locals.who.crew) });
   // what fails is thrown where it is waited for
   visited.catch(() => undefined);
@@ -26,9 +32,9 @@ export async function seasonTotals(locals: App.Locals, of?: Line): Promise<SetTo
   const surfaces = other ? await surfacesAt(season.gauges, momentsOfSets(other, season.stations)) : season.surfaces;
   const bySet = new Map<string, Check[]>();
   for (const visit of visits) bySet.set(visit.set, [...(bySet.get(visit.set) ?? []), visit]);
-  return own.map((set): SetTotal => {
+  return own.map((set) => {
     const station = stations[set.station];
     const ground = station ? { ...groundOf(season, station), surfaces } : null;
-    return setTotal(set, bySet.get(set.id) ?? [], { ground, gauges: season.gauges, readings, now: locals.now });
+    return { set, visits: bySet.get(set.id) ?? [], asked: { ground, gauges: season.gauges, readings, now: locals.now } };
   });
 }

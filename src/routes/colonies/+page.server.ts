@@ -1,8 +1,11 @@
-import { rangeText } from '#core/counting/colonyRange';
+import { colonyRange, rangeText } from '#core/counting/colonyRange';
 import { contactText, tallyText } from '#core/counting/contacts';
 import { catchText } from '#core/record/sentence';
 import { whenText } from '#core/time/clock';
-import { waterCount, waterRange } from '$lib/server/counting';
+import { leftText } from '#core/words/left';
+import { evidenceOf, waterCount } from '$lib/server/counting';
+import { leftIn } from '$lib/server/left';
+import { workedSets } from '$lib/server/totals';
 import { db } from '$lib/server/database';
 import { checks } from '$lib/server/repositories/checks';
 import { loadScouted } from '$lib/server/scouting';
@@ -13,7 +16,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals }) => {
   const [season, scouted] = await Promise.all([loadSeason(locals, ['live', 'pulled']), loadScouted(locals)]);
   if (!season) return { waters: [] };
-  const visits = await checks(db(), locals.who.crew, { line: season.line.id });
+  const [visits, worked] = await Promise.all([checks(db(), locals.who.crew, { line: season.line.id }), workedSets(locals)]);
   const stations = index(season.stations);
   const waterOf = Object.fromEntries(season.sets.map((s) => [s.id, stations[s.station]?.water ?? '']));
   const { system } = locals.who.person;
@@ -30,8 +33,11 @@ export const load: PageServerLoad = async ({ locals }) => {
     const count = waterCount(here, 'beaver', season.line.zone);
     const lodged = own.some((s) => ['lodge', 'feed bed', 'dam'].includes(s.kind));
     if (!lodged && count.floor === 0 && !here.caught.some((c) => c.species === 'beaver')) return null;
-    const range = waterRange(own, count, here, season.clock, system);
-    return { text: rangeText(range), second: range.second };
+    const evidence = evidenceOf(own, count, here, season.clock);
+    const range = colonyRange(evidence, system);
+    const signs = scouted.signs.filter((s) => ids.has(s.station));
+    const found = leftIn({ season, water, worked: worked ?? [], scouted: { signs }, count, evidence, now: locals.now });
+    return { text: found ? leftText(found) : rangeText(range), second: range.second };
   };
 
   return {

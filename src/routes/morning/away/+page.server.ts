@@ -1,5 +1,5 @@
 import { MOST_AWAY, whileAway } from '#core/run/away';
-import { momentText, whenText } from '#core/time/clock';
+import { momentText, wallSaid, whenText } from '#core/time/clock';
 import { instantOf, addDays, localDate, readLocalTime, toField } from '#core/time/localTime';
 import { agree, many } from '#core/units/many';
 import { paperRows } from '$lib/server/paper';
@@ -15,7 +15,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const today = localDate(now, line.zone);
   const typed = (name: string, days: number, time: string): string =>
     url.searchParams.get(name)?.trim() || toField(instantOf(addDays(today, days), time, line.zone), line.zone);
-  const read = (name: string, text: string) => readLocalTime(text, line.zone, url.searchParams.get(`${name}.which`));
+  const read = (name: string, text: string) => readLocalTime(text, line.zone, url.searchParams.get(`${name}.which`), wallSaid(clock.hours));
   const [from, to] = [typed('from', 1, '17:00'), typed('to', 4, '07:00')];
   const [leaving, back] = [read('from', from), read('to', to)];
   const asked = { line: line.name, from, to, groups: [], said: '', before: '' };

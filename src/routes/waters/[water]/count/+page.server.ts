@@ -6,14 +6,21 @@ import { dayText, momentText } from '#core/time/clock';
 import { addDays, localDate, wholeMinute, instantOf } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { SPECIES, type Species } from '#core/animals/species';
-import { cameraPlaces, waterCount, waterRange } from '$lib/server/counting';
+import { colonyRange } from '#core/counting/colonyRange';
+import type { Count } from '#core/counting/nights';
+import type { Station } from '#core/stations/placed';
+import { leftText } from '#core/words/left';
+import type { Season } from '#lib/season/season';
+import { leftIn } from '$lib/server/left';
+import { workedSets } from '$lib/server/totals';
+import { cameraPlaces, evidenceOf, waterCount } from '$lib/server/counting';
 import { db } from '$lib/server/database';
 import { attempt, refused } from '$lib/server/form';
 import { reader, type Reader } from '#lib/form/reader';
 import { idBeside, newId } from '#lib/form/newId';
 import { record } from '$lib/server/record/write';
 import type { NewEntry } from '#core/record/entry';
-import { loadScouted, stationName, waterOf } from '$lib/server/scouting';
+import { loadScouted, stationName, waterOf, type Scouted } from '$lib/server/scouting';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
@@ -33,7 +40,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
       ...count,
       most: count.most && { count: count.most.count, when: momentText(count.most.at, season.clock) },
     },
-    range: species === 'beaver' ? waterRange(stations, count, scouted, season.clock, locals.who.person.system) : null,
+    ...(species === 'beaver' ? await beavers(locals, { water: water.id, stations, count, scouted, season }) : { range: null, left: null }),
     points: scouted.cameras.flatMap((c) =>
       c.events
         .filter((e) => e.species === species)
@@ -55,6 +62,17 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
     ids: { form: newId(), sim: newId(), typed: newId() },
   };
 };
+
+/** How many beavers are left by all that is known of them, and what their signs alone told. */
+async function beavers(
+  locals: App.Locals,
+  { water, stations, count, scouted, season }: { water: string; stations: Station[]; count: Count; scouted: Scouted; season: Season },
+) {
+  const evidence = evidenceOf(stations, count, scouted, season.clock);
+  const found = leftIn({ season, water, worked: (await workedSets(locals)) ?? [], scouted, count, evidence, now: locals.now });
+  const range = colonyRange(evidence, locals.who.person.system);
+  return { range, left: found && { text: leftText(found), chances: found.chances } };
+}
 
 const knownAt = (
   cameras: { station: string; events: { at: Date; species: Species; count: number; size: CameraRoll['events'][number]['size'] }[] }[],

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Chances from './Chances.svelte';
   import { rangeText } from '#core/counting/colonyRange';
   import Scroller from '$lib/ui/Scroller.svelte';
   import { many } from '#core/units/many';
@@ -59,9 +60,14 @@
       {#if page.url.searchParams.has('here')}{page.url.searchParams.get('here')} were here already, {page.url.searchParams.get('refused')} refused.{/if}
     </p>{/if}
   {#if data.range}
-    <p class="first">
-      {rangeText(data.range)}
-    </p>
+    <p class="first">{data.left?.text ?? rangeText(data.range)}</p>
+    {#if data.left}
+      <Chances chances={data.left.chances} />
+      <p class="quiet">
+        From its signs, the nights and hours that traps stood in their range, what they caught, silent cameras and breaks. How easily one is
+        taken, seen and mends is practice.
+      </p>
+    {/if}
     <ul class="why">
       {#each data.range.reasons as reason (reason)}<li>{reason}</li>{/each}
     </ul>

@@ -1,0 +1,94 @@
+import assert from 'node:assert/strict';
+import { describe, it } from 'node:test';
+import fc from 'fast-check';
+import jstat from 'jstat';
+import { howManyLeft, logLikelihood, shortestRun, type LeftEvidence, type TrapNight } from '#core/counting/left';
+import { leftText } from '#core/words/left';
+
+const passes = (...caught: number[]): TrapNight[] => caught.map((n) => ({ caught: n, effort: 1 }));
+
+/** Where the likelihood is greatest, over whole animals and a fine grid of chances. */
+function likeliest(nights: TrapNight[], most: number): { animals: number; taken: number } {
+  let best = { animals: 0, taken: 0, at: -Infinity };
+  for (let animals = 0; animals <= most; animals += 1)
+    for (let taken = 0.005; taken < 1; taken += 0.001) {
+      const at = logLikelihood(animals, taken, nights);
+      if (at > best.at) best = { animals, taken, at };
+    }
+  return best;
+}
+
+const base: LeftEvidence = { nights: [], expected: 6, floor: 0, most: 15, quiet: 0, unmended: null, mended: false };
+const colony = { ...base, floor: 4, nights: [3, 1, 1].map((caught) => ({ caught, effort: 6 })) };
+
+describe('removal (Zippin 1956 and its followers)', () => {
+  it('38, 26 and 12 come from 92 at 0.437 a pass; 4, 2 and 1 from seven', () => {
+    const large = likeliest(passes(38, 26, 12), 140);
+    assert.equal(large.animals, 92);
+    assert.ok(Math.abs(large.taken - 0.437) < 0.002, String(large.taken));
+    assert.equal(likeliest(passes(4, 2, 1), 40).animals, 7);
+  });
+  it('two passes of 30 and 12 come from 48: the approximate form c1² / (c1 − c2) gives 50', () =>
+    assert.equal(likeliest(passes(30, 12), 90).animals, 48));
+  it('of one night is the binomial of an independent library (jstat)', () => {
+    for (const [animals, caught, taken, effort] of [
+      [6, 2, 0.1, 3],
+      [9, 0, 0.25, 2],
+      [4, 4, 0.4, 1],
+    ] as const) {
+      const share = 1 - (1 - taken) ** effort;
+      const p = jstat.binomial.pdf(caught, animals, share);
+      assert.ok(Math.abs(Math.exp(logLikelihood(animals, taken, [{ caught, effort }])) - p) < 1e-10);
+    }
+    assert.equal(logLikelihood(2, 0.5, passes(3)), -Infinity);
+  });
+});
+
+describe('how many are left', () => {
+  it('three, one and one by six devices, six expected and four seen: nobody left two times in five (0.405, from the trade’s own sheet)', () => {
+    const { chances, caught } = howManyLeft(colony);
+    assert.equal(caught, 5);
+    assert.ok(Math.abs((chances[0] ?? 0) - 0.405) < 0.005, String(chances[0]));
+    assert.ok(Math.abs(chances.reduce((a, b) => a + b, 0) - 1) < 1e-9);
+  });
+  it('who mended after the last catch is left; a break that stays open and a silent camera speak for nobody', () => {
+    const chance = (more: Partial<LeftEvidence>): number => howManyLeft({ ...colony, ...more }).chances[0] ?? 0;
+    assert.equal(chance({ mended: true }), 0);
+    assert.ok(chance({ unmended: 2 }) > chance({}) && chance({ quiet: 3 }) > chance({}));
+  });
+  it('what cannot be is said: more caught than are thought of', () =>
+    assert.throws(() => howManyLeft({ ...base, nights: passes(9, 9) }), RangeError));
+  it('a catch never raises how many were left before it; silence never goes below the floor', () => {
+    const mean = (e: LeftEvidence): number => howManyLeft(e).chances.reduce((sum, c, n) => sum + c * n, 0);
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ caught: fc.nat(2), effort: fc.integer({ min: 1, max: 8 }) }), { minLength: 1, maxLength: 6 }),
+        fc.nat(6),
+        fc.nat(9),
+        (nights, floor, quiet) => {
+          const evidence = { ...base, most: 30, nights, floor, quiet };
+          const { chances, caught } = howManyLeft(evidence);
+          chances.forEach((chance, left) => assert.ok(caught + left >= floor || chance === 0));
+          const last = nights.at(-1) ?? { caught: 0, effort: 1 };
+          const idle = { ...evidence, nights: [...nights.slice(0, -1), { ...last, caught: 0 }] };
+          if (last.caught > 0 && caught >= floor) assert.ok(caught + mean(evidence) >= caught - last.caught + mean(idle) - 1e-9);
+          assert.ok(mean({ ...evidence, quiet: quiet + 1 }) <= mean(evidence) + 1e-9);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('what is said of it', () => {
+  it('the shortest run of numbers that holds four in five, and its odds', () => {
+    assert.deepEqual(shortestRun([0.1, 0.5, 0.35, 0.05], 0.8), { low: 1, high: 2, holds: 0.85 });
+    assert.equal(leftText({ chances: [0.1, 0.5, 0.35, 0.05], caught: 4, nights: 5 }), '1 to 2 left, five in six.');
+    assert.equal(leftText({ chances: [0.92, 0.08], caught: 4, nights: 9 }), 'Nobody left, nine in ten.');
+  });
+  it('one or more, or gone, where neither is sure; and where any number fits, that it cannot be told', () => {
+    assert.equal(leftText({ chances: [0.42, 0.3, 0.28], caught: 3, nights: 6 }), 'Gone, or 1 to 2 left: gone is as likely as two in five.');
+    const flat = Array.from({ length: 12 }, () => 1 / 12);
+    assert.equal(leftText({ chances: flat, caught: 2, nights: 5 }), 'Cannot tell: 2 catches in 5 nights fit any number from 0 to 11 left.');
+  });
+});
