@@ -17,6 +17,7 @@ export function addLastRound({ add, at, make, idOf, zone }: DemoContext): void {
         { person: wren, stops: stopsOf(true) },
         { person: idOf('corin'), stops: stopsOf(false) },
       ],
+      note: 'Corin has the chisel',
     },
     shared,
     wren,

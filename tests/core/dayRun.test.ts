@@ -162,7 +162,7 @@ describe('word left at home', () => {
 describe('who goes where', () => {
   const [wren, corin] = ['01900000-0000-7000-8000-00000000000a', '01900000-0000-7000-8000-00000000000b'];
   const set = (n: number): string => `01900000-0000-7000-8000-0000000001${String(n).padStart(2, '0')}`;
-  const day = (parts: { person: string; stops: string[] }[]) => ({ id: set(90), line: set(91), day: '2026-11-25', parts });
+  const day = (parts: { person: string; stops: string[] }[]) => ({ id: set(90), line: set(91), day: '2026-11-25', parts, note: '' });
   const said = day([
     { person: wren, stops: [set(1), set(2)] },
     { person: corin, stops: [set(3)] },

@@ -61,8 +61,8 @@ const SAY: Say = {
   interview: ({ set, cause, share, note }, names) =>
     `${set ? `${names[set] ?? 'Set'}: ` : ''}${CAUSE_WORDS[cause].is} ${sureText(share)}${note ? `, ${note}` : ''}`,
   reply: ({ set, from, text }, names) => `${names[set] ?? 'Set'}: ${from} answered: ${text.length > 160 ? `${text.slice(0, 160)}…` : text}`,
-  share: ({ day, parts }, names) =>
-    `${day}: ${parts.map(({ person, stops }) => `${names[person] ?? 'somebody'} ${many(stops.length, 'set')}`).join(', ')}`,
+  share: ({ day, parts, note }, names) =>
+    `${day}: ${parts.map(({ person, stops }) => `${names[person] ?? 'somebody'} ${many(stops.length, 'set')}`).join(', ')}${note ? `, ${note}` : ''}`,
   leftWord: ({ who, where, back }) => `${who}: ${where}${back ? ', back' : ''}`,
   kit: ({ name, items }) => `Kit ${name}, ${many(items.length, 'thing')}`,
   intent: ({ station, doing, type, opens, because }, names) =>

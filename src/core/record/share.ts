@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { date, id } from './fieldKinds';
+import { date, drawn, id, note } from './fieldKinds';
 
 /** Who goes to which sets on a day, each in his order; said anew, it takes the place of what was said before. */
 export const shareSchema = z
@@ -7,10 +7,14 @@ export const shareSchema = z
     id: id(),
     line: id('Line'),
     day: date('Day'),
-    parts: z
-      .array(z.strictObject({ person: id('Who goes'), stops: z.array(id('Set')).max(200) }))
-      .min(1)
-      .max(4),
+    parts: drawn(
+      z
+        .array(z.strictObject({ person: id('Who goes'), stops: z.array(id('Set')).max(200) }))
+        .min(1)
+        .max(4),
+      'Parts',
+    ),
+    note: note('Note', 300),
   })
   .refine(({ parts }) => new Set(parts.map((p) => p.person)).size === parts.length, {
     path: ['parts'],

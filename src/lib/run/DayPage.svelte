@@ -74,6 +74,7 @@
 
 <PrintHead {title} />
 <AskRun {day} {keep} />
+{#if day.note}<p>{day.note}</p>{/if}
 {#each day.parts as part (part.person)}
   <p>
     <b>{part.name}</b> has {many(part.stops.length, 'set')}{part.left.length === part.stops.length

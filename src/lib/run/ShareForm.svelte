@@ -4,6 +4,7 @@
   import { enhance } from '$app/forms';
   import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
 
@@ -38,6 +39,7 @@
       error={kept?.errors?.[`person${n}`]}
     />
   {/each}
+  <TextField label="Note for both" name="note" value={typed(kept, 'note', day.note)} error={kept?.errors?.note} />
   <button class="btn btn-primary">Share it so</button>
 </form>
 

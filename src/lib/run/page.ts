@@ -37,6 +37,7 @@ export function runPage(season: Season, said: URLSearchParams, { catches, people
   const people: 1 | 2 = text('people') === '2' ? 2 : 1;
   const lunch = LUNCHES.includes(text('lunch')) ? text('lunch') : '0';
   const found = dayRun(season, { start, mode, access: text('begin') }, asker);
+  const shared = season.shares.find((s) => s.day === localDate(start, zone));
   const sun = sunOf(localDate(start, zone), zone, season.line);
   return {
     line: season.line.name,
@@ -62,7 +63,8 @@ export function runPage(season: Season, said: URLSearchParams, { catches, people
       ...part,
       name: crew.find((p) => p.id === part.person)?.name ?? 'Somebody',
     })),
-    opened: season.shares.find((s) => s.day === localDate(start, zone))?.entry ?? '',
+    opened: shared?.entry ?? '',
+    note: shared?.note ?? '',
     minutes: season.minutes,
     ...found,
   };

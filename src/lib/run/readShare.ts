@@ -18,7 +18,7 @@ export function readShare(read: Reader, season: Season, { who, now }: Asker): Ne
   if (day < localDate(now, season.line.zone)) read.refuse('day', 'That day is past: work the run out anew.');
   if (!read.ok()) return null;
   const before = season.shares.find((s) => s.day === day);
-  const body: Share = { id: idBeside(season.line.id, `share ${day}`), line: season.line.id, day, parts };
+  const body: Share = { id: idBeside(season.line.id, `share ${day}`), line: season.line.id, day, parts, note: read.text('note') };
   return {
     ...{ id: read.text('entry'), crew: who.crew, kind: 'share' as const, occurredAt: now, by: who.person.id, body },
     ...(before ? openedOn(read, before) : {}),

@@ -7,7 +7,7 @@ import type { Asked } from './asked';
 export const putShare = (trx: Knex, { line, parts, ...own }: Share, { crew, entry }: Owner) =>
   upsert(trx, 'day_share', { ...own, line_id: line, parts, entry_id: entry }, crew);
 
-interface Row extends Pick<Share, 'id' | 'day' | 'parts'> {
+interface Row extends Pick<Share, 'id' | 'day' | 'parts' | 'note'> {
   line_id: string;
   entry_id: string;
 }
@@ -15,7 +15,7 @@ interface Row extends Pick<Share, 'id' | 'day' | 'parts'> {
 /** Who goes where, of the days since one: local date. */
 export const askShares = (db: Knex, crew: string, since: string): Asked<Row, Written<Share>[]> => ({
   query: db('day_share')
-    .select('id', 'line_id', db.raw('day::text as day'), 'parts', 'entry_id')
+    .select('id', 'line_id', db.raw('day::text as day'), 'parts', 'note', 'entry_id')
     .where({ crew_id: crew })
     .where('day', '>=', since)
     .orderBy('day'),
