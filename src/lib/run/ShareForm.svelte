@@ -48,7 +48,10 @@
     display: flex;
     flex-wrap: wrap;
     gap: 4px 14px;
-    align-items: end;
+    align-items: start;
     margin: 8px 0;
+  }
+  .btn {
+    margin-top: 1.5rem;
   }
 </style>

@@ -119,7 +119,7 @@
         </p>
       {/each}
       <p class="quiet">
-        {data.spares.length > 0 ? 'Enough' : 'None is enough'} on nine runs of ten: of {data.worn.looks} looks of yours {data.worn.lost} found
+        {data.spares.length > 0 ? 'Enough' : 'No spare is needed'} on nine runs of ten: of {data.worn.looks} looks of yours {data.worn.lost} found
         one to replace.
       </p>
     {/if}
