@@ -30,8 +30,8 @@ Ask an administrator for:  apt-get install --no-install-recommends ${missing[*]}
   export DEBIAN_FRONTEND=noninteractive
   local log
   log=$(mktemp)
-  apt-get update -qq >"$log" 2>&1 || say "  (the package lists could not be renewed; going on with the old ones)"
-  apt-get install -y -qq --no-install-recommends "${missing[@]}" >"$log" 2>&1 ||
+  apt-get update -qq -o Acquire::http::Timeout=30 -o Acquire::Retries=1 >"$log" 2>&1 || say "  (the package lists could not be renewed; going on with the old ones)"
+  apt-get install -y -qq -o Acquire::http::Timeout=30 -o Acquire::Retries=1 --no-install-recommends "${missing[@]}" >"$log" 2>&1 ||
     fail "Installing ${missing[*]} failed: $(tail -n 1 "$log")"
   rm -f "$log"
 }

@@ -2,10 +2,16 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import jstat from 'jstat';
-import { howManyLeft, logLikelihood, shortestRun, type LeftEvidence, type TrapNight } from '#core/counting/left';
+import { howManyLeft, removal, shortestRun, type LeftEvidence, type TrapNight } from '#core/counting/left';
+import { seeded } from '#core/sim/random';
 import { leftText } from '#core/words/left';
 
 const passes = (...caught: number[]): TrapNight[] => caught.map((n) => ({ caught: n, effort: 1 }));
+
+function logLikelihood(animals: number, taken: number, nights: readonly TrapNight[]): number {
+  const { ways, at } = removal(nights);
+  return ways(animals) + at(taken)(animals);
+}
 
 /** Where the likelihood is greatest, over whole animals and a fine grid of chances. */
 function likeliest(nights: TrapNight[], most: number): { animals: number; taken: number } {
@@ -56,6 +62,11 @@ describe('how many are left', () => {
     assert.equal(chance({ mended: true }), 0);
     assert.ok(chance({ unmended: 2 }) > chance({}) && chance({ quiet: 3 }) > chance({}));
   });
+  it('a season of many traps and many nights still adds up to one', () => {
+    const nights = Array.from({ length: 120 }, (_, n) => ({ caught: n % 20 === 0 ? 2 : 0, effort: 400 }));
+    const { chances } = howManyLeft({ ...base, expected: 8, most: 40, nights });
+    assert.ok(Math.abs(chances.reduce((a, b) => a + b, 0) - 1) < 1e-9);
+  });
   it('what cannot be is said: more caught than are thought of', () =>
     assert.throws(() => howManyLeft({ ...base, nights: passes(9, 9) }), RangeError));
   it('a catch never raises how many were left before it; silence never goes below the floor', () => {
@@ -77,6 +88,30 @@ describe('how many are left', () => {
       ),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('odds that are stated', () => {
+  it('four in five are right four times in five, over 400 colonies that live by the same rules', () => {
+    const random = seeded(11);
+    let right = 0;
+    for (let colony = 0; colony < 400; colony += 1) {
+      // the second smallest of nineteen even chances is Beta(2, 18); a count of arrivals is Poisson
+      const taken = Array.from({ length: 19 }, random).sort((a, b) => a - b)[1] ?? 0;
+      let animals = 0;
+      for (let time = -Math.log(1 - random()); time < 6; time -= Math.log(1 - random())) animals += 1;
+      let left = Math.min(animals, 25);
+      const nights = Array.from({ length: 8 }, (): TrapNight => {
+        const share = 1 - (1 - taken) ** 3;
+        const caught = Array.from({ length: left }, random).filter((r) => r < share).length;
+        left -= caught;
+        return { caught, effort: 3 };
+      });
+      const { low, high } = shortestRun(howManyLeft({ ...base, most: 25, nights }).chances, 0.8);
+      if (left >= low && left <= high) right += 1;
+    }
+    // a run of whole numbers holds somewhat more than it has to
+    assert.ok(right / 400 > 0.8 && right / 400 < 0.97, String(right / 400));
   });
 });
 

@@ -46,23 +46,35 @@ const logChoose = (n: number, k: number): number => {
 };
 
 /**
- * Log likelihood of catches as a removal from `animals`: each night takes a binomial share of those still there, 1 − (1 − p)^effort.
+ * Catches as a removal: each night takes a binomial share, 1 − (1 − p)^effort, of those still there. The log likelihood of so many animals at
+ * a chance p is `ways(animals) + at(p)(animals)`; −Infinity where more were caught than lived there.
  *
- * @returns −Infinity where more were caught than lived there
  * @source C. Zippin, An evaluation of the removal method of estimating animal populations, Biometrics 12 (1956), with effort by night
  */
-export function logLikelihood(animals: number, taken: number, nights: readonly TrapNight[]): number {
-  let left = animals;
-  let sum = 0;
-  for (const { caught, effort } of nights) {
-    if (caught > left) return -Infinity;
-    const share = 1 - (1 - taken) ** effort;
-    if (caught > 0 && share <= 0) return -Infinity;
-    sum += logChoose(left, caught) + (caught > 0 ? caught * Math.log(share) : 0);
-    if (left > caught) sum += (left - caught) * effort * Math.log1p(-taken);
-    left -= caught;
+export function removal(nights: readonly TrapNight[]) {
+  let [caught, effort, escaped] = [0, 0, 0];
+  for (const night of nights) {
+    caught += night.caught;
+    effort += night.effort;
+    // those that were caught by then did not have to escape that night
+    escaped -= caught * night.effort;
   }
-  return sum;
+  return {
+    caught,
+    ways(animals: number): number {
+      let left = animals;
+      return nights.reduce((sum, night) => {
+        const own = night.caught > left ? -Infinity : logChoose(left, night.caught);
+        left -= night.caught;
+        return sum + own;
+      }, 0);
+    },
+    at(taken: number): (animals: number) => number {
+      const miss = Math.log1p(-taken);
+      const hits = nights.reduce((sum, n) => (n.caught === 0 ? sum : sum + n.caught * Math.log(-Math.expm1(n.effort * miss))), 0);
+      return (animals) => hits + miss * (animals * effort + escaped);
+    },
+  };
 }
 
 /**
@@ -72,35 +84,37 @@ export function logLikelihood(animals: number, taken: number, nights: readonly T
  * @throws RangeError when nothing that was told can be: more were caught than `most`
  */
 export function howManyLeft({ nights, expected, floor, most, quiet, unmended, mended }: LeftEvidence): Left {
-  const caught = nights.reduce((sum, n) => sum + n.caught, 0);
+  const { caught, ways, at } = removal(nights);
   const least = Math.max(floor, caught);
   if (least > most) throw new RangeError(`${least} were met where at most ${most} are thought of`);
-  const weights: number[] = [];
-  for (let left = 0; left <= most - caught; left += 1) {
-    const animals = caught + left;
-    weights.push(animals < least || (mended && left === 0) ? 0 : weightOf(animals, left, { nights, expected, quiet, unmended }));
+  const taken = TAKEN_GRID.map(({ chance, prior }) => ({ prior, of: at(chance) }));
+  let logPoisson = -expected;
+  const logs: number[][] = [];
+  for (let animals = 0; animals <= most; animals += 1) {
+    if (animals > 0) logPoisson += Math.log(expected / animals);
+    const left = animals - caught;
+    if (left < 0) continue;
+    if (animals < least || (mended && left === 0)) {
+      logs.push([]);
+      continue;
+    }
+    const silence = left * quiet * Math.log1p(-SHOWN) + (left > 0 ? (unmended ?? 0) * Math.log1p(-MENDED) : 0);
+    const own = logPoisson + silence + ways(animals);
+    logs.push(taken.map(({ prior, of }) => own + prior + of(animals)));
   }
+  // long seasons make every one of them tiny: they are told by the greatest
+  const greatest = Math.max(...logs.flat());
+  const weights = logs.map((own) => own.reduce((sum, log) => sum + Math.exp(log - greatest), 0));
   const total = weights.reduce((a, b) => a + b, 0);
-  if (total <= 0) throw new RangeError('what was told leaves nobody and somebody at once');
+  if (!(total > 0)) throw new RangeError('what was told leaves nobody and somebody at once');
   return { chances: weights.map((w) => w / total), caught, nights: nights.filter((n) => n.effort > 0).length };
 }
 
-function weightOf(
-  animals: number,
-  left: number,
-  { nights, expected, quiet, unmended }: Pick<LeftEvidence, 'nights' | 'expected' | 'quiet' | 'unmended'>,
-): number {
-  let logPrior = -expected + animals * Math.log(expected);
-  for (let i = 2; i <= animals; i += 1) logPrior -= Math.log(i);
-  const silence = left * quiet * Math.log1p(-SHOWN) + (left > 0 ? (unmended ?? 0) * Math.log1p(-MENDED) : 0);
-  let sum = 0;
-  for (let i = 0; i < POINTS; i += 1) {
-    const taken = (i + 0.5) / POINTS;
-    const prior = (TAKEN.a - 1) * Math.log(taken) + (TAKEN.b - 1) * Math.log1p(-taken);
-    sum += Math.exp(logPrior + silence + prior + logLikelihood(animals, taken, nights));
-  }
-  return sum;
-}
+/** The chances of being taken that are gone through, with how likely practice holds each. */
+const TAKEN_GRID = Array.from({ length: POINTS }, (_, i) => {
+  const chance = (i + 0.5) / POINTS;
+  return { chance, prior: (TAKEN.a - 1) * Math.log(chance) + (TAKEN.b - 1) * Math.log1p(-chance) };
+});
 
 /** The shortest run of numbers that holds at least a share of the chances: its ends, and what it holds. */
 export function shortestRun(chances: readonly number[], share: number): { low: number; high: number; holds: number } {
