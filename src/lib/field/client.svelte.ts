@@ -114,6 +114,7 @@ export class Field {
         await this.#sendPhotos(forms);
         const held = await sent(forms);
         await this.#store.answered(forms, held, await this.#ask());
+        await this.#dropPhotos(forms);
         await this.#read();
         this.#others.postMessage('sent');
       }
@@ -131,6 +132,11 @@ export class Field {
       const photo = await this.#store.photo(id);
       if (photo) await sentPhoto(photo);
     }
+  }
+
+  /** What is in the record, or taken back, is kept here no longer; the worker keeps what may be looked at again. */
+  async #dropPhotos(forms: readonly Waiting[]): Promise<void> {
+    for (const id of photosOf(forms)) await this.#store.dropPhoto(id);
   }
 
   /** A photo is safe on the device when this returns; it goes out with its form. */
@@ -162,6 +168,7 @@ export class Field {
   async takeBack(form: Waiting): Promise<void> {
     if (this.isSending || this.waiting.at(-1)?.id !== form.id) return;
     await this.#store.answered([form], []);
+    await this.#dropPhotos([form]);
     await this.#read();
     this.#others.postMessage('taken back');
   }
