@@ -1,4 +1,5 @@
 import type { Check, CheckedDevice } from '../record/kinds';
+import type { DeviceView } from '../sets/standing';
 
 /** Outcomes at which nobody laid a hand on the device; empty: it was not looked at. */
 const LEFT_ALONE: readonly string[] = ['', 'untouched', 'not reached'];
@@ -9,6 +10,16 @@ export interface FoundAt extends Pick<CheckedDevice, 'stay'> {
   /** it lay spent since an earlier look */
   isSpent: boolean;
 }
+
+/** Each device of a set as it was found; with an empty outcome where it was not looked at. */
+export const foundAt = (
+  devices: readonly Pick<DeviceView, 'stay' | 'spent'>[],
+  found: readonly { stay: string; outcome: string; flags: readonly string[] }[],
+): FoundAt[] =>
+  devices.map(({ stay, spent }) => {
+    const { outcome = '', flags = [] } = found.find((d) => d.stay === stay) ?? {};
+    return { stay, outcome, flags, isSpent: spent !== null };
+  });
 
 /**
  * The stays whose devices are armed again when a set is left as `change` says: what was found sprung, marked or caught in; all of them

@@ -4,7 +4,7 @@
   import { USED_BEFORE } from '#core/check/advice';
   import { enhance } from '$app/forms';
   import { page } from '$app/state';
-  import { rearmed } from '#core/check/rearmed';
+  import { foundAt, rearmed } from '#core/check/rearmed';
   import { ANSWERS, CHANGES } from '#core/record/checks';
   import type { System } from '#core/units/factors';
   import Opened from '$lib/ui/Opened.svelte';
@@ -59,11 +59,15 @@
   const arming = $derived.by(() => {
     const now = typedNow;
     if (!now) return data.arming;
-    const found = data.view.devices.map(({ stay, spent }) => ({
-      ...{ stay, isSpent: spent !== null },
-      ...{ outcome: String(now.get(`${stay}.outcome`) ?? ''), flags: now.getAll(`${stay}.flags`).map(String) },
-    }));
-    const stays = rearmed(found, change as (typeof CHANGES)[number], !['', '0'].includes(String(now.get('lower') ?? '').trim()));
+    const found = data.view.devices.map(({ stay }) => {
+      const [outcome, flags] = [now.get(`${stay}.outcome`), now.getAll(`${stay}.flags`)];
+      return { stay, outcome: String(outcome ?? ''), flags: flags.map(String) };
+    });
+    const stays = rearmed(
+      foundAt(data.view.devices, found),
+      change as (typeof CHANGES)[number],
+      !['', '0'].includes(String(now.get('lower') ?? '').trim()),
+    );
     const positions = data.view.devices.filter((d) => stays.includes(d.stay)).map((d) => d.position);
     return data.arming.filter((group) => positions.includes(group.position));
   });

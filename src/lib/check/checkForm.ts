@@ -2,7 +2,7 @@ import { knownAt, type Moment, type Surfaces } from '#core/water/levelAt';
 import type { Known } from '#core/water/levels';
 import { elevationOf, shownBy } from '#core/water/gauge';
 import { SLIDE_FIRST } from '#core/check/advice';
-import { rearmed, type FoundAt } from '#core/check/rearmed';
+import { foundAt, rearmed } from '#core/check/rearmed';
 import { seenAsLevel } from '#core/check/seenAsLevel';
 import { notArmedSentence, unanswered } from '#core/sets/arming';
 import { setTypeOf } from '#core/sets/catalogue';
@@ -202,7 +202,7 @@ async function remadeSet(
   const type = setTypeOf(set.type);
   const held = settingAt(set, at);
   const lower = read.length('lower') ?? 0;
-  const touched = rearmed(foundAt(view, found), change, Math.abs(lower) > 1e-9);
+  const touched = rearmed(foundAt(view.devices, found), change, Math.abs(lower) > 1e-9);
   const armed = view.devices.filter((d) => touched.includes(d.stay));
   const devices = Object.fromEntries(armed.map((d): [string, FilledPosition] => [d.position, d]));
   const open = unanswered(type, devices, held.choices, read.many('arm'));
@@ -226,13 +226,6 @@ async function remadeSet(
     armed: { at: at.toISOString(), answers: [...new Set([...stands, ...read.many('arm')])] },
   };
 }
-
-/** Each device of a set as it was found; empty where it was not looked at. */
-export const foundAt = (view: Pick<SetView, 'devices'>, found: readonly Pick<CheckedDevice, 'stay' | 'outcome' | 'flags'>[]): FoundAt[] =>
-  view.devices.map(({ stay, spent }) => {
-    const { outcome = '', flags = [] } = found.find((d) => d.stay === stay) ?? {};
-    return { stay, outcome, flags, isSpent: spent !== null };
-  });
 
 /** The levels at a moment: by the readings beside it, and by what this form reads at that very moment. */
 async function knownThen(

@@ -13,7 +13,7 @@
   const MINUTES = ['0', '20', '30', '45', '60'];
 </script>
 
-<form class="ask no-print" method="GET">
+<form class="asked-in-a-row no-print" method="GET">
   {#each Object.entries(keep) as [name, value] (name)}<input type="hidden" {name} {value} />{/each}
   <TimeField label="Begin" name="from" value={day.asked.from} error={day.problem || undefined} help="" />
   {#if day.accesses.length > 0}<SelectField label="From and back to" name="begin" value={day.asked.begin} options={day.accesses} />{/if}
@@ -37,16 +37,3 @@
   />
   <button class="btn">Work it out</button>
 </form>
-
-<style>
-  .ask {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px 14px;
-    align-items: start;
-    margin: 8px 0;
-  }
-  .btn {
-    margin-top: 1.5rem;
-  }
-</style>

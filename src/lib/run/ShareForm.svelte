@@ -24,7 +24,7 @@
   const second = $derived(day.people.find((p) => p.id !== day.me)?.id ?? '');
 </script>
 
-<form method="POST" action="?/share" class="share no-print" use:enhance={send}>
+<form method="POST" action="?/share" class="asked-in-a-row no-print" use:enhance={send}>
   <Problem text={kept?.problem} />
   <input type="hidden" name="entry" value={typed(kept, 'entry', entry)} />
   <input type="hidden" name="day" value={day.date} />
@@ -42,16 +42,3 @@
   <TextField label="Note for both" name="note" value={typed(kept, 'note', day.note)} error={kept?.errors?.note} />
   <button class="btn btn-primary">Share it so</button>
 </form>
-
-<style>
-  .share {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px 14px;
-    align-items: start;
-    margin: 8px 0;
-  }
-  .btn {
-    margin-top: 1.5rem;
-  }
-</style>
