@@ -3,6 +3,7 @@ import type { DeviceClass } from '#core/devices/sizes';
 import type { Body, CameraRoll, Kind } from '#core/record/kinds';
 import type { MeasureId } from '#core/stations/measures';
 import { simulateNight, type Family } from '#core/sim/camera';
+import { addColonies } from './colonies';
 import { addDays, localDate, wholeMinute } from '#core/time/localTime';
 import { sunOf, type Place } from '#core/time/sun';
 import { feet, inches } from '#core/units/factors';
@@ -251,6 +252,7 @@ export function addScouting(context: DemoContext): void {
     cut,
   );
   for (const camera of CAMERAS) addCamera(context, camera);
+  addColonies(context);
   addSurveys(context);
   const planned = at(3, '18:00');
   if (planned <= now) {

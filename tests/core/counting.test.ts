@@ -72,7 +72,8 @@ describe('a first range for a colony (common practice)', () => {
         lodgeAcross: null,
         damLength: null,
         pileExtent: null,
-        caught: { count: 0, afterFloor: 0, since: '' },
+        told: null,
+        caught: { count: 0, stillThere: 0, since: '' },
         ...over,
       },
       'us',
@@ -84,13 +85,14 @@ describe('a first range for a colony (common practice)', () => {
   });
   it('the camera is a floor', () => assert.deepEqual([of({ floor: 10 }).low, of({ floor: 10 }).high], [10, 10]));
   it('what was caught since is taken off, with its day; the camera’s floor only by what was caught after its pictures', () => {
-    const caught = { count: 3, afterFloor: 1, since: '12 Nov' };
+    const caught = { count: 3, stillThere: 0, since: '12 Nov' };
     const left = of({ caught });
     assert.deepEqual([left.low, left.high], [1, 5]);
     assert.match(left.reasons.at(-1) ?? '', /^3 caught here since 12 Nov: taken off$/);
-    assert.deepEqual([of({ caught, floor: 7 }).low, of({ caught, floor: 7 }).high], [6, 6]);
+    const six = of({ caught: { ...caught, stillThere: 6 }, floor: 7 });
+    assert.deepEqual([six.low, six.high], [6, 6]);
     // more than the whole range: it is not that nobody is left
-    const outrun = of({ caught: { ...caught, count: 13, afterFloor: 0 } });
+    const outrun = of({ caught: { ...caught, count: 13 } });
     assert.deepEqual([outrun.low, outrun.high, rangeText(outrun)], [0, null, 'How many beavers are left is not known.']);
     assert.match(outrun.reasons.at(-1) ?? '', /more lived here than its signs told/);
     assert.equal(rangeText({ low: 2, high: null }), '2 beavers at least are left, how many more is not known.');
@@ -104,6 +106,9 @@ describe('a first range for a colony (common practice)', () => {
     fc.assert(
       fc.property(
         fc.record({
+          told: fc.option(
+            fc.record({ low: fc.integer({ min: 1, max: 6 }), high: fc.integer({ min: 6, max: 14 }), why: fc.constant('counted') }),
+          ),
           floor: fc.integer({ min: 0, max: 15 }),
           young: fc.boolean(),
           lodgeAcross: fc.option(fc.double({ min: 1, max: 12, noNaN: true })),
@@ -111,7 +116,7 @@ describe('a first range for a colony (common practice)', () => {
           pileExtent: fc.option(fc.double({ min: 0, max: 12, noNaN: true })),
           caught: fc.record({
             count: fc.integer({ min: 0, max: 12 }),
-            afterFloor: fc.integer({ min: 0, max: 12 }),
+            stillThere: fc.integer({ min: 0, max: 12 }),
             since: fc.constant('1 Nov'),
           }),
         }),
@@ -119,7 +124,7 @@ describe('a first range for a colony (common practice)', () => {
           const { low, high, reasons } = colonyRange(evidence, 'us');
           assert.ok(
             low <= (high ?? Infinity) &&
-              low >= evidence.floor - evidence.caught.afterFloor &&
+              low >= (evidence.caught.count > 0 ? evidence.caught.stillThere : evidence.floor) &&
               low >= (evidence.caught.count > 0 ? 0 : 1) &&
               reasons.length > 0,
           );

@@ -24,7 +24,7 @@ function likeliest(nights: TrapNight[], most: number): { animals: number; taken:
   return best;
 }
 
-const base: LeftEvidence = { nights: [], expected: 6, floor: 0, most: 15, quiet: 0, unmended: null, mended: false };
+const base: LeftEvidence = { nights: [], expected: 6, floor: 0, most: 15, quiet: 0, unmended: null, mended: false, moved: 0, present: 0 };
 const colony = { ...base, floor: 4, nights: [3, 1, 1].map((caught) => ({ caught, effort: 6 })) };
 
 describe('removal (Zippin 1956 and its followers)', () => {
@@ -118,12 +118,18 @@ describe('odds that are stated', () => {
 describe('what is said of it', () => {
   it('the shortest run of numbers that holds four in five, and its odds', () => {
     assert.deepEqual(shortestRun([0.1, 0.5, 0.35, 0.05], 0.8), { low: 1, high: 2, holds: 0.85 });
-    assert.equal(leftText({ chances: [0.1, 0.5, 0.35, 0.05], caught: 4, nights: 5 }), '1 to 2 left, five in six.');
-    assert.equal(leftText({ chances: [0.92, 0.08], caught: 4, nights: 9 }), 'Nobody left, nine in ten.');
+    assert.equal(leftText({ moved: 0, chances: [0.1, 0.5, 0.35, 0.05], caught: 4, nights: 5 }), '1 to 2 left, five in six.');
+    assert.equal(leftText({ moved: 0, chances: [0.92, 0.08], caught: 4, nights: 9 }), 'Nobody left, nine in ten.');
   });
   it('one or more, or gone, where neither is sure; and where any number fits, that it cannot be told', () => {
-    assert.equal(leftText({ chances: [0.42, 0.3, 0.28], caught: 3, nights: 6 }), 'Gone, or 1 to 2 left: gone is as likely as two in five.');
+    assert.equal(
+      leftText({ moved: 0, chances: [0.42, 0.3, 0.28], caught: 3, nights: 6 }),
+      'Gone, or 1 to 2 left: gone is as likely as two in five.',
+    );
     const flat = Array.from({ length: 12 }, () => 1 / 12);
-    assert.equal(leftText({ chances: flat, caught: 2, nights: 5 }), 'Cannot tell: 2 catches in 5 nights fit any number from 0 to 11 left.');
+    assert.equal(
+      leftText({ moved: 0, chances: flat, caught: 2, nights: 5 }),
+      'Cannot tell: 2 catches in 5 nights fit any number from 0 to 11 left.',
+    );
   });
 });

@@ -11,8 +11,10 @@ export interface ColonyEvidence {
   lodgeAcross: number | null;
   damLength: number | null;
   pileExtent: number | null;
-  /** animals caught on the water since sign counts, those of them after the camera’s first picture, and from when the catches run */
-  caught: { count: number; afterFloor: number; since: string };
+  /** what somebody counted or was told of those that lived there at first, with how it is known */
+  told: { low: number; high: number; why: string } | null;
+  /** animals caught since sign counts, of those that a camera showed how many must still be there, and from when the catches run */
+  caught: { count: number; stillThere: number; since: string };
 }
 
 export interface ColonyRange {
@@ -39,27 +41,12 @@ const LARGE_PILE = feet(20);
  *
  * @source common practice: four to eight is usual; a camera count is a floor
  */
-export function colonyRange({ floor, young, lodgeAcross, damLength, pileExtent, caught }: ColonyEvidence, system: System): ColonyRange {
-  const reasons: string[] = [];
-  const small = lodgeAcross !== null && lodgeAcross < SMALL_LODGE;
-  let { low, high } = small ? PAIR : USUAL;
-  reasons.push(
-    small
-      ? `a lodge of ${printWay(lodgeAcross, system)} across is a young pair’s: two to four (rule of thumb)`
-      : lodgeAcross === null
-        ? 'four to eight is usual (rule of thumb); the lodge was not measured'
-        : `a lodge of ${printWay(lodgeAcross, system)} across: four to eight is usual (rule of thumb)`,
-  );
-  if (pileExtent !== null && pileExtent >= LARGE_PILE) {
-    low += 1;
-    high += 1;
-    reasons.push(`a pile of ${printWay(pileExtent, system)} feeds more: one up (rule of thumb)`);
-  } else if (pileExtent !== null && pileExtent < SMALL_PILE) {
-    low = Math.max(1, low - 1);
-    high = Math.max(low, high - 2);
-    reasons.push(`a pile of ${printWay(pileExtent, system)} feeds few: fewer (rule of thumb)`);
-  }
-  if (young) {
+export function colonyRange(evidence: ColonyEvidence, system: System): ColonyRange {
+  const { floor, young, lodgeAcross, damLength, told, caught } = evidence;
+  let { low, high, reasons } = told
+    ? { ...told, reasons: [`${told.low} to ${told.high} lived here at first, you wrote${told.why ? `: ${told.why}` : ''}`] }
+    : bySign(evidence, system);
+  if (young && !told) {
     low = Math.max(low, 3);
     reasons.push('small ones were seen: a pair with young, three at least');
   }
@@ -74,7 +61,7 @@ export function colonyRange({ floor, young, lodgeAcross, damLength, pileExtent, 
     reasons.push(
       `${caught.count} caught here since ${caught.since}: ${outrun ? 'more lived here than its signs told; count anew' : 'taken off'}`,
     );
-    low = Math.max(0, low - caught.count, floor - caught.afterFloor);
+    low = Math.max(0, low - caught.count, caught.stillThere);
     high = Math.max(low, high - caught.count);
   }
   const tooLong = damLength !== null && lodgeAcross !== null && damLength > DAM_PER_LODGE * lodgeAcross;
@@ -86,6 +73,29 @@ export function colonyRange({ floor, young, lodgeAcross, damLength, pileExtent, 
       ? `A dam of ${printWay(damLength, system)} is too large for a family with a lodge of ${printWay(lodgeAcross, system)}: look for a second lodge (rule of thumb: over ${DAM_PER_LODGE} times its width).`
       : null,
   };
+}
+
+/** What lodge and pile tell of those that lived there at first. */
+function bySign({ lodgeAcross, pileExtent }: Pick<ColonyEvidence, 'lodgeAcross' | 'pileExtent'>, system: System) {
+  const small = lodgeAcross !== null && lodgeAcross < SMALL_LODGE;
+  let { low, high } = small ? PAIR : USUAL;
+  const reasons = [
+    small
+      ? `a lodge of ${printWay(lodgeAcross, system)} across is a young pair’s: two to four (rule of thumb)`
+      : lodgeAcross === null
+        ? 'four to eight is usual (rule of thumb); the lodge was not measured'
+        : `a lodge of ${printWay(lodgeAcross, system)} across: four to eight is usual (rule of thumb)`,
+  ];
+  if (pileExtent !== null && pileExtent >= LARGE_PILE) {
+    low += 1;
+    high += 1;
+    reasons.push(`a pile of ${printWay(pileExtent, system)} feeds more: one up (rule of thumb)`);
+  } else if (pileExtent !== null && pileExtent < SMALL_PILE) {
+    low = Math.max(1, low - 1);
+    high = Math.max(low, high - 2);
+    reasons.push(`a pile of ${printWay(pileExtent, system)} feeds few: fewer (rule of thumb)`);
+  }
+  return { low, high, reasons };
 }
 
 /** The range as it heads a page: `4 to 8 beavers, as a first range`. */

@@ -19,11 +19,17 @@ export interface LeftEvidence {
   unmended: number | null;
   /** somebody mended after the last catch */
   mended: boolean;
+  /** how likely it is, before the silence, that those which were not caught have left the water: 0 to 1 */
+  moved: number;
+  /** the trap nights up to the last one on which anybody was surely there: caught, seen, or mending */
+  present: number;
 }
 
 /** What is known of how many are left: the chance of 0, 1, 2 ... of them. */
 export interface Left {
   chances: number[];
+  /** how much of the chance of none is that they left the water, not that all were caught */
+  moved: number;
   caught: number;
   /** trap nights that had any effort */
   nights: number;
@@ -33,6 +39,8 @@ export interface Left {
 const TAKEN = { a: 2, b: 18 };
 /** A camera of the water shows an animal that lives there in about one night of three. [practice] */
 const SHOWN = 0.35;
+/** A camera hangs where none of them passes, one time in ten: its silence tells of nobody. [practice] */
+const BLIND_CAMERA = 0.1;
 /** An open break is mended in about two nights of three, if anybody is left. [practice] */
 const MENDED = 0.65;
 
@@ -79,35 +87,47 @@ export function removal(nights: readonly TrapNight[]) {
 
 /**
  * How many are left, as a grid over how many lived there and how easily one is taken: Poisson by the signs, Beta by practice, the catches as a
- * removal with the effort of each night, silent cameras and breaks that stay open. Who mended after the last catch is left.
+ * removal with the effort of each night, silent cameras and breaks that stay open. Who mended after the last catch is left. That the others left
+ * the water is held beside it: from the last night they were surely there no trap meets them and no camera shows them.
  *
  * @throws RangeError when nothing that was told can be: more were caught than `most`
  */
-export function howManyLeft({ nights, expected, floor, most, quiet, unmended, mended }: LeftEvidence): Left {
-  const { caught, ways, at } = removal(nights);
+export function howManyLeft({ nights, expected, floor, most, quiet, unmended, mended, moved, present }: LeftEvidence): Left {
+  const [all, met] = [removal(nights), removal(nights.slice(0, present))];
+  const { caught } = all;
   const least = Math.max(floor, caught);
   if (least > most) throw new RangeError(`${least} were met where at most ${most} are thought of`);
-  const taken = TAKEN_GRID.map(({ chance, prior }) => ({ prior, of: at(chance) }));
+  const here: number[][] = [];
+  const gone: number[] = [];
+  const takenAll = TAKEN_GRID.map(({ chance, prior }) => ({ prior, of: all.at(chance) }));
+  const takenMet = TAKEN_GRID.map(({ chance, prior }) => ({ prior, of: met.at(chance) }));
+  const stays = Math.log1p(-moved);
   let logPoisson = -expected;
-  const logs: number[][] = [];
   for (let animals = 0; animals <= most; animals += 1) {
     if (animals > 0) logPoisson += Math.log(expected / animals);
     const left = animals - caught;
     if (left < 0) continue;
     if (animals < least || (mended && left === 0)) {
-      logs.push([]);
+      here.push([]);
       continue;
     }
-    const silence = left * quiet * Math.log1p(-SHOWN) + (left > 0 ? (unmended ?? 0) * Math.log1p(-MENDED) : 0);
-    const own = logPoisson + silence + ways(animals);
-    logs.push(taken.map(({ prior, of }) => own + prior + of(animals)));
+    const unseen = Math.log(BLIND_CAMERA + (1 - BLIND_CAMERA) * (1 - SHOWN) ** (left * quiet));
+    const silence = unseen + (left > 0 ? (unmended ?? 0) * Math.log1p(-MENDED) : 0);
+    const own = logPoisson + silence + all.ways(animals) + (left > 0 ? stays : 0);
+    here.push(takenAll.map(({ prior, of }) => own + prior + of(animals)));
+    // who left the water is met by no trap and no camera from then on
+    if (left > 0 && moved > 0 && !mended)
+      gone.push(...takenMet.map(({ prior, of }) => logPoisson + met.ways(animals) + Math.log(moved) + prior + of(animals)));
   }
   // long seasons make every one of them tiny: they are told by the greatest
-  const greatest = Math.max(...logs.flat());
-  const weights = logs.map((own) => own.reduce((sum, log) => sum + Math.exp(log - greatest), 0));
+  const greatest = Math.max(...here.flat(), ...gone);
+  const weigh = (logs: readonly number[]): number => logs.reduce((sum, log) => sum + Math.exp(log - greatest), 0);
+  const weights = [...here.map(weigh), weigh(gone)];
   const total = weights.reduce((a, b) => a + b, 0);
   if (!(total > 0)) throw new RangeError('what was told leaves nobody and somebody at once');
-  return { chances: weights.map((w) => w / total), caught, nights: nights.filter((n) => n.effort > 0).length };
+  const away = (weights.pop() ?? 0) / total;
+  const [none = 0, ...some] = weights.map((w) => w / total);
+  return { chances: [none + away, ...some], moved: away, caught, nights: nights.filter((n) => n.effort > 0).length };
 }
 
 /** The chances of being taken that are gone through, with how likely practice holds each. */

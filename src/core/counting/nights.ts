@@ -1,4 +1,4 @@
-import { addDays, localDate } from '../time/localTime';
+import { addDays, instantOf, localDate } from '../time/localTime';
 
 export type SizeClass = 'large' | 'middle' | 'small' | 'unknown';
 
@@ -40,11 +40,18 @@ const HALF_DAY = 43_200_000;
 /** The night to which a moment belongs: from noon to noon, by the date of its evening. */
 export const nightOf = (at: Date, zone: string): string => localDate(new Date(at.getTime() - HALF_DAY), zone);
 
-/** The nights a watch covers in part or whole. */
+/** A night that was watched for less than this tells nothing by its silence. [practice] */
+const WATCHED = 8 * 3_600_000;
+
+/** The nights a watch covers for the most part. */
 function nightsOf({ from, to }: Watch, zone: string): string[] {
   const found: string[] = [];
   const last = nightOf(to, zone);
-  for (let date = nightOf(from, zone); date <= last && found.length < 400; date = addDays(date, 1)) found.push(date);
+  for (let date = nightOf(from, zone); date <= last && found.length < 400; date = addDays(date, 1)) {
+    const [begin, end] = [instantOf(date, '12:00', zone), instantOf(addDays(date, 1), '12:00', zone)];
+    const watched = Math.min(to.getTime(), end.getTime()) - Math.max(from.getTime(), begin.getTime());
+    if (watched >= WATCHED) found.push(date);
+  }
   return found;
 }
 
@@ -71,3 +78,18 @@ export function countOf(events: readonly CameraEvent[], watches: readonly Watch[
     floor: Math.max(top?.count ?? 0, classed),
   };
 }
+
+/** Which size a camera shows an animal of an age as; a two-year-old is told from an adult by nobody. [practice] */
+const SIZE_OF: Partial<Record<string, SizeClass>> = { adult: 'large', 'two years': 'large', yearling: 'middle', kit: 'small' };
+
+/** Of those that a camera showed, how many must still be there once some were caught after its pictures: a kit in the trap is none of the two large ones. @param ages of what was caught since */
+export function stillThere({ most, sizes }: Pick<Count, 'most' | 'sizes'>, ages: readonly string[]): number {
+  const unknown = ages.filter((age) => !SIZE_OF[age]).length;
+  const classes = (['large', 'middle', 'small'] as const).map((size) =>
+    Math.max(0, (sizes[size] ?? 0) - ages.filter((age) => SIZE_OF[age] === size).length),
+  );
+  return Math.max(0, (most?.count ?? 0) - ages.length, classes.reduce((a, b) => a + b, 0) - unknown);
+}
+
+/** The night whose catch a look finds: the one before its day. */
+export const foundNight = (at: Date, zone: string): string => addDays(localDate(at, zone), -1);

@@ -87,29 +87,32 @@ function countCatches(visits: readonly Check[]): Record<string, number> {
 
 type Stay = TrapSet['stays'][number];
 
-/** Device-nights of a set inside its range, by night: the middle of what is sure and what may be. @param nights each from its noon to the next */
-export function effortByNight(
-  set: TrapSet,
-  visits: readonly Check[],
-  asked: Totalled,
-  nights: readonly { from: Date; to: Date }[],
-): number[] {
+/** A stretch of time: a night from its noon to the next, the time between two looks. */
+export interface Stretch {
+  from: Date;
+  to: Date;
+}
+
+/** Nights of 24 h that a device stood inside its range, a stretch at a time: the middle of what is sure and what may be. @param visits of its set, in any order */
+export function nightsInside(set: TrapSet, stay: Stay, visits: readonly Check[], asked: Totalled, stretches: readonly Stretch[]): number[] {
   const { ground } = asked;
-  if (!ground) return nights.map(() => 0);
+  if (!ground) return stretches.map(() => 0);
   const own = [...visits].sort((a, b) => a.at.localeCompare(b.at));
-  const stays = set.stays.map((stay) => factsOfStay(set, stay, own, { ...asked, ground }));
-  return nights.map(({ from, to }) =>
-    sum(
-      stays.map(({ standings, sprung, readings, spent }) => {
-        const tonight = standings
-          .filter((s) => s.from < to && s.to > from)
-          .map((s) => ({ ...s, from: s.from > from ? s.from : from, to: s.to < to ? s.to : to }));
-        if (tonight.length === 0) return 0;
-        const { low, high } = exposureOf(tonight, sprung, readings, spent).inBand;
-        return (low + high) / 2 / 24;
-      }),
-    ),
-  );
+  const { standings, sprung, readings, spent } = factsOfStay(set, stay, own, { ...asked, ground });
+  return stretches.map(({ from, to }) => {
+    const then = standings
+      .filter((s) => s.from < to && s.to > from)
+      .map((s) => ({ ...s, from: s.from > from ? s.from : from, to: s.to < to ? s.to : to }));
+    if (then.length === 0) return 0;
+    const { low, high } = exposureOf(then, sprung, readings, spent).inBand;
+    return (low + high) / 2 / 24;
+  });
+}
+
+/** Device-nights of a set inside its range, by night. */
+export function effortByNight(set: TrapSet, visits: readonly Check[], asked: Totalled, nights: readonly Stretch[]): number[] {
+  const stays = set.stays.map((stay) => nightsInside(set, stay, visits, asked, nights));
+  return nights.map((_, n) => sum(stays.map((own) => own[n] ?? 0)));
 }
 
 function exposureOfStay(set: TrapSet, stay: Stay, visits: readonly Check[], asked: Totalled & { ground: Ground }): Exposure {

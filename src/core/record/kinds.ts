@@ -16,6 +16,7 @@ import { cameraSchema, earlierSchema, groundSchema, intentSchema, signSchema, su
 import { forecastSchema, iceSchema, loggedSchema, toldSchema, weatherSchema } from './moving';
 import { interviewSchema, replySchema } from './interview';
 import { leftWordSchema } from './leftWord';
+import { colonySchema } from './colony';
 import { shareSchema } from './share';
 import { dutySchema, ownBookSchema } from './rules';
 import { lineSchema, setSchema } from './season';
@@ -55,6 +56,7 @@ export const SCHEMAS = {
   reply: replySchema,
   leftWord: leftWordSchema,
   share: shareSchema,
+  colony: colonySchema,
 } as const;
 
 /** The shape in which bodies are written now; `upgrade` brings older ones to it. */
@@ -95,6 +97,7 @@ export type Interview = Body<'interview'>;
 export type Reply = Body<'reply'>;
 export type LeftWord = Body<'leftWord'>;
 export type Share = Body<'share'>;
+export type Colony = Body<'colony'>;
 export type DutyDone = Body<'duty'>;
 export type Setting = TrapSet['settings'][number];
 export type Stay = TrapSet['stays'][number];
@@ -136,6 +139,7 @@ export const KIND_WORDS: Record<Kind, string> = {
   reply: 'Reply of a friend',
   leftWord: 'Word left',
   share: 'Who goes where',
+  colony: 'Colony',
 };
 
 /** Only these can be withdrawn whole; the others are corrected. A withdrawn entry stays in the book. */
@@ -162,4 +166,5 @@ export const WITHDRAWABLE: readonly Kind[] = [
   'reply',
   'leftWord',
   'share',
+  'colony',
 ];

@@ -63,6 +63,8 @@ const SAY: Say = {
   reply: ({ set, from, text }, names) => `${names[set] ?? 'Set'}: ${from} answered: ${text.length > 160 ? `${text.slice(0, 160)}…` : text}`,
   share: ({ day, parts, note }, names) =>
     `${day}: ${parts.map(({ person, stops }) => `${names[person] ?? 'somebody'} ${many(stops.length, 'set')}`).join(', ')}${note ? `, ${note}` : ''}`,
+  colony: ({ name, waters, species, done }, names) =>
+    `${name}, ${species} of ${waters.map((w) => names[w] ?? 'a water').join(', ')}${done ? ', called done' : ''}`,
   leftWord: ({ who, where, back }) => `${who}: ${where}${back ? ', back' : ''}`,
   kit: ({ name, items }) => `Kit ${name}, ${many(items.length, 'thing')}`,
   intent: ({ station, doing, type, opens, because }, names) =>
@@ -85,7 +87,7 @@ export function outcomesText(found: readonly string[]): string {
     .join('; ');
 }
 
-function outcomeText({ outcome, cause, flags, catch: caught, searched }: CheckedDevice, system: System): string {
+export function outcomeText({ outcome, cause, flags, catch: caught, searched }: CheckedDevice, system: System): string {
   const said = caught
     ? catchText(caught, system)
     : outcome +

@@ -1,4 +1,5 @@
-import { shortestRun, type Left } from '../counting/left';
+import { shortestRun, type Left, type LeftEvidence } from '../counting/left';
+import type { Settles } from '../counting/decide';
 import { many } from '../units/many';
 
 /** A chance as odds in small numbers, never said higher than it is: `four in five`. */
@@ -17,22 +18,53 @@ const ODDS: readonly (readonly [least: number, said: string])[] = [
   [0.2, 'one in five'],
   [0.1, 'one in ten'],
 ];
-const oddsOf = (chance: number): string => ODDS.find(([least]) => chance >= least - 1e-9)?.[1] ?? 'less than one in ten';
+export const oddsOf = (chance: number): string => ODDS.find(([least]) => chance >= least - 1e-9)?.[1] ?? 'less than one in ten';
 
 /** A run that wide tells nothing. */
 const WIDE = 6;
 
 /** How many are left in one sentence, with its odds, or that it cannot be told. */
-export function leftText({ chances, caught, nights }: Left): string {
+export function leftText({ chances, moved, caught, nights }: Left): string {
   const run = shortestRun(chances, 0.8);
   if (run.high - run.low >= WIDE) {
     const wide = shortestRun(chances, 0.95);
     const fits = `${wide.low} to ${wide.high} left`;
-    return `Cannot tell: ${many(caught, 'catch', 'catches')} in ${many(nights, 'night')} fit any number from ${fits}.`;
+    return nights === 0
+      ? `Cannot tell: what was seen fits any number from ${fits}.`
+      : `Cannot tell: ${many(caught, 'catch', 'catches')} in ${many(nights, 'night')} fit any number from ${fits}.`;
   }
-  if (run.high === 0) return `Nobody left, ${oddsOf(run.holds)}.`;
+  const none = chances[0] ?? 0;
+  if (run.high === 0) {
+    const why = moved > none / 2 && caught > 0 ? ' The rest may have left the water.' : '';
+    return `${caught === 0 ? 'Nobody home' : 'Nobody left'}, ${oddsOf(run.holds)}.${why}`;
+  }
   const range = (low: number, high: number): string => (low === high ? String(low) : `${low} to ${high}`);
-  const gone = chances[0] ?? 0;
-  if (run.low === 0) return `Gone, or ${range(1, run.high)} left: gone is as likely as ${oddsOf(gone)}.`;
+  if (run.low === 0) return `Gone, or ${range(1, run.high)} left: gone is as likely as ${oddsOf(none)}.`;
   return `${range(run.low, run.high)} left, ${oddsOf(run.holds)}.`;
+}
+
+const SETTLES: Readonly<Record<Settles['by'], (nights: string) => string>> = {
+  camera: (nights) => `${nights} before a camera without one`,
+  break: (nights) => `${nights} of an open break that nobody mends`,
+  traps: (nights) => `${nights} of the traps as they stand without a touch`,
+};
+
+/** What would settle it soonest, in a sentence. @param clear from how sure on it is called done, 0 to 1 */
+export function settlesText(ways: readonly Settles[], clear: number): string {
+  if (ways.length === 0) return '';
+  const all = ways.map(({ by, nights }) => SETTLES[by](many(nights, 'night')));
+  return `To be ${oddsOf(clear)} sure that none is left: ${all.join('; or ')}.`;
+}
+
+/** What is held for and against any being left, beside catches and signs. */
+export function heldText({ nights, quiet, unmended, mended, moved }: LeftEvidence): string[] {
+  const worked = nights.reduce((sum, n) => sum + n.effort, 0);
+  const told: [boolean, string][] = [
+    [worked > 0, `${many(Math.round(worked), 'trap-night')} in range, what they shy from and what does not work counted less`],
+    [mended, 'somebody mended after the last catch: one at least is left'],
+    [unmended !== null && unmended > 0, `a break stayed open for ${many(unmended ?? 0, 'night')} since the last catch`],
+    [quiet > 0, `a camera watched ${many(quiet, 'night')} without one since the last catch`],
+    [moved >= 0.5, 'its freshest sign is old: they may have left the water (rule of thumb)'],
+  ];
+  return told.flatMap(([holds, said]) => (holds ? [said] : []));
 }

@@ -1,7 +1,8 @@
 import type { Station } from '#core/stations/placed';
 import { cameraTonight, type CameraAdvice } from '#core/counting/cameraTonight';
 import type { ColonyEvidence } from '#core/counting/colonyRange';
-import { countOf, type Count } from '#core/counting/nights';
+import type { Scope } from '#core/colony/scope';
+import { countOf, stillThere, type Count } from '#core/counting/nights';
 import { latest } from '#core/stations/measures';
 import { type Clock, dayText } from '#core/time/clock';
 import { db } from './database';
@@ -11,18 +12,24 @@ import type { Season } from '#lib/season/season';
 
 const DAY = 86_400_000;
 
-/** What the cameras of a water tell of a species. */
-export function waterCount(scouted: Scouted, species: string, zone: string): Count {
+/** What cameras tell of a species. */
+export function waterCount(scouted: Pick<Scouted, 'cameras'>, species: string, zone: string): Count {
   const events = scouted.cameras.flatMap((c) => c.events);
   const watches = scouted.cameras.map((c) => ({ from: new Date(c.from), to: new Date(c.to) }));
   return countOf(events, watches, species, zone);
 }
 
-/** What the signs of a water tell of its beavers: its largest lodge, longest dam and largest pile, who was seen, and who was caught since. */
-export function evidenceOf(stations: Station[], count: Count, scouted: Scouted, clock: Clock): ColonyEvidence {
-  const own = scouted.caught.filter((c) => c.species === 'beaver');
+/** What the signs of a colony tell: its largest lodge, longest dam and largest pile, who was seen, who was caught since, and what was written of it. */
+export function evidenceOf(
+  { species, colony }: Pick<Scope, 'species' | 'colony'>,
+  stations: readonly Station[],
+  count: Count,
+  scouted: Pick<Scouted, 'caught' | 'cameras'>,
+  clock: Clock,
+): ColonyEvidence {
+  const own = scouted.caught.filter((c) => c.species === species);
   // who was seen before a catch may be the one that was caught: the floor holds from the first picture on
-  const seen = Math.min(...scouted.cameras.flatMap((c) => c.events.filter((e) => e.species === 'beaver').map((e) => e.at.getTime())));
+  const seen = Math.min(...scouted.cameras.flatMap((c) => c.events.filter((e) => e.species === species).map((e) => e.at.getTime())));
   const most = (what: 'across' | 'crestLength' | 'extent'): number | null => {
     const all = stations.flatMap((s) => latest(s.measures, what)?.value ?? []);
     return all.length > 0 ? Math.max(...all) : null;
@@ -33,9 +40,13 @@ export function evidenceOf(stations: Station[], count: Count, scouted: Scouted, 
     lodgeAcross: most('across'),
     damLength: most('crestLength'),
     pileExtent: most('extent'),
+    told: colony?.first ? { ...colony.first, why: colony.why } : null,
     caught: {
       count: own.length,
-      afterFloor: own.filter((c) => c.at.getTime() > seen).length,
+      stillThere: stillThere(
+        count,
+        own.filter((c) => c.at.getTime() > seen).map((c) => c.age),
+      ),
       since: own[0] ? dayText(own[0].at, clock) : '',
     },
   };

@@ -1,6 +1,7 @@
+import type { Scope } from '#core/colony/scope';
 import { colonyRange, type ColonyEvidence } from '#core/counting/colonyRange';
-import { howManyLeft, type Left } from '#core/counting/left';
-import { nightOf, type Count } from '#core/counting/nights';
+import { howManyLeft, type Left, type LeftEvidence, type TrapNight } from '#core/counting/left';
+import { foundNight, nightOf, type Count } from '#core/counting/nights';
 import { effortByNight } from '#core/effort/totals';
 import { addDays, instantOf, localDate } from '#core/time/localTime';
 import type { Season } from '#lib/season/season';
@@ -13,59 +14,94 @@ const MOST_NIGHTS = 120;
 const BEYOND = 9;
 /** What caught was in its range for some of that night, whatever was read. [practice] */
 const SOME = 0.5;
+/** Between these lies the chance that they left the water, by how fresh its freshest sign is. [practice] */
+const MOVED = { least: 0.03, most: 0.8, unknown: 0.2 } as const;
 
 export interface LeftAsked {
   season: Season;
-  water: string;
+  scope: Scope;
+  /** of the places of the colony */
   worked: NonNullable<Awaited<ReturnType<typeof workedSets>>>;
-  /** of this water */
-  scouted: Pick<Scouted, 'signs'>;
+  /** of the places of the colony */
+  scouted: Pick<Scouted, 'signs' | 'cameras' | 'activity'>;
   count: Count;
   evidence: ColonyEvidence;
+  /** of each set, what it takes beside one that works and that nobody shies from: 0 to 1 */
+  worth?: (set: string) => number;
   now: Date;
 }
 
-/** How many beavers are left on a water; null where no set was ever live for them there, or where more were caught than its signs told of: then they tell nothing of the rest. */
-export function leftIn({ season, water, worked, scouted, count, evidence, now }: LeftAsked): Left | null {
+/**
+ * What is held of how many are left of a colony; null where more were caught than its signs told of: then they tell nothing of the rest; and
+ * where neither a trap stood nor a camera watched nor a break was open.
+ */
+export function leftEvidence(asked: LeftAsked): LeftEvidence | null {
+  const { season, scope, worked, scouted, count, evidence, worth = () => 1, now } = asked;
   const { zone } = season.line;
-  const here = worked.filter(({ set }) => season.stations.some((s) => s.id === set.station && s.water === water));
-  const meant = here.filter(({ set }) => set.species === 'beaver');
+  const meant = worked.filter(({ set }) => set.species === scope.species);
+  if (colonyRange(evidence, 'metric').high === null) return null;
   const begun = meant.flatMap(({ set }) => set.stays.map((s) => Date.parse(s.from)));
-  if (begun.length === 0 || colonyRange(evidence, 'metric').high === null) return null;
-  const nights = nightsFrom(new Date(Math.min(...begun)), now, zone);
-  const caught = here
-    .flatMap(({ visits }) => visits.flatMap((v) => v.devices.flatMap((d) => (d.catch?.species === 'beaver' ? [new Date(v.at)] : []))))
+  const nights = begun.length === 0 ? [] : nightsFrom(new Date(Math.min(...begun)), now, zone);
+  const caught = worked
+    .flatMap(({ visits }) => visits.flatMap((v) => v.devices.flatMap((d) => (d.catch?.species === scope.species ? [new Date(v.at)] : []))))
     .sort((a, b) => Number(a) - Number(b));
-  const efforts = meant.map(({ set, visits, asked }) => effortByNight(set, visits, asked, nights));
-  const trapped = nights.map(({ date }, n) => {
-    const taken = caught.filter((at) => nightOf(at, zone) === date).length;
+  const efforts = meant.map(({ set, visits, asked: with_ }) => effortByNight(set, visits, with_, nights).map((n) => n * worth(set.id)));
+  const first = nights[0]?.date ?? '';
+  const trapped = nights.map(({ date }, n): TrapNight => {
+    // what is found on the day a first trap was set was caught that day
+    const taken = caught.filter((at) => (foundNight(at, zone) < first ? first : foundNight(at, zone)) === date).length;
     const effort = efforts.reduce((sum, e) => sum + (e[n] ?? 0), 0);
     return { caught: taken, effort: taken > 0 ? Math.max(SOME, effort) : effort };
   });
   const last = caught.at(-1) ?? new Date(0);
-  const { low, high } = colonyRange({ ...evidence, caught: { count: 0, afterFloor: 0, since: '' } }, 'metric');
-  const floor = evidence.floor + evidence.caught.count - evidence.caught.afterFloor;
+  const mending = mendingSince(last, asked);
+  const silent = count.nights.filter((n) => n.events === 0 && n.date > nightOf(last, zone)).length;
+  if (nights.length === 0 && silent === 0 && mending.unmended === null && !mending.mended) return null;
+  const { low, high } = colonyRange({ ...evidence, caught: { count: 0, stillThere: 0, since: '' } }, 'metric');
+  const lived = evidence.floor === 0 ? 0 : evidence.caught.count + evidence.caught.stillThere;
   const taken = trapped.reduce((sum, n) => sum + n.caught, 0);
-  return howManyLeft({
+  const seen = [...caught, ...scouted.cameras.flatMap((c) => c.events.filter((e) => e.species === scope.species).map((e) => e.at))];
+  const present = seen.length === 0 ? '' : localDate(new Date(Math.max(...seen.map(Number))), zone);
+  return {
     nights: trapped,
     expected: Math.max(1, (low + (high ?? low)) / 2),
-    floor: evidence.floor === 0 ? 0 : floor,
-    most: Math.max(floor, taken, high ?? 0) + BEYOND,
-    quiet: count.nights.filter((n) => n.events === 0 && n.date > nightOf(last, zone)).length,
-    ...mendingSince(last, { season, water, scouted, now }),
-  });
+    floor: lived,
+    most: Math.max(lived, taken, high ?? 0) + BEYOND,
+    quiet: silent,
+    ...mending,
+    moved: movedOf(asked),
+    present: trapped.filter((_, n) => (nights[n]?.date ?? '') < present).length,
+  };
 }
 
-function nightsFrom(first: Date, now: Date, zone: string): { date: string; from: Date; to: Date }[] {
+export function leftIn(asked: LeftAsked): Left | null {
+  const evidence = leftEvidence(asked);
+  return evidence && howManyLeft(evidence);
+}
+
+/** How likely it is that they left the water, by the freshest sign of any of its places. */
+function movedOf({ scope, scouted }: LeftAsked): number {
+  const all = [...scope.places].flatMap((id) => scouted.activity(id, scope.species) ?? []);
+  return all.length === 0 ? MOVED.unknown : Math.min(MOVED.most, Math.max(MOVED.least, 1 - Math.max(...all)));
+}
+
+/** The nights of the line from a moment to now, each from its noon to the next. */
+export function nightsFrom(first: Date, now: Date, zone: string): { date: string; from: Date; to: Date }[] {
   const found: { date: string; from: Date; to: Date }[] = [];
-  for (let date = nightOf(first, zone); date <= localDate(now, zone) && found.length < MOST_NIGHTS; date = addDays(date, 1))
+  const last = localDate(now, zone);
+  const begin = nightOf(first, zone);
+  for (
+    let date = begin < addDays(last, -MOST_NIGHTS) ? addDays(last, -MOST_NIGHTS) : begin;
+    date <= last && found.length < MOST_NIGHTS;
+    date = addDays(date, 1)
+  )
     found.push({ date, from: instantOf(date, '12:00', zone), to: instantOf(addDays(date, 1), '12:00', zone) });
   return found;
 }
 
 /** Whether somebody mended since the last catch, and for how many nights a break stayed open that nobody did. */
-function mendingSince(last: Date, { season, water, scouted, now }: Pick<LeftAsked, 'season' | 'water' | 'scouted' | 'now'>) {
-  const breaks = season.openings.filter((o) => o.water === water);
+function mendingSince(last: Date, { season, scope, scouted, now }: LeftAsked): { mended: boolean; unmended: number | null } {
+  const breaks = season.openings.filter((o) => scope.waters.includes(o.water));
   const mended =
     breaks.some((o) => o.mended !== null && Date.parse(o.mended) > last.getTime()) ||
     scouted.signs.some((s) => s.kind === 'mendedLeak' && s.freshness === 'hours' && Date.parse(s.at) > last.getTime());

@@ -20,7 +20,7 @@ export interface Scouted {
   signs: NotedSign[];
   cameras: Watched[];
   /** what was caught at these places */
-  caught: { station: string; species: string; at: Date }[];
+  caught: { station: string; species: string; age: string; at: Date }[];
   /** what counts for a station's use, camera events and catches among it; of one species when given */
   found: (station: string, species?: string) => FoundSign[];
   use: (station: string) => Told;

@@ -1,42 +1,54 @@
 <script lang="ts">
-  let { data } = $props();
-  const SHOWN = 4;
-  type Water = (typeof data.waters)[number];
-</script>
+  import { dateText } from '#core/time/clock';
+  import Nights from '$lib/colony/Nights.svelte';
 
-{#snippet animals(caught: Water['caught'])}
-  <table class="plain-table mt-2">
-    <thead><tr><th scope="col">When</th><th scope="col">Animal</th></tr></thead>
-    <tbody
-      >{#each caught as c (c.id)}<tr><td class="whitespace-nowrap">{c.when}</td><td>{c.text}</td></tr>{/each}</tbody
-    >
-  </table>
-{/snippet}
+  let { data } = $props();
+  const today = $derived(data.colonies[0]?.nights.nights.at(-1) ?? '');
+  const dayOf = (night: string): string => dateText(night, today, data.clock.hours);
+</script>
 
 <svelte:head><title>Colonies · Zaprud</title></svelte:head>
 
 <div class="page">
   <h1>Colonies</h1>
-  <p class="quiet">What the record holds of each water: who was caught, and what the others met.</p>
-  {#each data.waters as water (water.id)}
-    <section class="mt-5">
-      <h2><a class="link" href="/waters/{water.id}">{water.name}</a>: {water.counts || 'nothing caught yet'}</h2>
-      {#if water.left}
-        <p><b>{water.left.text}</b> <a class="link" href="/waters/{water.id}/count">Why</a></p>
-        {#if water.left.second}<p>{water.left.second}</p>{/if}
-      {/if}
-      <p>{water.met.join(' ')}</p>
-      {#if water.caught.length > 0}
-        {@render animals(water.caught.slice(0, SHOWN))}
-        {#if water.caught.length > SHOWN}
-          <details>
-            <summary class="font-bold cursor-pointer">{water.caught.length - SHOWN} earlier</summary>
-            {@render animals(water.caught.slice(SHOWN))}
-          </details>
-        {/if}
+  {#each data.colonies as colony, n (colony.id)}
+    <section class="mt-4">
+      <h2><a class="link" href="/colonies/{colony.id}">{colony.name}</a></h2>
+      <p class="said">{colony.said}</p>
+      <p>
+        {colony.fear}
+        <span class="quiet"
+          >{[colony.where, colony.caught ? `caught ${colony.caught}` : 'nothing caught yet'].filter(Boolean).join('; ')}</span
+        >
+      </p>
+      {#if colony.clear}<p><b>As sure as you asked: call it done on its page.</b></p>{/if}
+      {#if colony.nights.rows.length > 0}
+        <div class="mt-1">
+          <Nights story={colony.nights} label="Nights of {colony.name}" {dayOf} hasKey={n === data.colonies.length - 1} />
+        </div>
       {/if}
     </section>
   {:else}
-    <p class="sheet mt-3">No water is recorded. <a class="link" href="/waters">Begin with a water</a>.</p>
+    <p class="sheet mt-3">
+      No lodge, dam or beaver is in the record yet. <a class="link" href="/waters">Begin with a water</a>: a lodge or dam noted there, or a
+      beaver caught, makes its colony.
+    </p>
   {/each}
+  {#if data.others.length > 0}
+    <section class="mt-6">
+      <h2>Waters without beaver</h2>
+      {#each data.others as water (water.id)}
+        <p class="mt-1">
+          <a class="link" href="/waters/{water.id}">{water.name}</a>: {water.caught || 'nothing caught yet'}. {water.met.join(' ')}
+        </p>
+      {/each}
+    </section>
+  {/if}
 </div>
+
+<style>
+  .said {
+    font-size: 1.2rem;
+    font-weight: 700;
+  }
+</style>

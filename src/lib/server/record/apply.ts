@@ -5,6 +5,7 @@ import { putDevice, putKit, putStock, putStockMove } from '../repositories/gear'
 import { putCrew, putGauge, putPerson, putSite, putStation, putWater } from '../repositories/places';
 import { putDuty, putRulebook } from '../repositories/rules';
 import { putInterview, putReply } from '../repositories/interviews';
+import { putColony } from '../repositories/colonies';
 import { putShare } from '../repositories/shares';
 import { putLeftWord } from '../repositories/leftWords';
 import { putReading, removeReading } from '../repositories/readings';
@@ -50,6 +51,7 @@ const PUT: Put = {
   reply: putReply,
   leftWord: putLeftWord,
   share: putShare,
+  colony: putColony,
 };
 
 const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Promise<unknown>>> = {
@@ -75,6 +77,7 @@ const REMOVE: Partial<Record<Kind, (trx: Knex, id: string, owner: Owner) => Prom
   reply: remover('reply'),
   leftWord: remover('left_word'),
   share: remover('day_share'),
+  colony: remover('colony'),
 };
 
 /** Writes the truth that an entry leaves behind: its body, or nothing when it was withdrawn. */

@@ -11,6 +11,7 @@ export const TRUTH = [
   'reply',
   'left_word',
   'day_share',
+  'colony',
   'catch',
   'check_device',
   'check_visit',

@@ -222,9 +222,9 @@ export async function catchesSince(
   db: Knex,
   crew: string,
   { since, water }: { since: Date; water?: string },
-): Promise<{ station: string; species: string; at: Date }[]> {
+): Promise<{ station: string; species: string; age: string; at: Date }[]> {
   const found = db('catch as k')
-    .select({ station: 's.station_id', species: 'k.species', at: 'v.at' })
+    .select({ station: 's.station_id', species: 'k.species', age: 'k.age', at: 'v.at' })
     .join('check_device as c', 'c.id', 'k.check_id')
     .join('check_visit as v', 'v.id', 'c.visit_id')
     .join('trap_set as s', 's.id', 'v.set_id')

@@ -49,7 +49,8 @@ export const remover =
       | 'interview'
       | 'reply'
       | 'left_word'
-      | 'day_share',
+      | 'day_share'
+      | 'colony',
   ) =>
   (trx: Knex, id: string, { crew }: Owner) =>
     trx(table).where({ id, crew_id: crew }).delete();

@@ -6,21 +6,16 @@ import { dayText, momentText } from '#core/time/clock';
 import { addDays, localDate, wholeMinute, instantOf } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { SPECIES, type Species } from '#core/animals/species';
-import { colonyRange } from '#core/counting/colonyRange';
-import type { Count } from '#core/counting/nights';
-import type { Station } from '#core/stations/placed';
-import { leftText } from '#core/words/left';
-import type { Season } from '#lib/season/season';
-import { leftIn } from '$lib/server/left';
-import { workedSets } from '$lib/server/totals';
-import { cameraPlaces, evidenceOf, waterCount } from '$lib/server/counting';
+import { loadColonies, readColony, type ColonyRecord } from '$lib/server/colonies';
+import { headOf } from '$lib/server/colonyPage';
+import { cameraPlaces, waterCount } from '$lib/server/counting';
 import { db } from '$lib/server/database';
 import { attempt, refused } from '$lib/server/form';
 import { reader, type Reader } from '#lib/form/reader';
 import { idBeside, newId } from '#lib/form/newId';
 import { record } from '$lib/server/record/write';
 import type { NewEntry } from '#core/record/entry';
-import { loadScouted, stationName, waterOf, type Scouted } from '$lib/server/scouting';
+import { loadScouted, stationName, waterOf } from '$lib/server/scouting';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
@@ -40,7 +35,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
       ...count,
       most: count.most && { count: count.most.count, when: momentText(count.most.at, season.clock) },
     },
-    ...(species === 'beaver' ? await beavers(locals, { water: water.id, stations, count, scouted, season }) : { range: null, left: null }),
+    families: await familiesOf(locals, water.id, species),
     points: scouted.cameras.flatMap((c) =>
       c.events
         .filter((e) => e.species === species)
@@ -63,15 +58,11 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
   };
 };
 
-/** How many beavers are left by all that is known of them, and what their signs alone told. */
-async function beavers(
-  locals: App.Locals,
-  { water, stations, count, scouted, season }: { water: string; stations: Station[]; count: Count; scouted: Scouted; season: Season },
-) {
-  const evidence = evidenceOf(stations, count, scouted, season.clock);
-  const found = leftIn({ season, water, worked: (await workedSets(locals)) ?? [], scouted, count, evidence, now: locals.now });
-  const range = colonyRange(evidence, locals.who.person.system);
-  return { range, left: found && { text: leftText(found), chances: found.chances } };
+/** The colonies that use this water, each with who is left of it. */
+async function familiesOf(locals: App.Locals, water: string, species: Species) {
+  const known = await loadColonies(locals);
+  const own = (known?.scopes ?? []).filter((s) => s.species === species && s.waters.includes(water));
+  return own.map((scope) => ({ id: scope.id, name: scope.name, said: headOf(readColony(known as ColonyRecord, scope, locals)) }));
 }
 
 const knownAt = (

@@ -1,6 +1,4 @@
 <script lang="ts">
-  import Chances from './Chances.svelte';
-  import { rangeText } from '#core/counting/colonyRange';
   import Scroller from '$lib/ui/Scroller.svelte';
   import { many } from '#core/units/many';
   import { browser } from '$app/environment';
@@ -40,12 +38,12 @@
   }
 </script>
 
-<svelte:head><title>{data.water.name}: colony · Zaprud</title></svelte:head>
+<svelte:head><title>{data.water.name}: cameras · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
   <div class="head">
-    <h1>{data.water.name}: colony</h1>
+    <h1>{data.water.name}: cameras</h1>
     <form method="GET">
       <label
         >Species <select class="select" name="species" value={data.species} onchange={(e) => goto(`?species=${e.currentTarget.value}`)}>
@@ -59,20 +57,9 @@
       <b>{many(Number(page.url.searchParams.get('taken')), 'event')} taken.</b>
       {#if page.url.searchParams.has('here')}{page.url.searchParams.get('here')} were here already, {page.url.searchParams.get('refused')} refused.{/if}
     </p>{/if}
-  {#if data.range}
-    <p class="first">{data.left?.text ?? rangeText(data.range)}</p>
-    {#if data.left}
-      <Chances chances={data.left.chances} />
-      <p class="quiet">
-        From its signs, the nights and hours that traps stood in their range, what they caught, silent cameras and breaks. How easily one is
-        taken, seen and mends is practice.
-      </p>
-    {/if}
-    <ul class="why">
-      {#each data.range.reasons as reason (reason)}<li>{reason}</li>{/each}
-    </ul>
-    {#if data.range.second}<p class="problem mt-2">{data.range.second}</p>{/if}
-  {/if}
+  {#each data.families as family (family.id)}
+    <p class="first"><a class="link" href="/colonies/{family.id}">{family.name}</a>: {family.said}</p>
+  {/each}
   <p class="tonight"><b>A camera tonight, if you have one:</b> {data.tonight[0]?.sentence ?? 'this water has no location yet.'}</p>
   {#if data.tonight.length > 1}<p class="quiet">
       Next: {data.tonight
@@ -188,13 +175,9 @@
     gap: 8px;
   }
   .first {
-    font-size: 1.5rem;
+    font-size: 1.25rem;
     font-weight: 750;
     margin-top: 6px;
-  }
-  .why {
-    list-style: disc;
-    padding-left: 1.2em;
   }
   .tonight {
     font-size: 1.1rem;

@@ -12,7 +12,7 @@
       <tr>
         <th scope="row">{left}</th>
         <td><span style:width="{(chance / most) * 100}%"></span></td>
-        <td class="share">{Math.round(chance * 100)} %</td>
+        <td class="share">{Math.round(chance * 100)}%</td>
       </tr>
     {/each}
   </tbody>

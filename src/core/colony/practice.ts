@@ -1,0 +1,66 @@
+import type { DeviceClass } from '../devices/sizes';
+import type { Fear, LocalState, Saw, Trait } from './looks';
+
+/** How likely each is, a device a night; what is left of 1 is that nothing touched it. */
+type Nightly = Record<Exclude<Saw, 'untouched'>, number>;
+
+/**
+ * What a device does in a night in its working range, where the animals shy from nothing it has, where they shy from it, and where something
+ * is wrong with the set. [practice]
+ *
+ * @source common practice, in numbers of our own; a usual set takes an animal in about one night of ten
+ */
+export const NIGHTLY: Readonly<Record<LocalState | 'shy', Nightly>> = {
+  works: { caught: 0.1, touched: 0.03, sprung: 0.03, meddled: 0.03, baitGone: 0.02 },
+  shy: { caught: 0.01, touched: 0.04, sprung: 0.03, meddled: 0.08, baitGone: 0.01 },
+  notInUse: { caught: 0.002, touched: 0.002, sprung: 0.01, meddled: 0.003, baitGone: 0.005 },
+  mechanical: { caught: 0.015, touched: 0.06, sprung: 0.13, meddled: 0.03, baitGone: 0.04 },
+  disturbed: { caught: 0.03, touched: 0.02, sprung: 0.03, meddled: 0.03, baitGone: 0.01 },
+};
+
+/** How likely a night with an animal before the camera, or its tracks there, that was not caught. [practice] */
+export const PASSING: Readonly<Record<LocalState | 'shy', Record<'passed' | 'turned', number>>> = {
+  works: { passed: 0.3, turned: 0.06 },
+  shy: { passed: 0.35, turned: 0.3 },
+  notInUse: { passed: 0.03, turned: 0.01 },
+  mechanical: { passed: 0.3, turned: 0.06 },
+  disturbed: { passed: 0.25, turned: 0.15 },
+};
+
+/** How likely each fear is before anything was met: shyness is rare, and of body-grips and castor least so. [practice] */
+export const FEAR_PRIOR: Readonly<Record<Fear, number>> = {
+  nothing: 0.72,
+  bodyGrip: 0.08,
+  foothold: 0.04,
+  snareWater: 0.02,
+  snareLand: 0.03,
+  scentBank: 0.05,
+  scentWater: 0.02,
+  fence: 0.04,
+};
+
+/** How likely a set has something wrong with it, where its place is surely in use. [practice] */
+export const FAULT_PRIOR = { mechanical: 0.08, disturbed: 0.06 } as const;
+/** A place of which no sign was noted. [practice] */
+export const IN_USE_UNKNOWN = 0.7;
+
+/** What one event adds to the odds that its animals shy from a device: a miss of a body-grip teaches much, a brushed snare next to nothing. [practice] */
+export const TEACHES: Readonly<Record<DeviceClass, Partial<Record<Saw, number>>>> = {
+  bodyGrip: { touched: 1.5, sprung: 1.25 },
+  foothold: { touched: 1.3, sprung: 1.2 },
+  snare: { touched: 1.15, meddled: 1.03 },
+  enclosed: {},
+};
+/** However much was met, it does not teach more than this. [practice] */
+export const TAUGHT_MOST = 6;
+
+/** What earlier trapping adds, by who was left alive. [practice] */
+export const MET_BEFORE = { shy: 4, some: 2, 'not known': 1.5, none: 1 } as const;
+
+/** Which fears a device of a class stands for. */
+export const FEARS_OF: Readonly<Record<DeviceClass, readonly Trait[]>> = {
+  bodyGrip: ['bodyGrip'],
+  foothold: ['foothold'],
+  snare: ['snareWater', 'snareLand'],
+  enclosed: [],
+};

@@ -1,0 +1,61 @@
+import type { DeviceClass } from '../devices/sizes';
+import { kindOf, type Attract } from '../lure/lure';
+import { sampleDesign, sampleLevels, sampleSurface } from '../sets/sample';
+import type { SetType } from '../sets/setType';
+import { topOfCatching, type Part } from '../water/part';
+import type { Known } from '../water/levels';
+import type { Trait } from './looks';
+
+/** A set as far as an animal can shy from something of it. */
+export interface Built {
+  devices: readonly DeviceClass[];
+  parts: readonly Part[];
+  known: Known;
+  /** the surface that it was set by */
+  surface: 'pond' | 'tail';
+  /** what draws to it; undefined where nobody said */
+  lures: readonly Attract[] | undefined;
+  /** its type is built with scent */
+  scented: boolean;
+}
+
+/** Two thin sticks are no fence. [practice] */
+const STICKS = 2;
+
+/** What of a set animals may shy from: its device, its scent and where that lies, and a fence. */
+export function traitsOf({ devices, parts, known, surface, lures, scented }: Built): Trait[] {
+  const top = topOfCatching(parts, known);
+  const water = known[surface];
+  const isUnder = top !== null && water !== undefined && top <= water;
+  const scents = lures?.filter((l) => kindOf(l.what) === 'lure');
+  const has = (device: DeviceClass): boolean => devices.includes(device);
+  const found: [Trait, boolean][] = [
+    ['bodyGrip', has('bodyGrip')],
+    ['foothold', has('foothold')],
+    ['snareWater', has('snare') && isUnder],
+    ['snareLand', has('snare') && !isUnder],
+    ['scentBank', scents ? scents.some((l) => l.where !== 'in the water') : scented],
+    ['scentWater', scents?.some((l) => l.where === 'in the water') ?? false],
+    ['fence', parts.filter((p) => p.kind === 'stick').length > STICKS],
+  ];
+  return found.flatMap(([trait, holds]) => (holds ? [trait] : []));
+}
+
+const known = new Map<string, Trait[]>();
+
+/** What of a type animals may shy from, as the catalogue builds it. */
+export function traitsOfType(type: SetType): Trait[] {
+  const before = known.get(type.id);
+  if (before) return before;
+  const { parts, supplies } = sampleDesign(type, undefined, 'us');
+  const own = traitsOf({
+    devices: [type.usual.class],
+    parts,
+    known: sampleLevels(type),
+    surface: sampleSurface(type),
+    lures: undefined,
+    scented: supplies.some((s) => s.kind === 'lure'),
+  });
+  known.set(type.id, own);
+  return own;
+}

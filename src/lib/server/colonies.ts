@@ -1,0 +1,199 @@
+import { learned, shyOf, type Before, type Learned } from '#core/colony/fears';
+import { sawOf, type Look, type Pass, type SetHistory } from '#core/colony/looks';
+import { NIGHTLY } from '#core/colony/practice';
+import { scopesOf, type Scope } from '#core/colony/scope';
+import { traitsOf } from '#core/colony/traits';
+import { colonyRange } from '#core/counting/colonyRange';
+import { howManyLeft } from '#core/counting/left';
+import { foundNight, nightOf } from '#core/counting/nights';
+import type { DeviceClass } from '#core/devices/sizes';
+import { nightsInside } from '#core/effort/totals';
+import type { Check, TrapSet } from '#core/record/kinds';
+import { armAndWaders } from '#core/units/bodyGauge';
+import { laidAt, layOut, settingAt } from '#core/sets/standing';
+import { setTypeOf } from '#core/sets/catalogue';
+import { groundOf } from '#lib/season/oneSet';
+import type { Season } from '#lib/season/season';
+import { evidenceOf, waterCount } from './counting';
+import { db } from './database';
+import { leftEvidence } from './left';
+import { colonies } from './repositories/colonies';
+import { loadScouted, type Scouted } from './scouting';
+import { loadSeason } from './season';
+import { workedSets } from './totals';
+
+export type Worked = NonNullable<Awaited<ReturnType<typeof workedSets>>>[number];
+
+/** Everything of the record that colonies are read from. */
+export interface ColonyRecord {
+  season: Season;
+  scouted: Scouted;
+  worked: Worked[];
+  scopes: Scope[];
+}
+
+export async function loadColonies(locals: App.Locals): Promise<ColonyRecord | null> {
+  const [season, scouted, worked, named] = await Promise.all([
+    loadSeason(locals, ['live', 'pulled']),
+    loadScouted(locals),
+    workedSets(locals),
+    colonies(db(), locals.who.crew),
+  ]);
+  if (!season) return null;
+  return { season, scouted, worked: worked ?? [], scopes: scopesOf(named, season.waters, season.stations) };
+}
+
+/** What the record holds of one colony, and what that comes to. */
+export function readColony({ season, scouted, worked, scopes }: ColonyRecord, scope: Scope, { who, now }: App.Locals) {
+  const { zone } = season.line;
+  const own = season.stations.filter((s) => scope.places.has(s.id));
+  const here = worked.filter(({ set }) => scope.places.has(set.station));
+  const seen = {
+    ...scouted,
+    signs: scouted.signs.filter((s) => scope.places.has(s.station)),
+    cameras: scouted.cameras.filter((c) => scope.places.has(c.station)),
+    caught: scouted.caught.filter((c) => scope.places.has(c.station)),
+  };
+  const count = waterCount(seen, scope.species, zone);
+  const evidence = evidenceOf(scope, own, count, seen, season.clock);
+  const meant = here.filter(({ set }) => set.species === scope.species);
+  const histories = meant.map((one) => historyOf(one, { season, scouted: seen, scope, now, hands: armAndWaders(who.person.measures) }));
+  const taught = learned(histories, beforeOf(scope, season));
+  const counted = leftEvidence({ season, scope, worked: here, scouted: seen, count, evidence, worth: worthOf(histories, taught), now });
+  return {
+    scope,
+    scopes,
+    stations: own,
+    worked: here,
+    meant,
+    seen,
+    count,
+    range: colonyRange(evidence, who.person.system),
+    evidence: counted,
+    left: counted && howManyLeft(counted),
+    histories,
+    taught,
+  };
+}
+export type ColonyRead = ReturnType<typeof readColony>;
+
+/** Earlier trapping of its animal on its waters. */
+const beforeOf = ({ waters, species }: Scope, { earlier }: Season): Before[] =>
+  earlier.filter((e) => waters.includes(e.water) && e.species === species);
+
+/** What each set takes beside one that works and that nobody shies from. */
+function worthOf(histories: readonly SetHistory[], { fears, sets }: Learned): (set: string) => number {
+  const share = (row: keyof typeof NIGHTLY): number => NIGHTLY[row].caught / NIGHTLY.works.caught;
+  return (id) => {
+    const history = histories.find((h) => h.id === id);
+    const states = sets[id];
+    if (!history || !states) return 1;
+    const shy = history.traits.reduce((sum, trait) => sum + fears[trait], 0);
+    return (
+      states.works * (1 - shy + shy * share('shy')) +
+      states.mechanical * share('mechanical') +
+      states.disturbed * share('disturbed') +
+      states.notInUse * share('notInUse')
+    );
+  };
+}
+
+interface HistoryAsked {
+  season: Season;
+  scouted: Pick<Scouted, 'cameras' | 'activity'>;
+  scope: Scope;
+  now: Date;
+  hands: Parameters<typeof groundOf>[2];
+}
+
+/** What was met at one set: its looks by device with the nights it worked between them, and who passed it. */
+function historyOf({ set, visits, asked }: Worked, { season, scouted, scope, now, hands }: HistoryAsked): SetHistory {
+  const inOrder = [...visits].sort((a, b) => a.at.localeCompare(b.at));
+  const looks = set.stays
+    .flatMap((stay) => looksOf(set, stay, inOrder, asked, scope.species, classOf(season, stay.device)))
+    .sort((a, b) => a.at.getTime() - b.at.getTime());
+  return {
+    id: set.id,
+    place: set.station,
+    name: `${set.number} ${set.name}`,
+    traits: traitsIn(set, season, now, hands),
+    looks,
+    passes: passesAt(set, inOrder, { season, scouted, scope }),
+    inUse: scouted.activity(set.station, scope.species),
+  };
+}
+
+const classOf = ({ shed }: Season, device: string): DeviceClass => shed.find((d) => d.id === device)?.class ?? 'bodyGrip';
+
+/** A catch or a contact in less than that of a night counts as so much: it was there. [practice] */
+const PART_OF_A_NIGHT = 0.25;
+
+function looksOf(
+  set: TrapSet,
+  stay: TrapSet['stays'][number],
+  visits: readonly Check[],
+  asked: Worked['asked'],
+  species: string,
+  device: DeviceClass,
+): Look[] {
+  const own = visits.flatMap((v) => {
+    const found = v.devices.find((d) => d.stay === stay.id);
+    return found && found.outcome !== 'not reached' ? [{ at: new Date(v.at), found }] : [];
+  });
+  const spans = own.map(({ at }, n) => ({ from: own[n - 1]?.at ?? new Date(stay.from), to: at }));
+  const inside = nightsInside(set, stay, visits, asked, spans);
+  return own.flatMap(({ at, found }, n): Look[] => {
+    const saw = sawOf(found, species);
+    if (!saw) return [];
+    const nights = inside[n] ?? 0;
+    return [{ saw, at, device, nights: saw === 'untouched' ? nights : Math.max(PART_OF_A_NIGHT, nights) }];
+  });
+}
+
+/** Nights in which an animal was seen at a set, or its tracks went round it, that it did not catch: one a night, whatever it did most. */
+function passesAt(
+  set: TrapSet,
+  visits: readonly Check[],
+  { season, scouted, scope }: Pick<HistoryAsked, 'season' | 'scouted' | 'scope'>,
+): Pass[] {
+  const { zone } = season.line;
+  const from = new Date(Math.min(...set.stays.map((s) => Date.parse(s.from))));
+  const to = set.stays.some((s) => s.to === null) ? Infinity : Math.max(...set.stays.map((s) => Date.parse(s.to ?? '')));
+  const met = new Set(
+    visits.filter((v) => v.devices.some((d) => sawOf(d, scope.species) === 'caught')).map((v) => foundNight(new Date(v.at), zone)),
+  );
+  const nights = new Map<string, Pass>();
+  const note = (night: string, pass: Pass): void => {
+    if (met.has(night) || nights.get(night)?.did === 'turned') return;
+    nights.set(night, pass);
+  };
+  for (const camera of scouted.cameras.filter((c) => c.station === set.station))
+    for (const { at, species, did } of camera.events)
+      if (species === scope.species && at > from && at.getTime() < to)
+        note(nightOf(at, zone), { at, did: did === 'went round' || did === 'over it' ? 'turned' : 'passed' });
+  for (const visit of visits)
+    if (visit.devices.some((d) => d.flags.includes('went round')))
+      note(foundNight(new Date(visit.at), zone), { at: new Date(visit.at), did: 'turned' });
+  return [...nights.values()].sort((a, b) => a.at.getTime() - b.at.getTime());
+}
+
+function traitsIn(set: TrapSet, season: Season, now: Date, hands: HistoryAsked['hands']): SetHistory['traits'] {
+  const station = season.stations.find((s) => s.id === set.station);
+  if (!station) return [];
+  const type = setTypeOf(set.type);
+  const laid = laidAt(set, now, groundOf(season, station, hands));
+  const design = layOut(type, laid, 'us');
+  return traitsOf({
+    devices: [...new Set(set.stays.map((s) => classOf(season, s.device)))],
+    parts: design.parts,
+    known: laid.then,
+    surface: station.surface,
+    lures: settingAt(set, now).lures,
+    scented: design.supplies.some((s) => s.kind === 'lure'),
+  });
+}
+
+/** The devices that the colonies of a water have learned to shy from. */
+export const learnedOn = (water: string, reads: readonly ColonyRead[]): DeviceClass[] => [
+  ...new Set(reads.filter((r) => r.scope.waters.includes(water)).flatMap((r) => shyOf(r.taught))),
+];

@@ -1,0 +1,77 @@
+import type { NewEntry } from '#core/record/entry';
+import { CLEAR } from '#core/record/colony';
+import type { Colony } from '#core/record/kinds';
+import { bodyOf, type Written } from '#core/record/written';
+import { addDays, localDate } from '#core/time/localTime';
+import { wholeMinute } from '#core/time/localTime';
+import { idBeside, newId } from '#lib/form/newId';
+import { openedOn, type Reader } from '#lib/form/reader';
+import type { Season } from '#lib/season/season';
+import { noneLeft } from './colonyPage';
+import type { ColonyRead } from './colonies';
+import { stationName } from './scouting';
+
+/** Who was called done is looked for again after so many days. [practice] */
+const LOOK_BACK = 21;
+
+/** What the form of a colony begins with; of one that nobody named, its water. */
+export function formOf(read: ColonyRead, season: Season, { now }: App.Locals) {
+  const { colony, name, waters, places } = read.scope;
+  return {
+    id: colony?.id ?? newId(),
+    entry: newId(),
+    doneEntry: newId(),
+    opened: colony?.entry ?? '',
+    name: colony?.name ?? `${name} family`,
+    low: String(colony?.first?.low ?? ''),
+    high: String(colony?.first?.high ?? ''),
+    why: colony?.why ?? '',
+    clear: String(Math.round((colony?.clear ?? CLEAR) * 100)),
+    note: colony?.note ?? '',
+    waters: season.waters.map((w) => ({ id: w.id, name: w.name, isOwn: waters.includes(w.id) })),
+    places: season.stations
+      .filter((s) => waters.includes(s.water))
+      .map((s) => ({ id: s.id, name: stationName(s), isOwn: places.has(s.id) })),
+    done: colony?.done ?? null,
+    lookBack: addDays(localDate(now, season.line.zone), LOOK_BACK),
+  };
+}
+
+/** Reads a colony as its form has it; null where a field was refused. */
+export function readColonyForm(read: Reader, before: Written<Colony> | null, season: Season): Omit<Colony, 'id' | 'species'> | null {
+  const [low, high] = [read.number('low'), read.number('high')];
+  if ((low === undefined) !== (high === undefined) && !read.errors.low && !read.errors.high)
+    read.refuse(low === undefined ? 'low' : 'high', 'Type the least and the most, or leave both empty.');
+  const clear = read.number('clear');
+  if (clear === undefined) read.refuse('clear', 'Type how sure is sure, between 50 and 99%.');
+  const waters = read.many('water').filter((id) => season.waters.some((w) => w.id === id));
+  const there = season.stations.filter((s) => waters.includes(s.water)).map((s) => s.id);
+  const ticked = read.many('place').filter((id) => there.includes(id));
+  if (!read.ok()) return null;
+  return {
+    name: read.text('name'),
+    waters,
+    // every place ticked is the whole water, those that are added later with it
+    stations: ticked.length === there.length ? [] : ticked,
+    first: low === undefined || high === undefined ? null : { low, high },
+    why: read.text('why'),
+    clear: (clear ?? 0) / 100,
+    done: before?.done ?? null,
+    note: read.text('note'),
+  };
+}
+
+/** The entry that says a colony is done, with how sure it is and when somebody looks again; null where a field was refused. */
+export function readDone(read: Reader, known: ColonyRead, season: Season, { who, now }: App.Locals): NewEntry | null {
+  const { colony } = known.scope;
+  const lookBack = read.text('lookBack');
+  if (!colony) read.refuse('lookBack', 'Give it a name first: what is done is kept with the colony.');
+  if (lookBack <= localDate(now, season.line.zone)) read.refuse('lookBack', 'Look again on a day that is to come.');
+  if (!colony || !read.ok()) return null;
+  const at = wholeMinute(now).toISOString();
+  return {
+    ...{ id: idBeside(read.text('doneEntry'), 'done'), crew: who.crew, kind: 'colony' as const, occurredAt: now, by: who.person.id },
+    body: { ...bodyOf(colony), done: { at, chance: noneLeft(known), lookBack } },
+    ...openedOn(read, colony),
+  };
+}

@@ -1,0 +1,127 @@
+import { error, redirect } from '@sveltejs/kit';
+import type { NewEntry } from '#core/record/entry';
+import { bodyOf } from '#core/record/written';
+import { openedOn, reader } from '#lib/form/reader';
+import { catchText } from '#core/record/sentence';
+import { whenText } from '#core/time/clock';
+import { levelText, plainFrame } from '#core/units/frame';
+import { loadColonies, readColony } from '$lib/server/colonies';
+import { formOf, readColonyForm, readDone } from '$lib/server/colonyForm';
+import { db } from '$lib/server/database';
+import { attempt, refused } from '$lib/server/form';
+import { record } from '$lib/server/record/write';
+import { clearOf, fearsOf, headOf, heldOf, noneLeft, repairsOf, settlesFor, trialsOf, waitsOf } from '$lib/server/colonyPage';
+import { colonyStory } from '$lib/server/colonyStory';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+  const { season, scope, read } = await colonyOf(locals, params.colony);
+  const { system } = locals.who.person;
+  const frame = season.frames[scope.waters[0] ?? ''] ?? plainFrame(system);
+  const { story, levels, gauge } = colonyStory(read, season, locals.now, system);
+  const chance = noneLeft(read);
+  return {
+    id: scope.id,
+    name: scope.name,
+    species: scope.species,
+    named: scope.colony !== null,
+    note: scope.colony?.note ?? '',
+    waters: season.waters.filter((w) => scope.waters.includes(w.id)).map(({ id, name }) => ({ id, name })),
+    said: headOf(read),
+    chances: read.left?.chances ?? [],
+    moved: read.left?.moved ?? 0,
+    reasons: [...read.range.reasons, ...heldOf(read)],
+    second: read.range.second,
+    settles: settlesFor(read),
+    clear: { at: clearOf(read), isClear: chance !== null && chance >= clearOf(read), chance },
+    story,
+    levels: levels.map(({ x, level }) => ({ x, level, text: levelText(level, frame) })),
+    gauge,
+    fears: fearsOf(read),
+    waits: waitsOf(read, season, locals),
+    trials: trialsOf(read, season, locals.now),
+    repairs: repairsOf(read, season),
+    earlier: season.earlier
+      .filter((e) => scope.waters.includes(e.water) && e.species === scope.species)
+      .map((e) => ({
+        id: e.id,
+        text: `${e.season}, ${e.who}: ${e.used}${e.caught === null ? '' : `, ${e.caught} caught`}${e.note ? `. ${e.note}` : ''}`,
+      })),
+    caught: read.worked
+      .flatMap(({ visits }) => visits)
+      .flatMap((v) => v.devices.flatMap((d) => (d.catch ? [{ at: v.at, animal: d.catch }] : [])))
+      .sort((a, b) => b.at.localeCompare(a.at))
+      .map(({ at, animal }) => ({
+        id: animal.id,
+        when: whenText(new Date(at), locals.now, season.clock),
+        text: catchText(animal, system),
+      })),
+    form: formOf(read, season, locals),
+  };
+};
+
+/** The colony of an address, read. */
+async function colonyOf(locals: App.Locals, id: string) {
+  const known = await loadColonies(locals);
+  const scope = known?.scopes.find((s) => s.id === id);
+  if (!known || !scope) error(404, 'There is no such colony in this record.');
+  return { season: known.season, scope, read: readColony(known, scope, locals) };
+}
+
+export const actions: Actions = {
+  /** What it is called, what it uses and how many lived there. */
+  save: async ({ request, locals, params }) => {
+    const read = reader(await request.formData(), locals.who);
+    const { season, scope } = await colonyOf(locals, params.colony);
+    const body = readColonyForm(read, scope.colony, season);
+    if (!body) return refused(read);
+    const id = scope.colony?.id ?? read.text('colony');
+    const result = await attempt(
+      read,
+      () =>
+        record(db(), {
+          ...{ id: read.text('entry'), crew: locals.who.crew, kind: 'colony', occurredAt: locals.now, by: locals.who.person.id },
+          body: { id, species: scope.species, ...body },
+          ...(scope.colony ? openedOn(read, scope.colony) : {}),
+        }),
+      (path) => (path === 'first' ? 'low' : path === 'waters' ? 'water' : path),
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/colonies/${id}?saved=1`);
+  },
+
+  /** Nobody is left: said, with the day to look again. */
+  done: async ({ request, locals, params }) => {
+    const read = reader(await request.formData(), locals.who);
+    const { season, read: known } = await colonyOf(locals, params.colony);
+    const entry = readDone(read, known, season, locals);
+    if (!entry) return refused(read);
+    const result = await attempt(
+      read,
+      () => record(db(), entry),
+      () => 'lookBack',
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/colonies/${params.colony}?saved=1`);
+  },
+
+  /** It is not done after all. */
+  open: async ({ request, locals, params }) => {
+    const read = reader(await request.formData(), locals.who);
+    const { scope } = await colonyOf(locals, params.colony);
+    const { colony } = scope;
+    if (!colony) error(404, 'There is no such colony in this record.');
+    const entry: NewEntry = {
+      ...{ id: read.text('doneEntry'), crew: locals.who.crew, kind: 'colony', occurredAt: locals.now, by: locals.who.person.id },
+      body: { ...bodyOf(colony), done: null },
+      ...openedOn(read, colony),
+    };
+    const result = await attempt(
+      read,
+      () => record(db(), entry),
+      () => 'lookBack',
+    );
+    if ('failure' in result) return result.failure;
+    redirect(303, `/colonies/${params.colony}?saved=1`);
+  },
+};
