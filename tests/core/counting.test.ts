@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import { cameraTonight, type CameraPlace } from '#core/counting/cameraTonight';
 import { colonyRange, rangeText, type ColonyEvidence } from '#core/counting/colonyRange';
 import { eventKey, planEvents } from '#core/counting/importEvents';
-import { countOf, nightOf, type CameraEvent } from '#core/counting/nights';
+import { countOf, foundNight, nightOf, stillThere, type CameraEvent } from '#core/counting/nights';
 import { contactText, tallyText, type Meeting } from '#core/counting/contacts';
 import { simulateNight } from '#core/sim/camera';
 import { feet } from '#core/units/factors';
@@ -60,6 +60,27 @@ describe('what the cameras saw', () => {
         assert.ok(after.floor >= before.floor && after.floor >= more.count);
       }),
     );
+  });
+});
+
+describe('who must still be there (common practice)', () => {
+  const seen = { most: { count: 3, at: new Date('2026-11-20T23:40:00Z') }, sizes: { large: 2, middle: 0, small: 2 } };
+  it('is told by size: kits in the trap are none of the two large ones', () => {
+    assert.equal(stillThere(seen, []), 4);
+    assert.equal(stillThere(seen, ['kit', 'kit', 'kit']), 2);
+    assert.equal(stillThere(seen, ['adult', 'kit']), 2);
+    assert.equal(stillThere(seen, ['unknown', 'unknown', 'adult']), 1);
+    assert.equal(stillThere({ most: null, sizes: {} }, ['adult']), 0);
+  });
+  it('a look finds the catch of the night before its day, in the morning and in the afternoon', () => {
+    assert.equal(foundNight(new Date('2026-11-21T13:00:00Z'), ZONE), '2026-11-20');
+    assert.equal(foundNight(new Date('2026-11-21T22:00:00Z'), ZONE), '2026-11-20');
+  });
+  it('a night that was hardly watched is no silent one', () => {
+    const watched = (from: string, to: string) => countOf([], [{ from: new Date(from), to: new Date(to) }], 'beaver', ZONE).quiet;
+    assert.equal(watched('2026-11-20T21:00:00Z', '2026-11-21T18:00:00Z'), 1);
+    assert.equal(watched('2026-11-20T21:00:00Z', '2026-11-21T22:00:00Z'), 1);
+    assert.equal(watched('2026-11-20T21:00:00Z', '2026-11-22T13:00:00Z'), 2);
   });
 });
 

@@ -4,7 +4,8 @@ import fc from 'fast-check';
 import jstat from 'jstat';
 import { howManyLeft, removal, shortestRun, type LeftEvidence, type TrapNight } from '#core/counting/left';
 import { seeded } from '#core/sim/random';
-import { leftText } from '#core/words/left';
+import { settles } from '#core/counting/decide';
+import { leftText, settlesText } from '#core/words/left';
 
 const passes = (...caught: number[]): TrapNight[] => caught.map((n) => ({ caught: n, effort: 1 }));
 
@@ -83,11 +84,51 @@ describe('how many are left', () => {
           const last = nights.at(-1) ?? { caught: 0, effort: 1 };
           const idle = { ...evidence, nights: [...nights.slice(0, -1), { ...last, caught: 0 }] };
           if (last.caught > 0 && caught >= floor) assert.ok(caught + mean(evidence) >= caught - last.caught + mean(idle) - 1e-9);
-          assert.ok(mean({ ...evidence, quiet: quiet + 1 }) <= mean(evidence) + 1e-9);
+          const none = (e: LeftEvidence): number => howManyLeft(e).chances[0] ?? 0;
+          assert.ok(none({ ...evidence, quiet: quiet + 1 }) >= none(evidence) - 1e-9);
+          // who left the water is one more way to have none there, and never a catch
+          const away = howManyLeft({ ...evidence, moved: 0.3, present: nights.length });
+          assert.ok((away.chances[0] ?? 0) >= none(evidence) - 1e-9 && away.caught === caught);
+          assert.ok(away.moved >= 0 && away.moved <= (away.chances[0] ?? 0) + 1e-9);
         },
       ),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('who left the water', () => {
+  const empty = { ...base, expected: 4, nights: [] };
+  it('is told from who hides by what a camera would have shown: five silent nights before an old lodge', () => {
+    const none = (quiet: number, moved: number): number => howManyLeft({ ...empty, quiet, moved }).chances[0] ?? 0;
+    // by hand: e^-4 when nobody moved; of them that moved all are gone
+    assert.ok(Math.abs(none(0, 0) - Math.exp(-4)) < 1e-4);
+    assert.ok(none(0, 0.5) > 0.49 && none(0, 0.5) < 0.52);
+    assert.ok(none(5, 0.5) > 0.85 && none(5, 0.5) < none(5, 0.8));
+  });
+  it('is not held of those that mended', () => assert.equal(howManyLeft({ ...colony, moved: 0.5, mended: true }).moved, 0));
+});
+
+describe('what would settle it', () => {
+  it('is the silence after which none is as sure as wanted, the soonest first; nothing where it is sure, or somebody mended', () => {
+    const ways = settles({ ...colony, quiet: 0 }, 0.95, 6);
+    assert.deepEqual(
+      ways.map((w) => w.by).sort(),
+      ['break', 'camera', 'traps'].filter((by) => ways.some((w) => w.by === by)),
+    );
+    for (const { by, nights } of ways) {
+      const after = (n: number): number =>
+        howManyLeft({
+          ...colony,
+          ...(by === 'camera' ? { quiet: n } : by === 'break' ? { unmended: n } : {}),
+          nights: by === 'traps' ? [...colony.nights, ...Array.from({ length: n }, () => ({ caught: 0, effort: 6 }))] : colony.nights,
+        }).chances[0] ?? 0;
+      assert.ok(after(nights) >= 0.95 && after(nights - 1) < 0.95, by);
+    }
+    assert.ok(ways.length > 0 && ways.every((w, n) => w.nights >= (ways[n - 1]?.nights ?? 0)));
+    assert.deepEqual(settles({ ...colony, mended: true }, 0.95, 6), []);
+    assert.deepEqual(settles({ ...colony, unmended: 9 }, 0.9, 6), []);
+    assert.match(settlesText(ways, 0.95), /^To be nineteen in twenty sure that none is left: \d/);
   });
 });
 

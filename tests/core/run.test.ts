@@ -58,6 +58,7 @@ describe('what has a date', () => {
         check('20 point', '2026-11-26T06:30:00Z'),
       ],
       opens: [{ id: 's9', name: '41 head gate mound', date: '2026-12-01' }],
+      lookBacks: [{ id: 'k1', name: 'Race pair', date: '2026-12-14' }],
       duties: [{ id: 'c1 otter', what: 'otter at 35', whom: 'the district', by: new Date('2026-11-26T12:00:00Z') }],
     },
     clock,
@@ -71,6 +72,7 @@ describe('what has a date', () => {
         'Check 20 point at Header Pond by 12:30 am',
         'Tell the district: otter at 35',
         'May be set: 41 head gate mound',
+        'Look again: Race pair',
       ],
     );
     const [first] = all;

@@ -1,5 +1,5 @@
 /** What is drawn of a colony: its places, its nights, and who was met where and when. */
-export const MARKS = ['caught', 'other', 'met', 'turned', 'passed', 'mended', 'sign'] as const;
+export const MARKS = ['caught', 'other', 'met', 'mended', 'turned', 'passed', 'sign'] as const;
 export type Mark = (typeof MARKS)[number];
 
 /** One thing that happened, at a place, in a night. */
@@ -43,11 +43,11 @@ interface Asked {
   worked: readonly { place: string; effort: readonly number[]; stood: readonly boolean[] }[];
 }
 
-/** All places of a story as one row. */
+/** All places of a story as one row, of its own animals alone. */
 export function together({ nights, rows, effort }: Story, name: string): Story {
   const cells = nights.map((night, n): Cell => {
     const here = rows.flatMap((r) => r.cells[n] ?? []);
-    const marks = MARKS.flatMap((mark) => {
+    const marks = MARKS.filter((mark) => mark !== 'other').flatMap((mark) => {
       const alike = here.flatMap((c) => c.marks.filter((m) => m.mark === mark));
       return alike.length === 0
         ? []

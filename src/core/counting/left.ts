@@ -39,8 +39,9 @@ export interface Left {
 const TAKEN = { a: 2, b: 18 };
 /** A camera of the water shows an animal that lives there in about one night of three. [practice] */
 const SHOWN = 0.35;
-/** A camera hangs where none of them passes, one time in ten: its silence tells of nobody. [practice] */
-const BLIND_CAMERA = 0.1;
+/** A camera that stays silent may hang where none of them passes: after the first nights each tells a third of what it told. [practice] */
+const FULL_NIGHTS = 3;
+const toldBy = (quiet: number): number => Math.min(quiet, FULL_NIGHTS) + Math.max(0, quiet - FULL_NIGHTS) / 3;
 /** An open break is mended in about two nights of three, if anybody is left. [practice] */
 const MENDED = 0.65;
 
@@ -111,8 +112,7 @@ export function howManyLeft({ nights, expected, floor, most, quiet, unmended, me
       here.push([]);
       continue;
     }
-    const unseen = Math.log(BLIND_CAMERA + (1 - BLIND_CAMERA) * (1 - SHOWN) ** (left * quiet));
-    const silence = unseen + (left > 0 ? (unmended ?? 0) * Math.log1p(-MENDED) : 0);
+    const silence = left * toldBy(quiet) * Math.log1p(-SHOWN) + (left > 0 ? (unmended ?? 0) * Math.log1p(-MENDED) : 0);
     const own = logPoisson + silence + all.ways(animals) + (left > 0 ? stays : 0);
     here.push(takenAll.map(({ prior, of }) => own + prior + of(animals)));
     // who left the water is met by no trap and no camera from then on

@@ -28,17 +28,21 @@ const reason = (
   type: SetType,
   suit: Suit | undefined,
   species: Species,
-  { known, against }: { known: boolean; against: boolean },
+  { known, isShy, against }: { known: boolean; isShy: boolean; against: boolean },
 ): string => {
   const idea = suit?.why ?? type.idea.replace(/\.$/, '');
-  const shy = known ? `${idea}; those left here may know a ${CLASS_WORDS[type.usual.class]}` : idea;
+  const device = CLASS_WORDS[type.usual.class];
+  const shy = isShy ? `${idea}; those left here have learned a ${device}` : known ? `${idea}; those left here may know a ${device}` : idea;
   const why = against ? `${shy}; not the school that your line picked` : shy;
   return species === 'otter' ? `${why}; only where and when otter are open: look into the rulebook first` : why;
 };
 
-/** What the animals of a place may know from earlier trapping comes after all that is tried first there and is new to them, the other school after the own. [practice] */
-const rankOf = ({ suit, known, against }: { suit: Suit | undefined; known: boolean; against: boolean }): number =>
-  (suit?.rank ?? UNRANKED) + (suit && known ? UNRANKED / 2 : 0) + (against ? UNRANKED / 4 : 0);
+/**
+ * What the animals of a place may know from earlier trapping comes after all that is tried first there and is new to them, what they have learned
+ * this season after all that fits, the other school after the own. [practice]
+ */
+const rankOf = ({ suit, known, isShy, against }: { suit: Suit | undefined; known: boolean; isShy: boolean; against: boolean }): number =>
+  (suit?.rank ?? UNRANKED) + (isShy ? 2 * UNRANKED : suit && known ? UNRANKED / 2 : 0) + (against ? UNRANKED / 4 : 0);
 
 /** Set types for a species at a place in a month, the ones to try first before the others that fit; empty where no type fits. */
 export function suggestionsFor(species: Species, place: Offered, month: number): Suggestion[] {
@@ -47,13 +51,14 @@ export function suggestionsFor(species: Species, place: Offered, month: number):
     .map((one) => ({
       ...one,
       known: place.met?.includes(one.type.usual.class) ?? false,
+      isShy: place.shyOf?.includes(one.type.usual.class) ?? false,
       against: againstSchool(place.schools ?? {}, one.type, species),
     }))
     .sort((a, b) => rankOf(a) - rankOf(b))
     .map(({ type, suit, ...told }) => ({
       type: type.name,
       built: type.id,
-      first: suit !== undefined,
+      first: suit !== undefined && !told.isShy,
       why: reason(type, suit, species, told),
     }));
 }

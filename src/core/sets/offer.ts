@@ -19,6 +19,8 @@ export interface Offered {
   moving?: boolean | undefined;
   /** devices that its animals may know from earlier trapping */
   met?: readonly DeviceClass[] | undefined;
+  /** devices that its animals have learned to shy from by what they met this season */
+  shyOf?: readonly DeviceClass[] | undefined;
   /** the schools that its line picked */
   schools?: Picked | undefined;
 }

@@ -28,6 +28,14 @@ export interface Opens {
   date: string;
 }
 
+/** A colony that was called done, to be looked at again. */
+export interface LookBack {
+  id: string;
+  name: string;
+  /** local date */
+  date: string;
+}
+
 export interface OwedDuty {
   id: string;
   what: string;
@@ -61,15 +69,25 @@ function checksOf(owed: readonly OwedCheck[], clock: Clock): Appointment[] {
   });
 }
 
+/** What tells that somebody lives there again. [practice] */
+const LOOK_FOR = 'Called done: look for mended breaks, mud on the lodge and fresh cuttings.';
+
 /** Everything with a date, the earliest first. Driving is not in it. */
 export function appointmentsOf(
-  { checks, opens, duties }: { checks: readonly OwedCheck[]; opens: readonly Opens[]; duties: readonly OwedDuty[] },
+  asked: { checks: readonly OwedCheck[]; opens: readonly Opens[]; duties: readonly OwedDuty[]; lookBacks: readonly LookBack[] },
   clock: Clock,
 ): Appointment[] {
+  const { checks, opens, duties, lookBacks } = asked;
   const at = ({ when }: Appointment): string => ('date' in when ? when.date : when.from.toISOString());
   return [
     ...checksOf(checks, clock),
     ...opens.map(({ id, name, date }): Appointment => ({ id: `opens ${id}`, title: `May be set: ${name}`, note: '', when: { date } })),
+    ...lookBacks.map(({ id, name, date }): Appointment => ({
+      id: `look back ${id}`,
+      title: `Look again: ${name}`,
+      note: LOOK_FOR,
+      when: { date },
+    })),
     ...duties.map(({ id, what, whom, by }): Appointment => ({
       id: `duty ${id}`,
       title: `Tell ${whom}: ${what}`,

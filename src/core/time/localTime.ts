@@ -74,9 +74,9 @@ export function wallOf(at: Date, zone: string): { date: string; clock: string } 
 /** The local date (ISO) of an instant. */
 export const localDate = (at: Date, zone: string): string => wallOf(at, zone).date;
 
-/** A local date `days` later, by the calendar and never by hours. */
+/** A local date `days` later, by the calendar: a date alone has no clock that could change. */
 export const addDays = (date: string, days: number): string =>
-  DateTime.fromISO(date, { zone: 'utc' }).plus({ days }).toFormat('yyyy-MM-dd');
+  new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 
 /** The instant of a wall time on a local date; a skipped time moves on to the next that exists. */
 export const instantOf = (date: string, clock: string, zone: string): Date => DateTime.fromISO(`${date}T${clock}`, { zone }).toJSDate();

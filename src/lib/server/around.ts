@@ -4,7 +4,7 @@ import { seasonAt } from '#core/rules/seasons';
 import { answerText } from '#core/words/rules';
 import { setTypeOf } from '#core/sets/catalogue';
 import { DEVICE_CLASSES } from '#core/devices/sizes';
-import { metText } from '#core/planning/met';
+import { metText, type Met } from '#core/planning/met';
 import { outlookOf, standingOf } from '#core/ahead/setOutlook';
 import { frameOf } from '#core/ahead/facts';
 import { movingOf } from '#core/ahead/moving';
@@ -26,6 +26,7 @@ import { nextCheck } from '#core/time/deadline';
 import { localDate, wallOf } from '#core/time/localTime';
 import type { Verdict } from '#core/water/need';
 import { coldest, rainOf, unknownHours } from '#core/weather/hours';
+import { learnedHere } from './colonies';
 import { db } from './database';
 import { checks } from './repositories/checks';
 import { toSalvage, type ToSalvage } from './repositories/gear';
@@ -48,6 +49,8 @@ interface Known {
   salvage: ToSalvage[];
   scouted: Awaited<ReturnType<typeof loadScouted>>;
   surveys: Survey[];
+  /** what its animals learned this season */
+  taught: Met[];
 }
 
 /** Everything that is asked for once, for one set or for a whole line. */
@@ -55,17 +58,18 @@ export async function loadKnown(locals: App.Locals, water?: string): Promise<Kno
   const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
   if (!season) return null;
   const crew = locals.who.crew;
-  const [looked, grounds, salvage, scouted, read] = await Promise.all([
+  const [looked, grounds, salvage, scouted, read, taught] = await Promise.all([
     checks(db(), crew, { line: season.line.id }),
     sites(db(), crew),
     toSalvage(db(), crew),
     loadScouted(locals, water),
     surveys(db(), crew, water ? { water } : {}),
+    learnedHere(locals, water),
   ]);
   const visits = new Map<string, Check[]>();
   for (const visit of looked) visits.set(visit.set, [...(visits.get(visit.set) ?? []), visit]);
   const users = Object.fromEntries(season.waters.map((w) => [w.id, grounds.find((g) => g.id === w.site)?.users ?? '']));
-  return { season, visits, users, salvage, scouted, surveys: read };
+  return { season, visits, users, salvage, scouted, surveys: read, taught };
 }
 
 const outcomesOf = (visits: readonly Check[]): string[] => visits.flatMap(({ devices }) => devices.map((d) => d.outcome as string));
@@ -97,7 +101,7 @@ export function aroundOf(known: Known, station: Station, type: SetType, set: Tra
     isPlugged: newest?.kind === 'plugged',
     met: Object.fromEntries(
       DEVICE_CLASSES.flatMap((device) => {
-        const said = metText(station.water, device, season.earlier);
+        const said = metText(station.water, device, [...season.earlier, ...known.taught]);
         return said ? [[device, said]] : [];
       }),
     ),

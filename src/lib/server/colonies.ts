@@ -7,7 +7,8 @@ import { colonyRange } from '#core/counting/colonyRange';
 import { howManyLeft } from '#core/counting/left';
 import { foundNight, nightOf } from '#core/counting/nights';
 import type { DeviceClass } from '#core/devices/sizes';
-import { nightsInside } from '#core/effort/totals';
+import type { Met } from '#core/planning/met';
+import { effortByNight, nightsInside } from '#core/effort/totals';
 import type { Check, TrapSet } from '#core/record/kinds';
 import { armAndWaders } from '#core/units/bodyGauge';
 import { laidAt, layOut, settingAt } from '#core/sets/standing';
@@ -16,13 +17,16 @@ import { groundOf } from '#lib/season/oneSet';
 import type { Season } from '#lib/season/season';
 import { evidenceOf, waterCount } from './counting';
 import { db } from './database';
-import { leftEvidence } from './left';
+import { leftEvidence, nightsFrom, type TrapNights } from './left';
 import { colonies } from './repositories/colonies';
 import { loadScouted, type Scouted } from './scouting';
 import { loadSeason } from './season';
 import { workedSets } from './totals';
 
-export type Worked = NonNullable<Awaited<ReturnType<typeof workedSets>>>[number];
+export type Worked = NonNullable<Awaited<ReturnType<typeof workedSets>>>[number] & {
+  /** device-nights in range by night */
+  effort: readonly number[];
+};
 
 /** Everything of the record that colonies are read from. */
 export interface ColonyRecord {
@@ -30,9 +34,15 @@ export interface ColonyRecord {
   scouted: Scouted;
   worked: Worked[];
   scopes: Scope[];
+  /** from the first trap on, and those that are drawn */
+  nights: TrapNights[];
 }
 
-export async function loadColonies(locals: App.Locals): Promise<ColonyRecord | null> {
+/** So many nights are drawn. */
+export const DRAWN = 28;
+
+/** @param water the sets of its colonies alone */
+export async function loadColonies(locals: App.Locals, water?: string): Promise<ColonyRecord | null> {
   const [season, scouted, worked, named] = await Promise.all([
     loadSeason(locals, ['live', 'pulled']),
     loadScouted(locals),
@@ -40,13 +50,20 @@ export async function loadColonies(locals: App.Locals): Promise<ColonyRecord | n
     colonies(db(), locals.who.crew),
   ]);
   if (!season) return null;
-  return { season, scouted, worked: worked ?? [], scopes: scopesOf(named, season.waters, season.stations) };
+  const first = locals.now.getTime() - (DRAWN - 1) * 86_400_000;
+  const scopes = scopesOf(named, season.waters, season.stations);
+  const asked = scopes.filter((s) => !water || s.waters.includes(water));
+  const own = (worked ?? []).filter(({ set }) => !water || asked.some((s) => s.places.has(set.station)));
+  const begun = own.flatMap(({ set }) => set.stays.map((s) => Date.parse(s.from)));
+  const nights = nightsFrom(new Date(Math.min(first, ...begun)), locals.now, season.line.zone);
+  return {
+    ...{ season, scouted, nights, scopes },
+    worked: own.map((one) => ({ ...one, effort: effortByNight(one.set, one.visits, one.asked, nights) })),
+  };
 }
 
-/** What the record holds of one colony, and what that comes to. */
-export function readColony({ season, scouted, worked, scopes }: ColonyRecord, scope: Scope, { who, now }: App.Locals) {
-  const { zone } = season.line;
-  const own = season.stations.filter((s) => scope.places.has(s.id));
+/** What a colony met at its sets, and what that taught it. */
+function tasted({ season, scouted, worked }: ColonyRecord, scope: Scope, { who, now }: App.Locals) {
   const here = worked.filter(({ set }) => scope.places.has(set.station));
   const seen = {
     ...scouted,
@@ -54,26 +71,23 @@ export function readColony({ season, scouted, worked, scopes }: ColonyRecord, sc
     cameras: scouted.cameras.filter((c) => scope.places.has(c.station)),
     caught: scouted.caught.filter((c) => scope.places.has(c.station)),
   };
-  const count = waterCount(seen, scope.species, zone);
-  const evidence = evidenceOf(scope, own, count, seen, season.clock);
   const meant = here.filter(({ set }) => set.species === scope.species);
   const histories = meant.map((one) => historyOf(one, { season, scouted: seen, scope, now, hands: armAndWaders(who.person.measures) }));
-  const taught = learned(histories, beforeOf(scope, season));
-  const counted = leftEvidence({ season, scope, worked: here, scouted: seen, count, evidence, worth: worthOf(histories, taught), now });
-  return {
-    scope,
-    scopes,
-    stations: own,
-    worked: here,
-    meant,
-    seen,
-    count,
-    range: colonyRange(evidence, who.person.system),
-    evidence: counted,
-    left: counted && howManyLeft(counted),
-    histories,
-    taught,
-  };
+  return { worked: here, seen, histories, taught: learned(histories, beforeOf(scope, season)) };
+}
+
+/** What the record holds of one colony, and what that comes to. */
+export function readColony(known: ColonyRecord, scope: Scope, locals: App.Locals) {
+  const { season, nights } = known;
+  const stations = season.stations.filter((s) => scope.places.has(s.id));
+  const met = tasted(known, scope, locals);
+  const { worked, seen: scouted, histories, taught } = met;
+  const count = waterCount(scouted, scope.species, season.line.zone);
+  const signs = evidenceOf(scope, stations, count, scouted, season.clock);
+  const worth = worthOf(histories, taught);
+  const evidence = leftEvidence({ season, scope, nights, worked, scouted, count, evidence: signs, worth, now: locals.now });
+  const range = colonyRange(signs, locals.who.person.system);
+  return { ...met, scope, nights, stations, count, range, evidence, left: evidence && howManyLeft(evidence) };
 }
 export type ColonyRead = ReturnType<typeof readColony>;
 
@@ -193,7 +207,14 @@ function traitsIn(set: TrapSet, season: Season, now: Date, hands: HistoryAsked['
   });
 }
 
-/** The devices that the colonies of a water have learned to shy from. */
-export const learnedOn = (water: string, reads: readonly ColonyRead[]): DeviceClass[] => [
-  ...new Set(reads.filter((r) => r.scope.waters.includes(water)).flatMap((r) => shyOf(r.taught))),
-];
+/** What colonies have learned this season, as earlier trapping is told: the devices they shy from by what they met; of one water where one is given. */
+export async function learnedHere(locals: App.Locals, water?: string): Promise<Met[]> {
+  const known = await loadColonies(locals, water);
+  return (known?.scopes ?? [])
+    .filter((scope) => !water || scope.waters.includes(water))
+    .flatMap((scope): Met[] => {
+      const devices = shyOf(tasted(known as ColonyRecord, scope, locals).taught);
+      if (devices.length === 0) return [];
+      return scope.waters.map((own) => ({ water: own, devices, survivors: 'shy', season: 'this season', who: 'your own sets' }));
+    });
+}

@@ -95,7 +95,7 @@ export function trialsOf(read: ColonyRead, season: Season, now: Date) {
   const month = Number(localDate(now, season.line.zone).slice(5, 7));
   const { species } = read.scope;
   const options = read.stations.flatMap((station) =>
-    suggestionsFor(species, offered(season, station, now), month)
+    suggestionsFor(species, offered(season, station, now, []), month)
       .filter((s) => s.first && free.has(setTypeOf(s.built).usual.class))
       .map((s) => ({ station, type: s.built, name: s.type })),
   );

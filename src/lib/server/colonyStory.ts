@@ -1,32 +1,26 @@
 import { sawOf } from '#core/colony/looks';
 import { storyOf, type Happened, type Story } from '#core/colony/story';
 import { foundNight, nightOf } from '#core/counting/nights';
-import { effortByNight } from '#core/effort/totals';
 import { outcomeText } from '#core/record/sentence';
 import { signKind } from '#core/sign/kinds';
 import { many } from '#core/units/many';
 import type { Season } from '#lib/season/season';
-import type { ColonyRead } from './colonies';
-import { nightsFrom } from './left';
+import { DRAWN, type ColonyRead } from './colonies';
 import { stationName } from './scouting';
 import type { System } from '#core/units/factors';
-
-/** So many nights are drawn. */
-const DRAWN = 28;
 
 /** Who was met where and when: the nights of a colony by place, with the levels read meanwhile. */
 export function colonyStory(read: ColonyRead, season: Season, now: Date, system: System) {
   const { zone } = season.line;
-  const first = new Date(now.getTime() - (DRAWN - 1) * 86_400_000);
-  const nights = nightsFrom(first, now, zone);
-  const from = nights[0]?.from ?? first;
+  const nights = read.nights.slice(-DRAWN);
+  const from = nights[0]?.from ?? now;
   const story: Story = storyOf({
     nights: nights.map((n) => n.date),
     places: [...read.stations].sort((a, b) => a.along - b.along).map((s) => ({ id: s.id, name: stationName(s) })),
     happened: [...met(read, zone, system), ...seen(read, zone), ...mended(read, season, zone)],
-    worked: read.worked.map(({ set, visits, asked }) => ({
+    worked: read.worked.map(({ set, effort }) => ({
       place: set.station,
-      effort: effortByNight(set, visits, asked, nights),
+      effort: effort.slice(-DRAWN),
       stood: nights.map((n) => set.stays.some((s) => new Date(s.from) < n.to && (s.to === null || new Date(s.to) > n.from))),
     })),
   });

@@ -45,7 +45,7 @@ export async function loadGuide(locals: App.Locals, water: string, species: Spec
   const askedAt = (at: Station): DesignAsked => ({
     species,
     month,
-    offered: offered(season, at, locals.now),
+    offered: offered(season, at, locals.now, known.taught),
     owned: ownedIn(known),
     tried: triedAt(known, at),
   });
@@ -94,7 +94,13 @@ function spotOf(known: Known, station: Station, species: Species, totals: Totals
   const gave = totals.filter((t) => t.station === station.id && t.species === species);
   const { verdict, sentence } = scouted.use(station.id);
   return {
-    ...{ id: station.id, number: station.number, name: station.name, offered: offered(season, station, locals.now), live: own },
+    ...{
+      id: station.id,
+      number: station.number,
+      name: station.name,
+      offered: offered(season, station, locals.now, known.taught),
+      live: own,
+    },
     use: { verdict, said: sentence },
     seen: [...new Set(scouted.found(station.id).map((s) => s.species))],
     sink: value('pushIn') ?? value('sink'),

@@ -2,7 +2,6 @@ import type { Scope } from '#core/colony/scope';
 import { colonyRange, type ColonyEvidence } from '#core/counting/colonyRange';
 import { howManyLeft, type Left, type LeftEvidence, type TrapNight } from '#core/counting/left';
 import { foundNight, nightOf, type Count } from '#core/counting/nights';
-import { effortByNight } from '#core/effort/totals';
 import { addDays, instantOf, localDate } from '#core/time/localTime';
 import type { Season } from '#lib/season/season';
 import type { Scouted } from './scouting';
@@ -14,14 +13,18 @@ const MOST_NIGHTS = 120;
 const BEYOND = 9;
 /** What caught was in its range for some of that night, whatever was read. [practice] */
 const SOME = 0.5;
-/** Between these lies the chance that they left the water, by how fresh its freshest sign is. [practice] */
-const MOVED = { least: 0.03, most: 0.8, unknown: 0.2 } as const;
+/** Between these lies the chance that they left the water, by how fresh its freshest sign is; where they were met, so much a night since. [practice] */
+const MOVED = { least: 0.02, most: 0.6, unknown: 0.2, night: 0.01 } as const;
+
+export type TrapNights = ReturnType<typeof nightsFrom>[number];
 
 export interface LeftAsked {
   season: Season;
   scope: Scope;
-  /** of the places of the colony */
-  worked: NonNullable<Awaited<ReturnType<typeof workedSets>>>;
+  /** of the places of the colony, each with its device-nights in range by night */
+  worked: readonly (NonNullable<Awaited<ReturnType<typeof workedSets>>>[number] & { effort: readonly number[] })[];
+  /** the nights of the efforts */
+  nights: readonly TrapNights[];
   /** of the places of the colony */
   scouted: Pick<Scouted, 'signs' | 'cameras' | 'activity'>;
   count: Count;
@@ -36,16 +39,18 @@ export interface LeftAsked {
  * where neither a trap stood nor a camera watched nor a break was open.
  */
 export function leftEvidence(asked: LeftAsked): LeftEvidence | null {
-  const { season, scope, worked, scouted, count, evidence, worth = () => 1, now } = asked;
+  const { season, scope, worked, scouted, count, evidence, worth = () => 1 } = asked;
   const { zone } = season.line;
   const meant = worked.filter(({ set }) => set.species === scope.species);
   if (colonyRange(evidence, 'metric').high === null) return null;
   const begun = meant.flatMap(({ set }) => set.stays.map((s) => Date.parse(s.from)));
-  const nights = begun.length === 0 ? [] : nightsFrom(new Date(Math.min(...begun)), now, zone);
+  // before the first trap stood there is nothing to take from
+  const skipped = begun.length === 0 ? Infinity : asked.nights.findIndex((n) => n.to.getTime() > Math.min(...begun));
+  const nights = asked.nights.slice(skipped);
   const caught = worked
     .flatMap(({ visits }) => visits.flatMap((v) => v.devices.flatMap((d) => (d.catch?.species === scope.species ? [new Date(v.at)] : []))))
     .sort((a, b) => Number(a) - Number(b));
-  const efforts = meant.map(({ set, visits, asked: with_ }) => effortByNight(set, visits, with_, nights).map((n) => n * worth(set.id)));
+  const efforts = meant.map(({ set, effort }) => effort.slice(skipped).map((n) => n * worth(set.id)));
   const first = nights[0]?.date ?? '';
   const trapped = nights.map(({ date }, n): TrapNight => {
     // what is found on the day a first trap was set was caught that day
@@ -69,7 +74,7 @@ export function leftEvidence(asked: LeftAsked): LeftEvidence | null {
     most: Math.max(lived, taken, high ?? 0) + BEYOND,
     quiet: silent,
     ...mending,
-    moved: movedOf(asked),
+    moved: movedOf(asked, present),
     present: trapped.filter((_, n) => (nights[n]?.date ?? '') < present).length,
   };
 }
@@ -79,8 +84,12 @@ export function leftIn(asked: LeftAsked): Left | null {
   return evidence && howManyLeft(evidence);
 }
 
-/** How likely it is that they left the water, by the freshest sign of any of its places. */
-function movedOf({ scope, scouted }: LeftAsked): number {
+/** How likely it is that they left the water: by the nights since one was caught or seen, else by the freshest sign of any of its places. @param present local date of that day; empty where none was met */
+function movedOf({ scope, scouted, season, now }: LeftAsked, present: string): number {
+  if (present !== '') {
+    const nights = (Date.parse(localDate(now, season.line.zone)) - Date.parse(present)) / 86_400_000;
+    return Math.min(MOVED.most, MOVED.least + 1 - (1 - MOVED.night) ** nights);
+  }
   const all = [...scope.places].flatMap((id) => scouted.activity(id, scope.species) ?? []);
   return all.length === 0 ? MOVED.unknown : Math.min(MOVED.most, Math.max(MOVED.least, 1 - Math.max(...all)));
 }

@@ -8,13 +8,14 @@ import type { Offered } from '#core/sets/offer';
 import { standerOf, standingAt } from '#core/stations/standing';
 import { iceHere } from '#core/ice/sheets';
 import { crewMean, planOf, planSentence, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
-import { metOn } from '#core/planning/met';
+import { metOn, type Met } from '#core/planning/met';
 import { suggestionsFor } from '#core/planning/suggest';
 import { boundariesOf, outsideSentence } from '#core/ground/permission';
 import { clockText, dateText, dayText } from '#core/time/clock';
 import { addDays, instantOf, localDate } from '#core/time/localTime';
 import { isPlaced, sunOf } from '#core/time/sun';
 import { cameraPlaces } from './counting';
+import { learnedHere } from './colonies';
 import { db } from './database';
 import { grounds, intents } from './repositories/scouting';
 import { loadScouted, stationName } from './scouting';
@@ -74,15 +75,16 @@ export interface PlanRow extends Ranked {
   types: { type: string; built: string | null; why: string }[];
 }
 
-/** What a place is, for the types that are tried there. */
-export const offered = (season: Season, station: Station, now: Date): Offered => ({
+/** What a place is, for the types that are tried there. @param taught what its animals learned this season */
+export const offered = (season: Season, station: Station, now: Date, taught: readonly Met[]): Offered => ({
   ...offeredAt(
     station,
     season.levels[station.water]?.known ?? {},
     iceHere(station, season.sheets[station.water], season.ice, now) !== null,
-    metOn(station.water, season.earlier),
+    metOn(station.water, [...season.earlier, ...taught]),
   ),
   schools: season.line.schools,
+  shyOf: taught.filter((m) => m.water === station.water).flatMap((m) => m.devices),
 });
 
 /** The plan: every place of the crew, or of one water, in the order of what it brings, taken or left with its reason. */
@@ -90,11 +92,12 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   const season = await loadSeason(locals);
   if (!season) return null;
   const { zone } = season.line;
-  const [scouted, yields, ground, intended] = await Promise.all([
+  const [scouted, yields, ground, intended, taught] = await Promise.all([
     loadScouted(locals),
     yieldsOf(locals),
     grounds(db(), locals.who.crew),
     intents(db(), locals.who.crew, season.line.id),
+    learnedHere(locals),
   ]);
   const free = season.shed.filter((d) => d.set === null && d.condition !== 'broken' && d.condition !== 'lost').length;
   const asked = askedOf(params, free);
@@ -130,7 +133,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   const waterName = Object.fromEntries(season.waters.map((w) => [w.id, w.name]));
   const leave = boundariesOf(ground);
   const here = season.stations.filter((s) => !asked.water || s.water === asked.water);
-  const types = Object.fromEntries(here.map((s) => [s.id, suggestionsFor(asked.species, offered(season, s, locals.now), month)]));
+  const types = Object.fromEntries(here.map((s) => [s.id, suggestionsFor(asked.species, offered(season, s, locals.now, taught), month)]));
   const candidates = here.map((s): Candidate => {
     const alike = own.filter((y) => kindOf[y.station] === s.kind);
     return {

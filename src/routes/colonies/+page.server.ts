@@ -38,6 +38,7 @@ export const load: PageServerLoad = async ({ locals }) => {
           : headOf(read),
         clear: done === null && chance !== null && chance >= clearOf(read),
         fear: histories.some((h) => h.looks.length > 0) ? fearText(taught.fears) : '',
+        met: contactText(read.worked.flatMap(({ visits }) => visits)),
         nights: together(colonyStory(read, season, locals.now, locals.who.person.system).story, 'Everywhere'),
       };
     }),

@@ -21,6 +21,7 @@
           >{[colony.where, colony.caught ? `caught ${colony.caught}` : 'nothing caught yet'].filter(Boolean).join('; ')}</span
         >
       </p>
+      <p>{colony.met.join(' ')}</p>
       {#if colony.clear}<p><b>As sure as you asked: call it done on its page.</b></p>{/if}
       {#if colony.nights.rows.length > 0}
         <div class="mt-1">

@@ -1,5 +1,5 @@
 import { latestStart, ruleText, type Owed } from '#core/time/deadline';
-import { type Clock, dateText, daySaid, spanText, whenText } from '#core/time/clock';
+import { type Clock, dateText, dayText, daySaid, spanText, whenText } from '#core/time/clock';
 import { addDays, localDate } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { tonight } from '#core/weather/tonight';
@@ -16,6 +16,7 @@ import { openDuties } from '$lib/server/duties';
 import { frameOf } from '#core/ahead/facts';
 import { db } from '$lib/server/database';
 import { entriesKept, entryOf } from '$lib/server/repositories/entries';
+import { colonies } from '$lib/server/repositories/colonies';
 import { intents } from '$lib/server/repositories/scouting';
 import { movingOf, type MovingAll } from '#core/ahead/moving';
 import { idBeside, isId } from '#lib/form/newId';
@@ -34,6 +35,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const { system } = who.person;
   const prepared = preparedPlaces(season, locals);
   const duties = openDuties(season, locals);
+  const lookBacks = dueAgain(season, locals);
   const held = heldShown(season, locals);
   const live = season.views.filter((v) => v.state === 'live');
   const changes = season.waters.map((w) => ({
@@ -77,6 +79,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
       .sort((a, b) => (a.rows[0]?.deadline ?? '').localeCompare(b.rows[0]?.deadline ?? '')),
     prepared: await prepared,
     duties: await duties,
+    lookBacks: await lookBacks,
     held: await held,
     /** the water to begin at, where no place is known yet */
     firstWater: season.stations.length === 0 ? (season.waters[0] ?? null) : null,
@@ -101,6 +104,16 @@ async function preparedPlaces(season: Season, { now, who }: App.Locals) {
     ...p,
     opens: opens === null ? '' : opens <= today ? 'today: load it' : dateText(opens, today, season.clock.hours),
   }));
+}
+
+/** Colonies that were called done, and that somebody wanted to look at again by now. */
+async function dueAgain(season: Season, { now, who }: App.Locals) {
+  const today = localDate(now, season.line.zone);
+  return (await colonies(db(), who.crew)).flatMap(({ id, name, done }) =>
+    done && done.lookBack <= today
+      ? [{ id, name, text: `called done ${dayText(new Date(done.at), season.clock)}, to be looked at again` }]
+      : [],
+  );
 }
 
 function weatherTonight(season: Season, { hours }: MovingAll, { now, who }: App.Locals) {

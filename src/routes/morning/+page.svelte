@@ -105,6 +105,9 @@
         {/each}
       </table>
     {/if}
+    {#each data.lookBacks as l (l.id)}
+      <p class="duty"><StateMark verdict="nearEdge" /> <a class="link" href="/colonies/{l.id}"><b>{l.name}</b></a>: {l.text}</p>
+    {/each}
     {#if data.prepared.length > 0}
       <h2 class="mt-5 mb-1">Ready to arm</h2>
       <ul>

@@ -6,6 +6,7 @@ import { SPECIES } from '#core/animals/species';
 import type { Offered } from '#core/sets/offer';
 import type { DeviceClass } from '#core/devices/sizes';
 import type { SetType } from '#core/sets/setType';
+import { learnedHere } from '$lib/server/colonies';
 import { offered } from '$lib/server/planning';
 import { readBench } from '#lib/bench/readBench';
 import { benchData } from '$lib/server/benchData';
@@ -40,9 +41,10 @@ async function placeOf(locals: App.Locals, url: URL) {
   const season = await loadSeason(locals, ['planned', 'prepared', 'live', 'pulled']);
   const station = season?.stations.find((s) => s.id === url.searchParams.get('station'));
   if (!season || !station) error(404, 'There is no such location in this record.');
+  const place = async (): Promise<Offered> => offered(season, station, locals.now, await learnedHere(locals, station.water));
   const fitting =
     findType(url.searchParams.get('type') ?? '') ??
-    suits(offered(season, station, locals.now), locals.now, url.searchParams.get('species'), deviceOf(season, url)?.class);
+    suits(await place(), locals.now, url.searchParams.get('species'), deviceOf(season, url)?.class);
   if (!fitting) error(404, 'There is no such type of set.');
   return { season, station, type: fitting };
 }

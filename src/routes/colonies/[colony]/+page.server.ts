@@ -2,6 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import type { NewEntry } from '#core/record/entry';
 import { bodyOf } from '#core/record/written';
 import { openedOn, reader } from '#lib/form/reader';
+import { contactText } from '#core/counting/contacts';
 import { catchText } from '#core/record/sentence';
 import { whenText } from '#core/time/clock';
 import { levelText, plainFrame } from '#core/units/frame';
@@ -56,14 +57,15 @@ export const load: PageServerLoad = async ({ locals, params }) => {
         when: whenText(new Date(at), locals.now, season.clock),
         text: catchText(animal, system),
       })),
+    met: contactText(read.worked.flatMap(({ visits }) => visits)),
     form: formOf(read, season, locals),
   };
 };
 
-/** The colony of an address, read. */
-async function colonyOf(locals: App.Locals, id: string) {
+/** The colony of an address, read; `or` of the form that named it, where it is sent again. */
+async function colonyOf(locals: App.Locals, id: string, or = id) {
   const known = await loadColonies(locals);
-  const scope = known?.scopes.find((s) => s.id === id);
+  const scope = known?.scopes.find((s) => s.id === id) ?? known?.scopes.find((s) => s.id === or);
   if (!known || !scope) error(404, 'There is no such colony in this record.');
   return { season: known.season, scope, read: readColony(known, scope, locals) };
 }
@@ -72,7 +74,7 @@ export const actions: Actions = {
   /** What it is called, what it uses and how many lived there. */
   save: async ({ request, locals, params }) => {
     const read = reader(await request.formData(), locals.who);
-    const { season, scope } = await colonyOf(locals, params.colony);
+    const { season, scope } = await colonyOf(locals, params.colony, read.text('colony'));
     const body = readColonyForm(read, scope.colony, season);
     if (!body) return refused(read);
     const id = scope.colony?.id ?? read.text('colony');

@@ -104,6 +104,7 @@
 
   <section class="mt-5">
     <h2>Caught</h2>
+    <p>{data.met.join(' ')}</p>
     <ul>
       {#each data.caught.slice(0, SHOWN) as c (c.id)}<li>{c.when}: {c.text}</li>{:else}<li>Nothing yet.</li>{/each}
     </ul>

@@ -1,10 +1,12 @@
 import { error } from '@sveltejs/kit';
 import { appointmentsOf } from '#core/time/appointments';
 import { toCalendar } from '$lib/exchange/calendar';
+import { db } from '$lib/server/database';
 import { openDuties } from '$lib/server/duties';
 import { movingOf } from '#core/ahead/moving';
 import { roundRow } from '#lib/season/rounds';
 import { closedTo } from '#lib/bench/ruled';
+import { colonies } from '$lib/server/repositories/colonies';
 import { loadSeason } from '$lib/server/season';
 import type { RequestHandler } from './$types';
 
@@ -27,7 +29,10 @@ export const GET: RequestHandler = async ({ locals }) => {
     return date ? [{ id: set.id, name: `${set.number} ${set.name}`, date }] : [];
   });
   const duties = (await openDuties(season, locals)).map((d) => ({ id: `${d.catch} ${d.rule}`, what: d.text, whom: d.whom, by: d.dueAt }));
-  return new Response(toCalendar(appointmentsOf({ checks, opens, duties }, season.clock), locals.now), {
+  const lookBacks = (await colonies(db(), locals.who.crew)).flatMap(({ id, name, done }) =>
+    done ? [{ id, name, date: done.lookBack }] : [],
+  );
+  return new Response(toCalendar(appointmentsOf({ checks, opens, duties, lookBacks }, season.clock), locals.now), {
     headers: { 'content-type': 'text/calendar; charset=utf-8', 'content-disposition': 'attachment; filename="zaprud.ics"' },
   });
 };

@@ -1,0 +1,116 @@
+import assert from 'node:assert/strict';
+import { after, before, describe, it } from 'node:test';
+import { startProgram, type Program } from '../support/server';
+import { webOf } from '../support/web';
+
+/** Colonies on the server: what they are called, who is left of them in every room, what they learned, and when they are called done. */
+let program: Program;
+let named: Record<string, string>;
+let waters: Record<string, string>;
+
+before(async () => {
+  program = await startProgram({ demo: true });
+  named = Object.fromEntries((await rows('colony')).map((c) => [String(c.name), String(c.id)]));
+  waters = Object.fromEntries((await rows('water')).map((w) => [String(w.name), String(w.id)]));
+});
+after(() => program.end());
+
+const { post, get, rows, saved, refused, uuid } = webOf(() => program);
+const at = (name: string): string => `/colonies/${named[name] ?? ''}`;
+const textOf = (html: string): string => html.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ');
+const form = (over: Record<string, string | string[]> = {}): Record<string, string | string[]> => ({
+  ...{ entry: uuid(), colony: uuid(), name: 'Slough family', low: '3', high: '5', why: 'seen at dusk', clear: '90', note: '' },
+  ...{ water: waters['Moss Slough'] ?? '', place: [] },
+  ...over,
+});
+
+describe('a colony of the record', () => {
+  it('stands with its odds, the same in the list, on its page and at its water', async () => {
+    const said = /(?:Nobody left|Nobody home|Gone, or [^<]*|\d(?: to \d)? left, [^<]*|Cannot tell: [^<]*)\./;
+    const race = said.exec(await get(at('Race pair and young')))?.[0] ?? 'nothing';
+    for (const page of ['/colonies', `/waters/${waters['Hatchery Race'] ?? ''}/count`]) assert.ok((await get(page)).includes(race), page);
+    assert.match(await get(at('Race pair and young')), /Chance of each number left/);
+  });
+  it('that was met by misses at body-grips and turned away shies from them, and no body-grip is tried first there', async () => {
+    assert.match(await get(at('Header families')), /They shy from body-grips, /);
+    const plan = textOf(await get(`/waters/plan?species=beaver&water=${waters['Header Pond'] ?? ''}`));
+    assert.match(plan, /those left here have learned a body-grip/);
+    const guide = textOf(await get(`/waters/${waters['Header Pond'] ?? ''}/guide`));
+    assert.match(guide, /At 17 ice rack 1\. Lodge run, bare snare/);
+  });
+  it('whose lodge is old and before whose camera nothing passed is not home', async () =>
+    assert.match(await get(at('Upper lodge')), /Nobody home, (?:nine in ten|nineteen in twenty|forty-nine in fifty)\./));
+  it('is drawn night by night, each place a row, its table read out', async () => {
+    const page = textOf(await get(at('Header families')));
+    assert.match(page, /12 east lodge run/);
+    assert.match(page, /caught: beaver/);
+    assert.match(page, /mended: leak mended/);
+    assert.match(page, /Traps in range/);
+  });
+  it('that does not exist is not found', async () =>
+    assert.match(await get(`/colonies/${uuid()}`), /There is no such colony in this record/));
+});
+
+describe('naming a colony', () => {
+  const moss = (): string => `/colonies/${waters['Moss Slough'] ?? ''}?/save`;
+  it('refuses half a range, a range upside down, no water and a wish to be surer than anybody is, and keeps what was typed', async () => {
+    refused(await post(moss(), form({ high: '' })), 400, /Type the least and the most, or leave both empty\./);
+    refused(await post(moss(), form({ low: '9' })), 400, /put the smaller number first/);
+    refused(await post(moss(), form({ water: [] })), 400, /uses one water at least/);
+    refused(await post(moss(), form({ clear: '100' })), 400, /Nobody is surer than 99%/);
+    refused(await post(moss(), form({ clear: '' })), 400, /between 50 and 99%/);
+    const again = await post(moss(), form({ name: '', why: 'kept words' }));
+    refused(again, 400, /Name is needed/);
+    assert.match(again.text, /kept words/);
+    assert.equal((await rows('colony')).length, 3);
+  });
+  it('keeps it, once, and what lived there at first counts from then on', async () => {
+    const before_ = textOf(await get(`/colonies/${waters['Moss Slough'] ?? ''}`));
+    assert.match(before_, /Name this colony/);
+    const sent = form();
+    saved(await post(moss(), sent), new RegExp(`/colonies/${String(sent.colony)}\\?saved=1`));
+    saved(await post(moss(), sent), /saved=1/);
+    assert.equal((await rows('colony')).length, 4);
+    named['Slough family'] = String(sent.colony);
+    assert.match(await get(at('Slough family')), /3 to 5 lived here at first, you wrote: seen at dusk/);
+    assert.doesNotMatch(await get('/colonies'), new RegExp(`/colonies/${waters['Moss Slough'] ?? ''}"`));
+  });
+  it('from an older page is answered with what changed, and nothing is lost', async () => {
+    const [own] = await rows('colony', { id: named['Slough family'] });
+    const opened = String(own?.entry_id);
+    saved(
+      await post(`${at('Slough family')}?/save`, form({ colony: named['Slough family'] ?? '', opened, name: 'Low lodge family' })),
+      /saved=1/,
+    );
+    refused(
+      await post(`${at('Slough family')}?/save`, form({ colony: named['Slough family'] ?? '', opened, why: 'older' })),
+      409,
+      /changed this .*Your values are still here/,
+    );
+    assert.equal((await rows('colony', { id: named['Slough family'] }))[0]?.name, 'Low lodge family');
+  });
+});
+
+describe('a colony that is done', () => {
+  const done = (over: Record<string, string> = {}) =>
+    post(`${at('Upper lodge')}?/done`, { doneEntry: uuid(), lookBack: '2026-12-16', ...over });
+  it('is looked at again on a day to come', async () => {
+    refused(await done({ lookBack: '2026-11-25' }), 400, /Look again on a day that is to come/);
+    refused(await done({ lookBack: 'soon' }), 400, /is not a date/);
+    saved(await done(), /saved=1/);
+    assert.match(textOf(await get(at('Upper lodge'))), /Called done Nov 25 ?, \d\d% sure then that none was left\. Look again Dec 16/);
+    assert.match(await get('/colonies'), /Called done Nov 25; look again Dec 16\./);
+    assert.match(await get('/morning/calendar.ics'), /SUMMARY:Look again: Upper lodge/);
+    assert.doesNotMatch(await get('/morning'), /to be looked at again/);
+  });
+  it('is brought back by Rounds on that day', async () => {
+    await program.stop();
+    await program.start('2026-12-16T15:00:00Z');
+    assert.match(textOf(await get('/morning')), /Upper lodge : called done Nov 25, to be looked at again/);
+  });
+  it('may be opened again', async () => {
+    saved(await post(`${at('Upper lodge')}?/open`, { doneEntry: uuid() }), /saved=1/);
+    assert.doesNotMatch(await get('/morning'), /to be looked at again/);
+    assert.equal((await rows('colony', { name: 'Upper lodge' }))[0]?.done, null);
+  });
+});
