@@ -278,7 +278,7 @@ describe('what a colony met', () => {
       [
         'Met a trap and got away: 2 misses.',
         '2 checks of a set since the last catch.',
-        '1 catch with fresh bite marks: others live here (rule of thumb).',
+        '1 catch with fresh bite marks: others were near (rule of thumb).',
       ],
     );
     assert.equal(contactText([visit(3, 'miss'), visit(4, 'catch', 'none')])[1], 'The last check had a catch.');

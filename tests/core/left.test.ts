@@ -25,7 +25,18 @@ function likeliest(nights: TrapNight[], most: number): { animals: number; taken:
   return best;
 }
 
-const base: LeftEvidence = { nights: [], expected: 6, floor: 0, most: 15, quiet: 0, unmended: null, mended: false, moved: 0, present: 0 };
+const base: LeftEvidence = {
+  nights: [],
+  expected: 6,
+  floor: 0,
+  most: 15,
+  quiet: 0,
+  unmended: null,
+  mended: false,
+  bitten: false,
+  moved: 0,
+  present: 0,
+};
 const colony = { ...base, floor: 4, nights: [3, 1, 1].map((caught) => ({ caught, effort: 6 })) };
 
 describe('removal (Zippin 1956 and its followers)', () => {
@@ -62,6 +73,7 @@ describe('how many are left', () => {
     const chance = (more: Partial<LeftEvidence>): number => howManyLeft({ ...colony, ...more }).chances[0] ?? 0;
     assert.equal(chance({ mended: true }), 0);
     assert.ok(chance({ unmended: 2 }) > chance({}) && chance({ quiet: 3 }) > chance({}));
+    assert.ok(chance({ bitten: true }) < chance({}));
   });
   it('a season of many traps and many nights still adds up to one', () => {
     const nights = Array.from({ length: 120 }, (_, n) => ({ caught: n % 20 === 0 ? 2 : 0, effort: 400 }));

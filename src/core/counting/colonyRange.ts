@@ -44,7 +44,12 @@ const LARGE_PILE = feet(20);
 export function colonyRange(evidence: ColonyEvidence, system: System): ColonyRange {
   const { floor, young, lodgeAcross, damLength, told, caught } = evidence;
   let { low, high, reasons } = told
-    ? { ...told, reasons: [`${told.low} to ${told.high} lived here at first, you wrote${told.why ? `: ${told.why}` : ''}`] }
+    ? {
+        ...told,
+        reasons: [
+          `${told.low === told.high ? told.low : `${told.low} to ${told.high}`} lived here at first, you wrote${told.why ? `: ${told.why}` : ''}`,
+        ],
+      }
     : bySign(evidence, system);
   if (young && !told) {
     low = Math.max(low, 3);

@@ -22,7 +22,7 @@ const ms = (at: Date | string): number => new Date(at).getTime();
  * What a colony met without being caught, how often nothing came since the last catch, and what its own wounds tell; a sentence each.
  *
  * @param checks of one water, in any order
- * @source common practice: fresh bite marks are those of other beaver, so others live here
+ * @source common practice: fresh bite marks are those of other beaver, so others were near
  */
 export function contactText(checks: readonly Meeting[]): string[] {
   if (checks.length === 0) return ['No set was checked here yet.'];
@@ -42,7 +42,7 @@ export function contactText(checks: readonly Meeting[]): string[] {
       : since === 0
         ? 'The last check had a catch.'
         : `${many(since, 'check')} of a set since the last catch.`,
-    ...(bitten > 0 ? [`${many(bitten, 'catch', 'catches')} with fresh bite marks: others live here (rule of thumb).`] : []),
+    ...(bitten > 0 ? [`${many(bitten, 'catch', 'catches')} with fresh bite marks: others were near (rule of thumb).`] : []),
   ];
 }
 

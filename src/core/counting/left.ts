@@ -19,6 +19,8 @@ export interface LeftEvidence {
   unmended: number | null;
   /** somebody mended after the last catch */
   mended: boolean;
+  /** the last that was caught had fresh bite marks: another of them was near */
+  bitten: boolean;
   /** how likely it is, before the silence, that those which were not caught have left the water: 0 to 1 */
   moved: number;
   /** the trap nights up to the last one on which anybody was surely there: caught, seen, or mending */
@@ -44,6 +46,9 @@ const FULL_NIGHTS = 3;
 const toldBy = (quiet: number): number => Math.min(quiet, FULL_NIGHTS) + Math.max(0, quiet - FULL_NIGHTS) / 3;
 /** An open break is mended in about two nights of three, if anybody is left. [practice] */
 const MENDED = 0.65;
+
+/** Fresh bites on the last catch are of one that was caught just before it in about three cases of ten, else of one that is left. [practice] */
+const BITER_CAUGHT = 0.3;
 
 /** Points of the grid over the chance of being taken. */
 const POINTS = 120;
@@ -93,7 +98,7 @@ export function removal(nights: readonly TrapNight[]) {
  *
  * @throws RangeError when nothing that was told can be: more were caught than `most`
  */
-export function howManyLeft({ nights, expected, floor, most, quiet, unmended, mended, moved, present }: LeftEvidence): Left {
+export function howManyLeft({ nights, expected, floor, most, quiet, unmended, mended, bitten, moved, present }: LeftEvidence): Left {
   const [all, met] = [removal(nights), removal(nights.slice(0, present))];
   const { caught } = all;
   const least = Math.max(floor, caught);
@@ -113,7 +118,7 @@ export function howManyLeft({ nights, expected, floor, most, quiet, unmended, me
       continue;
     }
     const silence = left * toldBy(quiet) * Math.log1p(-SHOWN) + (left > 0 ? (unmended ?? 0) * Math.log1p(-MENDED) : 0);
-    const own = logPoisson + silence + all.ways(animals) + (left > 0 ? stays : 0);
+    const own = logPoisson + silence + all.ways(animals) + (left > 0 ? stays : bitten ? Math.log(BITER_CAUGHT) : 0);
     here.push(takenAll.map(({ prior, of }) => own + prior + of(animals)));
     // who left the water is met by no trap and no camera from then on
     if (left > 0 && moved > 0 && !mended)

@@ -19,6 +19,9 @@ export const FEAR_WORDS: Readonly<Record<Fear, string>> = {
   fence: 'fences',
 };
 
+/** Without a word before it. */
+export const SHORT: Readonly<Record<Fear, string>> = { ...FEAR_WORDS, nothing: 'nothing tried' };
+
 const sorted = (fears: Learned['fears']): [Fear, number][] =>
   (Object.entries(fears) as [Fear, number][]).sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0]));
 
@@ -122,9 +125,8 @@ export function trialText({ outlooks }: Told): string[] {
   ];
   return OUTCOMES.flatMap(([saw, said]) => {
     const after = outlooks.find((o) => o.saw === saw);
-    const [first] = after ? sorted(after.fears) : [];
-    if (!first) return [];
-    const [fear, chance] = first;
-    return [`${said}: ${fear === 'nothing' ? 'they shy from nothing tried' : FEAR_WORDS[fear]}, ${oddsOf(chance)}.`];
+    if (!after) return [];
+    const leading = sorted(after.fears).slice(0, 2);
+    return [`${said}: ${leading.map(([fear, chance]) => `${SHORT[fear]} ${Math.round(chance * 100)}%`).join(', ')}.`];
   });
 }

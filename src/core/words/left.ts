@@ -57,11 +57,12 @@ export function settlesText(ways: readonly Settles[], clear: number): string {
 }
 
 /** What is held for and against any being left, beside catches and signs. */
-export function heldText({ nights, quiet, unmended, mended, moved }: LeftEvidence): string[] {
+export function heldText({ nights, quiet, unmended, mended, bitten, moved }: LeftEvidence): string[] {
   const worked = nights.reduce((sum, n) => sum + n.effort, 0);
   const told: [boolean, string][] = [
     [worked > 0, `${many(Math.round(worked), 'trap-night')} in range, what they shy from and what does not work counted less`],
     [mended, 'somebody mended after the last catch: one at least is left'],
+    [bitten, 'the last one caught had fresh bites: another was near (rule of thumb)'],
     [unmended !== null && unmended > 0, `a break stayed open for ${many(unmended ?? 0, 'night')} since the last catch`],
     [quiet > 0, `a camera watched ${many(quiet, 'night')} without one since the last catch`],
     [moved >= 0.5, 'its freshest sign is old: they may have left the water (rule of thumb)'],

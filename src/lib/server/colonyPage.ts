@@ -1,6 +1,6 @@
 import { shyOf } from '#core/colony/fears';
 import { FEARS, type SetHistory, type Trait } from '#core/colony/looks';
-import { faultText, fearText, FEAR_WORDS, metWith, patienceText, trialText } from '#core/words/colony';
+import { faultText, fearText, metWith, patienceText, SHORT, trialText } from '#core/words/colony';
 import { heldText, leftText, oddsOf, settlesText } from '#core/words/left';
 import { patienceOf, type Patience } from '#core/colony/patience';
 import { statesThere, tellsMost, TRIAL_NIGHTS, type Told, type Trial } from '#core/colony/next';
@@ -45,7 +45,7 @@ export function fearsOf({ taught, histories }: ColonyRead) {
     said: histories.some((h) => h.looks.length > 0) ? fearText(taught.fears) : 'Nothing was tried here yet that could teach them.',
     all: FEARS.filter((fear) => fear === 'nothing' || tried.has(fear))
       .map((fear) => ({
-        word: fear === 'nothing' ? 'nothing tried' : FEAR_WORDS[fear],
+        word: SHORT[fear],
         chance: taught.fears[fear],
         met: fear === 'nothing' ? '' : metWith(fear as Trait, histories),
       }))

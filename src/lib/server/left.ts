@@ -47,9 +47,14 @@ export function leftEvidence(asked: LeftAsked): LeftEvidence | null {
   // before the first trap stood there is nothing to take from
   const skipped = begun.length === 0 ? Infinity : asked.nights.findIndex((n) => n.to.getTime() > Math.min(...begun));
   const nights = asked.nights.slice(skipped);
-  const caught = worked
-    .flatMap(({ visits }) => visits.flatMap((v) => v.devices.flatMap((d) => (d.catch?.species === scope.species ? [new Date(v.at)] : []))))
-    .sort((a, b) => Number(a) - Number(b));
+  const catches = worked
+    .flatMap(({ visits }) =>
+      visits.flatMap((v) =>
+        v.devices.flatMap((d) => (d.catch?.species === scope.species ? [{ at: new Date(v.at), bites: d.catch.bites }] : [])),
+      ),
+    )
+    .sort((a, b) => Number(a.at) - Number(b.at));
+  const caught = catches.map((c) => c.at);
   const efforts = meant.map(({ set, effort }) => effort.slice(skipped).map((n) => n * worth(set.id)));
   const first = nights[0]?.date ?? '';
   const trapped = nights.map(({ date }, n): TrapNight => {
@@ -74,6 +79,7 @@ export function leftEvidence(asked: LeftAsked): LeftEvidence | null {
     most: Math.max(lived, taken, high ?? 0) + BEYOND,
     quiet: silent,
     ...mending,
+    bitten: catches.at(-1)?.bites === 'fresh',
     moved: movedOf(asked, present),
     present: trapped.filter((_, n) => (nights[n]?.date ?? '') < present).length,
   };
