@@ -2,7 +2,7 @@ import { seenAtSet } from '#core/counting/atSet';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
-import { cameraTonight, type CameraPlace } from '#core/counting/cameraTonight';
+import { cameraTonight, worthOfNights, type CameraPlace } from '#core/counting/cameraTonight';
 import { colonyRange, rangeText, type ColonyEvidence } from '#core/counting/colonyRange';
 import { eventKey, planEvents } from '#core/counting/importEvents';
 import { countOf, foundNight, nightOf, stillThere, type CameraEvent } from '#core/counting/nights';
@@ -172,6 +172,30 @@ describe('where the one camera hangs tonight (common practice)', () => {
       place({ name: 'idle', activity: 0.02, untouched: 3 }),
     ]);
     assert.equal(first?.id, 'open');
+  });
+  it('where what it shows changes what would be done: nothing is worth no nights, and no place less than nothing', () => {
+    const worth = (over: Partial<CameraPlace>): number => worthOfNights({ ...place({ name: 'p' }), ...over });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.option(fc.nat(6)),
+        fc.nat(4),
+        fc.boolean(),
+        (activity, untouched, watched, mended) => {
+          const own = worth({ activity, untouched, watched, mended });
+          assert.ok(own >= 0 && own <= 0.5, String(own));
+          if (watched >= 3) assert.equal(own, 0);
+        },
+      ),
+    );
+    // a post that nobody uses, and one that everybody uses, are asked nothing
+    for (const activity of [0, 0.02, 1]) assert.ok(worth({ activity }) < 0.02, String(activity));
+    // by hand: shown 1 − 0.65³ of those in use, 1 − 0.97³ of the others; 0.5 · (0.8925 − 0.5) · seen
+    const [shows, strays] = [1 - 0.65 ** 3, 1 - 0.97 ** 3];
+    const seen = 0.5 * shows + 0.5 * strays;
+    assert.ok(Math.abs(worth({ activity: 0.5 }) - seen * ((0.5 * shows) / seen - 0.5)) < 1e-12);
+    // looks that found nothing open the question of a place that was thought used
+    assert.ok(worth({ activity: 0.9, untouched: 3 }) > worth({ activity: 0.9, untouched: 0 }));
   });
   it('at the break when it was mended', () => {
     const [first] = cameraTonight([place({ name: 'open', activity: 0.45 }), place({ name: 'break', activity: 0.4, mended: true })]);

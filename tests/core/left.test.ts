@@ -3,6 +3,8 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import jstat from 'jstat';
 import { howManyLeft, removal, shortestRun, type LeftEvidence, type TrapNight } from '#core/counting/left';
+import { calibrate } from '#core/counting/calibration';
+import { simulateRemoval } from '#core/sim/removal';
 import { seeded } from '#core/sim/random';
 import { settles } from '#core/counting/decide';
 import { leftText, settlesText } from '#core/words/left';
@@ -145,26 +147,27 @@ describe('what would settle it', () => {
 });
 
 describe('odds that are stated', () => {
-  it('four in five are right four times in five, over 400 colonies that live by the same rules', () => {
-    const random = seeded(11);
-    let right = 0;
-    for (let colony = 0; colony < 400; colony += 1) {
-      // the second smallest of nineteen even chances is Beta(2, 18); a count of arrivals is Poisson
-      const taken = Array.from({ length: 19 }, random).sort((a, b) => a - b)[1] ?? 0;
-      let animals = 0;
-      for (let time = -Math.log(1 - random()); time < 6; time -= Math.log(1 - random())) animals += 1;
-      let left = Math.min(animals, 25);
-      const nights = Array.from({ length: 8 }, (): TrapNight => {
-        const share = 1 - (1 - taken) ** 3;
-        const caught = Array.from({ length: left }, random).filter((r) => r < share).length;
-        left -= caught;
-        return { caught, effort: 3 };
-      });
-      const { low, high } = shortestRun(howManyLeft({ ...base, most: 25, nights }).chances, 0.8);
-      if (left >= low && left <= high) right += 1;
+  const { ranges, none } = calibrate(2000, 11);
+  // what is drawn 2,000 times lies within three of its own deviations
+  const within = (chance: number, of: number): number => 3 * Math.sqrt((chance * (1 - chance)) / of);
+  it('hold as often as they say, over 2,000 colonies that live by the same rules: four in five and its fellows', () => {
+    for (const { said, held, right, of } of ranges) {
+      assert.ok(held >= said && of === 2000);
+      assert.ok(Math.abs(right / of - held) < within(held, of), `${said}: ${right / of} of ${held}`);
     }
-    // a run of whole numbers holds somewhat more than it has to
-    assert.ok(right / 400 > 0.8 && right / 400 < 0.97, String(right / 400));
+  });
+  it('"none is left" is as true as it is sure', () => {
+    assert.ok(none.length >= 4);
+    for (const { held, right, of } of none) assert.ok(Math.abs(right / of - held) < within(held, of) + 1e-9, `${held}: ${right} of ${of}`);
+  });
+  it('the colony is drawn by seed, each animal caught once', () => {
+    const drawn = (seed: number) => simulateRemoval(seeded(seed), { lived: 6, nights: 8, devices: 3, watched: 4 });
+    assert.deepEqual(drawn(3), drawn(3));
+    assert.notDeepEqual(drawn(3), drawn(4));
+    const many = Array.from({ length: 300 }, (_, n) => drawn(n));
+    const lived = many.map(({ nights, left }) => left + nights.reduce((sum, night) => sum + night.caught, 0));
+    assert.ok(Math.abs(lived.reduce((a, b) => a + b, 0) / 300 - 6) < 0.45);
+    assert.ok(many.every(({ quiet, left }) => left > 0 || quiet === 4));
   });
 });
 
