@@ -1,3 +1,4 @@
+import { calibrate } from '#core/counting/calibration';
 import { areaAt, pondCourse, type PondModel } from '#core/water/balance';
 import { Worker } from 'node:worker_threads';
 import { breakFlow } from '#core/water/outflow';
@@ -327,6 +328,12 @@ for (const size of ['the demo', 'ten times the demo']) {
     say(`server time of the Book, ${size}`, `${(time / sql).toFixed(1)} × Morning's SQL`, `median ${time.toFixed(0)} ms`);
   }
 }
+for (const { said, held, right, of } of calibrate(2000, 1).ranges)
+  say(
+    `odds of who is left, said at ${Math.round(said * 100)}%`,
+    `right ${Math.round((right / of) * 1000) / 10}%`,
+    `they hold ${Math.round(held * 1000) / 10}%, of ${of} drawn colonies`,
+  );
 const gauge = (await db()('gauge').where({ water_id: water, surface: 'pond' }).first('id')).id as string;
 await outbox(program.base, gauge, say);
 await db().destroy();

@@ -24,5 +24,9 @@ const COLONIES: { key: string; name: string; water: string; first: { low: number
 export function addColonies({ add, at, idOf }: DemoContext): void {
   const when = at(19, '18:20');
   for (const { key, water, ...own } of COLONIES)
-    add('colony', { id: idOf(key), ...own, species: 'beaver', waters: [idOf(water)], stations: [], clear: CLEAR, done: null }, when);
+    add(
+      'colony',
+      { id: idOf(key), ...own, species: 'beaver', waters: [idOf(water)], stations: [], clear: CLEAR, beliefs: [], done: null },
+      when,
+    );
 }

@@ -147,6 +147,14 @@ describe('what a colony has learned', () => {
     const before = (survivors: 'none' | 'some' | 'shy') => fearsBefore([], [{ devices: ['bodyGrip'], survivors }]).bodyGrip;
     assert.ok(before('shy') > before('some') && before('some') > before('none'));
     near(before('none'), fearsBefore([], []).bodyGrip);
+    // what somebody holds stands in the place of practice
+    const own = fearsBefore([], [], { bodyGrip: 0.5 });
+    near(own.bodyGrip, 0.5);
+    near(own.nothing / own.foothold, 0.72 / 0.04);
+    near(
+      Object.values(own).reduce((a, b) => a + b, 0),
+      1,
+    );
   });
 });
 
@@ -228,7 +236,20 @@ describe('patience', () => {
 
 describe('whose place it is', () => {
   const colony = (id: string, waters: string[], stations: string[] = []) => ({
-    ...{ id, name: id, species: 'beaver' as const, waters, stations, first: null, why: '', clear: 0.95, done: null, note: '', entry: 'e' },
+    ...{
+      id,
+      name: id,
+      species: 'beaver' as const,
+      waters,
+      stations,
+      first: null,
+      why: '',
+      clear: 0.95,
+      beliefs: [],
+      done: null,
+      note: '',
+      entry: 'e',
+    },
   });
   const places = [
     { id: 'p1', water: 'w1' },

@@ -19,7 +19,17 @@ const { post, get, rows, saved, refused, uuid } = webOf(() => program);
 const at = (name: string): string => `/colonies/${named[name] ?? ''}`;
 const textOf = (html: string): string => html.replace(/<[^>]+>/g, ' ').replace(/\s+/g, ' ');
 const form = (over: Record<string, string | string[]> = {}): Record<string, string | string[]> => ({
-  ...{ entry: uuid(), colony: uuid(), name: 'Slough family', low: '3', high: '5', why: 'seen at dusk', clear: '90', note: '' },
+  ...{
+    entry: uuid(),
+    colony: uuid(),
+    name: 'Slough family',
+    low: '3',
+    high: '5',
+    why: 'seen at dusk',
+    clear: '90',
+    note: '',
+    'belief.bodyGrip': '',
+  },
   ...{ water: waters['Moss Slough'] ?? '', place: [] },
   ...over,
 });
@@ -59,6 +69,8 @@ describe('naming a colony', () => {
     refused(await post(moss(), form({ water: [] })), 400, /uses one water at least/);
     refused(await post(moss(), form({ clear: '100' })), 400, /Nobody is surer than 99%/);
     refused(await post(moss(), form({ clear: '' })), 400, /between 50 and 99%/);
+    refused(await post(moss(), form({ 'belief.snareLand': '100' })), 400, /Nothing is sure before it was met: 95% at most/);
+    refused(await post(moss(), form({ 'belief.snareLand': '60', 'belief.bodyGrip': '50' })), 400, /Together they are more than 99%/);
     const again = await post(moss(), form({ name: '', why: 'kept words' }));
     refused(again, 400, /Name is needed/);
     assert.match(again.text, /kept words/);

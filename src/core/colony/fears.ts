@@ -49,14 +49,22 @@ export function statesBefore(inUse: number | null): Shares<LocalState> {
   return { works: used * (1 - mechanical - disturbed), notInUse: 1 - used, mechanical: used * mechanical, disturbed: used * disturbed };
 }
 
-/** How likely each fear is before the looks: by practice, by what was met, and by what earlier trapping taught. */
-export function fearsBefore(looks: readonly Look[], before: readonly Before[]): Shares<Fear> {
+/** What somebody holds as he holds it; the others by practice, in what is left. */
+function withHeld(held: Partial<Shares<Fear>>): Shares<Fear> {
+  const rest = FEARS.filter((fear) => held[fear] === undefined);
+  const left = 1 - sum(Object.values(held));
+  const usual = sum(rest.map((fear) => FEAR_PRIOR[fear]));
+  return entriesOf(FEARS, (fear) => held[fear] ?? (FEAR_PRIOR[fear] * left) / usual);
+}
+
+/** How likely each fear is before the looks: by practice, by what was met, and by what earlier trapping taught. @param held what somebody holds instead of practice */
+export function fearsBefore(looks: readonly Look[], before: readonly Before[], held: Partial<Shares<Fear>> = {}): Shares<Fear> {
   const taught = (device: DeviceClass): number =>
     Math.min(
       TAUGHT_MOST,
       looks.filter((l) => l.device === device).reduce((product, l) => product * (TEACHES[device][l.saw] ?? 1), 1),
     ) * Math.max(1, ...before.filter((b) => b.devices.includes(device)).map((b) => MET_BEFORE[b.survivors]));
-  const odds = { ...FEAR_PRIOR };
+  const odds = withHeld(held);
   for (const [device, fears] of Object.entries(FEARS_OF) as [DeviceClass, readonly Trait[]][])
     for (const fear of fears) odds[fear] *= taught(device);
   return sharesOf(FEARS, (fear) => Math.log(odds[fear]));
@@ -68,14 +76,15 @@ function logLikelihood({ looks, passes }: { looks: readonly Look[]; passes: read
 
 /**
  * What a colony has learned, if any of it are left: each fear and each set's own fault by how likely its looks, passes and sign make it. One fear
- * is held at a time; a fault is of one set alone, so that a dead place or a stiff trigger speaks for no fear.
+ * is taken to be true at a time; a fault is of one set alone, so that a dead place or a stiff trigger speaks for no fear.
  *
  * @source Bayes’ rule over fears and, within each, over the states of each set; the chances a night are practice (`practice.ts`)
  */
-export function learned(sets: readonly SetHistory[], before: readonly Before[] = []): Learned {
+export function learned(sets: readonly SetHistory[], before: readonly Before[] = [], held: Partial<Shares<Fear>> = {}): Learned {
   const prior = fearsBefore(
     sets.flatMap((s) => s.looks),
     before,
+    held,
   );
   // of each set, of each fear: the joint weight of its states
   const joint = sets.map((set) => {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FEARS } from '../colony/looks';
 import { SPECIES } from '../animals/species';
 import { choice, count, date, drawn, id, instant, name, note } from './fieldKinds';
 
@@ -25,6 +26,19 @@ export const colonySchema = z
     /** how many lived there before anything was caught, as somebody counted or was told */
     first: drawn(z.strictObject({ low: animals('The least'), high: animals('The most') }), 'How many lived there').nullable(),
     why: note('How that is known', 300),
+    /** how likely somebody held each fear beforehand; what is left out is by practice */
+    beliefs: drawn(
+      z.array(
+        z.strictObject({
+          fear: choice('What they shy from', FEARS),
+          share: z
+            .number({ error: 'How likely is a share of a hundred.' })
+            .min(0.001, { error: 'Nothing is ruled out before it was met: 0.1% at least.' })
+            .max(0.95, { error: 'Nothing is sure before it was met: 95% at most.' }),
+        }),
+      ),
+      'Held beforehand',
+    ),
     /** from how sure on it is called done */
     clear: z
       .number({ error: 'How sure is a share of a hundred.' })
@@ -42,6 +56,10 @@ export const colonySchema = z
       'Done',
     ).nullable(),
     note: note('Note'),
+  })
+  .refine(({ beliefs }) => beliefs.reduce((sum, b) => sum + b.share, 0) <= 0.99, {
+    path: ['beliefs', 0, 'share'],
+    error: 'Together they are more than 99%: leave something for what nobody thought of.',
   })
   .refine(({ first }) => first === null || first.low <= first.high, {
     path: ['first'],

@@ -1,5 +1,5 @@
 import { learned, shyOf, type Before, type Learned } from '#core/colony/fears';
-import { sawOf, type Look, type Pass, type SetHistory } from '#core/colony/looks';
+import { sawOf, type Fear, type Look, type Pass, type SetHistory } from '#core/colony/looks';
 import { NIGHTLY } from '#core/colony/practice';
 import { scopesOf, type Scope } from '#core/colony/scope';
 import { traitsOf } from '#core/colony/traits';
@@ -73,7 +73,7 @@ function tasted({ season, scouted, worked }: ColonyRecord, scope: Scope, { who, 
   };
   const meant = here.filter(({ set }) => set.species === scope.species);
   const histories = meant.map((one) => historyOf(one, { season, scouted: seen, scope, now, hands: armAndWaders(who.person.measures) }));
-  return { worked: here, seen, histories, taught: learned(histories, beforeOf(scope, season)) };
+  return { worked: here, seen, histories, taught: learned(histories, beforeOf(scope, season), heldBefore(scope)) };
 }
 
 /** What the record holds of one colony, and what that comes to. */
@@ -94,6 +94,10 @@ export type ColonyRead = ReturnType<typeof readColony>;
 /** Earlier trapping of its animal on its waters. */
 const beforeOf = ({ waters, species }: Scope, { earlier }: Season): Before[] =>
   earlier.filter((e) => waters.includes(e.water) && e.species === species);
+
+/** What somebody holds of its fears instead of practice. */
+const heldBefore = ({ colony }: Scope): Partial<Record<Fear, number>> =>
+  Object.fromEntries((colony?.beliefs ?? []).map(({ fear, share }) => [fear, share]));
 
 /** What each set takes beside one that works and that nobody shies from. */
 function worthOf(histories: readonly SetHistory[], { fears, sets }: Learned): (set: string) => number {

@@ -1,9 +1,11 @@
 import type { NewEntry } from '#core/record/entry';
+import { FEARS } from '#core/colony/looks';
+import { FEAR_PRIOR } from '#core/colony/practice';
+import { SHORT } from '#core/words/colony';
 import { CLEAR } from '#core/record/colony';
 import type { Colony } from '#core/record/kinds';
 import { bodyOf, type Written } from '#core/record/written';
-import { addDays, localDate } from '#core/time/localTime';
-import { wholeMinute } from '#core/time/localTime';
+import { addDays, localDate, wholeMinute } from '#core/time/localTime';
 import { idBeside, newId } from '#lib/form/newId';
 import { openedOn, type Reader } from '#lib/form/reader';
 import type { Season } from '#lib/season/season';
@@ -13,6 +15,8 @@ import { stationName } from './scouting';
 
 /** Who was called done is looked for again after so many days. [practice] */
 const LOOK_BACK = 21;
+
+const percentOf = (share: number | undefined): string => (share === undefined ? '' : String(Math.round(share * 1000) / 10));
 
 /** What the form of a colony begins with; of one that nobody named, its water. */
 export function formOf(read: ColonyRead, season: Season, { now }: App.Locals) {
@@ -28,6 +32,12 @@ export function formOf(read: ColonyRead, season: Season, { now }: App.Locals) {
     why: colony?.why ?? '',
     clear: String(Math.round((colony?.clear ?? CLEAR) * 100)),
     note: colony?.note ?? '',
+    beliefs: FEARS.map((fear) => ({
+      fear,
+      word: SHORT[fear],
+      practice: `${FEAR_PRIOR[fear] * 100}`,
+      typed: percentOf(colony?.beliefs.find((b) => b.fear === fear)?.share),
+    })),
     waters: season.waters.map((w) => ({ id: w.id, name: w.name, isOwn: waters.includes(w.id) })),
     places: season.stations
       .filter((s) => waters.includes(s.water))
@@ -47,6 +57,10 @@ export function readColonyForm(read: Reader, before: Written<Colony> | null, sea
   const waters = read.many('water').filter((id) => season.waters.some((w) => w.id === id));
   const there = season.stations.filter((s) => waters.includes(s.water)).map((s) => s.id);
   const ticked = read.many('place').filter((id) => there.includes(id));
+  const beliefs = FEARS.flatMap((fear) => {
+    const share = read.number(`belief.${fear}`);
+    return share === undefined ? [] : [{ fear, share: share / 100 }];
+  });
   if (!read.ok()) return null;
   return {
     name: read.text('name'),
@@ -56,6 +70,7 @@ export function readColonyForm(read: Reader, before: Written<Colony> | null, sea
     first: low === undefined || high === undefined ? null : { low, high },
     why: read.text('why'),
     clear: (clear ?? 0) / 100,
+    beliefs,
     done: before?.done ?? null,
     note: read.text('note'),
   };

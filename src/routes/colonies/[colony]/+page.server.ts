@@ -1,4 +1,5 @@
 import { error, redirect } from '@sveltejs/kit';
+import type { Colony } from '#core/record/kinds';
 import type { NewEntry } from '#core/record/entry';
 import { bodyOf } from '#core/record/written';
 import { openedOn, reader } from '#lib/form/reader';
@@ -70,6 +71,12 @@ async function colonyOf(locals: App.Locals, id: string, or = id) {
   return { season: known.season, scope, read: readColony(known, scope, locals) };
 }
 
+/** The field of a share that was refused: the list holds what was typed alone. */
+function beliefField(path: string, { beliefs }: Pick<Colony, 'beliefs'>): string {
+  const [, n] = /^beliefs\.(\d+)\./.exec(path) ?? [];
+  return n === undefined ? path : `belief.${beliefs[Number(n)]?.fear ?? ''}`;
+}
+
 export const actions: Actions = {
   /** What it is called, what it uses and how many lived there. */
   save: async ({ request, locals, params }) => {
@@ -86,7 +93,7 @@ export const actions: Actions = {
           body: { id, species: scope.species, ...body },
           ...(scope.colony ? openedOn(read, scope.colony) : {}),
         }),
-      (path) => (path === 'first' ? 'low' : path === 'waters' ? 'water' : path),
+      (path) => (path === 'first' ? 'low' : path === 'waters' ? 'water' : beliefField(path, body)),
     );
     if ('failure' in result) return result.failure;
     redirect(303, `/colonies/${id}?saved=1`);

@@ -56,7 +56,7 @@
       {#if data.second}<p class="problem mt-2">{data.second}</p>{/if}
       <p class="quiet mt-1">
         Worked out from its signs, the hours traps stood in range, catches, silent cameras and breaks. How easily one is taken, seen and
-        mends is practice.
+        mends is practice: <a class="link" href="/colonies/odds">how sure the odds are</a>.
       </p>
     </section>
     <Fears fears={data.fears.all} />

@@ -62,6 +62,22 @@
         {/each}
       </fieldset>
     </details>
+    <details class="mt-2" open={own.beliefs.some((b) => b.typed !== '' || kept?.errors?.[`belief.${b.fear}`])}>
+      <summary class="cursor-pointer font-bold">What you hold of it before anything was met</summary>
+      <p class="quiet">Empty: by practice. In shares of a hundred; what they met counts on top.</p>
+      <div class="fields">
+        {#each own.beliefs as b (b.fear)}
+          <TextField
+            label="Shy from {b.word}, %"
+            name="belief.{b.fear}"
+            inputmode="decimal"
+            value={typed(kept, `belief.${b.fear}`, b.typed)}
+            error={kept?.errors?.[`belief.${b.fear}`]}
+            help="practice: {Math.round(Number(b.practice) * 10) / 10}"
+          />
+        {/each}
+      </div>
+    </details>
     <button class="btn btn-primary mt-3">Save the colony</button>
   </form>
 </details>

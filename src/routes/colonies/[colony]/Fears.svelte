@@ -20,7 +20,10 @@
     </tbody>
   </table>
   <p class="quiet mt-1">
-    If any are left. One thing at a time; a place out of use or a stiff trigger is looked for at its set. How much each teaches is practice.
+    If any are left. One thing at a time; a place out of use or a stiff trigger is looked for at its set. <a
+      class="link"
+      href="/colonies/odds">How much each teaches</a
+    > is practice.
   </p>
 </section>
 
