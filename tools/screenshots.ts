@@ -23,6 +23,7 @@ const dry = await href('/morning', /27 patrol channel/);
 const bench = await href('/bench', '22 flume gap');
 const moss = await href('/waters', 'Moss Slough');
 const west = await href('/bench', '15 west lodge run');
+const colony = await href('/colonies', 'Header families');
 const views: [string, string][] = [
   ['morning', '/morning'],
   ['waters', '/waters'],
@@ -37,7 +38,7 @@ const views: [string, string][] = [
   ['friend-card', `${west}/card`],
   ['catalogue', '/bench/catalogue'],
   ['find', `${bench}/find`],
-  ['colonies', '/colonies'],
+  ['colonies', colony],
   ['book', '/book'],
   ['shed', '/shed'],
   ['rules', '/rules'],

@@ -31,6 +31,9 @@ test('the main job, once, for real: place, read, check, catch, restart, find it 
       .getByRole('row', { name: /alder run/ })
       .getByRole('link', { name: 'place a set' })
       .click();
+    // what is offered here is no body-grip, those left have learned it: this one is wanted
+    await page.waitForURL(/bench\/new/);
+    await open(page, `${page.url()}&type=lodge-run`);
     await page.getByLabel('State').selectOption('live');
     await page.getByLabel('Top of the jaws below water').fill('3 in');
     await page.getByLabel('Outer trap, by tag').selectOption({ label: 'K-14, 330' });

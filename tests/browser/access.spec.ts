@@ -16,6 +16,8 @@ async function everyPage(page: Page, program: Program): Promise<(string | null)[
   const water = await page.getByRole('link', { name: 'Header Pond', exact: true }).getAttribute('href');
   await open(page, `${program.base}/morning`);
   const check = await page.getByRole('link', { name: /27 patrol channel/ }).getAttribute('href');
+  await open(page, `${program.base}/colonies`);
+  const colony = await page.getByRole('link', { name: 'Header families' }).getAttribute('href');
   await open(page, `${program.base}/bench`);
   const bench = await page.getByRole('link', { name: '27 patrol channel' }).getAttribute('href');
   await open(page, `${program.base}/book`);
@@ -51,6 +53,9 @@ async function everyPage(page: Page, program: Program): Promise<(string | null)[
     '/waters/sign',
     '/waters/weather',
     '/book/forecasts',
+    '/book/earns?by=station',
+    '/colonies/odds',
+    colony,
     '/book/water',
     '/bench/catalogue?place=undercut&species=mink',
     '/bench/catalogue/undercut-bank',

@@ -117,9 +117,12 @@ test('the guided way: the best place of a water, three designs for it, what each
   await expect(page.getByRole('heading', { name: 'At 17 ice rack' })).toBeVisible();
   await expect(page.getByText('1 live set here already').first()).toBeVisible();
   const design = page.getByRole('article').first();
-  await expect(design.getByRole('heading', { name: '1. Lodge run' })).toBeVisible();
-  await expect(design.getByText(/In the shed: 330/)).toBeVisible();
-  await expect(page.getByText(/^Not lodge run, bare snare: after/)).toBeVisible();
+  // those left have learned the body-grip: what is new to them stands before it
+  await expect(design.getByRole('heading', { name: '1. Lodge run, bare snare' })).toBeVisible();
+  await expect(design.getByText(/In the shed: 7×7/)).toBeVisible();
+  await expect(page.getByRole('article').filter({ has: page.getByRole('heading', { name: '3. Lodge run', exact: true }) })).toContainText(
+    'those left here have learned a body-grip',
+  );
   const table = page.getByRole('region', { name: 'What each design costs and gives' });
   await expect(table.getByRole('row', { name: /Minutes to set/ })).toContainText('5');
   await expect(page.getByRole('columnheader', { name: '3 sets at once' })).toBeVisible();

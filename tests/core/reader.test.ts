@@ -9,7 +9,7 @@ import { inches, type System } from '#core/units/factors';
 import type { Frame } from '#core/units/frame';
 import { inWords } from '#core/units/inWords';
 import { an, agree, many } from '#core/units/many';
-import { forceText, frostText, growthText, gustText, speedText } from '#core/units/speed';
+import { forceText, frostText, growthText, gustText, speedText, travelText } from '#core/units/speed';
 
 /** Measures of the other kind of reader: a figure before a unit. */
 const AMERICAN =
@@ -61,10 +61,17 @@ describe('a text in inches', () => {
 describe('figures with their unit', () => {
   it('are told in the reader’s own: water, wind, pull, frost, growth of ice', () => {
     assert.deepEqual(
-      (['us', 'metric'] as const).map((s) => [speedText(0.73, s), gustText(5, s), forceText(5, s), frostText(10, s)]),
+      (['us', 'metric'] as const).map((s) => [
+        speedText(0.73, s),
+        travelText(30, s),
+        travelText(4, s),
+        gustText(5, s),
+        forceText(5, s),
+        frostText(10, s),
+      ]),
       [
-        ['2.4 ft/s', '11 mph', '1.1 lb', '18 °F-days'],
-        ['0.73 m/s', '5.0 m/s', '5.0 N', '10 °C-days'],
+        ['2.4 ft/s', '19 mph', '2.5 mph', '11 mph', '1.1 lb', '18 °F-days'],
+        ['0.73 m/s', '30 km/h', '4 km/h', '5.0 m/s', '5.0 N', '10 °C-days'],
       ],
     );
   });

@@ -1,5 +1,6 @@
 declare module 'jstat' {
   const jstat: {
+    beta: { inv(p: number, a: number, b: number): number };
     chisquare: { inv(p: number, df: number): number };
     binomial: { pdf(k: number, n: number, p: number): number };
     negbin: { cdf(x: number, r: number, p: number): number };

@@ -8,6 +8,12 @@ export const speedText = (metresPerSecond: number, system: System): string =>
 export const gustText = (metresPerSecond: number, system: System): string =>
   system === 'us' ? `${Math.round(metresPerSecond * 2.23694)} mph` : `${metresPerSecond.toFixed(1)} m/s`;
 
+/** How fast somebody goes: `2.5 mph`, `4 km/h`. */
+export function travelText(kmh: number, system: System): string {
+  const speed = system === 'us' ? kmh / 1.609344 : kmh;
+  return `${speed < 5 ? Math.round(speed * 2) / 2 : Math.round(speed)} ${system === 'us' ? 'mph' : 'km/h'}`;
+}
+
 /** A force: `1.2 lb`, `5.3 N`. */
 export const forceText = (newtons: number, system: System): string =>
   system === 'us' ? `${(newtons / 4.4482216).toFixed(1)} lb` : `${newtons.toFixed(1)} N`;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { travelText } from '#core/units/speed';
   import type { SubmitFunction } from '@sveltejs/kit';
   import { TRUCK_KMH, DETOUR, MODES, UNPLACED } from '#core/run/travel';
   import type { RunDay } from '#lib/run/page';
@@ -26,8 +27,8 @@
 {:else}
   <DayPage {day} {link} {keep} {isDesk} {share} />
   <p class="quiet mt-4">
-    Ways are straight lines and {Math.round((DETOUR - 1) * 100)} % more, {MODES[day.asked.by].kmh} km/h {MODES[day.asked.by].label}, {TRUCK_KMH}
-    km/h by truck between access points (rule of thumb); minutes as under
+    Ways are straight lines and {Math.round((DETOUR - 1) * 100)}% more, {travelText(MODES[day.asked.by].kmh, day.system)}
+    {MODES[day.asked.by].label}, {travelText(TRUCK_KMH, day.system)} by truck between access points (rule of thumb); minutes as under
     {#if isDesk}<a class="link" href="/people">People</a>{:else}People{/if}.{day.unplaced > 0
       ? ` ${day.unplaced} lie nowhere yet: ${UNPLACED} min each.`
       : ''}{day.left > 0 ? ` ${day.left} more are not due that day.` : ''}

@@ -42,6 +42,7 @@ export function runPage(season: Season, said: URLSearchParams, { catches, people
   return {
     line: season.line.name,
     clock: season.clock,
+    system: who.person.system,
     asked: { from: problem === '' && past > 0 ? toField(now, zone) : from, by: mode, people, lunch, begin: found.begin },
     problem,
     now: now.getTime(),

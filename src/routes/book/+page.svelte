@@ -14,6 +14,7 @@
   <h1>Book</h1>
   <nav class="rooms" aria-label="More of the book">
     <a class="btn" href="/book/water">Water at each set</a>
+    <a class="btn" href="/book/earns">What earns its minutes</a>
     <a class="btn" href="/book/forecasts">Forecast accuracy</a>
   </nav>
   {#if data.totals}<Totals totals={data.totals} />{/if}
