@@ -10,7 +10,7 @@ const COLONIES: { key: string; name: string; water: string; first: { low: number
   },
   {
     ...{ key: 'race family', name: 'Race pair and young', water: 'race' },
-    ...{ first: { low: 3, high: 5 }, why: 'the hatchery hands saw two large and some small ones all summer' },
+    ...{ first: { low: 4, high: 4 }, why: 'the hatchery hands saw two large and two small ones all summer' },
     note: '',
   },
   {

@@ -70,6 +70,7 @@ const CAMERAS: { station: string; from: number; to: number; family: Family; came
   { station: 'eastrun', camera: 'C1', from: 13, to: 8, family: { species: 'beaver', large: 2, middle: 1, small: 2, passes: 6 } },
   { station: 'face', camera: 'C1', from: 8, to: 5, family: { species: 'beaver', large: 1, middle: 1, small: 0, passes: 2 } },
   { station: 'uplodge', camera: 'C2', from: 10, to: 5, family: { species: 'muskrat', large: 0, middle: 1, small: 0, passes: 1 } },
+  { station: 'racebend', camera: 'C3', from: 2, to: 0, family: { species: 'beaver', large: 0, middle: 0, small: 0, passes: 0 } },
   { station: 'mosslodge', camera: 'C2', from: 5, to: 1, family: { species: 'beaver', large: 2, middle: 0, small: 1, passes: 4 } },
 ];
 
@@ -304,7 +305,8 @@ function addCamera(
         did: 'not seen',
       });
   }
-  const [watchedFrom, watchedTo] = [at(from, '15:00'), at(to, '12:00')];
+  const end = at(to, '12:00');
+  const [watchedFrom, watchedTo] = [at(from, '15:00'), wholeMinute(end < now ? end : now)];
   add(
     'camera',
     {
@@ -312,7 +314,7 @@ function addCamera(
       station: idOf(`station ${station}`),
       camera,
       from: watchedFrom.toISOString(),
-      to: wholeMinute(watchedTo).toISOString(),
+      to: watchedTo.toISOString(),
       source: 'simulated',
       events,
       note: '',

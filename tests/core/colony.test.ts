@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
-import { chanceOf, fearsBefore, learned, shyOf, statesBefore } from '#core/colony/fears';
+import { chanceOf, fearsBefore, learned, shyOf, statesBefore, worthOf } from '#core/colony/fears';
+import { metAt } from '#core/colony/history';
 import { FEARS, SAW, sawOf, STATES, type Fear, type LocalState, type Look, type SetHistory } from '#core/colony/looks';
 import { statesThere, tellsMost, type Trial } from '#core/colony/next';
 import { mostAPass, patienceOf } from '#core/colony/patience';
@@ -313,5 +314,79 @@ describe('what of a type is shied from', () => {
     assert.ok(traits('slide-snare').includes('snareLand'));
     assert.ok(traits('ice-snare-pole').includes('snareWater'));
     assert.ok(traits('castor-foothold').includes('scentBank') && !traits('lodge-run').includes('scentBank'));
+  });
+});
+
+describe('what was met at a set', () => {
+  const device = (outcome: string, flags: string[] = []) => ({
+    ...{ id: 'd', stay: 'y', outcome, cause: 'not asked', flags, searched: '' },
+    catch: outcome === 'catch' ? { species: 'beaver' } : null,
+  });
+  const visit = (at: string, outcome: string, flags: string[] = []) => ({
+    id: at,
+    at,
+    change: 'as it was',
+    devices: [device(outcome, flags)],
+  });
+  const met = (visits: unknown[], seen: { at: string; did: string; species?: string }[]) =>
+    metAt({
+      set: {
+        id: 's',
+        stays: [{ id: 'y', position: 'outer', device: 'k', from: '2026-11-10T18:00:00Z', to: null }],
+        settings: [],
+        armed: null,
+      } as never,
+      visits: visits as never,
+      // where its place is not in the record any more no hour counts, and what was found stays found
+      asked: { ground: null, gauges: [], readings: {}, now: new Date('2026-11-25T12:00:00Z') },
+      seen: seen.map((s) => ({ species: 'beaver', ...s, at: new Date(s.at) })) as never,
+      species: 'beaver',
+      zone: 'America/Chicago',
+      classOf: () => 'foothold',
+    });
+  it('its looks in order, those that nobody reached left out; a contact was at least a part of a night', () => {
+    const { looks } = met(
+      [visit('2026-11-13T15:00:00Z', 'miss'), visit('2026-11-11T15:00:00Z', 'untouched'), visit('2026-11-12T15:00:00Z', 'not reached')],
+      [],
+    );
+    assert.deepEqual(
+      looks.map((l) => [l.saw, l.nights, l.device]),
+      [
+        ['untouched', 0, 'foothold'],
+        ['touched', 0.25, 'foothold'],
+      ],
+    );
+  });
+  it('who passed: one a night, turning before passing, none of a night that caught, none before it stood', () => {
+    const { passes } = met(
+      [visit('2026-11-12T15:00:00Z', 'catch'), visit('2026-11-14T15:00:00Z', 'untouched', ['went round'])],
+      [
+        { at: '2026-11-09T03:00:00Z', did: 'passed' },
+        { at: '2026-11-12T03:00:00Z', did: 'passed' },
+        { at: '2026-11-13T02:00:00Z', did: 'passed' },
+        { at: '2026-11-13T03:00:00Z', did: 'over it' },
+        { at: '2026-11-13T04:00:00Z', did: 'at the set' },
+        { at: '2026-11-16T04:00:00Z', did: 'passed', species: 'otter' },
+        { at: '2026-11-17T04:00:00Z', did: 'not seen' },
+      ],
+    );
+    assert.deepEqual(
+      passes.map((p) => [p.did, p.at.toISOString().slice(0, 10)]),
+      [
+        ['turned', '2026-11-13'],
+        ['turned', '2026-11-14'],
+        ['passed', '2026-11-17'],
+      ],
+    );
+  });
+  it('what a set is worth: all of it where nobody shies from it, little where they do, next to nothing where nobody comes', () => {
+    const own = [set('a'), set('b', { traits: ['foothold'] })];
+    const all = { works: 1, notInUse: 0, mechanical: 0, disturbed: 0 };
+    const fears = { ...learned(own).fears, nothing: 0, bodyGrip: 1, foothold: 0 };
+    const worth = worthOf(own, { fears, sets: { a: all, b: all } });
+    near(worth('a'), 0.1);
+    near(worth('b'), 1);
+    near(worth('elsewhere'), 1);
+    near(worthOf(own, { fears, sets: { b: { ...all, works: 0, notInUse: 1 } } })('b'), 0.02);
   });
 });

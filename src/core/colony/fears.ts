@@ -119,3 +119,20 @@ export const shyOf = ({ fears }: Learned): DeviceClass[] =>
   (Object.entries(FEARS_OF) as [DeviceClass, readonly Trait[]][])
     .filter(([, own]) => own.length > 0 && sum(own.map((fear) => fears[fear])) >= ACTED_ON)
     .map(([device]) => device);
+
+/** What each set takes beside one that works and that nobody shies from: 0 to 1, by its id; 1 for a set that is not known. */
+export function worthOf(histories: readonly SetHistory[], { fears, sets }: Learned): (set: string) => number {
+  const share = (row: keyof typeof NIGHTLY): number => NIGHTLY[row].caught / NIGHTLY.works.caught;
+  return (id) => {
+    const history = histories.find((h) => h.id === id);
+    const states = sets[id];
+    if (!history || !states) return 1;
+    const shy = history.traits.reduce((sum, trait) => sum + fears[trait], 0);
+    return (
+      states.works * (1 - shy + shy * share('shy')) +
+      states.mechanical * share('mechanical') +
+      states.disturbed * share('disturbed') +
+      states.notInUse * share('notInUse')
+    );
+  };
+}

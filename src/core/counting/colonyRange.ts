@@ -43,14 +43,9 @@ const LARGE_PILE = feet(20);
  */
 export function colonyRange(evidence: ColonyEvidence, system: System): ColonyRange {
   const { floor, young, lodgeAcross, damLength, told, caught } = evidence;
-  let { low, high, reasons } = told
-    ? {
-        ...told,
-        reasons: [
-          `${told.low === told.high ? told.low : `${told.low} to ${told.high}`} lived here at first, you wrote${told.why ? `: ${told.why}` : ''}`,
-        ],
-      }
-    : bySign(evidence, system);
+  const first = told ? { ...told, reasons: [toldReason(told)] } : bySign(evidence, system);
+  const { reasons } = first;
+  let { low, high } = first;
   if (young && !told) {
     low = Math.max(low, 3);
     reasons.push('small ones were seen: a pair with young, three at least');
@@ -60,8 +55,8 @@ export function colonyRange(evidence: ColonyEvidence, system: System): ColonyRan
     low = Math.max(low, floor);
   }
   high = Math.max(high, low);
-  // one range fits none of it any more once all of it is caught
-  const outrun = caught.count > 0 && caught.count >= high;
+  // the range is wrong once more than all of it are caught
+  const outrun = caught.count > high;
   if (caught.count > 0) {
     reasons.push(
       `${caught.count} caught here since ${caught.since}: ${outrun ? 'more lived here than its signs told; count anew' : 'taken off'}`,
@@ -79,6 +74,9 @@ export function colonyRange(evidence: ColonyEvidence, system: System): ColonyRan
       : null,
   };
 }
+
+const toldReason = ({ low, high, why }: NonNullable<ColonyEvidence['told']>): string =>
+  `${low === high ? low : `${low} to ${high}`} lived here at first, you wrote${why ? `: ${why}` : ''}`;
 
 /** What lodge and pile tell of those that lived there at first. */
 function bySign({ lodgeAcross, pileExtent }: Pick<ColonyEvidence, 'lodgeAcross' | 'pileExtent'>, system: System) {

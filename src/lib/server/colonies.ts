@@ -1,15 +1,14 @@
-import { learned, shyOf, type Before, type Learned } from '#core/colony/fears';
-import { sawOf, type Fear, type Look, type Pass, type SetHistory } from '#core/colony/looks';
-import { NIGHTLY } from '#core/colony/practice';
+import { learned, shyOf, worthOf, type Before } from '#core/colony/fears';
+import type { Fear, SetHistory } from '#core/colony/looks';
+import { metAt } from '#core/colony/history';
 import { scopesOf, type Scope } from '#core/colony/scope';
 import { traitsOf } from '#core/colony/traits';
 import { colonyRange } from '#core/counting/colonyRange';
 import { howManyLeft } from '#core/counting/left';
-import { foundNight, nightOf } from '#core/counting/nights';
 import type { DeviceClass } from '#core/devices/sizes';
 import type { Met } from '#core/planning/met';
-import { effortByNight, nightsInside } from '#core/effort/totals';
-import type { Check, TrapSet } from '#core/record/kinds';
+import { effortByNight } from '#core/effort/totals';
+import type { TrapSet } from '#core/record/kinds';
 import { armAndWaders } from '#core/units/bodyGauge';
 import { laidAt, layOut, settingAt } from '#core/sets/standing';
 import { setTypeOf } from '#core/sets/catalogue';
@@ -99,23 +98,6 @@ const beforeOf = ({ waters, species }: Scope, { earlier }: Season): Before[] =>
 const heldBefore = ({ colony }: Scope): Partial<Record<Fear, number>> =>
   Object.fromEntries((colony?.beliefs ?? []).map(({ fear, share }) => [fear, share]));
 
-/** What each set takes beside one that works and that nobody shies from. */
-function worthOf(histories: readonly SetHistory[], { fears, sets }: Learned): (set: string) => number {
-  const share = (row: keyof typeof NIGHTLY): number => NIGHTLY[row].caught / NIGHTLY.works.caught;
-  return (id) => {
-    const history = histories.find((h) => h.id === id);
-    const states = sets[id];
-    if (!history || !states) return 1;
-    const shy = history.traits.reduce((sum, trait) => sum + fears[trait], 0);
-    return (
-      states.works * (1 - shy + shy * share('shy')) +
-      states.mechanical * share('mechanical') +
-      states.disturbed * share('disturbed') +
-      states.notInUse * share('notInUse')
-    );
-  };
-}
-
 interface HistoryAsked {
   season: Season;
   scouted: Pick<Scouted, 'cameras' | 'activity'>;
@@ -124,76 +106,21 @@ interface HistoryAsked {
   hands: Parameters<typeof groundOf>[2];
 }
 
-/** What was met at one set: its looks by device with the nights it worked between them, and who passed it. */
+/** What was met at one set, with what of it can be shied from. */
 function historyOf({ set, visits, asked }: Worked, { season, scouted, scope, now, hands }: HistoryAsked): SetHistory {
-  const inOrder = [...visits].sort((a, b) => a.at.localeCompare(b.at));
-  const looks = set.stays
-    .flatMap((stay) => looksOf(set, stay, inOrder, asked, scope.species, classOf(season, stay.device)))
-    .sort((a, b) => a.at.getTime() - b.at.getTime());
+  const seen = scouted.cameras.filter((c) => c.station === set.station).flatMap((c) => c.events);
+  const { species } = scope;
   return {
     id: set.id,
     place: set.station,
     name: `${set.number} ${set.name}`,
     traits: traitsIn(set, season, now, hands),
-    looks,
-    passes: passesAt(set, inOrder, { season, scouted, scope }),
-    inUse: scouted.activity(set.station, scope.species),
+    ...metAt({ set, visits, asked, seen, species, zone: season.line.zone, classOf: (device) => classOf(season, device) }),
+    inUse: scouted.activity(set.station, species),
   };
 }
 
 const classOf = ({ shed }: Season, device: string): DeviceClass => shed.find((d) => d.id === device)?.class ?? 'bodyGrip';
-
-/** A catch or a contact in less than that of a night counts as so much: it was there. [practice] */
-const PART_OF_A_NIGHT = 0.25;
-
-function looksOf(
-  set: TrapSet,
-  stay: TrapSet['stays'][number],
-  visits: readonly Check[],
-  asked: Worked['asked'],
-  species: string,
-  device: DeviceClass,
-): Look[] {
-  const own = visits.flatMap((v) => {
-    const found = v.devices.find((d) => d.stay === stay.id);
-    return found && found.outcome !== 'not reached' ? [{ at: new Date(v.at), found }] : [];
-  });
-  const spans = own.map(({ at }, n) => ({ from: own[n - 1]?.at ?? new Date(stay.from), to: at }));
-  const inside = nightsInside(set, stay, visits, asked, spans);
-  return own.flatMap(({ at, found }, n): Look[] => {
-    const saw = sawOf(found, species);
-    if (!saw) return [];
-    const nights = inside[n] ?? 0;
-    return [{ saw, at, device, nights: saw === 'untouched' ? nights : Math.max(PART_OF_A_NIGHT, nights) }];
-  });
-}
-
-/** Nights in which an animal was seen at a set, or its tracks went round it, that it did not catch: one a night, whatever it did most. */
-function passesAt(
-  set: TrapSet,
-  visits: readonly Check[],
-  { season, scouted, scope }: Pick<HistoryAsked, 'season' | 'scouted' | 'scope'>,
-): Pass[] {
-  const { zone } = season.line;
-  const from = new Date(Math.min(...set.stays.map((s) => Date.parse(s.from))));
-  const to = set.stays.some((s) => s.to === null) ? Infinity : Math.max(...set.stays.map((s) => Date.parse(s.to ?? '')));
-  const met = new Set(
-    visits.filter((v) => v.devices.some((d) => sawOf(d, scope.species) === 'caught')).map((v) => foundNight(new Date(v.at), zone)),
-  );
-  const nights = new Map<string, Pass>();
-  const note = (night: string, pass: Pass): void => {
-    if (met.has(night) || nights.get(night)?.did === 'turned') return;
-    nights.set(night, pass);
-  };
-  for (const camera of scouted.cameras.filter((c) => c.station === set.station))
-    for (const { at, species, did } of camera.events)
-      if (species === scope.species && at > from && at.getTime() < to)
-        note(nightOf(at, zone), { at, did: did === 'went round' || did === 'over it' ? 'turned' : 'passed' });
-  for (const visit of visits)
-    if (visit.devices.some((d) => d.flags.includes('went round')))
-      note(foundNight(new Date(visit.at), zone), { at: new Date(visit.at), did: 'turned' });
-  return [...nights.values()].sort((a, b) => a.at.getTime() - b.at.getTime());
-}
 
 function traitsIn(set: TrapSet, season: Season, now: Date, hands: HistoryAsked['hands']): SetHistory['traits'] {
   const station = season.stations.find((s) => s.id === set.station);

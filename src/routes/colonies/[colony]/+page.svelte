@@ -18,10 +18,8 @@
 
 <div class="page">
   <p>
-    <a class="link" href="/colonies">Colonies</a>:{' '}{#each data.waters as w, n (w.id)}{n > 0 ? ', ' : ''}<a
-        class="link"
-        href="/waters/{w.id}">{w.name}</a
-      >{/each}
+    <a class="link" href="/colonies">Colonies</a>
+    {#each data.waters as w (w.id)}<a class="link ml-3" href="/waters/{w.id}">{w.name}</a>{/each}
   </p>
   <h1>{data.name}</h1>
   {#if page.url.searchParams.has('saved')}<p role="status"><b>Saved.</b></p>{/if}
