@@ -1,3 +1,4 @@
+import { hoursInBand } from '#core/water/series';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -181,4 +182,29 @@ describe('exposure', () => {
     );
   });
   it('hours are spoken as nights', () => assert.equal(nights(36), 1.5));
+});
+
+describe('hours inside a range, a stretch at a time', () => {
+  const DAY = 86_400_000;
+  const begin = Date.parse('2026-11-01T00:00:00Z');
+  const reading = fc.record({ hours: fc.integer({ min: 0, max: 600 }), level: fc.double({ min: 0, max: 2, noNaN: true }) });
+  it('add up: what is cut in two gives what the whole gives, wherever it is cut and however many readings there are', () =>
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(reading, { maxLength: 30, selector: (r) => r.hours }),
+        fc.integer({ min: -2, max: 30 }),
+        fc.integer({ min: 1, max: 12 }),
+        fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+        (read, day, days, cut) => {
+          const readings = read.map(({ hours, level }) => ({ at: new Date(begin + hours * 3_600_000), level, bound: 'exact' as const }));
+          const [from, to] = [begin + day * DAY, begin + (day + days) * DAY];
+          const middle = from + Math.round((to - from) * cut);
+          const of = (a: number, b: number) => hoursInBand(readings, new Date(a), new Date(b), { min: 0.5, max: 1.2 });
+          const [whole, first, second] = [of(from, to), of(from, middle), of(middle, to)];
+          assert.ok(Math.abs(whole.low - first.low - second.low) < 1e-6);
+          assert.ok(Math.abs(whole.high - first.high - second.high) < 1e-6);
+          assert.ok(whole.low <= whole.high + 1e-9 && whole.high <= 24 * days + 1e-9);
+        },
+      ),
+    ));
 });

@@ -26,8 +26,16 @@ export function settles(evidence: LeftEvidence, clear: number, effort: number): 
   return (Object.keys(after) as Settles['by'][])
     .filter((by) => by !== 'traps' || effort > 0)
     .flatMap((by): Settles[] => {
-      for (let nights = 1; nights <= MOST; nights += 1) if (none(after[by](nights)) >= clear) return [{ by, nights }];
-      return [];
+      const tells = (nights: number): boolean => none(after[by](nights)) >= clear;
+      if (!tells(MOST)) return [];
+      // silence only ever speaks for none: the first night that tells lies between one that does not and one that does
+      let [before, from] = [0, MOST];
+      while (from - before > 1) {
+        const middle = Math.floor((before + from) / 2);
+        if (tells(middle)) from = middle;
+        else before = middle;
+      }
+      return [{ by, nights: from }];
     })
     .sort((a, b) => a.nights - b.nights);
 }

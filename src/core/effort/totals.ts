@@ -104,7 +104,10 @@ export function nightsInside(set: TrapSet, stay: Stay, visits: readonly Check[],
       .filter((s) => s.from < to && s.to > from)
       .map((s) => ({ ...s, from: s.from > from ? s.from : from, to: s.to < to ? s.to : to }));
     if (then.length === 0) return 0;
-    const { low, high } = exposureOf(then, sprung, readings, spent).inBand;
+    // what lies elsewhere takes no hour of this stretch
+    const fell = sprung.filter((s) => s.before < to && s.at > from);
+    const lay = spent.filter((s) => s.from < to && s.to > from);
+    const { low, high } = exposureOf(then, fell, readings, lay).inBand;
     return (low + high) / 2 / 24;
   });
 }

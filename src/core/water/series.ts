@@ -38,6 +38,30 @@ export interface HoursInBand {
 
 const HOUR = 3_600_000;
 
+const HELD = new WeakMap<readonly Reading[], readonly Reading[]>();
+
+/** Readings that give a level, the last of them held for a day. */
+function heldOf(readings: readonly Reading[]): readonly Reading[] {
+  const known = HELD.get(readings);
+  if (known) return known;
+  const sorted = exactOf(readings);
+  const last = sorted.at(-1);
+  const held = last ? [...sorted, { ...last, at: new Date(last.at.getTime() + 24 * HOUR) }] : [];
+  HELD.set(readings, held);
+  return held;
+}
+
+/** Where the stretch between two readings begins that reaches past a moment: by halving, readings are many. */
+function firstAfter(held: readonly Reading[], from: Date): number {
+  let [low, high] = [0, Math.max(0, held.length - 1)];
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2);
+    if ((held[middle + 1]?.at ?? Infinity) > from) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
 /**
  * Hours between two times during which the level lay inside a band; exact on the piecewise-linear course of the readings.
  * Time before the first reading, more than a day behind the last, or in a gap of over 48 h counts only to `high`; so does the time in which
@@ -45,15 +69,14 @@ const HOUR = 3_600_000;
  */
 export function hoursInBand(readings: Reading[], from: Date, to: Date, band: Interval): HoursInBand {
   const total = Math.max(0, to.getTime() - from.getTime()) / HOUR;
-  const sorted = exactOf(readings);
   let told = 0;
   let inside = 0;
   const marks = crestsOver(readings, band);
-  const last = sorted.at(-1);
-  const held = last ? [...sorted, { ...last, at: new Date(last.at.getTime() + 24 * HOUR) }] : [];
-  for (let i = 0; i + 1 < held.length; i += 1) {
+  const held = heldOf(readings);
+  for (let i = firstAfter(held, from); i + 1 < held.length; i += 1) {
     const [a, b] = [held[i], held[i + 1]];
-    if (!a || !b || b.at.getTime() - a.at.getTime() > GAP) continue;
+    if (!a || !b || a.at >= to) break;
+    if (b.at.getTime() - a.at.getTime() > GAP) continue;
     const start = Math.max(a.at.getTime(), from.getTime());
     const end = Math.min(b.at.getTime(), to.getTime());
     for (const [s, e] of withoutMarks(start, end, marks)) {

@@ -139,6 +139,7 @@ export function repairsOf({ scope, seen }: ColonyRead, season: Season) {
       return {
         id,
         hours,
+        where,
         text: `${count > 1 ? `${count} breaks` : 'Break'} at ${where}, opened ${dayText(new Date(opened), season.clock)}: ${hours === null ? 'open still' : `plugged within ${many(hours, 'hour')}`}.`,
       };
     })
@@ -152,5 +153,7 @@ export function repairsOf({ scope, seen }: ColonyRead, season: Season) {
         text: `Leak mended at ${station ? stationName(station) : 'a location'}, seen ${dayText(new Date(s.at), season.clock)}.`,
       };
     });
-  return [...breaks, ...leaks];
+  // what they close first draws them surest [practice]
+  const [soonest] = breaks.filter((b) => b.hours !== null);
+  return { all: [...breaks, ...leaks], open: soonest ? `Open tonight: ${soonest.where}. They plugged it soonest (rule of thumb).` : '' };
 }

@@ -103,7 +103,8 @@ function movedOf({ scope, scouted, season, now }: LeftAsked, present: string): n
 /** The nights of the line from a moment to now, each from its noon to the next. */
 export function nightsFrom(first: Date, now: Date, zone: string): { date: string; from: Date; to: Date }[] {
   const found: { date: string; from: Date; to: Date }[] = [];
-  const last = localDate(now, zone);
+  // the night under way, or the one that was last
+  const last = nightOf(now, zone);
   const begin = nightOf(first, zone);
   for (
     let date = begin < addDays(last, -MOST_NIGHTS) ? addDays(last, -MOST_NIGHTS) : begin;

@@ -85,10 +85,11 @@
           {#each t.points as point (point)}<li>{point}</li>{/each}
         </ul>
       {/each}
-      {#if data.repairs.length > 0}
+      {#if data.repairs.all.length > 0}
         <h3 class="mt-3">What they mended</h3>
+        {#if data.repairs.open}<p><b>{data.repairs.open}</b></p>{/if}
         <ul class="why">
-          {#each data.repairs as r (r.id)}<li>{r.text}</li>{/each}
+          {#each data.repairs.all as r (r.id)}<li>{r.text}</li>{/each}
         </ul>
       {/if}
       {#if data.earlier.length > 0}

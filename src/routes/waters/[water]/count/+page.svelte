@@ -38,12 +38,12 @@
   }
 </script>
 
-<svelte:head><title>{data.water.name}: cameras · Zaprud</title></svelte:head>
+<svelte:head><title>{data.water.name}: counting · Zaprud</title></svelte:head>
 
 <div class="page">
   <p><a class="link" href="/waters/{data.water.id}">{data.water.name}</a></p>
   <div class="head">
-    <h1>{data.water.name}: cameras</h1>
+    <h1>{data.water.name}: counting</h1>
     <form method="GET">
       <label
         >Species <select class="select" name="species" value={data.species} onchange={(e) => goto(`?species=${e.currentTarget.value}`)}>
