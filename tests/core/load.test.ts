@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import jstat from 'jstat';
+import { comesBack, type Standing } from '#core/gear/back';
 import { againstShed, cutAndCarry, type Carried } from '#core/gear/carry';
 import { brought, moreOf } from '#core/gear/more';
 import { sparesFor } from '#core/gear/spares';
@@ -87,5 +88,25 @@ describe('what a remake brings', () => {
     const after = [of('stick', 'pole 9 ft'), of('cable', 'tie cable', 1, 3.5), of('stand', 'stand', 1), of('tool', 'saw')];
     assert.deepEqual(brought(before, after), [of('stick', 'pole 9 ft'), of('cable', 'tie cable', 1, 0.5)]);
     assert.deepEqual(brought(after, after), []);
+  });
+});
+
+describe('what comes back from a run (common practice)', () => {
+  const trap = (over: Partial<Standing>): Standing => ({
+    tag: 'K-1',
+    set: '22 gap',
+    class: 'snare',
+    left: null,
+    hasCaught: false,
+    ...over,
+  });
+  const why = (over: Partial<Standing>) => comesBack([trap(over)]).map((b) => b.why);
+  it('a snare whose cable caught or is twisted, and what was found damaged; a trap that stands stays', () => {
+    assert.deepEqual(why({ hasCaught: true }), ['cable']);
+    assert.deepEqual(why({ left: 'cable twisted' }), ['cable']);
+    assert.deepEqual(why({ class: 'bodyGrip', hasCaught: true }), []);
+    assert.deepEqual(why({ class: 'bodyGrip', left: 'trigger bent' }), ['damaged']);
+    assert.deepEqual(why({ class: 'foothold', left: 'damaged' }), ['damaged']);
+    assert.deepEqual([why({}), why({ left: 'sprung empty' }), why({ class: 'foothold', left: 'missing' })], [[], [], []]);
   });
 });

@@ -1,4 +1,5 @@
 import { carriedOn, againstShed, summed, WAYS, type Carried } from '#core/gear/carry';
+import { BACK_WORDS, comesBack } from '#core/gear/back';
 import { sparesFor } from '#core/gear/spares';
 import { onLoad, type Reason } from '#core/gear/today';
 import { HOLDS, weigh } from '#core/gear/weigh';
@@ -11,7 +12,7 @@ import type { Parsed } from '#core/units/length';
 import { parseWeight } from '#core/units/weight';
 import { loadsOf, moreOfEach } from '#lib/season/load';
 import { wornBySize } from '$lib/server/repositories/checks';
-import { stock } from '$lib/server/repositories/gear';
+import { stock, toSalvage } from '$lib/server/repositories/gear';
 import { listed, shedHas } from '$lib/server/shed';
 import { loadSeason } from '$lib/server/season';
 import type { PageServerLoad } from './$types';
@@ -61,7 +62,9 @@ export const load: PageServerLoad = async ({ locals, url }) => {
         locals,
       )
     : [];
-  const [kept, worn] = await Promise.all([stock(db(), locals.who.crew, locals.now), wornBySize(db(), locals.who.crew)]);
+  const crew = locals.who.crew;
+  const [kept, worn, salvage] = await Promise.all([stock(db(), crew, locals.now), wornBySize(db(), crew), toSalvage(db(), crew)]);
+  const caught = new Set(salvage.map((s) => s.device));
   const shed = shedHas(season?.shed ?? [], kept);
   const needed = againstShed(carriedOn(summed(lists), way), shed);
   const spares = sparesOf(
@@ -84,6 +87,16 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     })),
     worn: { looks: sumOf(worn.map((w) => w.looks)), lost: sumOf(worn.map((w) => w.lost)) },
     more: season ? moreOfEach(season, load, { shed, room: holds === null ? null : holds - total }, locals) : [],
+    back: comesBack(
+      chosen
+        .flatMap(({ set }) => season?.views.find((v) => v.id === set.id) ?? [])
+        .flatMap((view) =>
+          view.devices.map((d) => ({
+            ...{ tag: d.tag, set: `${view.number} ${view.name}`, class: d.class },
+            ...{ left: d.spent?.outcome ?? null, hasCaught: caught.has(d.device) },
+          })),
+        ),
+    ).map((b) => ({ ...b, why: BACK_WORDS[b.why] })),
     ways: WAYS,
     count: chosen.length,
     ahead: LOADS.map(({ name, takes, holds }) => ({

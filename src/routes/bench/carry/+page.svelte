@@ -134,6 +134,13 @@
         {/each}
       </ul>
     {/if}
+    {#if data.back.length > 0}
+      <h3 class="mt-3">Comes back</h3>
+      <ul>
+        {#each data.back as b (b.tag)}<li><b>{b.tag}</b> of {b.set}: {b.why}</li>{/each}
+      </ul>
+      <p class="quiet">With the tools, and what was caught.</p>
+    {/if}
     {#if data.way === 'on foot'}<p class="quiet mt-3">
         Stands need the sled, the boat or the truck: on foot sticks are cut through the springs instead.
       </p>{/if}
