@@ -218,7 +218,7 @@ test('a sign at 390 by 844: two taps; with a photo that is made small and keeps 
 
 test('camera events from a table: previewed with reasons, taken, charted, known again', async ({ page, program }) => {
   await open(page, `${program.base}/waters`);
-  await page.getByRole('link', { name: 'Hatchery Race', exact: true }).click();
+  await page.getByRole('link', { name: 'Lower Bog Ditch', exact: true }).click();
   await page.getByRole('link', { name: 'Counting' }).click();
   await expect(page.getByText('No camera has watched here yet.')).toBeVisible();
   const table =

@@ -28,8 +28,18 @@ export interface Scouted {
   activity: (station: string, species?: string) => number | null;
 }
 
-/** All that was read of the crew's places: sign, cameras, and the half-lives by which they are weighed. */
-export async function loadScouted({ who, now }: App.Locals, water?: string): Promise<Scouted> {
+const loaded = new WeakMap<App.Locals, Map<string, Promise<Scouted>>>();
+
+/** All that was read of the crew's places, or of one water: sign, cameras, and the half-lives by which they are weighed. Once a request. */
+export function loadScouted(locals: App.Locals, water = ''): Promise<Scouted> {
+  const own = loaded.get(locals) ?? new Map<string, Promise<Scouted>>();
+  loaded.set(locals, own);
+  const found = own.get(water) ?? scoutedOf(locals, water);
+  own.set(water, found);
+  return found;
+}
+
+async function scoutedOf({ who, now }: App.Locals, water: string): Promise<Scouted> {
   const since = new Date(now.getTime() - OLDEST);
   const of = water ? { water } : {};
   const [crew, noted, cameras, caught] = await Promise.all([
