@@ -107,7 +107,7 @@ describe('what a run takes along', () => {
     assert.match(back, /no more lodge run then it is full/);
   });
   it('says what comes back: the cable that caught, for its lock and swivel', async () =>
-    assert.match(await load(''), /Comes back K-51 of 22 flume gap : lock and swivel come back, the cable is scrap/));
+    assert.match(await load(''), /Comes back K-51 of 22 flume gap ?: lock and swivel come back, the cable is scrap/));
   it('has the flat stones of a set that is to be raised', async () =>
     assert.match(await load(''), /flat stones, 6¾ in under the stand of 15/));
   it('refuses what is no weight beside its field, and keeps it', async () => {
