@@ -71,4 +71,7 @@
   td {
     vertical-align: top;
   }
+  th::first-letter {
+    text-transform: uppercase;
+  }
 </style>
