@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import jstat from 'jstat';
-import { howManyLeft, removal, shortestRun, type LeftEvidence, type TrapNight } from '#core/counting/left';
+import { howManyLeft, removal, shortestRun, SILENT, type LeftEvidence, type TrapNight } from '#core/counting/left';
 import { calibrate } from '#core/counting/calibration';
 import { simulateRemoval } from '#core/sim/removal';
 import { seeded } from '#core/sim/random';
@@ -27,18 +27,7 @@ function likeliest(nights: TrapNight[], most: number): { animals: number; taken:
   return best;
 }
 
-const base: LeftEvidence = {
-  nights: [],
-  expected: 6,
-  floor: 0,
-  most: 15,
-  quiet: 0,
-  unmended: null,
-  mended: false,
-  bitten: false,
-  moved: 0,
-  present: 0,
-};
+const base: LeftEvidence = { ...SILENT, nights: [], expected: 6, most: 15 };
 const colony = { ...base, floor: 4, nights: [3, 1, 1].map((caught) => ({ caught, effort: 6 })) };
 
 describe('removal (Zippin 1956 and its followers)', () => {

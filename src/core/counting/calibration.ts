@@ -1,6 +1,6 @@
 import { seeded } from '../sim/random';
 import { simulateRemoval, type Rules } from '../sim/removal';
-import { howManyLeft, shortestRun } from './left';
+import { howManyLeft, shortestRun, SILENT } from './left';
 
 /** What was said with so much sureness, and how often it held. */
 export interface Held {
@@ -41,20 +41,7 @@ export function calibrate(count: number, seed: number, step: (done: number) => v
   const none = SURE.map(([low, high]): Held => ({ said: (low + Math.min(1, high)) / 2, held: 0, right: 0, of: 0 }));
   for (let n = 0; n < count; n += 1) {
     const { nights, left } = simulateRemoval(random, RULES);
-    const { chances } = howManyLeft({
-      ...{
-        nights,
-        expected: RULES.lived,
-        floor: 0,
-        most: MOST,
-        quiet: 0,
-        unmended: null,
-        mended: false,
-        bitten: false,
-        moved: 0,
-        present: 0,
-      },
-    });
+    const { chances } = howManyLeft({ ...SILENT, nights, expected: RULES.lived, most: MOST });
     for (const own of ranges) {
       const { low, high, holds } = shortestRun(chances, own.said);
       note(own, holds, left >= low && left <= high);

@@ -27,6 +27,9 @@ export interface LeftEvidence {
   present: number;
 }
 
+/** Nothing was seen, mended or heard of beside the catches. */
+export const SILENT = { floor: 0, quiet: 0, unmended: null, mended: false, bitten: false, moved: 0, present: 0 } as const;
+
 /** What is known of how many are left: the chance of 0, 1, 2 ... of them. */
 export interface Left {
   chances: number[];
@@ -47,7 +50,7 @@ const toldBy = (quiet: number): number => Math.min(quiet, FULL_NIGHTS) + Math.ma
 /** An open break is mended in about two nights of three, if anybody is left. [practice] */
 const MENDED = 0.65;
 
-/** Fresh bites on the last catch are of one that was caught just before it in about three cases of ten, else of one that is left. [practice] */
+/** Fresh bites on the last catch are of one that was caught just before it about three times in ten, else of one that is left. [practice] */
 const BITER_CAUGHT = 0.3;
 
 /** Points of the grid over the chance of being taken. */

@@ -29,9 +29,10 @@ export const noneLeft = ({ left }: Pick<ColonyRead, 'left'>): number | null => l
 export const clearOf = ({ scope }: Pick<ColonyRead, 'scope'>): number => scope.colony?.clear ?? CLEAR;
 
 /** What would settle it soonest whether any is left. */
-export function settlesFor({ evidence, scope }: ColonyRead): string {
+export function settlesFor(read: ColonyRead): string {
+  const { evidence } = read;
   if (!evidence) return '';
-  const clear = scope.colony?.clear ?? CLEAR;
+  const clear = clearOf(read);
   return settlesText(settles(evidence, clear, evidence.nights.at(-2)?.effort ?? 0), clear);
 }
 

@@ -1,6 +1,6 @@
 import type { Scope } from '#core/colony/scope';
 import { colonyRange, type ColonyEvidence } from '#core/counting/colonyRange';
-import { howManyLeft, type Left, type LeftEvidence, type TrapNight } from '#core/counting/left';
+import type { LeftEvidence, TrapNight } from '#core/counting/left';
 import { foundNight, nightOf, type Count } from '#core/counting/nights';
 import { addDays, instantOf, localDate } from '#core/time/localTime';
 import type { Season } from '#lib/season/season';
@@ -30,7 +30,7 @@ export interface LeftAsked {
   count: Count;
   evidence: ColonyEvidence;
   /** of each set, what it takes beside one that works and that nobody shies from: 0 to 1 */
-  worth?: (set: string) => number;
+  worth: (set: string) => number;
   now: Date;
 }
 
@@ -39,7 +39,7 @@ export interface LeftAsked {
  * where neither a trap stood nor a camera watched nor a break was open.
  */
 export function leftEvidence(asked: LeftAsked): LeftEvidence | null {
-  const { season, scope, worked, scouted, count, evidence, worth = () => 1 } = asked;
+  const { season, scope, worked, scouted, count, evidence, worth } = asked;
   const { zone } = season.line;
   const meant = worked.filter(({ set }) => set.species === scope.species);
   if (colonyRange(evidence, 'metric').high === null) return null;
@@ -83,11 +83,6 @@ export function leftEvidence(asked: LeftAsked): LeftEvidence | null {
     moved: movedOf(asked, present),
     present: trapped.filter((_, n) => (nights[n]?.date ?? '') < present).length,
   };
-}
-
-export function leftIn(asked: LeftAsked): Left | null {
-  const evidence = leftEvidence(asked);
-  return evidence && howManyLeft(evidence);
 }
 
 /** How likely it is that they left the water: by the nights since one was caught or seen, else by the freshest sign of any of its places. @param present local date of that day; empty where none was met */

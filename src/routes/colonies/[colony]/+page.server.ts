@@ -2,7 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import type { Colony } from '#core/record/kinds';
 import type { NewEntry } from '#core/record/entry';
 import { bodyOf } from '#core/record/written';
-import { openedOn, reader } from '#lib/form/reader';
+import { openedOn, reader, type Reader } from '#lib/form/reader';
 import { contactText } from '#core/counting/contacts';
 import { catchText } from '#core/record/sentence';
 import { whenText } from '#core/time/clock';
@@ -77,6 +77,17 @@ function beliefField(path: string, { beliefs }: Pick<Colony, 'beliefs'>): string
   return n === undefined ? path : `belief.${beliefs[Number(n)]?.fear ?? ''}`;
 }
 
+/** Writes what was said of a colony being done; what is refused stands at the day to look again. */
+async function keep(read: Reader, entry: NewEntry, colony: string) {
+  const result = await attempt(
+    read,
+    () => record(db(), entry),
+    () => 'lookBack',
+  );
+  if ('failure' in result) return result.failure;
+  redirect(303, `/colonies/${colony}?saved=1`);
+}
+
 export const actions: Actions = {
   /** What it is called, what it uses and how many lived there. */
   save: async ({ request, locals, params }) => {
@@ -105,13 +116,7 @@ export const actions: Actions = {
     const { season, read: known } = await colonyOf(locals, params.colony);
     const entry = readDone(read, known, season, locals);
     if (!entry) return refused(read);
-    const result = await attempt(
-      read,
-      () => record(db(), entry),
-      () => 'lookBack',
-    );
-    if ('failure' in result) return result.failure;
-    redirect(303, `/colonies/${params.colony}?saved=1`);
+    return keep(read, entry, params.colony);
   },
 
   /** It is not done after all. */
@@ -125,12 +130,6 @@ export const actions: Actions = {
       body: { ...bodyOf(colony), done: null },
       ...openedOn(read, colony),
     };
-    const result = await attempt(
-      read,
-      () => record(db(), entry),
-      () => 'lookBack',
-    );
-    if ('failure' in result) return result.failure;
-    redirect(303, `/colonies/${params.colony}?saved=1`);
+    return keep(read, entry, params.colony);
   },
 };
