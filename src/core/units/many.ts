@@ -6,3 +6,6 @@ export const agree = (n: number, one: string, several: string): string => (n ===
 
 /** A noun, or a number before one, with its article: `an undercut`, `an 8 in loop`, `an 18 in pole`, `a 110`. */
 export const an = (noun: string): string => `${/^(?:[aeio]|u(?!ni|se)|8|11 |18 |11$|18$)/i.test(noun) ? 'an' : 'a'} ${noun}`;
+
+/** A large count with its thousands apart: `2,000`. */
+export const grouped = (n: number): string => n.toLocaleString('en-US');

@@ -10,6 +10,7 @@
 <svelte:head><title>Colonies · Zaprud</title></svelte:head>
 
 <div class="page">
+  <p class="float-right"><a class="link" href="/colonies/plans">Try a plan</a></p>
   <h1>Colonies</h1>
   {#each data.colonies as colony, n (colony.id)}
     <section class="mt-4">

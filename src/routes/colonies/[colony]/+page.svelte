@@ -74,6 +74,7 @@
     </section>
     <section>
       <h2>Try next</h2>
+      <p><a class="link" href="/colonies/plans?like={data.id}">Try plans on a colony like it</a></p>
       <ul class="why">
         {#each data.trials.best as t (t.id)}<li><a class="link" href={t.href}><b>{t.what}</b></a>: {t.catches}</li>{:else}<li>
             No place of it is known, or no trap that suits one is free.

@@ -5,6 +5,7 @@
   import { SHORT } from '#core/words/colony';
   import type { Drawn } from '$lib/colony/oddsWorker';
   import OddsWorker from '$lib/colony/oddsWorker?worker&inline';
+  import { grouped } from '#core/units/many';
   import Scroller from '$lib/ui/Scroller.svelte';
 
   let { data } = $props();
@@ -54,7 +55,7 @@
             ><span class="bar"><i style:width={percent(r.right / r.of)}></i><b style:left={percent(r.held)}></b></span>
             {percent(r.right / r.of)}</td
           >
-          <td>{r.of}</td>
+          <td>{grouped(r.of)}</td>
         </tr>
       {/each}
     </tbody>
@@ -70,7 +71,7 @@
     ice, weather, age, and what they learn.
   </p>
   <p class="mt-2">
-    <button class="btn btn-primary" onclick={draw} disabled={done !== null}>Draw {COUNT.toLocaleString('en-US')} colonies</button>
+    <button class="btn btn-primary" onclick={draw} disabled={done !== null}>Draw {grouped(COUNT)} colonies</button>
     <a class="link ml-3" href="/colonies/odds?seed={(seed % 999_999) + 1}">Others: seed {(seed % 999_999) + 1}</a>
   </p>
   {#if done !== null}<progress class="mt-2" max={COUNT} value={done} aria-label="Colonies drawn"></progress>{/if}
