@@ -303,7 +303,7 @@ describe('a plan in a link', () => {
   it('says a plan, a season and a night in words', () => {
     assert.equal(
       planText({ ...FIRST_PLAN, traps: 1, breaks: 'small', every: 2, miss: 'snare' }),
-      '1 body-grip, alone, two small breaks each check, checked every 2 nights, after a miss a snare instead',
+      '1 body-grip, alone, two small breaks, checked every 2 nights, after a miss a snare instead',
     );
     const season = liveSeason(seeded(seedOf(1, 0)), SETTING, planOf(FIRST_PLAN, 300));
     assert.match(seasonText(season), new RegExp(`${season.caught} of ${season.lived} caught, the last in night ${season.last} of 14`));

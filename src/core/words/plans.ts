@@ -11,8 +11,8 @@ export const GEAR_WORDS: Readonly<Record<Gear, string>> = { bodyGrip: 'body-grip
 export const PACE_WORDS: Readonly<Record<(typeof PACES)[number], string>> = { all: 'all at once', two: 'two a day', one: 'one a day' };
 export const BREAK_WORDS: Readonly<Record<(typeof BREAKS)[number], string>> = {
   none: 'left whole',
-  small: 'two small breaks each check',
-  wide: 'a wide break each check',
+  small: 'two small breaks',
+  wide: 'a wide break',
 };
 export const MISS_WORDS: Readonly<Record<(typeof AFTER_A_MISS)[number], string>> = {
   same: 'remade as it was',

@@ -18,17 +18,17 @@
   import Beside from './Beside.svelte';
   import BreakFields from './BreakFields.svelte';
   import CarryList from './CarryList.svelte';
-  import Drawings from './Drawings.svelte';
-  import Findings from './Findings.svelte';
+  import Drawings from '$lib/bench/Drawings.svelte';
+  import Findings from '$lib/bench/Findings.svelte';
   import LureFields from './LureFields.svelte';
   import Others from './Others.svelte';
-  import Remarks from './Remarks.svelte';
+  import Remarks from '$lib/bench/Remarks.svelte';
   import Ruled from './Ruled.svelte';
   import Schools from './Schools.svelte';
   import { remedySays, type Remedy } from '#core/water/remedy';
   import { worst } from '#core/water/state';
   import StateMark from '$lib/ui/StateMark.svelte';
-  import { benchDesign } from './design.svelte';
+  import { benchDesign } from '$lib/bench/design.svelte';
 
   interface Props {
     bench: BenchData;

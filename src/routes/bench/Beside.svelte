@@ -2,7 +2,7 @@
   import type { DesignScene } from '#core/scene/designScene';
   import type { Told } from '#core/words/finding';
   import DesignDrawing from '$lib/ui/drawing/DesignDrawing.svelte';
-  import type { BenchDesign } from './design.svelte';
+  import type { BenchDesign } from '$lib/bench/design.svelte';
 
   /** Two designs side by side: one is held as it is while the other is changed. */
   let { it, title }: { it: BenchDesign; title: string } = $props();

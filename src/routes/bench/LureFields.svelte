@@ -4,7 +4,7 @@
   import type { BenchData } from '$lib/server/benchData';
   import Field from '$lib/ui/Field.svelte';
   import type { Kept } from '$lib/ui/kept';
-  import type { BenchDesign } from './design.svelte';
+  import type { BenchDesign } from '$lib/bench/design.svelte';
 
   /** Bait and scent of a set: as its type has them, none, or what somebody says, with the jar it comes out of. */
   let { bench, it, kept }: { bench: BenchData; it: BenchDesign; kept: Kept | null } = $props();

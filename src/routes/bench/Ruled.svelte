@@ -10,7 +10,7 @@
   import StateMark from '$lib/ui/StateMark.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
-  import type { BenchDesign } from './design.svelte';
+  import type { BenchDesign } from '$lib/bench/design.svelte';
 
   /** What the user's own rulebook says of the set, every answer with its rule; what it asks is said here. */
   let { bench, it, kept, system }: { bench: BenchData; it: BenchDesign; kept: Kept | null; system: System } = $props();

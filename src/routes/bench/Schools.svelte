@@ -1,6 +1,6 @@
 <script lang="ts">
   import { otherSide, SCHOOLS } from '#core/words/schools';
-  import type { BenchDesign } from './design.svelte';
+  import type { BenchDesign } from '$lib/bench/design.svelte';
 
   /** The disputed matters that this set touches: how it is built, why, and the other school with its reason, one tap away. */
   let { it }: { it: BenchDesign } = $props();

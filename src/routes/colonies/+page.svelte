@@ -10,7 +10,9 @@
 <svelte:head><title>Colonies · Zaprud</title></svelte:head>
 
 <div class="page">
-  <p class="float-right"><a class="link" href="/colonies/plans">Try a plan</a></p>
+  <p class="float-right">
+    <a class="link" href="/colonies/plans">Try a plan</a> – <a class="link" href="/colonies/trainer">A stranger’s pond</a>
+  </p>
   <h1>Colonies</h1>
   {#each data.colonies as colony, n (colony.id)}
     <section class="mt-4">

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { INCH } from '#core/units/factors';
   import { alongAt, xAt, type SectionScene } from '#core/scene/section';
+  import { hrefsOf, type Hrefs } from './hrefs';
   import SectionLabels from './SectionLabels.svelte';
   import SectionGround from './SectionGround.svelte';
   import SectionSets from './SectionSets.svelte';
@@ -18,7 +19,8 @@
     /** times as wide as the page; the section scrolls then */
     zoom?: number;
     onzoom?: (zoom: number) => void;
-    onlevel: (level: number) => void;
+    /** the waterline is moved; without it there is no handle */
+    onlevel?: (level: number) => void;
     /** at an equal pitch and its own width, the axis fixed beside it */
     columns?: boolean;
     /** a way along the shore that was tapped, m, and how it is printed */
@@ -28,12 +30,15 @@
     onwaterline?: () => void;
     /** a live set was tapped; without it, or without script, its name leads to its check */
     onset?: (id: string) => void;
+    /** where the names lead; else to the pages of the record */
+    hrefs?: Hrefs;
   }
   let {
     spot = null,
     onspot,
     onwaterline,
     onset,
+    hrefs = hrefsOf(() => water),
     columns = false,
     scene,
     water,
@@ -48,7 +53,7 @@
 
   const pond = $derived(scene.surfaces.find((s) => s.surface === 'pond'));
   const tail = $derived(scene.surfaces.find((s) => s.surface === 'tail'));
-  const handle = $derived(pond ? { x: 95, y: pond.y } : null);
+  const handle = $derived(pond && onlevel ? { x: 95, y: pond.y } : null);
 
   let dragFrom: { y: number; level: number; scale: number } | null = null;
   function down(event: PointerEvent): void {
@@ -61,7 +66,7 @@
     const svg = (event.currentTarget as SVGElement).ownerSVGElement;
     const ratio = svg ? scene.height / svg.getBoundingClientRect().height : 1;
     const raw = dragFrom.level - ((event.clientY - dragFrom.y) * ratio) / dragFrom.scale;
-    onlevel(Math.round(raw / (INCH / 4)) * (INCH / 4));
+    onlevel?.(Math.round(raw / (INCH / 4)) * (INCH / 4));
   }
   /** A tap beside all links: the way along the shore there, or the waterline itself. */
   function tapped(event: MouseEvent): void {
@@ -77,7 +82,7 @@
     const step = STEPS[event.key];
     if (step === undefined || level === null) return;
     event.preventDefault();
-    onlevel(Math.round((level + step * INCH) / (INCH / 4)) * (INCH / 4));
+    onlevel?.(Math.round((level + step * INCH) / (INCH / 4)) * (INCH / 4));
   }
 </script>
 
@@ -190,7 +195,7 @@
             style:fill="var(--linetext)">below the dam {tail.text}</text
           >{/if}
 
-        <SectionLabels {scene} {water} {onset} />
+        <SectionLabels {scene} {hrefs} {onset} />
 
         {#if !columns && zoom === 1}{@render axis(scene.width - 16)}{/if}
 

@@ -14,7 +14,15 @@
     overruled,
     kept,
     system,
-  }: { it: ReturnType<typeof benchDesign>; overruled: Record<string, string>; kept: Kept | null; system: System } = $props();
+    canOverrule = true,
+  }: {
+    it: ReturnType<typeof benchDesign>;
+    overruled: Record<string, string>;
+    kept: Kept | null;
+    system: System;
+    /** somebody may know better, and say why */
+    canOverrule?: boolean;
+  } = $props();
 
   /** So many are told at once. */
   const FIRST = 3;
@@ -38,7 +46,7 @@
     >
     <p>{text.sentence}</p>
     {#if own.mend}<button type="button" class="btn btn-sm" onclick={() => it.mend(own)}>Change it</button>{/if}
-    {@render reason(own.id)}
+    {#if canOverrule}{@render reason(own.id)}{/if}
   </details>
 {/snippet}
 

@@ -1,0 +1,61 @@
+<script lang="ts">
+  import { debrief } from '#core/trainer/debrief';
+  import type { Lesson } from '#core/trainer/lived';
+  import type { Stranger } from '#core/trainer/stranger';
+  import type { System } from '#core/units/factors';
+  import { weighed } from '#core/critique/weigh';
+  import { setTypeOf } from '#core/sets/catalogue';
+  import { tell } from '#core/words/finding';
+  import { isLesson, outcomeText, placeText, shyText } from '#core/words/trainer';
+  import StateMark from '$lib/ui/StateMark.svelte';
+
+  /** What really happened, place by place, once the nights are over. */
+  let { pond, lesson, system }: { pond: Stranger; lesson: Lesson; system: System } = $props();
+  const told = $derived(debrief(pond, lesson));
+  const nameOf = (station: string): string => pond.stations.find((s) => s.id === station)?.name ?? '';
+  /** what the bench said of a set as it was left */
+  const faults = $derived(
+    lesson.sets.flatMap(({ build, design }) =>
+      design.findings
+        .filter((f) => ['dangerous', 'will fail', 'likely to fail'].includes(weighed(f) ?? ''))
+        .map((f) => ({
+          ...tell(f, system),
+          id: `${build.id} ${f.says}`,
+          set: `${setTypeOf(build.type).name}, ${nameOf(build.station)}`,
+        })),
+    ),
+  );
+</script>
+
+<h2 class="over">{outcomeText(told)}</h2>
+<p>{shyText(told)}</p>
+<table class="plain-table mt-2">
+  <thead><tr><th scope="col">Place</th><th scope="col">What the animals did</th></tr></thead>
+  <tbody>
+    {#each told.places as place (place.station)}
+      <tr>
+        <th scope="row"
+          ><StateMark verdict={isLesson(place) ? 'nearEdge' : 'fine'} label={isLesson(place) ? 'look at this' : 'well read'} />
+          {nameOf(place.station)}</th
+        >
+        <td>{placeText(place)}</td>
+      </tr>
+    {/each}
+  </tbody>
+</table>
+{#if faults.length > 0}
+  <h3 class="mt-3">What the bench had said</h3>
+  <ul>
+    {#each faults as f (f.id)}<li><b>{f.set}</b>: {f.sentence}</li>{/each}
+  </ul>
+{/if}
+
+<style>
+  .over {
+    font-size: 1.2rem;
+  }
+  th :global(svg) {
+    display: inline;
+    vertical-align: -3px;
+  }
+</style>
