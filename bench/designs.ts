@@ -1,6 +1,8 @@
 import { plainFrame } from '#core/units/frame';
 import { chromium } from '@playwright/test';
 import { designScene } from '#core/scene/designScene';
+import { FIRST_PLAN, planOf, settingOf, USUAL_POND } from '#core/colony/plans';
+import { liveMany } from '#core/sim/colony/seasons';
 import { CATALOGUE } from '#core/sets/catalogue';
 import { sampleDesign, sampleLevels, sampleSurface } from '#core/sets/sample';
 import { inches } from '#core/units/factors';
@@ -35,6 +37,13 @@ export function designs(say: Say): void {
     'budget 1 frame (16 ms)',
   );
   say(`the same, slowest type (${slowest?.id ?? ''})`, `${((slowest?.time ?? NaN) / FRAME).toFixed(2)} of a frame`);
+}
+
+/** A thousand seasons of a colony of six under a plan, against what somebody waits for without asking himself whether it works. */
+export function seasons(say: Say): void {
+  const start = performance.now();
+  liveMany({ setting: settingOf(USUAL_POND, 11), plan: planOf(FIRST_PLAN, USUAL_POND.minutes), seasons: 1000, seed: 1 });
+  say('a thousand seasons of two weeks lived', `${((performance.now() - start) / FRAME).toFixed(0)} frames`, 'budget 200 frames');
 }
 
 /** The same in Chromium: from the pull of a handle to a page that is laid out again. */

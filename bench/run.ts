@@ -15,7 +15,7 @@ import { connect } from '#server/database';
 import { NOW, startProgram } from '../tests/support/server';
 import { fieldLine, outbox } from './field';
 import { dayOrder } from './dayOrder';
-import { designs, redraw } from './designs';
+import { designs, redraw, seasons } from './designs';
 import { plainFrame } from '#core/units/frame';
 import { tenfold } from './tenfold';
 import { Solver } from '../tests/support/odex.js';
@@ -283,6 +283,7 @@ async function lineInWorker(): Promise<void> {
 moveLevel();
 dayOrder(say);
 designs(say);
+seasons(say);
 forecast();
 slider();
 year();

@@ -55,6 +55,8 @@ async function everyPage(page: Page, program: Program): Promise<(string | null)[
     '/book/forecasts',
     '/book/earns?by=station',
     '/colonies/odds',
+    '/colonies/plans',
+    '/colonies/trainer?level=usual&seed=3&at=place-1&type=lodge-run',
     colony,
     '/book/water',
     '/bench/catalogue?place=undercut&species=mink',

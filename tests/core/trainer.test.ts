@@ -9,7 +9,18 @@ import { debrief, plainPosts } from '#core/trainer/debrief';
 import { LESSONS, LEVELS, type Level } from '#core/trainer/lessons';
 import { fits, lived, minutesFor, type Build, type Move } from '#core/trainer/lived';
 import { dayOf, strangersPond, type Stranger } from '#core/trainer/stranger';
-import { isLesson, lookText, morningText, nextText, outcomeText, placeText, shyText, signText, storyText } from '#core/words/trainer';
+import {
+  isLesson,
+  lookText,
+  morningText,
+  nextText,
+  nightStory,
+  outcomeText,
+  placeText,
+  shyText,
+  signText,
+  storyText,
+} from '#core/words/trainer';
 
 const levels = fc.constantFrom(...LEVELS);
 const seeds = fc.integer({ min: 1, max: 999_999 });
@@ -220,6 +231,33 @@ describe('a lesson in words', () => {
     assert.equal(morningText({ levels: { pond: 0 }, ice: 0 }, 'metric'), 'Water as it was.');
     assert.equal(signText([]), 'No sign.');
     assert.equal(signText([{ kind: 'cuttings', freshness: 'hours', at: dayOf(0), species: 'beaver' }]), 'Cuttings, hours old.');
+  });
+  it('tells a night by the hour', () => {
+    const event = (did: 'caught' | 'passed' | 'mended', hour: number, animal: number | null) => ({
+      did,
+      hour,
+      animal,
+      post: null,
+      ground: animal === null ? null : 'a',
+    });
+    const story = nightStory(
+      [event('caught', 0, 1), event('mended', 3, null), event('passed', 4, 2), event('passed', 5, 2)],
+      () => 'adult',
+      () => 'dam',
+    );
+    assert.deepEqual(story, [
+      'An adult was caught at the dam, at dusk.',
+      'They closed the leak, 3 hours after dusk.',
+      '2 passes that touched nothing.',
+    ]);
+    assert.deepEqual(
+      nightStory(
+        [],
+        () => '',
+        () => '',
+      ),
+      ['Nobody came by.'],
+    );
   });
   it('says who is left and what they learned', () => {
     const base = { places: [], flawed: [], lived: 6, caught: 4, plain: { low: 3, high: 5 } };

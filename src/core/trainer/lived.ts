@@ -121,7 +121,7 @@ export function lived(pond: Stranger, moves: readonly Move[]): Lesson {
   return lesson;
 }
 
-/** A shallow bit of ice on the trapper's own axes. */
+/** The water and its sheet as a set is measured from them. */
 const levelsOf = (water: Pond): Known => ({ pond: water.level, tail: TAIL, ...(isIced(water) ? { sheet: iceOn(water) } : {}) });
 
 function play(pond: Stranger, lesson: Lesson, move: Move): void {

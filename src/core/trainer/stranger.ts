@@ -131,14 +131,15 @@ export function strangersPond(seed: number, level: Level): Stranger {
   const lesson = LESSONS[level];
   const random = seeded(seed * 31 + level.length);
   const sorts = [...SORTS.slice(0, ALWAYS), ...shuffled(random, SORTS.slice(ALWAYS))].slice(0, lesson.places);
-  const idle = new Set(shuffled(random, sorts.slice(ALWAYS)).slice(0, lesson.idle));
+  const left = new Set(shuffled(random, sorts.slice(ALWAYS)).slice(0, lesson.idle));
+  const isUsed = (n: number): boolean => sorts.every((sort, at) => at !== n || !left.has(sort));
   const stations = sorts.map((sort, n) => stationOf(random, sort, n));
   const family = drawFamily(random, lesson.lived);
   const days = drawWeather(random, lesson.nights + 1, lesson.cold);
   if (lesson.storm !== null) days[lesson.storm] = { ...(days[lesson.storm] ?? { air: 5 }), rain: 0.035 + 0.02 * random() };
   return {
     ...{ seed, level, stations, family, days },
-    signs: Object.fromEntries(stations.map(({ id }, n) => [id, signsOf(random, sorts[n], !idle.has(sorts[n] ?? SORTS[0]!))])),
+    signs: Object.fromEntries(stations.map(({ id }, n) => [id, signsOf(random, sorts[n], isUsed(n))])),
     traps: lesson.traps.flatMap(({ gear, size, count }) => lentOf(gear, size, count)),
     before: family.some((a) => a.shy.bodyGrip >= SHY) ? ['bodyGrip'] : [],
     acres: 0.8 + 1.6 * random(),
@@ -146,7 +147,7 @@ export function strangersPond(seed: number, level: Level): Stranger {
     grounds: stations.map(({ id, kind }, n) => ({
       id,
       way: wayOf(kind),
-      use: idle.has(sorts[n] ?? SORTS[0]!) ? 0.04 : 0.8 + 0.5 * random(),
+      use: isUsed(n) ? 0.8 + 0.5 * random() : 0.04,
     })),
   };
 }

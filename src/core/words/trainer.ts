@@ -2,13 +2,14 @@ import type { DeviceClass } from '../devices/sizes';
 import { AGES, type Age, type Gear } from '../sim/colony/rules';
 import type { FoundSign } from '../sign/activity';
 import { signKind, type Freshness } from '../sign/kinds';
+import type { Event } from '../sim/colony/night';
 import type { Debrief, PlaceTold } from '../trainer/debrief';
 import { LESSONS, type Level } from '../trainer/lessons';
 import type { Found, Lesson, Look } from '../trainer/lived';
 import type { Stranger } from '../trainer/stranger';
 import type { System } from '../units/factors';
 import { printLength } from '../units/length';
-import { many } from '../units/many';
+import { an, many } from '../units/many';
 import { printWeight } from '../units/weight';
 import { oddsOf } from './left';
 import { capital } from './say';
@@ -125,3 +126,32 @@ export const isLesson = ({ used, passes, idle, nights }: PlaceTold): boolean => 
 /** What does not fit any more today. */
 export const fullDayText = (minutes: number, of: number): string => `Takes ${minutes} minutes: ${Math.max(0, of)} are left of the day.`;
 export const flawText = (flaws: number): string => capital(`${many(flaws, 'fault')} that the bench named`);
+
+const DID: Readonly<Record<Exclude<Event['did'], 'passed'>, string>> = {
+  caught: 'was caught',
+  touched: 'was struck and got off',
+  sprung: 'sprang the trap unhurt',
+  meddled: 'knocked it over',
+  turned: 'turned away',
+  over: 'passed while the set stood outside its levels',
+  frozen: 'passed a set frozen in',
+  leak: 'found the leak',
+  mended: 'closed the leak',
+};
+
+/** One night as the animals lived it, by the hour; who only passed is counted. @param who the age of an animal @param where the name of a place */
+export function nightStory(events: readonly Event[], who: (id: number) => string, where: (ground: string) => string): string[] {
+  const told = events.flatMap(({ did, hour, animal, ground }) => {
+    if (did === 'passed') return [];
+    const subject = animal === null ? 'They' : capital(an(who(animal)));
+    return [
+      `${subject} ${DID[did]}${ground === null ? '' : ` at the ${where(ground)}`}, ${hour === 0 ? 'at dusk' : `${many(hour, 'hour')} after dusk`}.`,
+    ];
+  });
+  const passed = events.filter((e) => e.did === 'passed').length;
+  return [
+    ...told,
+    ...(passed > 0 ? [`${capital(many(passed, 'pass', 'passes'))} that touched nothing.`] : []),
+    ...(events.length === 0 ? ['Nobody came by.'] : []),
+  ];
+}

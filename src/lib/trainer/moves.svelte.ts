@@ -33,6 +33,10 @@ export function playing(seed: number, level: Level) {
     /** goes on where this tab left it */
     resume: (): void => void (moves = kept(pond)),
     play: (move: Move): void => keep([...moves, move]),
+    /** what was done today can be taken back; a night cannot */
+    get canUndo() {
+      return moves.length > 0 && moves.at(-1)?.do !== 'night';
+    },
     undo: (): void => keep(moves.slice(0, -1)),
     again: (): void => keep([]),
   };

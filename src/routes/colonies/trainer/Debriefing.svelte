@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ageOf } from '#core/sim/colony/family';
   import { debrief } from '#core/trainer/debrief';
   import type { Lesson } from '#core/trainer/lived';
   import type { Stranger } from '#core/trainer/stranger';
@@ -6,13 +7,17 @@
   import { weighed } from '#core/critique/weigh';
   import { setTypeOf } from '#core/sets/catalogue';
   import { tell } from '#core/words/finding';
-  import { isLesson, outcomeText, placeText, shyText } from '#core/words/trainer';
+  import { isLesson, nightStory, outcomeText, placeText, shyText } from '#core/words/trainer';
   import StateMark from '$lib/ui/StateMark.svelte';
 
   /** What really happened, place by place, once the nights are over. */
   let { pond, lesson, system }: { pond: Stranger; lesson: Lesson; system: System } = $props();
   const told = $derived(debrief(pond, lesson));
   const nameOf = (station: string): string => pond.stations.find((s) => s.id === station)?.name ?? '';
+  const ageOfAnimal = (id: number): string => {
+    const found = lesson.hidden.world.family.find((a) => a.id === id);
+    return found ? ageOf(found) : 'beaver';
+  };
   /** what the bench said of a set as it was left */
   const faults = $derived(
     lesson.sets.flatMap(({ build, design }) =>
@@ -43,6 +48,17 @@
     {/each}
   </tbody>
 </table>
+<details class="mt-3">
+  <summary><b>Night by night</b></summary>
+  <ol>
+    {#each lesson.hidden.nights as events, n (n)}
+      <li>
+        <b>Night {n + 1}.</b>
+        {nightStory(events, ageOfAnimal, nameOf).join(' ')}
+      </li>
+    {/each}
+  </ol>
+</details>
 {#if faults.length > 0}
   <h3 class="mt-3">What the bench had said</h3>
   <ul>
@@ -53,6 +69,11 @@
 <style>
   .over {
     font-size: 1.2rem;
+  }
+  summary {
+    cursor: pointer;
+    min-height: 36px;
+    align-content: center;
   }
   th :global(svg) {
     display: inline;

@@ -90,7 +90,7 @@
       >
     {/if}
     <button class="btn btn-primary btn-lg">Let the night come</button>
-    {#if game.hasBegun}<button type="button" class="btn" onclick={game.undo}>Take the last step back</button>{/if}
+    {#if game.canUndo}<button type="button" class="btn" onclick={game.undo}>Take the last step back</button>{/if}
   </form>
 {/if}
 {#if game.hasBegun}<p class="mt-2"><button type="button" class="link" onclick={game.again}>Begin this pond anew</button></p>{/if}

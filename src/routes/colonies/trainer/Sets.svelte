@@ -5,7 +5,6 @@
   import type { System } from '#core/units/factors';
   import { fullDayText, lookText } from '#core/words/trainer';
   import type { Playing } from '$lib/trainer/moves.svelte';
-  import Scroller from '$lib/ui/Scroller.svelte';
 
   /** What stands, how it was found this morning, and what can be done to it. */
   interface Props {
@@ -35,39 +34,42 @@
 
 <section class="mt-3">
   <h2>Your sets</h2>
-  <Scroller label="Your sets">
-    <table class="plain-table">
-      <thead><tr><th scope="col">Set</th><th scope="col">This morning</th><th scope="col">Do</th></tr></thead>
-      <tbody>
-        {#each rows as { build, looks, type, place, needs } (build.id)}
-          {@const remake = { do: 'remake' as const, id: build.id }}
-          {@const pull = { do: 'pull' as const, id: build.id }}
-          <tr>
-            <th scope="row"><a class="link" href={linkTo(build.station, build.type)}>{type}, {place}</a></th>
-            <td class:caught={looks.some((l) => l.found === 'caught')}
-              >{#each looks as look (look.trap)}<span class="block">{lookText(look, system)}</span>{:else}Set today{/each}</td
-            >
-            <td class="do">
-              {#if needs}<button
-                  type="button"
-                  class="btn btn-sm btn-primary"
-                  disabled={why(remake) !== undefined}
-                  title={why(remake)}
-                  onclick={() => game.play(remake)}
-                  >Remake, {minutesFor(lesson, remake)} minutes<span class="only-heard">: {place}</span></button
-                >{/if}
-              <button type="button" class="btn btn-sm" disabled={why(pull) !== undefined} title={why(pull)} onclick={() => game.play(pull)}
-                >Pull<span class="only-heard">: {place}</span></button
-              >
-            </td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </Scroller>
+  <ul>
+    {#each rows as { build, looks, type, place, needs } (build.id)}
+      {@const remake = { do: 'remake' as const, id: build.id }}
+      {@const pull = { do: 'pull' as const, id: build.id }}
+      <li>
+        <a class="link font-bold" href={linkTo(build.station, build.type)}>{type}, {place}</a>
+        <span class:caught={looks.some((l) => l.found === 'caught')}
+          >{#each looks as look (look.trap)}<span class="block">{lookText(look, system)}</span>{:else}Set today{/each}</span
+        >
+        <span class="do">
+          {#if needs}<button
+              type="button"
+              class="btn btn-sm btn-primary"
+              disabled={why(remake) !== undefined}
+              title={why(remake)}
+              onclick={() => game.play(remake)}
+              >Remake, {minutesFor(lesson, remake)} minutes<span class="only-heard">: {place}</span></button
+            >{/if}
+          <button type="button" class="btn btn-sm" disabled={why(pull) !== undefined} title={why(pull)} onclick={() => game.play(pull)}
+            >Pull<span class="only-heard">: {place}</span></button
+          >
+        </span>
+      </li>
+    {/each}
+  </ul>
 </section>
 
 <style>
+  li {
+    display: grid;
+    grid-template-columns: minmax(200px, 2fr) minmax(160px, 1fr) minmax(220px, 1fr);
+    gap: 4px 16px;
+    align-items: center;
+    border-top: 1px solid var(--rule);
+    padding: 6px 0;
+  }
   .caught {
     font-weight: 700;
   }
@@ -75,5 +77,10 @@
     display: flex;
     flex-wrap: wrap;
     gap: 6px;
+  }
+  @media (max-width: 700px) {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
 </style>
