@@ -8,7 +8,7 @@ import { statesThere, tellsMost, type Trial } from '#core/colony/next';
 import { mostAPass, patienceOf } from '#core/colony/patience';
 import { PASSING } from '#core/colony/practice';
 import { scopesOf } from '#core/colony/scope';
-import { storyOf, together, type Happened } from '#core/colony/story';
+import { metAtPlaces, storyOf, together, type Happened } from '#core/colony/story';
 import { traitsOfType } from '#core/colony/traits';
 import { setTypeOf } from '#core/sets/catalogue';
 import { faultText, fearText, metWith, patienceText } from '#core/words/colony';
@@ -314,6 +314,29 @@ describe('what of a type is shied from', () => {
     assert.ok(traits('slide-snare').includes('snareLand'));
     assert.ok(traits('ice-snare-pole').includes('snareWater'));
     assert.ok(traits('castor-foothold').includes('scentBank') && !traits('lodge-run').includes('scentBank'));
+  });
+});
+
+describe('who was met where', () => {
+  it('counts each mark of a place over all nights, and leaves mere sign out', () => {
+    const at = (place: string, night: string, mark: Happened['mark'], count = 1): Happened => ({ place, night, mark, count, said: mark });
+    const story = storyOf({
+      nights: ['2026-11-01', '2026-11-02'],
+      places: ['a', 'b'].map((id) => ({ id, name: id })),
+      happened: [
+        at('a', '2026-11-01', 'caught'),
+        at('a', '2026-11-02', 'caught', 2),
+        at('a', '2026-11-02', 'passed', 4),
+        at('b', '2026-11-01', 'sign'),
+      ],
+      worked: [],
+    });
+    assert.deepEqual(metAtPlaces(story), {
+      a: [
+        { mark: 'caught', count: 3 },
+        { mark: 'passed', count: 4 },
+      ],
+    });
   });
 });
 

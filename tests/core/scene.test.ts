@@ -3,7 +3,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { bandGauge } from '#core/scene/bandGauge';
-import { fitted, placeLabels, textWidth } from '#core/scene/labels';
+import { apart, fitted, placeLabels, textWidth } from '#core/scene/labels';
 import { alongAt, readableZoom, sectionScene, xAt } from '#core/scene/section';
 import { setTypeOf } from '#core/sets/catalogue';
 import { usualDevices, type SetView } from '#core/sets/standing';
@@ -324,6 +324,20 @@ describe('the section', () => {
       frame: { ...US, zero: { pond: inches(10), tail: 0 } },
     });
     assert.equal(shifted.surfaces[0]?.text, '31 in');
+  });
+});
+
+describe('marks that are pushed apart', () => {
+  it('each has its room, none passes the end, and what had room stays where it was', () => {
+    assert.deepEqual(apart([10, 12, 100], 20, 200), [10, 30, 100]);
+    assert.deepEqual(apart([150, 190, 195], 20, 200), [150, 180, 200]);
+    const list = fc.array(fc.integer({ min: 0, max: 500 }), { minLength: 1, maxLength: 8 }).map((xs) => [...xs].sort((a, b) => a - b));
+    fc.assert(
+      fc.property(list, (xs) => {
+        const found = apart(xs, 20, 500);
+        assert.ok(found.every((x, n) => n === 0 || x - (found[n - 1] ?? 0) >= 20) && (found.at(-1) ?? 0) <= 500);
+      }),
+    );
   });
 });
 

@@ -80,3 +80,15 @@ export function storyOf({ nights, places, happened, worked }: Asked): Story {
   });
   return { nights: [...nights], rows, effort: nights.map((_, n) => rows.reduce((sum, r) => sum + (r.cells[n]?.effort ?? 0), 0)) };
 }
+
+/** What was met at each place in all nights together, without mere sign; a place at which nobody was met is left out. */
+export const metAtPlaces = ({ rows }: Pick<Story, 'rows'>): Record<string, { mark: Mark; count: number }[]> =>
+  Object.fromEntries(
+    rows.flatMap(({ place, cells }) => {
+      const marks = MARKS.filter((mark) => mark !== 'sign').flatMap((mark) => {
+        const count = cells.reduce((all, c) => all + c.marks.reduce((sum, m) => sum + (m.mark === mark ? m.count : 0), 0), 0);
+        return count > 0 ? [{ mark, count }] : [];
+      });
+      return marks.length > 0 ? [[place, marks]] : [];
+    }),
+  );

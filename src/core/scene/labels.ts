@@ -58,3 +58,15 @@ export function spaced<T extends { x: number; text: string }>(marks: readonly T[
     return true;
   });
 }
+
+/** Places along a line pushed right, and at its end left again, until each has its room; px. @param xs rising */
+export function apart(xs: readonly number[], wide: number, end: number): number[] {
+  const found = [...xs];
+  for (let n = 1; n < found.length; n += 1) found[n] = Math.max(found[n] ?? 0, (found[n - 1] ?? 0) + wide);
+  let free = end;
+  for (let n = found.length - 1; n >= 0; n -= 1) {
+    found[n] = Math.min(found[n] ?? 0, free);
+    free = (found[n] ?? 0) - wide;
+  }
+  return found;
+}

@@ -7,13 +7,16 @@ import { contactText } from '#core/counting/contacts';
 import { catchText } from '#core/record/sentence';
 import { whenText } from '#core/time/clock';
 import { levelText, plainFrame } from '#core/units/frame';
-import { loadColonies, readColony } from '$lib/server/colonies';
+import { loadColonies, readColony, type ColonyRead } from '$lib/server/colonies';
 import { formOf, readColonyForm, readDone } from '$lib/server/colonyForm';
 import { db } from '$lib/server/database';
 import { attempt, refused } from '$lib/server/form';
 import { record } from '$lib/server/record/write';
 import { clearOf, fearsOf, headOf, heldOf, noneLeft, repairsOf, settlesFor, trialsOf, waitsOf } from '$lib/server/colonyPage';
 import { colonyStory } from '$lib/server/colonyStory';
+import { frameOf } from '#core/ahead/facts';
+import type { System } from '#core/units/factors';
+import type { Season } from '#lib/season/season';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
@@ -37,6 +40,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     settles: settlesFor(read),
     clear: { at: clearOf(read), isClear: chance !== null && chance >= clearOf(read), chance },
     story,
+    sections: sectionsOf(read, season, system),
     levels: levels.map(({ x, level }) => ({ x, level, text: levelText(level, frame) })),
     gauge,
     fears: fearsOf(read),
@@ -62,6 +66,20 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     form: formOf(read, season, locals),
   };
 };
+
+/** Each water of a colony as its section draws it, with the places that are the colony's own. */
+const sectionsOf = ({ scope, stations }: ColonyRead, season: Season, system: System) =>
+  season.waters
+    .filter((w) => scope.waters.includes(w.id))
+    .map((water) => ({
+      id: water.id,
+      name: water.name,
+      water: { profile: water.profile, kind: water.kind },
+      stations: stations.filter((s) => s.water === water.id),
+      views: season.views.filter((v) => v.station.water === water.id && v.state === 'live' && stations.some((s) => s.id === v.station.id)),
+      levels: season.levels[water.id] ?? { known: {}, age: {}, atMost: {} },
+      frame: frameOf(season, water.id, system),
+    }));
 
 /** The colony of an address, read; `or` of the form that named it, where it is sent again. */
 async function colonyOf(locals: App.Locals, id: string, or = id) {

@@ -6,6 +6,7 @@
   import Chances from './Chances.svelte';
   import ColonyForm from './ColonyForm.svelte';
   import DoneForm from './DoneForm.svelte';
+  import Where from './Where.svelte';
   import Fears from './Fears.svelte';
 
   let { data, form } = $props();
@@ -36,6 +37,12 @@
         by cameras is drawn here.
       </p>
     {:else}
+      {#each data.sections as water (water.id)}
+        {#if water.stations.length > 0}
+          {#if data.sections.length > 1}<h3 class="mt-2">{water.name}</h3>{/if}
+          <Where {water} story={data.story} />
+        {/if}
+      {/each}
       <Nights story={data.story} levels={data.levels} label="Nights of {data.name} by place" {dayOf} />
     {/if}
   </section>
