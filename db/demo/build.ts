@@ -17,7 +17,7 @@ import { addMoving, demoWeather } from './moving';
 import type { Reading } from '#core/water/series';
 import { addLastRound } from './lastRound';
 import { addShed } from './shed';
-import { FILLS, GAUGES, NOTHING, PEOPLE, SETS, SHED, SIGNS, SITES, STATIONS, WATERS } from './scenario';
+import { FILLS, GAUGES, LYING, NOTHING, PEOPLE, SETS, SHED, SIGNS, SITES, STATIONS, WATERS } from './scenario';
 import { visitOf } from './visits';
 
 export const ZONE = 'America/Chicago';
@@ -143,6 +143,10 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       across: PROFILES[key]
         ? { points: PROFILES[key].map(([d, z]) => ({ distance: feet(d), depth: inches(z) })), at: founded.toISOString() }
         : null,
+      lies: (LYING[key] ?? []).map(({ what, where, day }) => ({
+        ...{ what, where, gone: null, id: idOf(`lies ${key} ${what}`) },
+        at: at(day, '10:00').toISOString(),
+      })),
       note,
       crest: crest === undefined ? null : { height: inches(crest), at: founded.toISOString() },
       bed: depth === undefined ? null : { depth: inches(depth), at: founded.toISOString() },

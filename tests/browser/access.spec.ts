@@ -54,6 +54,7 @@ async function everyPage(page: Page, program: Program): Promise<(string | null)[
     '/waters/weather',
     '/book/forecasts',
     '/book/earns?by=station',
+    `${station}/years`,
     '/colonies/odds',
     '/colonies/plans',
     '/colonies/trainer?level=usual&seed=3&at=place-1&type=lodge-run',

@@ -48,3 +48,22 @@ test('a water that nobody named a colony of is named, with what lived there', as
   await expect(page.getByText(/4 lived here at first, you wrote: two large, two small at dusk/)).toBeVisible();
   await expect(page.getByRole('heading', { level: 1, name: 'Moss Slough family' })).toBeVisible();
 });
+
+test('a place keeps what it gave and taught, and what lies there', async ({ page, program }) => {
+  await open(page, `${program.base}/waters`);
+  await page.getByRole('link', { name: 'Header Pond' }).first().click();
+  const place = await page.locator('a', { hasText: '12 east lodge run' }).evaluateAll((all) => all.map((a) => a.getAttribute('href')));
+  await open(page, `${program.base}${place.find((href) => href?.startsWith('/waters/')) ?? ''}`);
+  await expect(page.getByText('Lies here: a stake, outer edge, left of the fork; sound')).toBeVisible();
+  await page.getByRole('link', { name: 'What it gave and taught, year by year' }).click();
+  await expect(page.getByText('6 beaver in 19 looks, 5 times met and not caught.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /1 Lodge run season 2/ })).toBeVisible();
+  await expect(page.getByText(/Nov 7 .*beaver: top of the jaws 22¼ in under the water/).first()).toBeVisible();
+  await page.getByLabel('What', { exact: true }).selectOption('a stone laid');
+  await page.getByLabel('Where, and how').fill('flat one, under the inner trap');
+  await page.getByRole('button', { name: 'It lies here' }).click();
+  await expect(page.getByText('a stone laid: flat one, under the inner trap', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: /It is gone ?: a stake/ }).click();
+  await expect(page.getByText(/^a stake: outer edge, left of the fork; sound: Oct .* to Nov/)).toBeVisible();
+  expect(await serious(page)).toEqual([]);
+});

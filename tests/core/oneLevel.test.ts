@@ -158,6 +158,7 @@ describe('what was measured from a surface', () => {
     bed: { depth: inches(20), at: iso(0) },
     crest: { height: inches(40), at: iso(0) },
     measures: [{ what: 'depth', value: inches(20), at: iso(1) }],
+    lies: [],
     across: { points: [], at: iso(2) },
     note: '',
   };

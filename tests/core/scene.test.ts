@@ -25,6 +25,7 @@ const station = (over: Partial<Station>): Station => ({
   parent: null,
   measures: [],
   across: null,
+  lies: [],
   bed: null,
   sounded: null,
   crest: null,

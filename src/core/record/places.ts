@@ -137,6 +137,19 @@ export const gaugeSchema = z.strictObject({
     .default([]),
 });
 
+/** What somebody built or left at a place. */
+export const LIES = [
+  'a stone laid',
+  'a bed',
+  'a stake',
+  'an anchor',
+  'a notch',
+  'a platform',
+  'a blocked way',
+  'the pole failed here',
+  'something else',
+] as const;
+
 export const stationSchema = z.strictObject({
   id: id(),
   water: id('Water'),
@@ -182,6 +195,20 @@ export const stationSchema = z.strictObject({
     })
     .nullable()
     .default(null),
+  /** what was built or left at it and stays from year to year */
+  lies: z
+    .array(
+      z.strictObject({
+        id: id(),
+        what: choice('What lies here', LIES),
+        where: note('Where', 120),
+        at: instant('Laid on'),
+        /** when somebody took it up, or found it gone */
+        gone: instant('Gone since').nullable().default(null),
+      }),
+    )
+    .max(40)
+    .default([]),
   note: note('Note'),
 });
 

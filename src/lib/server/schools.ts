@@ -8,7 +8,7 @@ import type { Season } from '#lib/season/season';
 import { seasonTotals } from './totals';
 
 /** A set of the record in what schools differ about: as it is built now, with every trap that stood in it. */
-function builtAs(set: TrapSet, view: SetView, { shed }: Season, now: Date): Built {
+export function builtAs(set: TrapSet, view: SetView, { shed }: Season, now: Date): Built {
   const type = setTypeOf(set.type);
   const { choices, numbers, lures } = settingAt(set, now);
   const ids = new Set(set.stays.map((stay) => stay.device));

@@ -71,6 +71,7 @@
       {bench.waterName}, {bench.station.kind},
       <a class="link" href="/bench/catalogue/{it.type.id}">{it.type.name.toLowerCase()}</a>
     </p>
+    {#each bench.station.lies.filter((l) => !l.gone) as l (l.id)}<p>Lies here: {l.what}{l.where ? `, ${l.where}` : ''}.</p>{/each}
     {#if bench.copied}<p>Copied from <b>{bench.copied}</b>: change what differs here.</p>{/if}
     <Problem text={kept?.problem} />
     <Opened entry={bench.opened} {kept} />

@@ -177,12 +177,13 @@ function deviceOf(row: Row): CheckedDevice {
 export async function checks(
   db: Knex,
   crew: string,
-  filter: { set?: string; line?: string | Knex.Raw; limit?: number; each?: number },
+  filter: { set?: string; station?: string; line?: string | Knex.Raw; limit?: number; each?: number },
 ): Promise<Check[]> {
   const visits = db('check_visit')
     .select('id')
     .where({ crew_id: crew, ...(filter.set ? { set_id: filter.set } : {}) })
     .orderBy('at', 'desc');
+  if (filter.station) visits.whereIn('set_id', db('trap_set').select('id').where({ station_id: filter.station }));
   if (filter.line) visits.whereIn('set_id', db('trap_set').select('id').where({ line_id: filter.line }));
   if (filter.limit) visits.limit(filter.limit);
   if (filter.each)

@@ -40,6 +40,7 @@ const STATION = [
   'parent_id',
   'measures',
   'across',
+  'lies',
   'note',
   'entry_id as entry',
 ];

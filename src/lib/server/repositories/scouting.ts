@@ -156,11 +156,12 @@ export const askSeenLate = (db: Knex, crew: string, since: Date): Asked<LateRow,
 });
 
 /** Stretches of watching that end after a time, with their events in the order of time. */
-export async function cameraRolls(db: Knex, crew: string, filter: { water?: string; since?: Date }): Promise<Watched[]> {
+export async function cameraRolls(db: Knex, crew: string, filter: { water?: string; station?: string; since?: Date }): Promise<Watched[]> {
   const query = db('camera')
     .select('id', 'station_id', 'camera', 'watched_from', 'watched_to', 'source', 'note', 'entry_id')
     .where('crew_id', crew)
     .orderBy('watched_from');
+  if (filter.station) query.where('station_id', filter.station);
   if (filter.water) query.whereIn('station_id', db('station').select('id').where({ water_id: filter.water }));
   if (filter.since) query.where('watched_to', '>=', filter.since);
   const rows: (Omit<CameraRoll, 'station' | 'from' | 'to' | 'events'> & {

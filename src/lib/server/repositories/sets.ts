@@ -118,6 +118,7 @@ interface SetFilter {
   ids?: string[];
   states?: TrapSet['state'][];
   water?: string;
+  station?: string;
 }
 
 /** What is asked for sets: their rows, their settings and their stays. */
@@ -127,6 +128,7 @@ export function askSets(db: Knex, crew: string, filter: SetFilter) {
     if (filter.line) query.where('line_id', filter.line);
     if (filter.ids) query.whereIn('id', filter.ids);
     if (filter.states) query.whereIn('state', filter.states);
+    if (filter.station) query.where('station_id', filter.station);
     if (filter.water) query.whereIn('station_id', db('station').select('id').where('water_id', filter.water));
     return query;
   };

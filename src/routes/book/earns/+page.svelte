@@ -24,7 +24,10 @@
     <button class="btn">Show</button>
   </form>
   {#if data.rows.length === 0}
-    <p class="sheet mt-3">No set stood for it this season. What sets gave and took is added up here, as soon as they are looked at.</p>
+    <p class="sheet mt-3">
+      No set {data.by.startsWith('school') ? 'that this touches ' : ''}stood for it this season. What sets gave and took is added up here,
+      as soon as they are looked at.
+    </p>
   {:else}
     <Scroller label="What earns its minutes">
       <table class="plain-table mt-2">

@@ -1,15 +1,8 @@
 import { redirect } from '@sveltejs/kit';
-import type { Check, TrapSet } from '#core/record/kinds';
+import type { TrapSet } from '#core/record/kinds';
 import { bandIn, designAt, stretchesOf } from '#core/sets/history';
-import { justBefore, type Ground } from '#core/sets/standing';
 import type { Station } from '#core/stations/placed';
 import { momentText, spanText } from '#core/time/clock';
-import type { Frame } from '#core/units/frame';
-import { printLength } from '#core/units/length';
-import { axisOf } from '#core/water/layout';
-import { levelAt, type LevelAt, UNKNOWN } from '#core/water/levelAt';
-import { levelAtText } from '#core/water/levelText';
-import { heightAt } from '#core/water/need';
 import { outsideBand } from '#core/water/outsideBand';
 import { hoursInBand } from '#core/water/series';
 import { bandText } from '#core/water/state';
@@ -18,10 +11,11 @@ import { groundOf } from '#lib/season/oneSet';
 import { checks } from '$lib/server/repositories/checks';
 import { allReadings } from '$lib/server/repositories/readings';
 import type { ReadingsByGauge } from '#lib/season/packed';
-import { index, type Season } from '#lib/season/season';
+import { index } from '#lib/season/season';
 import { loadSeason } from '$lib/server/season';
 import { frameOf } from '#core/ahead/facts';
 import { firstStay } from '#core/effort/totals';
+import { caughtAt, levelsOf, type Stood } from '$lib/server/stoodThen';
 import type { PageServerLoad } from './$types';
 
 const HOUR = 3_600_000;
@@ -53,20 +47,9 @@ export const load: PageServerLoad = async ({ locals }) => {
   return { sets: sets.sort((a, b) => b.hours - a.hours) };
 };
 
-interface Told {
-  ground: Ground;
-  frame: Frame;
-  levelOf: (surface: 'pond' | 'tail', at: Date) => LevelAt;
+interface Told extends Stood {
   readings: (surface: 'pond' | 'tail') => ReadingsByGauge[string];
-  now: Date;
 }
-
-const levelsOf =
-  (season: Season, water: string, readings: ReadingsByGauge) =>
-  (surface: 'pond' | 'tail', at: Date): LevelAt => {
-    const gauge = season.gauges.find((g) => g.water === water && g.surface === surface);
-    return gauge ? levelAt(readings[gauge.id] ?? [], at) : UNKNOWN;
-  };
 
 /** When the first device of a set stood outside its band, for how long, and for how long nothing is known. */
 function outsideOf(set: TrapSet, { ground, frame, readings, now }: Told) {
@@ -93,26 +76,4 @@ function outsideOf(set: TrapSet, { ground, frame, readings, now }: Told) {
     }));
   });
   return { hours: Math.round(hours), unknown: unknown < 1 ? '' : spanText(unknown * HOUR), spans };
-}
-
-/** How a set stood when it caught: as it was before the check changed anything. */
-function caughtAt(set: TrapSet, visit: Check, { ground, frame, levelOf, now }: Told) {
-  const caught = visit.devices.filter((d) => d.catch);
-  if (caught.length === 0) return [];
-  const at = new Date(visit.at);
-  const then = designAt(set, justBefore(at), ground, frame.system);
-  return caught.map((d) => {
-    const position = set.stays.find((s) => s.id === d.stay)?.position;
-    const need = then.needs.find((n) => n.device === position) ?? then.needs[0];
-    const axis = need && axisOf(then, need.device) === 'tail' ? 'tail' : 'pond';
-    const [pond, tail] = [levelOf('pond', at), levelOf('tail', at)];
-    const known = { ...(pond.how === 'unknown' ? {} : { pond: pond.level }), ...(tail.how === 'unknown' ? {} : { tail: tail.level }) };
-    const height = need ? heightAt(need, then.parts, known) : null;
-    const level = levelAtText(axis === 'tail' ? tail : pond, frame, axis, now);
-    const depth =
-      need && height !== null
-        ? `${need.called} ${printLength(Math.abs(height), frame.system)} ${height > 0 ? 'over' : 'under'} the water, `
-        : '';
-    return { text: `${momentText(at, frame)}: ${d.catch?.species ?? ''}`, stood: `${depth}${level}` };
-  });
 }

@@ -59,6 +59,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
         : still > 0
           ? `${printLength(still, system)} of water now.`
           : `Dry by ${printLength(-still, system)} now.`,
+    lies: station.lies.filter((l) => !l.gone).map(({ what, where }) => `${what}${where ? `, ${where}` : ''}`),
     standing,
     standingAhead: ahead === standing.sentence ? '' : ahead,
     owns: own.map((o) => ({

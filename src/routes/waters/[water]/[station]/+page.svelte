@@ -37,6 +37,8 @@
     <FindingLine finding={data.standing} />
     {#if data.standingAhead}<p>By the forecast, in a day: {data.standingAhead}</p>{/if}
     <p>{data.depth} {data.ways}</p>
+    {#if data.lies.length > 0}<p><b>Lies here:</b> {data.lies.join('; ')}</p>{/if}
+    <p><a class="link" href="{base}/years">What it gave and taught, year by year</a></p>
     {#if data.children.length > 0}
       <p class="mt-2">
         <b>Belongs to it:</b>
