@@ -26,7 +26,7 @@ export function addColonies({ add, at, idOf }: DemoContext): void {
   for (const { key, water, ...own } of COLONIES)
     add(
       'colony',
-      { id: idOf(key), ...own, species: 'beaver', waters: [idOf(water)], stations: [], clear: CLEAR, beliefs: [], done: null },
+      { id: idOf(key), ...own, species: 'beaver', waters: [idOf(water)], stations: [], clear: CLEAR, beliefs: [], likely: [], done: null },
       when,
     );
 }

@@ -6,7 +6,7 @@ import { metAt } from '#core/colony/history';
 import { FEARS, SAW, sawOf, STATES, type Fear, type LocalState, type Look, type SetHistory } from '#core/colony/looks';
 import { statesThere, tellsMost, type Trial } from '#core/colony/next';
 import { mostAPass, patienceOf } from '#core/colony/patience';
-import { PASSING } from '#core/colony/practice';
+import { BY_PRACTICE, chanceIn, FEAR_PRIOR, fullRows, likelyBy, NIGHT_ROWS, NIGHT_SAWS, PASSING } from '#core/colony/practice';
 import { scopesOf } from '#core/colony/scope';
 import { metAtPlaces, storyOf, together, type Happened } from '#core/colony/story';
 import { traitsOfType } from '#core/colony/traits';
@@ -151,7 +151,11 @@ describe('what a colony has learned', () => {
     // what somebody holds stands in the place of practice
     const own = fearsBefore([], [], { bodyGrip: 0.5 });
     near(own.bodyGrip, 0.5);
-    near(own.nothing / own.foothold, 0.72 / 0.04);
+    near(own.nothing / own.foothold, FEAR_PRIOR.nothing / FEAR_PRIOR.foothold);
+    near(
+      Object.values(FEAR_PRIOR).reduce((a, b) => a + b, 0),
+      1,
+    );
     near(
       Object.values(own).reduce((a, b) => a + b, 0),
       1,
@@ -247,6 +251,7 @@ describe('whose place it is', () => {
       why: '',
       clear: 0.95,
       beliefs: [],
+      likely: [],
       done: null,
       note: '',
       entry: 'e',
@@ -314,6 +319,43 @@ describe('what of a type is shied from', () => {
     assert.ok(traits('slide-snare').includes('snareLand'));
     assert.ok(traits('ice-snare-pole').includes('snareWater'));
     assert.ok(traits('castor-foothold').includes('scentBank') && !traits('lodge-run').includes('scentBank'));
+  });
+});
+
+describe('what a night brings, as somebody holds it', () => {
+  it('stands in the place of practice, and nowhere else', () => {
+    const own = likelyBy([
+      { row: 'works', saw: 'caught', share: 0.25 },
+      { row: 'shy', saw: 'turned', share: 0.6 },
+    ]);
+    for (const row of NIGHT_ROWS)
+      for (const saw of NIGHT_SAWS) {
+        const held = row === 'works' && saw === 'caught' ? 0.25 : row === 'shy' && saw === 'turned' ? 0.6 : null;
+        assert.equal(chanceIn(own, row, saw), held ?? chanceIn(BY_PRACTICE, row, saw));
+      }
+    assert.equal(likelyBy([]), BY_PRACTICE);
+    assert.deepEqual(fullRows(likelyBy([{ row: 'works', saw: 'caught', share: 0.9 }])), ['works']);
+  });
+  it('moves what they learned: where a set that works mostly catches, an untouched one speaks louder against it', () => {
+    const sets = [set('a', { looks: [look('untouched', { nights: 4 })] })];
+    const shy = (caught: number) => learned(sets, [], {}, likelyBy([{ row: 'works', saw: 'caught', share: caught }])).fears.bodyGrip;
+    assert.ok(shy(0.4) > shy(0.1));
+    near(
+      learned(sets).fears.bodyGrip,
+      learned(sets, [], {}, likelyBy([{ row: 'works', saw: 'caught', share: 0.1 }])).fears.bodyGrip,
+      1e-12,
+    );
+  });
+});
+
+describe('what of a set can be shied from', () => {
+  it('its weight, its place and whether it stands on land are told apart', () => {
+    const of = (id: string, place?: Parameters<typeof traitsOfType>[1]) => traitsOfType(setTypeOf(id), place);
+    assert.ok(of('lodge-run', 'lodge').includes('heavy') && of('lodge-run', 'lodge').includes('atLodge'));
+    assert.ok(!of('lodge-run', 'channel').includes('atLodge'));
+    assert.ok(of('dam-crossover-foothold', 'crossover').includes('atDam'));
+    assert.ok(!of('lodge-run', 'lodge').includes('onLand'));
+    assert.ok(!of('lodge-run-snare', 'lodge').includes('heavy'));
   });
 });
 
@@ -406,10 +448,10 @@ describe('what was met at a set', () => {
     const own = [set('a'), set('b', { traits: ['foothold'] })];
     const all = { works: 1, notInUse: 0, mechanical: 0, disturbed: 0 };
     const fears = { ...learned(own).fears, nothing: 0, bodyGrip: 1, foothold: 0 };
-    const worth = worthOf(own, { fears, sets: { a: all, b: all } });
+    const worth = worthOf(own, { fears, likely: BY_PRACTICE, sets: { a: all, b: all } });
     near(worth('a'), 0.1);
     near(worth('b'), 1);
     near(worth('elsewhere'), 1);
-    near(worthOf(own, { fears, sets: { b: { ...all, works: 0, notInUse: 1 } } })('b'), 0.02);
+    near(worthOf(own, { fears, likely: BY_PRACTICE, sets: { b: { ...all, works: 0, notInUse: 1 } } })('b'), 0.02);
   });
 });

@@ -4,7 +4,7 @@ import * as astronomy from 'astronomy-engine';
 import fc from 'fast-check';
 import { DateTime } from 'luxon';
 import { dayStrip } from '#core/time/dayStrip';
-import { deadlineAfter, latestStart, ruleText, setDeadline, type CheckRule } from '#core/time/deadline';
+import { deadlineAfter, latestStart, nightsOf, ruleText, setDeadline, type CheckRule } from '#core/time/deadline';
 import { clockOf, clockText, datedText, dateText, spanText, wallSaid, whenText, type Hours } from '#core/time/clock';
 import { addDays, instantOf, readLocalTime, toField, wholeMinute } from '#core/time/localTime';
 import { seasonOf } from '#core/time/season';
@@ -130,6 +130,13 @@ describe('a deadline', () => {
     const rule: CheckRule = { kind: 'daylight', days: 1, after: 30 };
     assert.deepEqual(deadlineAfter(since, rule, zone, place), lastLight('2026-11-01', zone, place, 30));
     assert.equal(ruleText(rule), 'every day, by 30 min after sunset');
+    const allowed = [
+      rule,
+      { kind: 'elapsed', hours: 72 },
+      { kind: 'elapsed', hours: 12 },
+      { kind: 'calendarDay', days: 2 },
+    ] satisfies CheckRule[];
+    assert.deepEqual(allowed.map(nightsOf), [1, 3, 1, 2]);
   });
   it('of a set is the earliest of its devices', () => {
     const later = new Date(since.getTime() + 3_600_000);

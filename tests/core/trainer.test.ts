@@ -3,6 +3,7 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { suggestionsFor } from '#core/planning/suggest';
 import { setTypeOf } from '#core/sets/catalogue';
+import { remarksOn } from '#lib/trainer/remarks';
 import { activity } from '#core/sign/activity';
 import { offeredAt } from '#core/stations/offered';
 import { debrief, plainPosts } from '#core/trainer/debrief';
@@ -210,6 +211,22 @@ describe('what really happened', () => {
       return all.reduce((a, b) => a + b, 0) / all.length;
     };
     assert.ok(share('first') > 0.35 && share('hard') < 1);
+  });
+});
+
+describe('what an old hand would have said', () => {
+  const said = (seed: number, place: number) => {
+    const pond = strangersPond(seed, 'first');
+    const lesson = lived(pond, [{ do: 'set', build: first(pond, place) }]);
+    const [set] = lesson.sets;
+    assert.ok(set);
+    return remarksOn(pond, lesson, set, 'us')
+      .map((r) => r.sentence)
+      .join(' ');
+  };
+  it('names a trap so deep that they pass over it, and keeps quiet of what is well built', () => {
+    assert.equal(said(2, 0), '');
+    assert.match(said(1, 1), /in of water stand over the jaws/);
   });
 });
 

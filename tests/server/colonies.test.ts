@@ -87,6 +87,20 @@ describe('naming a colony', () => {
     assert.match(await get(at('Slough family')), /3 to 5 lived here at first, you wrote: seen at dusk/);
     assert.doesNotMatch(await get('/colonies'), new RegExp(`/colonies/${waters['Moss Slough'] ?? ''}"`));
   });
+  it('takes what somebody holds of its nights, refuses what leaves no quiet night, and works by it', async () => {
+    const [own] = (await rows('colony')).filter((c) => c.name === 'Slough family');
+    const page = `/colonies/${String(own?.id)}`;
+    const opened = String(own?.entry_id);
+    const typed = { colony: String(own?.id), opened, low: '3', high: '5' };
+    const full = await post(`${page}?/save`, form({ ...typed, 'likely.works.caught': '60', 'likely.works.touched': '50' }));
+    refused(full, 400, /keep each line under 99%/);
+    assert.match(full.text, /60/);
+    refused(await post(`${page}?/save`, form({ ...typed, 'likely.shy.turned': '0' })), 400, /Nothing is impossible: 0\.05% at least/);
+    saved(await post(`${page}?/save`, form({ ...typed, 'likely.works.caught': '25' })), /saved=1/);
+    const [kept] = (await rows('colony')).filter((c) => c.name === 'Slough family');
+    assert.deepEqual(kept?.likely, [{ row: 'works', saw: 'caught', share: 0.25 }]);
+    assert.match(await get(page), /name="likely\.works\.caught"[^>]*value="25"/);
+  });
   it('from an older page is answered with what changed, and nothing is lost', async () => {
     const [own] = await rows('colony', { id: named['Slough family'] });
     const opened = String(own?.entry_id);
@@ -124,5 +138,15 @@ describe('a colony that is done', () => {
     saved(await post(`${at('Upper lodge')}?/open`, { doneEntry: uuid() }), /saved=1/);
     assert.doesNotMatch(await get('/morning'), /to be looked at again/);
     assert.equal((await rows('colony', { name: 'Upper lodge' }))[0]?.done, null);
+  });
+});
+
+describe('what earns its minutes', () => {
+  it('is told by the sides of a school, of the sets that it touches alone', async () => {
+    const page = textOf(await get('/book/earns?species=beaver&by=school%20device'));
+    assert.match(page, /Body-grip first|body-grip first/);
+    assert.match(page, /foothold and snare first/);
+    // an unknown way is told by type
+    assert.match(textOf(await get('/book/earns?species=beaver&by=school%20nothing')), /Lodge run/);
   });
 });

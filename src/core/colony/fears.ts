@@ -1,6 +1,17 @@
 import type { Fear, LocalState, Look, Pass, SetHistory, Trait } from './looks';
 import { FEARS, STATES } from './looks';
-import { FAULT_PRIOR, FEARS_OF, FEAR_PRIOR, IN_USE_UNKNOWN, MET_BEFORE, NIGHTLY, PASSING, TAUGHT_MOST, TEACHES } from './practice';
+import {
+  BY_PRACTICE,
+  FAULT_PRIOR,
+  FEARS_OF,
+  FEAR_PRIOR,
+  IN_USE_UNKNOWN,
+  MET_BEFORE,
+  TAUGHT_MOST,
+  TEACHES,
+  type Likely,
+  type NightRow,
+} from './practice';
 import type { DeviceClass } from '../devices/sizes';
 
 /** Trapping before the record began, as far as it teaches. */
@@ -16,6 +27,8 @@ export interface Learned {
   fears: Shares<Fear>;
   /** of each set, what may be wrong with it */
   sets: Record<string, Shares<LocalState>>;
+  /** by which chances a night it was worked out */
+  likely: Likely;
 }
 
 const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
@@ -32,14 +45,14 @@ function sharesOf<K extends string>(keys: readonly K[], logs: (key: K) => number
 }
 
 /** How likely it is that a look after so many nights in the working range found what it found. @returns 0 to 1 */
-export function chanceOf({ saw, nights }: Pick<Look, 'saw' | 'nights'>, row: LocalState | 'shy'): number {
-  const nightly = NIGHTLY[row];
+export function chanceOf({ saw, nights }: Pick<Look, 'saw' | 'nights'>, row: NightRow, likely: Likely = BY_PRACTICE): number {
+  const nightly = likely.nightly[row];
   const touched = sum(Object.values(nightly));
   const stays = (1 - touched) ** nights;
   return saw === 'untouched' ? stays : (nightly[saw] / touched) * (1 - stays);
 }
 
-const rowOf = (state: LocalState, isShy: boolean): LocalState | 'shy' => (state === 'works' && isShy ? 'shy' : state);
+const rowOf = (state: LocalState, isShy: boolean): NightRow => (state === 'works' && isShy ? 'shy' : state);
 
 /** How likely a set is in each state before anything happened at it. */
 export function statesBefore(inUse: number | null): Shares<LocalState> {
@@ -70,8 +83,8 @@ export function fearsBefore(looks: readonly Look[], before: readonly Before[], h
   return sharesOf(FEARS, (fear) => Math.log(odds[fear]));
 }
 
-function logLikelihood({ looks, passes }: { looks: readonly Look[]; passes: readonly Pass[] }, row: LocalState | 'shy'): number {
-  return sum(looks.map((l) => Math.log(chanceOf(l, row)))) + sum(passes.map((p) => Math.log(PASSING[row][p.did])));
+function logLikelihood({ looks, passes }: { looks: readonly Look[]; passes: readonly Pass[] }, row: NightRow, likely: Likely): number {
+  return sum(looks.map((l) => Math.log(chanceOf(l, row, likely)))) + sum(passes.map((p) => Math.log(likely.passing[row][p.did])));
 }
 
 /**
@@ -80,7 +93,12 @@ function logLikelihood({ looks, passes }: { looks: readonly Look[]; passes: read
  *
  * @source Bayes’ rule over fears and, within each, over the states of each set; the chances a night are practice (`practice.ts`)
  */
-export function learned(sets: readonly SetHistory[], before: readonly Before[] = [], held: Partial<Shares<Fear>> = {}): Learned {
+export function learned(
+  sets: readonly SetHistory[],
+  before: readonly Before[] = [],
+  held: Partial<Shares<Fear>> = {},
+  likely: Likely = BY_PRACTICE,
+): Learned {
   const prior = fearsBefore(
     sets.flatMap((s) => s.looks),
     before,
@@ -89,7 +107,7 @@ export function learned(sets: readonly SetHistory[], before: readonly Before[] =
   // of each set, of each fear: the joint weight of its states
   const joint = sets.map((set) => {
     const states = statesBefore(set.inUse);
-    const rows = entriesOf([...STATES, 'shy'] as const, (row) => logLikelihood(set, row));
+    const rows = entriesOf([...STATES, 'shy'] as const, (row) => logLikelihood(set, row, likely));
     return entriesOf(FEARS, (fear) =>
       entriesOf(STATES, (state) => Math.log(states[state]) + rows[rowOf(state, fear !== 'nothing' && set.traits.includes(fear))]),
     );
@@ -102,6 +120,7 @@ export function learned(sets: readonly SetHistory[], before: readonly Before[] =
   const fears = sharesOf(FEARS, (fear) => Math.log(prior[fear]) + sum(joint.map((own) => logOf(own[fear]))));
   return {
     fears,
+    likely,
     sets: Object.fromEntries(
       sets.map((set, n) => {
         const within = FEARS.map((fear) => ({ share: fears[fear], states: sharesOf(STATES, (state) => joint[n]?.[fear][state] ?? 0) }));
@@ -121,8 +140,8 @@ export const shyOf = ({ fears }: Learned): DeviceClass[] =>
     .map(([device]) => device);
 
 /** What each set takes beside one that works and that nobody shies from: 0 to 1, by its id; 1 for a set that is not known. */
-export function worthOf(histories: readonly SetHistory[], { fears, sets }: Learned): (set: string) => number {
-  const share = (row: keyof typeof NIGHTLY): number => NIGHTLY[row].caught / NIGHTLY.works.caught;
+export function worthOf(histories: readonly SetHistory[], { fears, sets, likely: { nightly } }: Learned): (set: string) => number {
+  const share = (row: NightRow): number => nightly[row].caught / nightly.works.caught;
   return (id) => {
     const history = histories.find((h) => h.id === id);
     const states = sets[id];

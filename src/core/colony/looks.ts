@@ -6,7 +6,20 @@ export const SAW = ['caught', 'touched', 'sprung', 'meddled', 'baitGone', 'untou
 export type Saw = (typeof SAW)[number];
 
 /** What animals can learn to shy from. `nothing`: of nothing that was tried. */
-export const FEARS = ['nothing', 'bodyGrip', 'foothold', 'snareWater', 'snareLand', 'scentBank', 'scentWater', 'fence'] as const;
+export const FEARS = [
+  'nothing',
+  'bodyGrip',
+  'foothold',
+  'snareWater',
+  'snareLand',
+  'scentBank',
+  'scentWater',
+  'fence',
+  'heavy',
+  'onLand',
+  'atLodge',
+  'atDam',
+] as const;
 export type Fear = (typeof FEARS)[number];
 export type Trait = Exclude<Fear, 'nothing'>;
 

@@ -44,7 +44,7 @@ export function statesThere(sets: readonly Shares<LocalState>[], inUse: number |
  *
  * @source D. V. Lindley, On a measure of the information provided by an experiment, Annals of Mathematical Statistics 27 (1956), from memory
  */
-export function tellsMost({ fears }: Learned, trials: readonly Trial[], nights = TRIAL_NIGHTS): Told[] {
+export function tellsMost({ fears, likely }: Learned, trials: readonly Trial[], nights = TRIAL_NIGHTS): Told[] {
   const known = bitsOf(fears);
   return trials
     .map(({ id, traits, states }): Told => {
@@ -52,7 +52,7 @@ export function tellsMost({ fears }: Learned, trials: readonly Trial[], nights =
         const weights = FEARS.map((fear) => {
           const isShy = fear !== 'nothing' && traits.includes(fear);
           const chance = STATES.reduce(
-            (sum, state) => sum + states[state] * chanceOf({ saw, nights }, state === 'works' && isShy ? 'shy' : state),
+            (sum, state) => sum + states[state] * chanceOf({ saw, nights }, state === 'works' && isShy ? 'shy' : state, likely),
             0,
           );
           return fears[fear] * chance;

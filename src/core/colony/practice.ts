@@ -2,7 +2,9 @@ import type { DeviceClass } from '../devices/sizes';
 import type { Fear, LocalState, Saw, Trait } from './looks';
 
 /** How likely each is, a device a night; what is left of 1 is that nothing touched it. */
-type Nightly = Record<Exclude<Saw, 'untouched'>, number>;
+export type Nightly = Record<Exclude<Saw, 'untouched'>, number>;
+/** What a night is like: a set's own state, or that they shy from it. */
+export type NightRow = LocalState | 'shy';
 
 /**
  * What a device does in a night in its working range, where the animals shy from nothing it has, where they shy from it, and where something
@@ -10,7 +12,7 @@ type Nightly = Record<Exclude<Saw, 'untouched'>, number>;
  *
  * @source common practice, in numbers of our own; a usual set takes an animal in about one night of ten
  */
-export const NIGHTLY: Readonly<Record<LocalState | 'shy', Nightly>> = {
+export const NIGHTLY: Readonly<Record<NightRow, Readonly<Nightly>>> = {
   works: { caught: 0.1, touched: 0.03, sprung: 0.03, meddled: 0.03, baitGone: 0.02 },
   shy: { caught: 0.01, touched: 0.04, sprung: 0.03, meddled: 0.08, baitGone: 0.01 },
   notInUse: { caught: 0.002, touched: 0.002, sprung: 0.01, meddled: 0.003, baitGone: 0.005 },
@@ -19,7 +21,7 @@ export const NIGHTLY: Readonly<Record<LocalState | 'shy', Nightly>> = {
 };
 
 /** How likely a night with an animal before the camera, or its tracks there, that was not caught. [practice] */
-export const PASSING: Readonly<Record<LocalState | 'shy', Record<'passed' | 'turned', number>>> = {
+export const PASSING: Readonly<Record<NightRow, Readonly<Record<'passed' | 'turned', number>>>> = {
   works: { passed: 0.3, turned: 0.06 },
   shy: { passed: 0.35, turned: 0.3 },
   notInUse: { passed: 0.03, turned: 0.01 },
@@ -29,7 +31,7 @@ export const PASSING: Readonly<Record<LocalState | 'shy', Record<'passed' | 'tur
 
 /** How likely each fear is before anything was met: shyness is rare, and of body-grips and castor least so. [practice] */
 export const FEAR_PRIOR: Readonly<Record<Fear, number>> = {
-  nothing: 0.72,
+  nothing: 0.68,
   bodyGrip: 0.08,
   foothold: 0.04,
   snareWater: 0.02,
@@ -37,6 +39,10 @@ export const FEAR_PRIOR: Readonly<Record<Fear, number>> = {
   scentBank: 0.05,
   scentWater: 0.02,
   fence: 0.04,
+  heavy: 0.01,
+  onLand: 0.01,
+  atLodge: 0.01,
+  atDam: 0.01,
 };
 
 /** How likely a set has something wrong with it, where its place is surely in use. [practice] */
@@ -64,3 +70,40 @@ export const FEARS_OF: Readonly<Record<DeviceClass, readonly Trait[]>> = {
   snare: ['snareWater', 'snareLand'],
   enclosed: [],
 };
+
+/** What a night brings, by what is true: practice, or what somebody holds of a colony instead. */
+export interface Likely {
+  nightly: typeof NIGHTLY;
+  passing: typeof PASSING;
+}
+export const BY_PRACTICE: Likely = { nightly: NIGHTLY, passing: PASSING };
+
+export const NIGHT_ROWS: readonly NightRow[] = ['works', 'shy', 'notInUse', 'mechanical', 'disturbed'];
+export const NIGHT_SAWS = ['caught', 'touched', 'sprung', 'meddled', 'baitGone', 'passed', 'turned'] as const;
+export type NightSaw = (typeof NIGHT_SAWS)[number];
+
+/** One chance of a night that somebody holds otherwise. */
+export interface HeldChance {
+  row: NightRow;
+  saw: NightSaw;
+  share: number;
+}
+
+const isPassing = (saw: NightSaw): saw is 'passed' | 'turned' => saw === 'passed' || saw === 'turned';
+export const chanceIn = ({ nightly, passing }: Likely, row: NightRow, saw: NightSaw): number =>
+  isPassing(saw) ? passing[row][saw] : nightly[row][saw];
+
+/** Practice with what somebody holds in its place. */
+export function likelyBy(held: readonly HeldChance[]): Likely {
+  if (held.length === 0) return BY_PRACTICE;
+  const nightly = structuredClone(NIGHTLY) as Record<NightRow, Nightly>;
+  const passing = structuredClone(PASSING) as Record<NightRow, Record<'passed' | 'turned', number>>;
+  for (const { row, saw, share } of held)
+    if (isPassing(saw)) passing[row][saw] = share;
+    else nightly[row][saw] = share;
+  return { nightly, passing };
+}
+
+/** The rows in which so much happens that no night could go by untouched. */
+export const fullRows = ({ nightly }: Likely): NightRow[] =>
+  NIGHT_ROWS.filter((row) => Object.values(nightly[row]).reduce((sum, share) => sum + share, 0) >= 0.99);

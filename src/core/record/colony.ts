@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FEARS } from '../colony/looks';
+import { fullRows, likelyBy, NIGHT_ROWS, NIGHT_SAWS, type NightRow } from '../colony/practice';
 import { SPECIES } from '../animals/species';
 import { choice, count, date, drawn, id, instant, name, note } from './fieldKinds';
 
@@ -39,6 +40,22 @@ export const colonySchema = z
       ),
       'Held beforehand',
     ),
+    /** chances a night that somebody holds otherwise than practice */
+    likely: drawn(
+      z
+        .array(
+          z.strictObject({
+            row: choice('What is true', NIGHT_ROWS as [NightRow, ...NightRow[]]),
+            saw: choice('What a night brings', NIGHT_SAWS),
+            share: z
+              .number({ error: 'A chance is a share of a hundred.' })
+              .min(0.0005, { error: 'Nothing is impossible: 0.05% at least.' })
+              .max(0.9, { error: 'Nothing is sure in one night: 90% at most.' }),
+          }),
+        )
+        .max(NIGHT_SAWS.length * 5),
+      'What a night brings',
+    ).default([]),
     /** from how sure on it is called done */
     clear: z
       .number({ error: 'How sure is a share of a hundred.' })
@@ -60,6 +77,10 @@ export const colonySchema = z
   .refine(({ beliefs }) => beliefs.reduce((sum, b) => sum + b.share, 0) <= 0.99, {
     path: ['beliefs', 0, 'share'],
     error: 'Together they are more than 99%: leave something for what nobody thought of.',
+  })
+  .refine(({ likely }) => fullRows(likelyBy(likely)).length === 0, {
+    path: ['likely', 0, 'share'],
+    error: 'Together they leave no night without a touch: keep each line under 99%.',
   })
   .refine(({ first }) => first === null || first.low <= first.high, {
     path: ['first'],

@@ -62,3 +62,7 @@ export function latestStart(owed: readonly Owed[]): Date | null {
   }
   return Number.isFinite(start) ? new Date(start) : null;
 }
+
+/** Nights that a rule allows between two checks, one at least. */
+export const nightsOf = (rule: CheckRule): number =>
+  rule.kind === 'elapsed' ? Math.max(1, Math.floor(rule.hours / 24)) : Math.max(1, rule.days);

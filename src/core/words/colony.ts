@@ -1,4 +1,5 @@
 import type { Fear, LocalState, Saw, SetHistory, Trait } from '../colony/looks';
+import type { NightRow, NightSaw } from '../colony/practice';
 import type { Learned } from '../colony/fears';
 import type { Told } from '../colony/next';
 import { TRIAL_NIGHTS } from '../colony/next';
@@ -17,6 +18,28 @@ export const FEAR_WORDS: Readonly<Record<Fear, string>> = {
   scentBank: 'scent on the bank',
   scentWater: 'scent on the water',
   fence: 'fences',
+  heavy: 'heavy traps',
+  onLand: 'sets on land',
+  atLodge: 'sets at the lodge',
+  atDam: 'sets at the dam',
+};
+
+/** What can be true of a set in a night, and what a night brings then. */
+export const NIGHT_ROW_WORDS: Readonly<Record<NightRow, string>> = {
+  works: 'a set that works',
+  shy: 'they shy from it',
+  notInUse: 'place not in use',
+  mechanical: 'a faulty trap',
+  disturbed: 'place disturbed',
+};
+export const NIGHT_SAW_WORDS: Readonly<Record<NightSaw, string>> = {
+  caught: 'catch',
+  touched: 'miss, escape',
+  sprung: 'sprung empty',
+  meddled: 'plugged, knocked',
+  baitGone: 'bait taken',
+  passed: 'seen passing',
+  turned: 'seen turning',
 };
 
 /** Without a word before it. */

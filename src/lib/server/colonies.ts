@@ -2,6 +2,7 @@ import { learned, shyOf, worthOf, type Before } from '#core/colony/fears';
 import type { Fear, SetHistory } from '#core/colony/looks';
 import { metAt } from '#core/colony/history';
 import { scopesOf, type Scope } from '#core/colony/scope';
+import { likelyBy } from '#core/colony/practice';
 import { traitsOf } from '#core/colony/traits';
 import { colonyRange } from '#core/counting/colonyRange';
 import { howManyLeft } from '#core/counting/left';
@@ -72,7 +73,12 @@ function tasted({ season, scouted, worked }: ColonyRecord, scope: Scope, { who, 
   };
   const meant = here.filter(({ set }) => set.species === scope.species);
   const histories = meant.map((one) => historyOf(one, { season, scouted: seen, scope, now, hands: armAndWaders(who.person.measures) }));
-  return { worked: here, seen, histories, taught: learned(histories, beforeOf(scope, season), heldBefore(scope)) };
+  return {
+    worked: here,
+    seen,
+    histories,
+    taught: learned(histories, beforeOf(scope, season), heldBefore(scope), likelyBy(scope.colony?.likely ?? [])),
+  };
 }
 
 /** What the record holds of one colony, and what that comes to. */
@@ -130,6 +136,8 @@ function traitsIn(set: TrapSet, season: Season, now: Date, hands: HistoryAsked['
   const design = layOut(type, laid, 'us');
   return traitsOf({
     devices: [...new Set(set.stays.map((s) => classOf(season, s.device)))],
+    sizes: season.shed.filter((d) => set.stays.some((s) => s.device === d.id)),
+    place: station.kind,
     parts: design.parts,
     known: laid.then,
     surface: station.surface,

@@ -1,7 +1,7 @@
 import type { NewEntry } from '#core/record/entry';
 import { FEARS } from '#core/colony/looks';
-import { FEAR_PRIOR } from '#core/colony/practice';
-import { SHORT } from '#core/words/colony';
+import { BY_PRACTICE, chanceIn, FEAR_PRIOR, NIGHT_ROWS, NIGHT_SAWS } from '#core/colony/practice';
+import { NIGHT_ROW_WORDS, SHORT } from '#core/words/colony';
 import { CLEAR } from '#core/record/colony';
 import type { Colony } from '#core/record/kinds';
 import { bodyOf, type Written } from '#core/record/written';
@@ -38,6 +38,15 @@ export function formOf(read: ColonyRead, season: Season, { now }: App.Locals) {
       practice: `${FEAR_PRIOR[fear] * 100}`,
       typed: percentOf(colony?.beliefs.find((b) => b.fear === fear)?.share),
     })),
+    likely: NIGHT_ROWS.map((row) => ({
+      row,
+      word: NIGHT_ROW_WORDS[row],
+      cells: NIGHT_SAWS.map((saw) => ({
+        saw,
+        practice: percentOf(chanceIn(BY_PRACTICE, row, saw)),
+        typed: percentOf(colony?.likely.find((l) => l.row === row && l.saw === saw)?.share),
+      })),
+    })),
     waters: season.waters.map((w) => ({ id: w.id, name: w.name, isOwn: waters.includes(w.id) })),
     places: season.stations
       .filter((s) => waters.includes(s.water))
@@ -61,6 +70,12 @@ export function readColonyForm(read: Reader, before: Written<Colony> | null, sea
     const share = read.number(`belief.${fear}`);
     return share === undefined ? [] : [{ fear, share: share / 100 }];
   });
+  const likely = NIGHT_ROWS.flatMap((row) =>
+    NIGHT_SAWS.flatMap((saw) => {
+      const share = read.number(`likely.${row}.${saw}`);
+      return share === undefined ? [] : [{ row, saw, share: share / 100 }];
+    }),
+  );
   if (!read.ok()) return null;
   return {
     name: read.text('name'),
@@ -71,6 +86,7 @@ export function readColonyForm(read: Reader, before: Written<Colony> | null, sea
     why: read.text('why'),
     clear: (clear ?? 0) / 100,
     beliefs,
+    likely,
     done: before?.done ?? null,
     note: read.text('note'),
   };

@@ -104,7 +104,7 @@ export function trialsOf(read: ColonyRead, season: Season, now: Date) {
     const there = read.histories.filter((h: SetHistory) => h.place === station.id).flatMap((h) => read.taught.sets[h.id] ?? []);
     return {
       id: `${station.id} ${type}`,
-      traits: traitsOfType(setTypeOf(type)),
+      traits: traitsOfType(setTypeOf(type), station.kind),
       states: statesThere(there, read.seen.activity(station.id, species)),
     };
   });

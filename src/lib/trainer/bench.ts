@@ -14,7 +14,7 @@ import { plainFrame } from '#core/units/frame';
 import type { BenchData } from '$lib/server/benchData';
 
 /** What a lesson's place gives the critique: its sign, who was trapped before, ice. Nothing of the record. */
-function aroundOf(pond: Stranger, lesson: Lesson, station: Station): Around {
+export function aroundOf(pond: Stranger, lesson: Lesson, station: Station): Around {
   const signs = pond.signs[station.id] ?? [];
   const { verdict, sentence } = useOf(signs, dayOf(0));
   return {

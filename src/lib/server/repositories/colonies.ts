@@ -8,7 +8,9 @@ export const putColony = (trx: Knex, own: Colony, { crew, entry }: Owner) => ups
 /** The colonies of a crew, by name. */
 export async function colonies(db: Knex, crew: string): Promise<Written<Colony>[]> {
   return db('colony')
-    .select('id', 'name', 'species', 'waters', 'stations', 'first', 'why', 'clear', 'beliefs', 'done', 'note', { entry: 'entry_id' })
+    .select('id', 'name', 'species', 'waters', 'stations', 'first', 'why', 'clear', 'beliefs', 'likely', 'done', 'note', {
+      entry: 'entry_id',
+    })
     .where({ crew_id: crew })
     .orderBy('name');
 }

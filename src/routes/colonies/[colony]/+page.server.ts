@@ -90,9 +90,11 @@ async function colonyOf(locals: App.Locals, id: string, or = id) {
 }
 
 /** The field of a share that was refused: the list holds what was typed alone. */
-function beliefField(path: string, { beliefs }: Pick<Colony, 'beliefs'>): string {
-  const [, n] = /^beliefs\.(\d+)\./.exec(path) ?? [];
-  return n === undefined ? path : `belief.${beliefs[Number(n)]?.fear ?? ''}`;
+function shareField(path: string, { beliefs, likely }: Pick<Colony, 'beliefs' | 'likely'>): string {
+  const [, list, n] = /^(beliefs|likely)\.(\d+)\./.exec(path) ?? [];
+  if (list === 'beliefs') return `belief.${beliefs[Number(n)]?.fear ?? ''}`;
+  const own = likely[Number(n)];
+  return own ? `likely.${own.row}.${own.saw}` : path;
 }
 
 /** Writes what was said of a colony being done; what is refused stands at the day to look again. */
@@ -122,7 +124,7 @@ export const actions: Actions = {
           body: { id, species: scope.species, ...body },
           ...(scope.colony ? openedOn(read, scope.colony) : {}),
         }),
-      (path) => (path === 'first' ? 'low' : path === 'waters' ? 'water' : beliefField(path, body)),
+      (path) => (path === 'first' ? 'low' : path === 'waters' ? 'water' : shareField(path, body)),
     );
     if ('failure' in result) return result.failure;
     redirect(303, `/colonies/${id}?saved=1`);

@@ -5,6 +5,7 @@
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
   import { keeping } from '$lib/ui/keeping';
+  import LikelyFields from './LikelyFields.svelte';
   import type { PageData } from './$types';
 
   /** What a colony is called, which waters and places it uses, and how many lived there at first. */
@@ -78,6 +79,7 @@
         {/each}
       </div>
     </details>
+    <LikelyFields rows={own.likely} {kept} />
     <button class="btn btn-primary mt-3">Save the colony</button>
   </form>
 </details>

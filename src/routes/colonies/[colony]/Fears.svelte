@@ -1,14 +1,19 @@
 <script lang="ts">
+  import { many } from '#core/units/many';
+
   /** What they may have learned to shy from, with what was met. */
   let { fears }: { fears: readonly { word: string; chance: number; met: string }[] } = $props();
+  /** less than that is hardly believed */
+  const HARDLY = 0.01;
+  const likely = $derived(fears.filter((f) => f.chance >= HARDLY));
+  const unlikely = $derived(fears.filter((f) => f.chance < HARDLY));
   const most = $derived(Math.max(...fears.map((f) => f.chance)));
 </script>
 
-<section>
-  <h2>What they shy from</h2>
-  <table aria-label="What they may shy from">
+{#snippet list(rows: typeof fears, label: string)}
+  <table aria-label={label}>
     <tbody>
-      {#each fears as { word, chance, met } (word)}
+      {#each rows as { word, chance, met } (word)}
         <tr>
           <th scope="row"
             >{word}{#if met}<small>{met}</small>{/if}</th
@@ -19,6 +24,17 @@
       {/each}
     </tbody>
   </table>
+{/snippet}
+
+<section>
+  <h2>What they shy from</h2>
+  {@render list(likely, 'What they may shy from')}
+  {#if unlikely.length > 0}
+    <details>
+      <summary>{many(unlikely.length, 'other')}, under 1% each</summary>
+      {@render list(unlikely, 'What they hardly shy from')}
+    </details>
+  {/if}
   <p class="quiet mt-1">
     If any are left. One thing at a time; a place out of use or a stiff trigger is looked for at its set. <a
       class="link"
@@ -28,6 +44,11 @@
 </section>
 
 <style>
+  summary {
+    cursor: pointer;
+    min-height: 32px;
+    align-content: center;
+  }
   table {
     width: 100%;
     border-spacing: 0 4px;

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { FEARS, STATES } from '#core/colony/looks';
-  import { FEAR_PRIOR, NIGHTLY, PASSING } from '#core/colony/practice';
+  import { FEARS } from '#core/colony/looks';
+  import { BY_PRACTICE, chanceIn, FEAR_PRIOR, NIGHT_ROWS, NIGHT_SAWS } from '#core/colony/practice';
   import type { Calibration, Held } from '#core/counting/calibration';
-  import { SHORT } from '#core/words/colony';
+  import { NIGHT_ROW_WORDS, NIGHT_SAW_WORDS, SHORT } from '#core/words/colony';
   import type { Drawn } from '$lib/colony/oddsWorker';
   import OddsWorker from '$lib/colony/oddsWorker?worker&inline';
   import { grouped } from '#core/units/many';
@@ -25,20 +25,6 @@
     worker.postMessage({ count: COUNT, seed });
   }
   const percent = (share: number): string => `${Math.round(share * 1000) / 10}%`;
-  const ROWS = {
-    works: 'a set that works',
-    shy: 'they shy from it',
-    notInUse: 'place not in use',
-    mechanical: 'a faulty trap',
-    disturbed: 'place disturbed',
-  };
-  const SAWS = {
-    caught: 'catch',
-    touched: 'miss, escape',
-    sprung: 'sprung empty',
-    meddled: 'plugged, knocked',
-    baitGone: 'bait taken',
-  } as const;
 </script>
 
 <svelte:head><title>How sure the odds are · Zaprud</title></svelte:head>
@@ -83,22 +69,21 @@
   </div>
 
   <h2 class="mt-5">What each tells, by practice</h2>
-  <p class="quiet">A trap in its range for a night. Numbers of our own for common practice, without a published source.</p>
+  <p class="quiet">
+    A trap in its range for a night. Numbers of our own for common practice, without a published source; changed for one colony on its page.
+  </p>
   <Scroller label="What a night brings">
     <table class="plain-table mt-1">
       <thead>
         <tr
-          ><th scope="col">Where</th>{#each Object.values(SAWS) as word (word)}<th scope="col">{word}</th>{/each}<th scope="col"
-            >seen passing</th
-          ><th scope="col">seen turning</th></tr
+          ><th scope="col">Where</th>{#each NIGHT_SAWS as saw (saw)}<th scope="col">{NIGHT_SAW_WORDS[saw]}</th>{/each}</tr
         >
       </thead>
       <tbody>
-        {#each ['works', 'shy', ...STATES.filter((s) => s !== 'works')] as const as row (row)}
+        {#each NIGHT_ROWS as row (row)}
           <tr>
-            <th scope="row">{ROWS[row]}</th>
-            {#each Object.keys(SAWS) as saw (saw)}<td>{percent(NIGHTLY[row][saw as keyof typeof SAWS])}</td>{/each}
-            <td>{percent(PASSING[row].passed)}</td><td>{percent(PASSING[row].turned)}</td>
+            <th scope="row">{NIGHT_ROW_WORDS[row]}</th>
+            {#each NIGHT_SAWS as saw (saw)}<td>{percent(chanceIn(BY_PRACTICE, row, saw))}</td>{/each}
           </tr>
         {/each}
       </tbody>

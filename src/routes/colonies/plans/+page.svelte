@@ -54,6 +54,9 @@
       error={errors[`${at}breaks`]}
     />
     <TextField label="Nights between checks" name="{at}every" value={String(own.every)} error={errors[`${at}every`]} inputmode="numeric" />
+    {#if data.law && own.every > data.law.nights}
+      <p class="problem">Your line is checked {data.law.said}: this plan looks more rarely.</p>
+    {/if}
     <SelectField
       label="After a miss"
       name="{at}miss"

@@ -4,10 +4,9 @@
   import type { Lesson } from '#core/trainer/lived';
   import type { Stranger } from '#core/trainer/stranger';
   import type { System } from '#core/units/factors';
-  import { weighed } from '#core/critique/weigh';
   import { setTypeOf } from '#core/sets/catalogue';
-  import { tell } from '#core/words/finding';
   import { isLesson, nightStory, outcomeText, placeText, shyText } from '#core/words/trainer';
+  import { remarksOn } from '$lib/trainer/remarks';
   import StateMark from '$lib/ui/StateMark.svelte';
 
   /** What really happened, place by place, once the nights are over. */
@@ -18,16 +17,14 @@
     const found = lesson.hidden.world.family.find((a) => a.id === id);
     return found ? ageOf(found) : 'beaver';
   };
-  /** what the bench said of a set as it was left */
+  /** what was wrong with a set as it was built */
   const faults = $derived(
-    lesson.sets.flatMap(({ build, design }) =>
-      design.findings
-        .filter((f) => ['dangerous', 'will fail', 'likely to fail'].includes(weighed(f) ?? ''))
-        .map((f) => ({
-          ...tell(f, system),
-          id: `${build.id} ${f.says}`,
-          set: `${setTypeOf(build.type).name}, ${nameOf(build.station)}`,
-        })),
+    lesson.sets.flatMap((set) =>
+      remarksOn(pond, lesson, set, system).map((r, n) => ({
+        ...r,
+        id: `${set.build.id} ${n}`,
+        set: `${setTypeOf(set.build.type).name}, ${nameOf(set.build.station)}`,
+      })),
     ),
   );
 </script>
@@ -60,7 +57,7 @@
   </ol>
 </details>
 {#if faults.length > 0}
-  <h3 class="mt-3">What the bench had said</h3>
+  <h3 class="mt-3">What an old hand would have said</h3>
   <ul>
     {#each faults as f (f.id)}<li><b>{f.set}</b>: {f.sentence}</li>{/each}
   </ul>
