@@ -1,16 +1,21 @@
 # Starts Zaprud's own PostgreSQL for ./start. Sourced; wants setup.sh, $pg_port, and sets $bin, $data, $pg_started, DATABASE_URL.
 
-start_postgres() {
+# Where the record lies: sets $bin, $home, $data.
+find_record() {
   bin=$(pg_bin)
   [ -n "$bin" ] || fail "PostgreSQL is not installed, and could not be."
   local version
   version=$("$bin/postgres" --version | grep -oE '[0-9]+' | head -n 1)
   local root_home=/var/lib/zaprud own_home="${XDG_STATE_HOME:-$HOME/.local/state}/zaprud"
-  local home=$own_home other=$root_home
+  home=$own_home other=$root_home
   if [ "$(id -u)" -eq 0 ]; then home=$root_home other=$own_home; fi
   home=${ZAPRUD_HOME:-$home}
-  data=$home/pg$version
-  if [ -z "${ZAPRUD_HOME:-}" ] && [ -d "$other/pg$version" ]; then say "  (another record lies in $other/pg$version: it belongs to a start as another user and is left alone)"; fi
+  data=$home/pg$version other=$other/pg$version
+}
+
+start_postgres() {
+  find_record
+  if [ -z "${ZAPRUD_HOME:-}" ] && [ -d "$other" ]; then say "  (another record lies in $other: it belongs to a start as another user and is left alone)"; fi
   local old
   for old in "$home"/pg*; do
     [ -d "$old" ] && [ "$old" != "$data" ] && say "  (an older record lies in $old, made by another PostgreSQL version: it is left alone)"
@@ -71,4 +76,23 @@ why_postgres() {
     *"lock file"*) echo "Another PostgreSQL is running on the record in $data. Stop it first." ;;
     *) echo "PostgreSQL did not start: ${fatal:-see $1}" ;;
   esac
+}
+
+# For ./backup and ./restore: the record as it runs, or started for as long as they take. Sets DATABASE_URL.
+reach_postgres() {
+  [ -n "${DATABASE_URL:-}" ] && return 0
+  find_record
+  pg_started=
+  if as_postgres "$bin/pg_ctl" -D "$data" status >/dev/null 2>&1 && is_postgres; then
+    pg_port=$(sed -n 4p "$data/postmaster.pid")
+    export DATABASE_URL="postgresql://zaprud:$(cat "$home/password")@127.0.0.1:$pg_port/postgres"
+  else
+    pg_port=${ZAPRUD_PG_PORT:-$((${PORT:-8642} + 1))}
+    start_postgres >/dev/null
+  fi
+}
+
+leave_postgres() {
+  [ -n "${pg_started:-}" ] || return 0
+  as_postgres "$bin/pg_ctl" -D "$data" -m fast -w stop >/dev/null 2>&1
 }

@@ -30,6 +30,12 @@ function refusal(words: string[], over: NodeJS.ProcessEnv = {}, cwd = process.cw
   return { code: done.status, text: done.stdout + done.stderr };
 }
 
+/** What ./backup or ./restore prints, and its code. */
+function run(script: 'backup' | 'restore', ...words: string[]): { code: number | null; text: string } {
+  const done = spawnSync(`${process.cwd()}/${script}`, words, { env, cwd: home, encoding: 'utf8', timeout: 90_000 });
+  return { code: done.status, text: done.stdout + done.stderr };
+}
+
 /** ./start under a pseudo terminal, until it is open; its screen, and a way to press keys. */
 async function open(words: string[] = [], over: NodeJS.ProcessEnv = {}, cwd = process.cwd()) {
   const child: ChildProcess = spawn('script', ['-qfec', [`${process.cwd()}/start`, ...words].join(' '), '/dev/null'], {
@@ -89,7 +95,24 @@ describe('./start', () => {
     const another = refusal([]);
     assert.notEqual(another.code, 0);
     assert.match(another.text, /already starting or running/);
+    // a copy is made and put back while it runs, and made again when it does not
+    const copy = `${home}/copy.gz`;
+    const made = run('backup', copy);
+    const digest = /Digest ([0-9a-f]{16})/.exec(made.text)?.[1];
+    assert.equal(made.code, 0, made.text);
+    assert.ok(digest);
+    const back = run('restore', copy);
+    assert.equal(back.code, 0, back.text);
+    assert.match(back.text, new RegExp(`Digest ${digest}, as when the copy was made`));
+    assert.equal(await answers(), 200);
     await second.press('\x03');
+    assert.equal(left(), '');
+    assert.match(run('backup', '--into', `${home}/days`).text, new RegExp(`Digest ${digest}`));
+    assert.equal(left(), '', 'what was started for it is stopped again');
+    writeFileSync(copy, 'hello');
+    assert.match(run('restore', copy).text, /Nothing was restored. It is broken/);
+    assert.match(run('restore').text, /Say which/);
+    assert.equal(run('backup', `${home}/nowhere/x.gz`).code, 1);
     assert.equal(left(), '');
   });
 
@@ -114,9 +137,9 @@ describe('./start', () => {
     assert.ok(!existsSync(mark));
     writeFileSync(mark, `${process.pid}\n${version}\n1700000000\n5432\n\n127.0.0.1\n`);
     chmodSync(mark, 0o644);
-    const run = await open();
-    assert.match(run.screen(), /earlier crash/);
-    await run.press('\x03');
+    const opened = await open();
+    assert.match(opened.screen(), /earlier crash/);
+    await opened.press('\x03');
     assert.equal(left(), '');
   });
 
@@ -124,11 +147,11 @@ describe('./start', () => {
     assert.match(refusal(['--fresh']).text, /--fresh --yes/);
     assert.match(refusal(['--nonsense']).text, /does not know “--nonsense”/);
     assert.match(refusal([], { PORT: 'abc' }).text, /PORT is a number/);
-    const run = await open(['--fresh', '--yes', '--no-demo']);
-    assert.match(run.screen(), /record is empty, as asked/);
+    const opened = await open(['--fresh', '--yes', '--no-demo']);
+    assert.match(opened.screen(), /record is empty, as asked/);
     const page = await fetch(`http://127.0.0.1:${port}/morning`, { redirect: 'manual' });
     assert.equal(page.headers.get('location'), '/begin');
-    await run.press('\x03');
+    await opened.press('\x03');
   });
 
   it('rights that PostgreSQL refuses are said in words', { skip: !asRoot }, () => {
