@@ -6,12 +6,15 @@ import { isId } from '#lib/form/newId';
 import { AWAY_SENTENCE, db, isAway } from '$lib/server/database';
 import { isNear, owns } from '$lib/server/pairing';
 import { plainPage, sendAgainPage } from '$lib/server/plainPage';
+import { probe } from '$lib/server/ready';
 import { whoIs } from '$lib/server/repositories/places';
 import { whoOf } from '#lib/season/who';
 import { themeOf } from '$lib/ui/theme';
 
 /** Who works, from the cookie; an empty record leads to its first page. While PostgreSQL is away every form keeps what was typed. */
 export const handle: Handle = async ({ event, resolve }) => {
+  const watched = await probe(event.url.pathname);
+  if (watched) return watched;
   event.locals.now = now();
   const typed = event.request.method === 'POST' ? event.request.clone() : null;
   const themed = (html: string) =>

@@ -52,7 +52,7 @@ need_packages() {
 # The build, only when a source changed since the last one.
 need_build() {
   local stamp=build/.zaprud-sources hash
-  hash=$(find src static svelte.config.js vite.config.ts package-lock.json tsconfig.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
+  hash=$(find src static db/migrations svelte.config.js vite.config.ts package-lock.json tsconfig.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
   [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$hash" ] && return 0
   say "  Building the program ..."
   local log

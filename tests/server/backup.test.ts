@@ -189,3 +189,25 @@ describe('which copies stay', () => {
     );
   });
 });
+
+describe('what a machine that watches asks', () => {
+  const asked = async (path: string): Promise<[number, string]> => {
+    const answer = await fetch(`${program.base}${path}`);
+    return [answer.status, (await answer.text()).trim()];
+  };
+  it('the process answers, and the record in the shape that the program is made for', async () => {
+    assert.deepEqual(await asked('/health'), [200, 'ok']);
+    assert.deepEqual(await asked('/ready'), [200, 'ready']);
+  });
+  it('an older record and none are told apart, and the process is well all the same', async () => {
+    const [newest] = (await db('knex_migrations').orderBy('id', 'desc').limit(1)) as { id: number; name: string }[];
+    await db('knex_migrations').where({ id: newest?.id }).update({ name: '0001_entries.ts' });
+    assert.deepEqual(await asked('/ready'), [503, `the record is at 0001_entries.ts, this program is made for ${newest?.name ?? ''}`]);
+    await db('knex_migrations').where({ id: newest?.id }).update({ name: newest?.name });
+    await db.raw('alter table knex_migrations rename to elsewhere');
+    assert.deepEqual(await asked('/ready'), [503, 'there is no record in the database yet']);
+    assert.deepEqual(await asked('/health'), [200, 'ok']);
+    await db.raw('alter table elsewhere rename to knex_migrations');
+    assert.deepEqual(await asked('/ready'), [200, 'ready']);
+  });
+});
