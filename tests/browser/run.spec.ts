@@ -209,6 +209,19 @@ test.describe('the run of the day', () => {
     await expect(first).not.toHaveText(before ?? '');
     await page.getByRole('button', { name: 'Let all go' }).click();
     await expect(first).toHaveText(before ?? '');
+    // dragged by its grip to the third place it is held there, and the others close up
+    const [grip, third] = [stops.first().getByTitle('Drag it to another place'), stops.nth(2)];
+    const [from, to] = [await grip.boundingBox(), await third.boundingBox()];
+    if (!from || !to) throw new Error('nothing to drag');
+    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 10, to.y + to.height * 0.4, { steps: 8 });
+    await page.mouse.move(from.x + 10, to.y + to.height * 0.8, { steps: 4 });
+    await page.mouse.up();
+    await expect(page.getByRole('status')).toContainText('Held as you want it:');
+    await expect(stops.nth(2).getByRole('link')).toHaveText(before ?? '');
+    await page.getByRole('button', { name: 'Let all go' }).click();
+    await expect(first).toHaveText(before ?? '');
     const gpx = await page.getByRole('link', { name: /GPX/ }).getAttribute('href');
     expect(gpx?.split(/%2C|,/)).toHaveLength(await stops.count());
 

@@ -14,6 +14,7 @@
   import AskRun from './AskRun.svelte';
   import DayRail from './DayRail.svelte';
   import { DayOrder } from './dayOrder.svelte';
+  import { dragged } from './dragged';
   import StopRow from './StopRow.svelte';
   import WaysOut from './WaysOut.svelte';
 
@@ -115,7 +116,7 @@
         >
       </p>
     {/if}
-    <ol>
+    <ol {@attach plan.tours.length > 1 ? undefined : dragged((from, to) => it.moveTo(order, order[from] ?? '', to))}>
       {#each tour.stops as timed, i (timed.stop)}
         {@const stop = day.stops[timed.stop]}
         {#if stop}

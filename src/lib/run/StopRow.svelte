@@ -47,6 +47,11 @@
   </span>
   {#if move}
     <span class="moves no-print">
+      <span class="grip" title="Drag it to another place" aria-hidden="true"
+        ><svg viewBox="0 0 12 20" width="12" height="20"
+          ><path d="M2 3h2v2H2zM8 3h2v2H8zM2 9h2v2H2zM8 9h2v2H8zM2 15h2v2H2zM8 15h2v2H8z" fill="var(--mute)" /></svg
+        ></span
+      >
       <button type="button" class="btn btn-sm" disabled={nth === 1} onclick={() => move(-1)} aria-label="{stop.label} earlier">↑</button>
       <button type="button" class="btn btn-sm" disabled={nth === of} onclick={() => move(1)} aria-label="{stop.label} later">↓</button>
       {#if held}<button type="button" class="btn btn-sm" onclick={letGo} aria-label="Let {stop.label} go">Let go</button>
@@ -82,6 +87,17 @@
     gap: 4px;
     justify-content: end;
     min-width: 8rem;
+  }
+  .grip {
+    display: grid;
+    place-items: center;
+    min-width: 32px;
+    min-height: 32px;
+    cursor: grab;
+    touch-action: none;
+  }
+  li:global(.sortable-ghost) {
+    background: var(--water);
   }
   .late .time {
     color: var(--out);

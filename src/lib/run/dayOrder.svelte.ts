@@ -49,10 +49,13 @@ export class DayOrder {
 
   /** Puts a stop one place earlier or later in its person's day and holds it there. */
   move(order: readonly string[], id: string, by: -1 | 1): void {
-    const at = order.indexOf(id);
-    const before = by < 0 ? order[at - 2] : order[at + 1];
-    if (at + by < 0 || at + by >= order.length) return;
-    const after = before ?? START;
+    this.moveTo(order, id, order.indexOf(id) + by);
+  }
+
+  /** Puts a stop at a place of its person's day, from 0, and holds it there. */
+  moveTo(order: readonly string[], id: string, to: number): void {
+    if (to < 0 || to >= order.length || order.indexOf(id) === to) return;
+    const after = order.filter((o) => o !== id)[to - 1] ?? START;
     const kept = Object.entries(this.held).filter(([own, follows]) => own !== id && follows !== id && follows !== after);
     this.held = { ...Object.fromEntries(kept), [id]: after };
     if (this.ends === id) this.ends = null;
