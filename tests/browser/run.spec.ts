@@ -188,6 +188,16 @@ test('the round on paper is typed back in by the keyboard alone, and what somebo
   await page.getByLabel('Last looks made by').fill('2026-11-25T17:00');
   await page.getByRole('button', { name: 'Work it out' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Every set can stand.');
+  // or out of a calendar file, which is read here and kept nowhere
+  await page.getByText('Out of a calendar').click();
+  const file = (text: string) => ({ name: 'mine.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) });
+  await page.getByLabel('Calendar file (.ics)').setInputFiles(file('hello'));
+  await expect(page.getByText('That is no calendar file. Save one from your calendar as iCalendar (.ics).')).toBeVisible();
+  const event = 'BEGIN:VEVENT\r\nUID:1\r\nSUMMARY:Family\r\nDTSTART;VALUE=DATE:20261128\r\nDTEND;VALUE=DATE:20261130\r\nEND:VEVENT';
+  await page.getByLabel('Calendar file (.ics)').setInputFiles(file(`BEGIN:VCALENDAR\r\nVERSION:2.0\r\n${event}\r\nEND:VCALENDAR`));
+  await page.getByRole('link', { name: 'Family' }).click();
+  await expect(page.getByLabel('Back on the line')).toHaveValue(/2026-11-30T07:00/);
+  await expect(page.getByText(/they owe \d+ checks in that time/)).toBeVisible();
 });
 
 test.describe('the run of the day', () => {

@@ -10,7 +10,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals, url }) => {
   const season = await loadSeason(locals);
   const { now } = locals;
-  if (!season) return { line: null, from: '', to: '', problem: '', field: '', groups: [], said: '', before: '' };
+  if (!season) return { line: null, nowAt: now.getTime(), from: '', to: '', problem: '', field: '', groups: [], said: '', before: '' };
   const { line, clock } = season;
   const today = localDate(now, line.zone);
   const typed = (name: string, days: number, time: string): string =>
@@ -18,7 +18,8 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const read = (name: string, text: string) => readLocalTime(text, line.zone, url.searchParams.get(`${name}.which`), wallSaid(clock.hours));
   const [from, to] = [typed('from', 1, '17:00'), typed('to', 4, '07:00')];
   const [leaving, back] = [read('from', from), read('to', to)];
-  const asked = { line: line.name, from, to, groups: [], said: '', before: '' };
+  const nowAt = now.getTime();
+  const asked = { line: line.name, nowAt, from, to, groups: [], said: '', before: '' };
   if (!leaving.ok) return { ...asked, field: 'from', problem: leaving.sentence };
   if (!back.ok) return { ...asked, field: 'to', problem: back.sentence };
   if (leaving.at < now) return { ...asked, field: 'from', problem: 'That is past already. Say when the last looks are made.' };
@@ -51,6 +52,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
   const gone = shown.filter((s) => !s.stays);
   return {
     line: line.name,
+    nowAt,
     ...{ from, to, problem: '', field: '' },
     before: early[0]
       ? `${many(early.length, 'check')} ${agree(early.length, 'falls', 'fall')} due before that, the first ${whenText(early[0], now, clock)}.`

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { many } from '#core/units/many';
   import { YOUR_BOOK } from '#core/words/rules';
+  import FromCalendar from './FromCalendar.svelte';
   import PrintHead from '$lib/ui/PrintHead.svelte';
   import TimeField from '$lib/ui/TimeField.svelte';
   import Scroller from '$lib/ui/Scroller.svelte';
@@ -26,6 +27,7 @@
       <TimeField label="Back on the line" name="to" value={data.to} error={problemOf('to')} />
       <button class="btn">Work it out</button>
     </form>
+    {#if data.clock}<FromCalendar zone={data.clock.zone} clock={data.clock} now={data.nowAt} />{/if}
     {#if data.said}
       <p>
         {data.said}. {#if out.length > 0}Taken over, they owe {many(checks, 'check')} in that time.{/if}
