@@ -96,7 +96,8 @@ describe('the plan (weights of common practice)', () => {
 });
 
 describe('“I have 40 minutes and 8 traps here”', () => {
-  const names = Array.from({ length: 12 }, (_, i) => `p${i + 1}`);
+  const alike = (count: number) => Array.from({ length: count }, (_, i) => ({ name: `p${i + 1}`, minutes: 5 }));
+  const names = alike(12);
   it('is answered with how many, which, and what ends it', () => {
     assert.match(
       withinSentence(40, 8, 1, 5, names),
@@ -105,6 +106,27 @@ describe('“I have 40 minutes and 8 traps here”', () => {
     assert.match(withinSentence(90, 8, 1, 5, names), /Traps are what ends it/);
     assert.match(withinSentence(40, 8, 1, 5, names.slice(0, 2)), /set 2, .*No more places here are worth a trap/);
   });
+  it('a set through ice takes its own minutes: fewer fit, and a quick one still does', () => {
+    const places = [
+      { name: 'ice', minutes: 30 },
+      { name: 'run', minutes: 5 },
+      { name: 'ice too', minutes: 30 },
+    ];
+    assert.match(
+      withinSentence(40, 8, 1, 5, places),
+      /set 2, in this order: ice, run\. That takes about 35 minutes\. Time is what ends it\./,
+    );
+    const mixed = [place('a', { minutes: 30 }), place('b'), place('c', { minutes: 30 })];
+    const ranked = plan(mixed, { minutes: 36, wanted: 1000, handled: 1000 });
+    assert.deepEqual(
+      ranked.map((r) => [r.id, r.take]),
+      [
+        ['b', true],
+        ['a', true],
+        ['c', false],
+      ],
+    );
+  });
   it('says so when nothing fits', () => {
     assert.match(withinSentence(4, 8, 1, 5, names), /no set fits: one takes 5/);
     assert.match(withinSentence(40, 0, 1, 5, names), /Without a trap/);
@@ -112,10 +134,10 @@ describe('“I have 40 minutes and 8 traps here”', () => {
   });
   it('the plan’s sentence has its minutes, and the light', () => {
     assert.match(
-      planSentence(7, '25 Nov', '26 Nov', 1, '16:23', { people: 1, each: 5, minutes: 545 }),
+      planSentence(alike(7), '25 Nov', '26 Nov', 1, '16:23', { people: 1, each: 5, minutes: 545 }),
       /about 35 min for one person; daylight to 16:23 allows 109, with two people 218\. Back on 26 Nov, after 1 night/,
     );
-    assert.match(planSentence(0, '25 Nov', '26 Nov', 1, '16:23', INPUT), /Nothing worth setting/);
+    assert.match(planSentence([], '25 Nov', '26 Nov', 1, '16:23', INPUT), /Nothing worth setting/);
   });
 });
 

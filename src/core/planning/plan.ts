@@ -12,6 +12,8 @@ export interface Candidate {
   caught: number;
   nights: number;
   suggestion: Suggestion | null;
+  /** minutes of placing it, by one person; left out: as any set */
+  minutes?: number;
   /** what stands in the way whatever it is worth: no leave, out of reach */
   barred: string | null;
   /** a set or a plan stands there already */
@@ -40,6 +42,8 @@ export interface Ranked {
   id: string;
   /** animals per night expected, drawn towards the crew's mean */
   perNight: number;
+  /** minutes of placing it */
+  minutes: number;
   /** animals per hour of work */
   value: number;
   take: boolean;
@@ -85,21 +89,31 @@ export function planOf(candidates: readonly Candidate[], input: PlanInput): Rank
   const ranked = candidates
     .map((place) => {
       const perNight = (place.activity ?? UNSEEN) * drawnRate(place.caught, place.nights, input.mean);
-      return { place, perNight, value: (perNight * 60) / input.each };
+      const minutes = place.minutes ?? input.each;
+      return { place, perNight, minutes, value: (perNight * 60) / minutes };
     })
     .sort((a, b) => b.value - a.value || a.place.name.localeCompare(b.place.name));
-  const fit = fitting(input.minutes, input.people, input.each);
   let taken = 0;
   let daily = 0;
+  let spent = 0;
   const begun = new Set<string>();
-  return ranked.map(({ place, perNight, value }): Ranked => {
-    const reason = reasonLeft(place, { taken, daily, perNight, fit, input, begun });
+  return ranked.map(({ place, perNight, minutes, value }): Ranked => {
+    const reason = reasonLeft(place, { taken, daily, perNight, spent: spent + minutes, input, begun });
     if (!reason) {
       taken += 1;
       daily += perNight;
+      spent += minutes;
       begun.add(place.water);
     }
-    return { id: place.id, perNight, value, take: !reason, left: reason?.left ?? null, why: reason?.why ?? taking(place, perNight) };
+    return {
+      id: place.id,
+      perNight,
+      minutes,
+      value,
+      take: !reason,
+      left: reason?.left ?? null,
+      why: reason?.why ?? taking(place, perNight),
+    };
   });
 }
 
@@ -107,7 +121,8 @@ interface SoFar {
   taken: number;
   daily: number;
   perNight: number;
-  fit: number;
+  /** minutes of all that is taken, with this one */
+  spent: number;
   /** waters on which a place is taken */
   begun: ReadonlySet<string>;
   input: PlanInput;
@@ -115,7 +130,7 @@ interface SoFar {
 
 const two = (n: number): string => (n < 0.095 ? n.toFixed(2) : n.toFixed(1));
 
-function reasonLeft(place: Candidate, { taken, daily, perNight, fit, input, begun }: SoFar): { left: Left; why: string } | null {
+function reasonLeft(place: Candidate, { taken, daily, perNight, spent, input, begun }: SoFar): { left: Left; why: string } | null {
   const because = (left: Left, why: string) => ({ left, why });
   if (place.taken) return because('taken', place.taken);
   if (place.barred) return because('barred', place.barred);
@@ -124,8 +139,8 @@ function reasonLeft(place: Candidate, { taken, daily, perNight, fit, input, begu
     return because('unused', `Likely not in use (use score ${Math.round(place.activity * 10)}/10). Look again first.`);
   if (taken >= input.traps)
     return because('noTrap', input.traps === 0 ? 'No free trap in the shed.' : 'No free trap left for this location.');
-  if (taken >= fit)
-    return because('noLight', `No light left: ${many(fit, 'set')} fit before dark with ${many(input.people, 'person', 'people')}.`);
+  if (spent > input.minutes * input.people + 1e-9)
+    return because('noLight', `No light left: ${many(taken, 'set')} fit before dark with ${many(input.people, 'person', 'people')}.`);
   if (input.isPaced && begun.has(place.water))
     return because('rested', 'One set a water at a time, by your school: the rest stays unspoiled.');
   if (daily * input.nights >= input.wanted)
@@ -147,7 +162,7 @@ export const fitting = (minutes: number, people: number, each: number): number =
 
 /** What the plan comes to, in one sentence. */
 export function planSentence(
-  take: number,
+  taken: readonly { minutes: number }[],
   day: string,
   back: string,
   nights: number,
@@ -155,7 +170,10 @@ export function planSentence(
   { people, each, minutes }: Pick<PlanInput, 'people' | 'each' | 'minutes'>,
 ): string {
   const who = people === 1 ? 'one person' : `${people} people`;
-  const room = fitting(minutes, people, each);
+  const take = taken.length;
+  const work = Math.ceil(sumOf(taken) / people);
+  // what is left of the light after them goes to sets as any
+  const room = Number.isFinite(minutes) ? take + fitting(minutes - work, people, each) : fitting(minutes, people, each);
   const other = fitting(minutes, people === 1 ? 2 : 1, each);
   const light =
     until === null
@@ -165,23 +183,32 @@ export function planSentence(
         : `that is all that daylight to ${until} allows`;
   return take === 0
     ? `Nothing worth setting on ${day}.`
-    : `Set ${many(take, 'place')} on ${day}: about ${Math.ceil((take * each) / people)} min for ${who}; ${light}. Back on ${back}, after ${many(nights, 'night')}.`;
+    : `Set ${many(take, 'place')} on ${day}: about ${work} min for ${who}; ${light}. Back on ${back}, after ${many(nights, 'night')}.`;
 }
 
-/** The answer to "I have 40 minutes and 8 traps here". `names` are the places in the plan's order, taken ones only. */
-export function withinSentence(minutes: number, traps: number, people: number, each: number, names: readonly string[]): string {
-  const fit = fitting(minutes, people, each);
-  const n = Math.min(fit, traps, names.length);
-  const limit =
-    n === 0
-      ? ''
-      : n === names.length && n < Math.min(fit, traps)
-        ? ' No more places here are worth a trap tonight.'
-        : fit <= traps
-          ? ' Time is what ends it.'
-          : ' Traps are what ends it.';
-  if (fit === 0) return `In ${minutes} minutes no set fits: one takes ${each}.`;
+const sumOf = (sets: readonly { minutes: number }[]): number => sets.reduce((all, s) => all + s.minutes, 0);
+
+/** A place of the plan, with the minutes of its set. */
+export interface Chosen {
+  name: string;
+  minutes: number;
+}
+
+/** The answer to "I have 40 minutes and 8 traps here". @param places in the plan's order, taken ones only @param each minutes of any set */
+export function withinSentence(minutes: number, traps: number, people: number, each: number, places: readonly Chosen[]): string {
+  const room = minutes * people + 1e-9;
+  const fit = places.findIndex((_, n) => sumOf(places.slice(0, n + 1)) > room);
+  const n = Math.min(fit === -1 ? places.length : fit, traps);
+  const first = places[0]?.minutes ?? each;
+  if (first > room) return `In ${minutes} minutes no set fits: one takes ${Math.ceil(first)}.`;
   if (n === 0)
     return traps === 0 ? 'Without a trap nothing can be set.' : 'No place here is worth a trap tonight: scout, or go on to the next water.';
-  return `In ${minutes} minutes with ${traps} traps: set ${n === 1 ? 'one' : n}, in this order: ${names.slice(0, n).join(', ')}. That takes about ${Math.ceil((n * each) / people)} minutes.${limit}`;
+  const set = places.slice(0, n);
+  const limit =
+    n === places.length && n < traps
+      ? ' No more places here are worth a trap tonight.'
+      : fit !== -1 && fit <= traps
+        ? ' Time is what ends it.'
+        : ' Traps are what ends it.';
+  return `In ${minutes} minutes with ${traps} traps: set ${n === 1 ? 'one' : n}, in this order: ${set.map((p) => p.name).join(', ')}. That takes about ${Math.ceil(sumOf(set) / people)} minutes.${limit}`;
 }

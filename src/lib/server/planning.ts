@@ -7,6 +7,8 @@ import { offeredAt } from '#core/stations/offered';
 import type { Offered } from '#core/sets/offer';
 import { standerOf, standingAt } from '#core/stations/standing';
 import { iceHere } from '#core/ice/sheets';
+import { placingOf } from '#core/run/work';
+import { setTypeOf } from '#core/sets/catalogue';
 import { crewMean, planOf, planSentence, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
 import { metOn, type Met } from '#core/planning/met';
 import { suggestionsFor } from '#core/planning/suggest';
@@ -136,6 +138,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   const types = Object.fromEntries(here.map((s) => [s.id, suggestionsFor(asked.species, offered(season, s, locals.now, taught), month)]));
   const candidates = here.map((s): Candidate => {
     const alike = own.filter((y) => kindOf[y.station] === s.kind);
+    const suggestion = types[s.id]?.find((t) => t.first) ?? null;
     return {
       id: s.id,
       name: stationName(s),
@@ -143,7 +146,8 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
       activity: scouted.activity(s.id, asked.species) ?? (scouted.activity(s.id) === null ? null : 0),
       caught: caughtOf(alike),
       nights: nightsOf(alike),
-      suggestion: types[s.id]?.find((t) => t.first) ?? null,
+      suggestion,
+      ...(suggestion ? { minutes: placingMinutes(season, suggestion.built) } : {}),
       barred: closedBy(season, s, asked.species, setting) ?? barredOf(locals, season, s, leave),
       taken: takenOf(season, intended, s),
     };
@@ -173,21 +177,12 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     nights,
     light,
     each,
-    sentence: planSentence(take.length, words(setting), words(back), nights, until, input),
+    sentence: planSentence(take, words(setting), words(back), nights, until, input),
     free,
     rows,
     mean,
     rule: intervalOf(season.line, season.rules, { devices: [], situation: null, underIce: false }).every,
-    within:
-      asked.minutes === null
-        ? null
-        : withinSentence(
-            asked.minutes,
-            asked.traps,
-            asked.people,
-            each,
-            take.map((r) => r.name),
-          ),
+    within: asked.minutes === null ? null : withinSentence(asked.minutes, asked.traps, asked.people, each, take),
     camera: camera?.sentence ?? null,
     waters: season.waters.map((w) => ({ value: w.id, text: w.name })),
     intended: [
@@ -208,6 +203,12 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     ].filter((i) => i.text.trim() !== ''),
     season,
   };
+}
+
+/** What placing a set of a type takes its reader: by that type where he wrote often enough, through ice by its own. */
+function placingMinutes({ minutes, times }: Season, type: string): number {
+  const any = setTypeOf(type).underIce ? minutes.ice : minutes.place;
+  return placingOf(type, any, times).minutes;
 }
 
 /** What keeps a person from a place: no leave, too deep, ice under the table's figure; null where nothing known does. */
