@@ -69,7 +69,10 @@
   <div>
     <h3>{it.type.name}</h3>
     <p>{inWords(it.type.idea, system)}</p>
-    <NumberFields {bench} {it} {kept} {system} keeps={false} />
+    <details open={game.pond.level !== 'first' || kept !== null}>
+      <summary><b>Measure and change it</b></summary>
+      <NumberFields {bench} {it} {kept} {system} keeps={false} />
+    </details>
     {#each it.type.positions as position (position.id)}
       <Field
         label="{position.label}, by tag"
