@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
-import type { Around, Asked } from '#core/critique/asked';
+import { NOTHING_AROUND, type Around, type Asked } from '#core/critique/asked';
 import { critique, RULES } from '#core/critique/critique';
 import type { Attract, Lure } from '#core/lure/lure';
 import { overfull } from '#core/critique/line';
@@ -17,42 +17,11 @@ import { CRITIQUE, remarkText, type CritiqueId } from '#core/words/critique';
 
 /** A place against which nothing speaks. */
 const AROUND: Around = {
+  ...NOTHING_AROUND,
   month: 4,
   use: { verdict: 'holds', said: 'In use.' },
   seen: ['beaver', 'muskrat', 'mink', 'otter', 'raccoon'],
-  isPlugged: false,
-  met: {},
-  users: '',
-  passages: null,
-  isFrozen: false,
-  coldest: null,
-  looks: [],
-  wentRound: 0,
-  failedHere: 0,
-  alike: { sets: 0, looks: 0, caught: 0 },
-  caughtBy: [],
-  spentCable: '',
-  idleAhead: '',
-  cutOff: '',
-  closed: [],
-  against: [],
-  spareSnares: 9,
-  watchedIdle: '',
-  dragged: 0,
-  schools: {},
-  rain: 0,
-  nights: 2,
-  isSoft: false,
-  isMoving: false,
-  slope: null,
-  pelts: { slipping: 0, eaten: 0 },
-  iceNext: null,
-  felt: null,
-  leeward: '',
-  near: [],
-  hasPosition: true,
-  hasPhoto: true,
-  hasDepth: true,
+  ...{ spareSnares: 9, rain: 0, nights: 2, isSoft: false, isMoving: false },
 };
 
 const draws = (...lures: Lure[]): Attract[] => lures.map((what) => ({ what, where: 'on the bank', amount: 1, stock: null }));

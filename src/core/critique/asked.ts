@@ -78,6 +78,15 @@ export interface Around {
   hasDepth: boolean;
 }
 
+/** A place of which nothing is known that speaks against a set: what is known is put over it. */
+export const NOTHING_AROUND: Omit<Around, 'month' | 'use' | 'seen'> = {
+  ...{ isPlugged: false, met: {}, users: '', passages: null, isFrozen: false, coldest: null, looks: [], wentRound: 0, failedHere: 0 },
+  ...{ alike: { sets: 0, looks: 0, caught: 0 }, caughtBy: [], spentCable: '', idleAhead: '', cutOff: '', closed: [], against: [] },
+  ...{ spareSnares: 0, watchedIdle: '', dragged: 0, schools: {}, rain: null, nights: null, isSoft: null, isMoving: null, slope: null },
+  ...{ pelts: { slipping: 0, eaten: 0 }, iceNext: null, felt: null, leeward: '', near: [] },
+  ...{ hasPosition: true, hasPhoto: true, hasDepth: true },
+};
+
 /** A set as it is built, and what is known around it. */
 export interface Asked {
   type: SetType;

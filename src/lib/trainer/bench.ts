@@ -1,4 +1,4 @@
-import type { Around } from '#core/critique/asked';
+import { NOTHING_AROUND, type Around } from '#core/critique/asked';
 import type { ChoiceKey } from '#core/sets/keys';
 import { CLASS_WORDS, sizeText } from '#core/devices/sizes';
 import { answered } from '#core/sets/fills';
@@ -18,42 +18,14 @@ export function aroundOf(pond: Stranger, lesson: Lesson, station: Station): Arou
   const signs = pond.signs[station.id] ?? [];
   const { verdict, sentence } = useOf(signs, dayOf(0));
   return {
+    ...NOTHING_AROUND,
     month: 11,
     use: { verdict, said: sentence },
     seen: ['beaver'],
-    isPlugged: false,
     met: Object.fromEntries(pond.before.map((d) => [d, `A ${CLASS_WORDS[d]} was used here last winter, and some were left.`])),
-    users: '',
-    passages: null,
     isFrozen: lesson.ice > 0.02,
-    coldest: null,
-    looks: [],
-    spareSnares: 0,
-    watchedIdle: '',
-    pelts: { slipping: 0, eaten: 0 },
-    dragged: 0,
-    schools: {},
     wentRound: lesson.tracks.filter((t) => t.station === station.id && t.went === 'round').length,
-    failedHere: 0,
-    alike: { sets: 0, looks: 0, caught: 0 },
-    caughtBy: [],
-    spentCable: '',
-    idleAhead: '',
-    cutOff: '',
-    closed: [],
-    against: [],
-    rain: null,
-    nights: null,
-    isSoft: null,
-    isMoving: null,
     slope: station.measures.find((m) => m.what === 'slope')?.value ?? null,
-    iceNext: null,
-    felt: null,
-    leeward: '',
-    near: [],
-    hasPosition: true,
-    hasPhoto: true,
-    hasDepth: true,
   };
 }
 
