@@ -8,7 +8,7 @@ import { holdsDay, isMonthDay, nextOn, overlap } from '#core/rules/dates';
 import { SLATE_PROVINCE, TARN_DISTRICT } from '#core/rules/examples';
 import { PART_FORMS } from '#core/rules/fields';
 import { broken, checkRuleOf, judge, type Answer, type Stand } from '#core/rules/judge';
-import { nextOpening, seasonAt, type Day } from '#core/rules/seasons';
+import { makingHours, nextOpening, seasonAt, type Day } from '#core/rules/seasons';
 import { awayFrom, standOf } from '#core/rules/stand';
 import { sampleDesign } from '#core/sets/sample';
 import { setTypeOf } from '#core/sets/catalogue';
@@ -358,6 +358,33 @@ describe('a catch by its book', () => {
   });
   it('of an animal that the book does not name nothing is said', () => {
     assert.deepEqual([of(slate, 'raccoon').is, of(slate, 'raccoon').rule, of(slate, 'raccoon').duties.length], ['silent', null, 0]);
+  });
+});
+
+describe('the hours in which sets may be made', () => {
+  const season = {
+    id: 'mink',
+    said: '',
+    species: 'mink' as const,
+    area: '',
+    opens: '11-10',
+    closes: '01-31',
+    from: null,
+    hours: { from: '05:00', to: '21:00' },
+  };
+  const on = (date: string, over: object = {}) => makingHours({ seasons: [{ ...season, ...over }] }, 'mink', { date, area: 'north' });
+  it('are those of the season that holds the day, and name their rule', () => {
+    assert.deepEqual(on('2026-12-01'), { from: '05:00', to: '21:00', rule: 'mink' });
+    assert.deepEqual(on('2027-01-31'), { from: '05:00', to: '21:00', rule: 'mink' });
+    assert.equal(on('2026-10-01'), null);
+    assert.equal(on('2026-12-01', { area: 'south' }), null);
+    assert.equal(on('2026-12-01', { hours: null }), null);
+  });
+  it('on its first day begin with the later of the two', () => {
+    assert.equal(on('2026-11-10', { from: '07:00' })?.from, '07:00');
+    assert.equal(on('2026-11-10', { from: '04:00' })?.from, '05:00');
+    assert.equal(on('2026-11-11', { from: '07:00' })?.from, '05:00');
+    assert.deepEqual(on('2026-11-10', { from: '07:00', hours: null }), { from: '07:00', to: null, rule: 'mink' });
   });
 });
 

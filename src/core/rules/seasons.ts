@@ -43,6 +43,28 @@ function isOpen(season: BookRule<'seasons'>, { date, time }: Day): boolean {
   return season.hours === null || (time >= season.hours.from && time <= season.hours.to);
 }
 
+/** Hours of a day, as clocks of that day, in which sets for an animal may be made by the book; null where it names none. */
+export interface MakingHours {
+  from: string | null;
+  to: string | null;
+  /** the rule that says so */
+  rule: string;
+}
+
+/** Of a day that lies in a season: from when to when sets may be made, the hour of its first day with it. */
+export function makingHours(
+  book: Pick<Rulebook, 'seasons'>,
+  species: Species,
+  { date, area }: Pick<Day, 'date' | 'area'>,
+): MakingHours | null {
+  const own = book.seasons.find((s) => s.species === species && hasArea(s, area) && holdsDay(s, dayOfYear(date)));
+  if (!own) return null;
+  const first = dayOfYear(date) === own.opens ? own.from : null;
+  const from = [first, own.hours?.from ?? null].reduce((a, b) => (a === null || (b !== null && b > a) ? b : a));
+  const to = own.hours?.to ?? null;
+  return from === null && to === null ? null : { from, to, rule: own.id };
+}
+
 /** The next date on which a season opens and no closure holds, within two years; null where none does. */
 export function nextOpening(book: Pick<Rulebook, 'seasons' | 'closures'>, species: Species, day: Day): Opens | null {
   const own = book.seasons.filter((s) => s.species === species && hasArea(s, day.area));

@@ -2,8 +2,11 @@
   import type { Timed } from '#core/run/tour';
   import { clockText, shortText, spanText, type Clock } from '#core/time/clock';
 
+  /** what the last minute of a stop is: its deadline, the water over the waders, the hours of the book */
+  const ENDS = { deadline: 'due', water: 'wadable until', hours: 'by your book until' } as const;
+
   interface Props {
-    stop: { id: string; label: string; order: string; due: number | null; isWater: boolean; isBreak: boolean };
+    stop: { id: string; label: string; order: string; due: number | null; ends: keyof typeof ENDS; isBreak: boolean };
     href: string;
     timed: Timed;
     nth: number;
@@ -40,7 +43,7 @@
   </span>
   <span class="due small">
     {#if stop.due !== null}
-      {stop.isWater ? 'wadable until' : 'due'}
+      {ENDS[stop.ends]}
       {stop.due < 0 ? `${shortText(at(stop.due), at(0), clock)}, overdue` : shortText(at(stop.due), at(0), clock)}
       {#if timed.late > 0 && stop.due >= 0}<b class="bad">{spanText(timed.late * 60_000)} late</b>{/if}
     {:else}no deadline{/if}

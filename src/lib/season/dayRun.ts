@@ -2,9 +2,10 @@ import { movingOf } from '#core/ahead/moving';
 import { isCloseTo } from '#core/run/stops';
 import { travelMatrix, type Access, type Ends, type Mode } from '#core/run/travel';
 import { placingOf } from '#core/run/work';
+import { makingHours } from '#core/rules/seasons';
 import { setTypeOf } from '#core/sets/catalogue';
 import type { SetView } from '#core/sets/standing';
-import { localDate } from '#core/time/localTime';
+import { instantOf, localDate } from '#core/time/localTime';
 import { roundRow } from './rounds';
 import type { Season } from './season';
 import type { Asker } from './who';
@@ -37,6 +38,13 @@ export function dayRun(season: Season, { start, mode, access }: RunAsked, asker:
   const due = season.views.filter((v) => v.state === 'live' && isCloseTo(v, start, zone));
   const opening = season.views.filter((v) => v.state === 'prepared' && v.opens !== null && v.opens <= localDate(start, zone));
   const minute = (at: Date | null): number | null => (at === null ? null : (at.getTime() - start.getTime()) / 60_000);
+  const day = localDate(start, zone);
+  /** the hours in which the book lets it be made */
+  const lawful = ({ species, station }: SetView): { opens: number | null; due: number | null } => {
+    const hours = season.rules && makingHours(season.rules.book, species, { date: day, area: season.areas[station.water] ?? '' });
+    const clock = (time: string | null | undefined): number | null => (time ? minute(instantOf(day, time, zone)) : null);
+    return { opens: clock(hours?.from), due: clock(hours?.to) };
+  };
   const stops = [
     ...due.map((view) => {
       const row = roundRow(season, view, moving, asker);
@@ -47,7 +55,7 @@ export function dayRun(season: Season, { start, mode, access }: RunAsked, asker:
         ...{ id: view.id, label: `${view.number} ${view.name}`, order: row.order, visit: row.visit },
         opens: minute(row.opens),
         due: minute(shuts && shuts < deadline ? shuts : deadline),
-        isWater: shuts !== null && shuts < deadline,
+        ends: shuts !== null && shuts < deadline ? ('water' as const) : ('deadline' as const),
         isBreak: setTypeOf(view.type).acts !== undefined,
         view,
       };
@@ -58,7 +66,8 @@ export function dayRun(season: Season, { start, mode, access }: RunAsked, asker:
       return {
         ...{ id: view.id, label: `${view.number} ${view.name}`, order: 'Set it' },
         visit: { task: 'place' as const, minutes, low, high },
-        ...{ opens: null, due: null, isWater: false, isBreak: setTypeOf(view.type).acts !== undefined, view },
+        ...lawful(view),
+        ...{ ends: 'hours' as const, isBreak: setTypeOf(view.type).acts !== undefined, view },
       };
     }),
   ];
