@@ -45,7 +45,7 @@ function viewsOf(count: number): SetView[] {
       parent: null,
       measures: [],
       across: null,
-            lies: [],
+      lies: [],
       note: '',
     };
     const then = { pond: 1, tail: 0.2 };

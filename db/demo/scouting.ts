@@ -154,6 +154,7 @@ export function addLastSeason(
               cause: 'not asked',
               flags: [],
               searched: '',
+              felt: 'not said',
               catch: caught
                 ? {
                     id: make(when),

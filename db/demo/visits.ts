@@ -82,6 +82,7 @@ function deviceOf(plan: VisitPlan, stay: string): CheckedDevice {
     outcome,
     cause: outcome === 'sprung empty' ? (random() < 0.5 ? 'current or debris' : 'do not know') : 'not asked',
     flags: outcome === 'miss' ? ['place visited', 'went round'] : outcome === 'catch' && random() < 0.3 ? ['place visited'] : [],
+    felt: 'not said',
     searched: outcome === 'missing' ? 'from the tie outward, along both banks to the next bend, with a rake in the pool' : '',
     catch: outcome === 'catch' ? caught(plan) : null,
   };

@@ -10,6 +10,7 @@ import { BY_PRACTICE, chanceIn, FEAR_PRIOR, fullRows, likelyBy, NIGHT_ROWS, NIGH
 import { scopesOf } from '#core/colony/scope';
 import { metAtPlaces, storyOf, together, type Happened } from '#core/colony/story';
 import { traitsOfType } from '#core/colony/traits';
+import type { Felt } from '#core/record/checks';
 import { setTypeOf } from '#core/sets/catalogue';
 import { faultText, fearText, metWith, patienceText } from '#core/words/colony';
 
@@ -143,6 +144,16 @@ describe('what a colony has learned', () => {
     // neither speaks for a fear beside what practice holds
     for (const own of [empty, dead]) assert.ok(own.fears.bodyGrip < 0.35, String(own.fears.bodyGrip));
     assert.equal(faultText(statesBefore(1)), '');
+  });
+  it('a brush teaches less than a pinch, and being held most (common practice)', () => {
+    const after = (felt: Felt) => fearsBefore([look('touched', { felt })], []).bodyGrip;
+    assert.ok(
+      after('brushed it') < after('not said') && after('not said') < after('pinched') && after('pinched') < after('held, and got off'),
+    );
+    assert.ok(after('brushed it') > fearsBefore([], []).bodyGrip);
+    // of a snare that was brushed they take nothing along worth a word
+    const snare = (felt: Felt) => fearsBefore([look('meddled', { device: 'snare', felt })], []).snareWater / fearsBefore([], []).snareWater;
+    assert.ok(snare('brushed it') < 1.02);
   });
   it('earlier trapping that left shy ones weighs before anything was tried', () => {
     const before = (survivors: 'none' | 'some' | 'shy') => fearsBefore([], [{ devices: ['bodyGrip'], survivors }]).bodyGrip;
@@ -356,6 +367,9 @@ describe('what of a set can be shied from', () => {
     assert.ok(of('dam-crossover-foothold', 'crossover').includes('atDam'));
     assert.ok(!of('lodge-run', 'lodge').includes('onLand'));
     assert.ok(!of('lodge-run-snare', 'lodge').includes('heavy'));
+    // a loop in the gap stands against the sky, a trap in a run does not
+    assert.ok(of('dam-crossover-snare', 'crossover').includes('skyline'));
+    assert.ok(!of('lodge-run', 'lodge').includes('skyline'));
   });
 });
 
@@ -384,7 +398,7 @@ describe('who was met where', () => {
 
 describe('what was met at a set', () => {
   const device = (outcome: string, flags: string[] = []) => ({
-    ...{ id: 'd', stay: 'y', outcome, cause: 'not asked', flags, searched: '' },
+    ...{ id: 'd', stay: 'y', outcome, cause: 'not asked', flags, searched: '', felt: 'not said' },
     catch: outcome === 'catch' ? { species: 'beaver' } : null,
   });
   const visit = (at: string, outcome: string, flags: string[] = []) => ({

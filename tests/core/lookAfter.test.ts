@@ -16,6 +16,7 @@ const visit = (hour: number, outcome: Outcome, change: Check['change'] = 'as it 
       outcome,
       cause: 'not asked',
       flags: [],
+      felt: 'not said',
       searched: outcome === 'not reached' ? 'flood' : '',
       catch: null,
     },

@@ -20,7 +20,9 @@ const check = (over: Record<string, unknown> = {}, device: Record<string, unknow
   changeNote: '',
   asked: null,
   note: '',
-  devices: [{ id: id(4), stay: id(5), outcome: 'untouched', cause: 'not asked', flags: [], searched: '', catch: null, ...device }],
+  devices: [
+    { id: id(4), stay: id(5), outcome: 'untouched', cause: 'not asked', flags: [], searched: '', felt: 'not said', catch: null, ...device },
+  ],
   ...over,
 });
 const beaver = {
@@ -245,6 +247,7 @@ describe('an entry in words', () => {
         cause: 'not asked',
         flags: [],
         searched: '',
+        felt: 'not said',
         catch: null,
         ...d,
       }));

@@ -150,3 +150,29 @@ describe('what earns its minutes', () => {
     assert.match(textOf(await get('/book/earns?species=beaver&by=school%20nothing')), /Lodge run/);
   });
 });
+
+describe('what an animal felt that got away', () => {
+  it('is kept with its check, told in the book, and no other word is taken', async () => {
+    const [set] = await rows('trap_set', { number: 41 });
+    const [stay] = await rows('stay', { set_id: set?.id });
+    const name = (field: string): string => `${String(stay?.id)}.${field}`;
+    const check = (felt: string) => ({
+      entry: uuid(),
+      id: uuid(),
+      [name('outcome')]: 'miss',
+      [name('felt')]: felt,
+      change: 'pulled',
+      at: '2026-11-25T05:20',
+    });
+    const bad = await post(`/check/${String(set?.id)}?/save`, check('angry'));
+    assert.equal(bad.status, 400);
+    assert.equal((await rows('check_device', { felt: 'angry' })).length, 0);
+    const good = check('pinched');
+    saved(await post(`/check/${String(set?.id)}?/save`, good), /morning/);
+    assert.deepEqual(
+      (await rows('check_device', { visit_id: good.id })).map((d) => [d.outcome, d.felt]),
+      [['miss', 'pinched']],
+    );
+    assert.match(await get(`/book?set=${String(set?.id)}`), /miss, pinched/);
+  });
+});

@@ -59,7 +59,7 @@ function check(
   const devices = set.stays
     .filter((s) => s.to === null)
     .map(({ id: stay }): Check['devices'][number] => ({
-      ...{ id: idBeside(id, stay), stay, outcome, cause: 'not asked', flags: [], searched: '', catch: null },
+      ...{ id: idBeside(id, stay), stay, outcome, cause: 'not asked', flags: [], searched: '', felt: 'not said', catch: null },
       ...(outcome === 'catch'
         ? {
             catch: {

@@ -96,6 +96,7 @@ function untouched(set: TrapSet, at: string): Check {
       cause: 'not asked',
       flags: [],
       searched: '',
+      felt: 'not said',
       catch: null,
     })),
   };

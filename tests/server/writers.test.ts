@@ -131,6 +131,7 @@ describe('taking back what a form wrote', () => {
       cause: 'not asked',
       flags: [],
       searched: '',
+      felt: 'not said',
       catch: null,
     })),
   });

@@ -42,7 +42,16 @@ const visit = (set: TrapSet, change: Check['change']): Check => ({
   note: '',
   devices: set.stays
     .filter((stay) => stay.to === null)
-    .map(({ id: stay }) => ({ id: v7(), stay, outcome: 'untouched', cause: 'not asked', flags: [], searched: '', catch: null })),
+    .map(({ id: stay }) => ({
+      id: v7(),
+      stay,
+      outcome: 'untouched',
+      cause: 'not asked',
+      flags: [],
+      searched: '',
+      felt: 'not said',
+      catch: null,
+    })),
 });
 
 /** A change on the set as it is now; when it was changed meanwhile, once more on top, as one tap does. */

@@ -5,6 +5,7 @@ import {
   FAULT_PRIOR,
   FEARS_OF,
   FEAR_PRIOR,
+  FELT_TEACHES,
   IN_USE_UNKNOWN,
   MET_BEFORE,
   TAUGHT_MOST,
@@ -70,12 +71,15 @@ function withHeld(held: Partial<Shares<Fear>>): Shares<Fear> {
   return entriesOf(FEARS, (fear) => held[fear] ?? (FEAR_PRIOR[fear] * left) / usual);
 }
 
+/** What one look adds to the odds that its animals shy from the device, by what they felt of it. */
+const taughtBy = ({ device, saw, felt = 'not said' }: Look): number => 1 + ((TEACHES[device][saw] ?? 1) - 1) * FELT_TEACHES[felt];
+
 /** How likely each fear is before the looks: by practice, by what was met, and by what earlier trapping taught. @param held what somebody holds instead of practice */
 export function fearsBefore(looks: readonly Look[], before: readonly Before[], held: Partial<Shares<Fear>> = {}): Shares<Fear> {
   const taught = (device: DeviceClass): number =>
     Math.min(
       TAUGHT_MOST,
-      looks.filter((l) => l.device === device).reduce((product, l) => product * (TEACHES[device][l.saw] ?? 1), 1),
+      looks.filter((l) => l.device === device).reduce((product, l) => product * taughtBy(l), 1),
     ) * Math.max(1, ...before.filter((b) => b.devices.includes(device)).map((b) => MET_BEFORE[b.survivors]));
   const odds = withHeld(held);
   for (const [device, fears] of Object.entries(FEARS_OF) as [DeviceClass, readonly Trait[]][])

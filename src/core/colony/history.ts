@@ -43,7 +43,8 @@ function looksOf(stay: TrapSet['stays'][number], { set, visits, asked, species, 
     const saw = sawOf(found, species);
     if (!saw) return [];
     const nights = inside[n] ?? 0;
-    return [{ saw, at, device, nights: saw === 'untouched' ? nights : Math.max(PART_OF_A_NIGHT, nights) }];
+    const own = { saw, at, device, nights: saw === 'untouched' ? nights : Math.max(PART_OF_A_NIGHT, nights) };
+    return [found.felt === 'not said' ? own : { ...own, felt: found.felt }];
   });
 }
 

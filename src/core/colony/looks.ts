@@ -1,5 +1,5 @@
 import type { DeviceClass } from '../devices/sizes';
-import type { Outcome } from '../record/checks';
+import type { Felt, Outcome } from '../record/checks';
 
 /** What a look, or a camera, tells of an animal that met a set. */
 export const SAW = ['caught', 'touched', 'sprung', 'meddled', 'baitGone', 'untouched'] as const;
@@ -15,6 +15,7 @@ export const FEARS = [
   'scentBank',
   'scentWater',
   'fence',
+  'skyline',
   'heavy',
   'onLand',
   'atLodge',
@@ -34,6 +35,8 @@ export interface Look {
   nights: number;
   device: DeviceClass;
   at: Date;
+  /** what the animal felt that got away; left out where nobody said */
+  felt?: Felt;
 }
 
 /** One night in which a camera at a set, or its tracks, showed an animal that was not caught. */

@@ -1,4 +1,5 @@
 import type { DeviceClass } from '../devices/sizes';
+import type { Felt } from '../record/checks';
 import type { Fear, LocalState, Saw, Trait } from './looks';
 
 /** How likely each is, a device a night; what is left of 1 is that nothing touched it. */
@@ -31,7 +32,7 @@ export const PASSING: Readonly<Record<NightRow, Readonly<Record<'passed' | 'turn
 
 /** How likely each fear is before anything was met: shyness is rare, and of body-grips and castor least so. [practice] */
 export const FEAR_PRIOR: Readonly<Record<Fear, number>> = {
-  nothing: 0.68,
+  nothing: 0.67,
   bodyGrip: 0.08,
   foothold: 0.04,
   snareWater: 0.02,
@@ -39,6 +40,7 @@ export const FEAR_PRIOR: Readonly<Record<Fear, number>> = {
   scentBank: 0.05,
   scentWater: 0.02,
   fence: 0.04,
+  skyline: 0.01,
   heavy: 0.01,
   onLand: 0.01,
   atLodge: 0.01,
@@ -57,6 +59,8 @@ export const TEACHES: Readonly<Record<DeviceClass, Partial<Record<Saw, number>>>
   snare: { touched: 1.15, meddled: 1.03 },
   enclosed: {},
 };
+/** How much of that an animal takes along by what it felt: a brush little, a pinch more, being held most. [practice] */
+export const FELT_TEACHES: Readonly<Record<Felt, number>> = { 'not said': 1, 'brushed it': 0.4, pinched: 1.4, 'held, and got off': 2.2 };
 /** However much was met, it does not teach more than this. [practice] */
 export const TAUGHT_MOST = 6;
 

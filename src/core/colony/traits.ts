@@ -1,5 +1,6 @@
 import { WEIGHTS, type DeviceClass } from '../devices/sizes';
 import type { StationKind } from '../stations/kinds';
+import { inches } from '../units/factors';
 import { kindOf, type Attract } from '../lure/lure';
 import { sampleDesign, sampleLevels, sampleSurface } from '../sets/sample';
 import type { SetType } from '../sets/setType';
@@ -27,6 +28,8 @@ export interface Built {
 /** Two thin sticks are no fence. [practice] */
 const STICKS = 2;
 
+/** What stands so far over the water is seen against the light, m. [practice] */
+const SKY = inches(6);
 /** So heavy a trap is felt, smelled and seen, kg. [practice] */
 const HEAVY = 1.6;
 const isHeavy = ({ class: kind, size }: { class: DeviceClass; size: string }): boolean =>
@@ -49,6 +52,7 @@ export function traitsOf({ devices, sizes, place, parts, known, surface, lures, 
     ['scentBank', scents ? scents.some((l) => l.where !== 'in the water') : scented],
     ['scentWater', scents?.some((l) => l.where === 'in the water') ?? false],
     ['fence', parts.filter((p) => p.kind === 'stick').length > STICKS],
+    ['skyline', top !== null && water !== undefined && top - water > SKY],
     ['heavy', sizes.some(isHeavy)],
     ['onLand', !isUnder],
     ['atLodge', AT_LODGE.includes(place)],

@@ -50,6 +50,11 @@ export const CAUSES = [
   'thief',
   'do not know',
 ] as const;
+/** What an animal that got away felt, as far as hair, a toe or the ground tell. */
+export const FELT = ['not said', 'brushed it', 'pinched', 'held, and got off'] as const;
+export type Felt = (typeof FELT)[number];
+/** Outcomes after which somebody may know it. */
+export const FELT_AFTER: readonly Outcome[] = ['miss', 'escaped', 'sprung empty', 'knocked'];
 /** A cause as it is said; what is kept keeps its first wording. */
 export const causeText = (cause: (typeof CAUSES)[number]): string =>
   cause === 'neighbour on the shared tie' ? 'the catch on the same tie' : cause;
@@ -111,6 +116,8 @@ export const checkedDeviceSchema = z
     flags: z.array(choice('Flag', FLAGS)).max(FLAGS.length),
     /** where a missing device was looked for, or why it was not reached */
     searched: note('Where looked, or why not reached', 300),
+    /** what the animal felt that got away: it decides what it has learned */
+    felt: choice('What it felt', FELT).default('not said'),
     catch: catchSchema.nullable(),
   })
   .refine((d) => (d.outcome === 'catch') === (d.catch !== null), {

@@ -87,12 +87,13 @@ export function outcomesText(found: readonly string[]): string {
     .join('; ');
 }
 
-export function outcomeText({ outcome, cause, flags, catch: caught, searched }: CheckedDevice, system: System): string {
+export function outcomeText({ outcome, cause, flags, catch: caught, searched, felt }: CheckedDevice, system: System): string {
   const said = caught
     ? catchText(caught, system)
     : outcome +
       (cause === 'not asked' ? '' : cause === 'do not know' ? ', by what is not known' : ` by ${causeText(cause)}`) +
-      (searched ? (outcome === 'not reached' ? `: ${searched}` : `, looked ${searched}`) : '');
+      (searched ? (outcome === 'not reached' ? `: ${searched}` : `, looked ${searched}`) : '') +
+      (felt === 'not said' ? '' : `, ${felt}`);
   return flags.length > 0 ? `${said} (${flags.join(', ')})` : said;
 }
 

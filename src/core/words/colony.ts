@@ -18,6 +18,7 @@ export const FEAR_WORDS: Readonly<Record<Fear, string>> = {
   scentBank: 'scent on the bank',
   scentWater: 'scent on the water',
   fence: 'fences',
+  skyline: 'gear against the light',
   heavy: 'heavy traps',
   onLand: 'sets on land',
   atLodge: 'sets at the lodge',

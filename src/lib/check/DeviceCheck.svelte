@@ -2,7 +2,7 @@
   import { AGE_CLASSES, BITES, EATERS, FATES, PELTS, SEXES, SPECIES, STRIKES } from '#core/animals/species';
   import { SLIDE_FIRST, WHERE_MISSING } from '#core/check/advice';
   import { sizeText } from '#core/devices/sizes';
-  import { CAUSES, causeText, FLAGS, OUTCOME_HELP, OUTCOMES } from '#core/record/checks';
+  import { CAUSES, causeText, FELT, FELT_AFTER, FLAGS, OUTCOME_HELP, OUTCOMES } from '#core/record/checks';
   import type { DeviceView } from '#core/sets/standing';
   import type { System } from '#core/units/factors';
   import { page } from '$app/state';
@@ -35,6 +35,8 @@
   let animal = $state(firstAnimal());
   const firstAlive = (): string => typed(kept, name('alive'), page.url.searchParams.get('alive') ?? '');
   let alive = $state(firstAlive());
+  const firstFelt = (): string => typed(kept, name('felt'), 'not said');
+  let felt = $state(firstFelt());
   const firstPelt = (): string => typed(kept, name('pelt'), page.url.searchParams.get('pelt') ?? 'not looked');
   let pelt = $state(firstPelt());
   /** of several traps each has its own, in one tap */
@@ -102,6 +104,16 @@
       value={typed(kept, name('cause'), 'do not know')}
       options={CAUSES.filter((c) => c !== 'not asked').map((c) => ({ value: c, text: causeText(c) }))}
       error={error('cause')}
+    />
+  {/if}
+  {#if FELT_AFTER.some((o) => o === outcome)}
+    <Chips
+      legend="What did it feel?"
+      name={name('felt')}
+      options={FELT.map((value) => ({ value, text: value === 'not said' ? 'not known' : value }))}
+      chosen={[felt]}
+      onpick={(value) => (felt = value)}
+      error={error('felt')}
     />
   {/if}
   {#if outcome === 'missing'}

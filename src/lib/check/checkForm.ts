@@ -129,6 +129,7 @@ function deviceOf(read: Reader, stay: string, set: TrapSet, form: string): Check
       cause: text('cause', 'not asked') as CheckedDevice['cause'],
       flags: read.many(field('flags')) as CheckedDevice['flags'],
       searched: read.text(field('searched')),
+      felt: text('felt', 'not said') as CheckedDevice['felt'],
       catch: caught,
     },
   ];

@@ -5,6 +5,7 @@
   import { enhance } from '$app/forms';
   import { tick, untrack } from 'svelte';
   import type { System } from '#core/units/factors';
+  import { capital } from '#core/words/say';
   import { inWords } from '#core/units/inWords';
   import type { BenchData } from '$lib/server/benchData';
   import Steps from '$lib/ui/Steps.svelte';
@@ -43,6 +44,8 @@
 
   // the form is made anew for another set: its page keys it
   const it = untrack(() => benchDesign(bench, () => kept, system, ordered));
+  /** what was built or left at the place and is still there */
+  const lies = $derived(bench.station.lies.filter((l) => !l.gone));
   let form: HTMLFormElement;
   /** what speaks for the set, in view while lengths are typed on a small screen; the findings are its accessible twin */
   const state = $derived(worst(it.states));
@@ -71,7 +74,12 @@
       {bench.waterName}, {bench.station.kind},
       <a class="link" href="/bench/catalogue/{it.type.id}">{it.type.name.toLowerCase()}</a>
     </p>
-    {#each bench.station.lies.filter((l) => !l.gone) as l (l.id)}<p>Lies here: {l.what}{l.where ? `, ${l.where}` : ''}.</p>{/each}
+    {#if lies.length > 0}
+      <details>
+        <summary>Lies here</summary>
+        {#each lies as l (l.id)}<p>{capital(l.what)}{l.where ? `: ${l.where}` : ''}.</p>{/each}
+      </details>
+    {/if}
     {#if bench.copied}<p>Copied from <b>{bench.copied}</b>: change what differs here.</p>{/if}
     <Problem text={kept?.problem} />
     <Opened entry={bench.opened} {kept} />

@@ -110,6 +110,7 @@ interface Row {
   cause: CheckedDevice['cause'];
   flags: CheckedDevice['flags'];
   searched: string;
+  felt: CheckedDevice['felt'];
   catch_id: string | null;
   species: Catch['species'];
   sex: Catch['sex'];
@@ -142,6 +143,7 @@ const COLUMNS = [
   'c.cause',
   'c.flags',
   'c.searched',
+  'c.felt',
   'k.id as catch_id',
   'k.species',
   'k.sex',
@@ -169,6 +171,7 @@ function deviceOf(row: Row): CheckedDevice {
     cause: row.cause,
     flags: row.flags,
     searched: row.searched,
+    felt: row.felt,
     catch: caught,
   };
 }
