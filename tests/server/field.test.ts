@@ -8,7 +8,7 @@ import { idBeside, newId } from '#lib/form/newId';
 import { withEntries } from '#lib/field/overlay';
 import { photoId } from '#lib/photo';
 import type { Answered } from '#lib/field/sent';
-import { broughtUp, type Since, type Snapshot } from '#lib/field/snapshot';
+import { broughtUp, inShape, type Since, type Snapshot } from '#lib/field/snapshot';
 import { seasonIn, seasonOf } from '#lib/season/season';
 import { whoOf } from '#lib/season/who';
 import { startProgram, type Program } from '../support/server';
@@ -110,6 +110,22 @@ describe('what a device takes along', () => {
     const live = views.filter((v) => v.state === 'live');
     assert.ok(live.length > 15);
     for (const { number, name } of live) assert.ok(page.includes(`${number} ${name}`), `${number} ${name}`);
+  });
+  it('kept in an older shape is read as far as it goes: nothing lies at its places, and nobody said what was felt', () => {
+    const now = snapshot;
+    const places = now.facts.places.map(({ lies: _, ...place }) => place);
+    const past = Object.fromEntries(
+      Object.entries(now.past).map(([set, visits]) => [
+        set,
+        visits.map((v) => ({ ...v, devices: v.devices.map(({ felt: _, ...d }) => d) })),
+      ]),
+    );
+    const old = (shape: number) => inShape({ ...now, shape, past, facts: { ...now.facts, places } } as unknown as Snapshot);
+    assert.ok(old(2).facts.places.every((p) => p.lies.length === 0));
+    assert.ok(Object.values(old(2).past).every((visits) => visits.every((v) => v.devices.every((d) => d.felt === 'not said'))));
+    assert.equal(old(2).catches, now.catches);
+    assert.deepEqual([old(1).catches, old(1).facts.shares], [0, []]);
+    assert.equal(inShape(now), now);
   });
   it('is brought up to date by what came since, and then is what a new one is', async () => {
     const set = setOf(snapshot, 24);

@@ -166,6 +166,7 @@
     {#if remade}
       <p class="quiet mt-2">
         A remake: old sticks out, anchor still firm, trigger looked at. {data.remake} Then arm it again.
+        {#if data.lying.length > 0}<b>Lies here: {data.lying.join('; ')}.</b>{/if}
       </p>
       <Arming groups={arming} {kept} state="live" />
     {:else}

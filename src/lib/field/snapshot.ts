@@ -5,11 +5,20 @@ import type { Facts } from '#lib/season/facts';
 import type { PackedReadings } from '#lib/season/packed';
 
 /** The shape of a snapshot now; one of an older shape is fetched anew as soon as there is a signal. */
-export const SHAPE = 2;
+export const SHAPE = 3;
 
 /** What a device took along in an older shape, with what it cannot know left empty. */
-export const inShape = (old: Snapshot): Snapshot =>
-  old.shape === SHAPE ? old : { ...old, catches: 0, facts: { ...old.facts, shares: [] } };
+export function inShape(old: Snapshot): Snapshot {
+  if (old.shape === SHAPE) return old;
+  const { facts, past } = old.shape < 2 ? { ...old, facts: { ...old.facts, shares: [] } } : old;
+  return {
+    ...old,
+    catches: old.shape < 2 ? 0 : old.catches,
+    facts: { ...facts, places: facts.places.map((p) => ({ ...p, lies: p.lies ?? [] })) },
+    past: Object.fromEntries(Object.entries(past).map(([set, visits]) => [set, visits.map(withFelt)])),
+  };
+}
+const withFelt = (visit: Check): Check => ({ ...visit, devices: visit.devices.map((d) => ({ ...d, felt: d.felt ?? 'not said' })) });
 
 /** What a device takes along: facts of the season, of its checks and of its crew. Nothing in it is computed. */
 export interface Snapshot {
