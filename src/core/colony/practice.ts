@@ -97,11 +97,15 @@ const isPassing = (saw: NightSaw): saw is 'passed' | 'turned' => saw === 'passed
 export const chanceIn = ({ nightly, passing }: Likely, row: NightRow, saw: NightSaw): number =>
   isPassing(saw) ? passing[row][saw] : nightly[row][saw];
 
+/** A table of its own, to be written in. */
+const rowsOf = <V extends object>(table: Readonly<Record<NightRow, Readonly<V>>>): Record<NightRow, V> =>
+  Object.fromEntries(NIGHT_ROWS.map((row) => [row, { ...table[row] }])) as Record<NightRow, V>;
+
 /** Practice with what somebody holds in its place. */
 export function likelyBy(held: readonly HeldChance[]): Likely {
   if (held.length === 0) return BY_PRACTICE;
-  const nightly = structuredClone(NIGHTLY) as Record<NightRow, Nightly>;
-  const passing = structuredClone(PASSING) as Record<NightRow, Record<'passed' | 'turned', number>>;
+  const nightly = rowsOf(NIGHTLY);
+  const passing = rowsOf(PASSING);
   for (const { row, saw, share } of held)
     if (isPassing(saw)) passing[row][saw] = share;
     else nightly[row][saw] = share;

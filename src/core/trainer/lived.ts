@@ -93,7 +93,7 @@ export function designOfBuild(pond: Stranger, build: Build, then: Known): { desi
   if (!station) throw new RangeError(`no place ${build.station} on this pond`);
   const type = setTypeOf(build.type);
   const devices = trapsOf(pond, build);
-  const laid: Laid = { numbers: build.numbers, choices: build.choices, then, place: placeOf(station), devices } as Laid;
+  const laid: Laid = { numbers: { ...build.numbers }, choices: { ...build.choices }, then, place: placeOf(station), devices };
   const [first] = Object.values(devices);
   const gear = (first?.class ?? type.usual.class) as Gear;
   return { design: layOut(type, laid, 'us'), gear, laid };
