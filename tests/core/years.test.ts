@@ -4,7 +4,7 @@ import { builtText, hourCaught, setYear, stoodFrom } from '#core/ledger/years';
 import type { Check } from '#core/record/kinds';
 import { setTypeOf } from '#core/sets/catalogue';
 import { inches } from '#core/units/factors';
-import { gaveText } from '#core/words/years';
+import { gaveText, meantText } from '#core/words/years';
 
 const device = (over: Partial<Check['devices'][number]>): Check['devices'][number] => ({
   ...{ id: 'd', stay: 's', outcome: 'untouched', cause: 'not asked', flags: [], searched: '', felt: 'not said', catch: null },
@@ -30,6 +30,10 @@ describe('what a set gave in its year', () => {
     assert.equal(gaveText(year), '1 beaver and 1 muskrat in 3 looks, 2 times met and not caught.');
     assert.equal(gaveText(setYear([])), 'Never looked at.');
     assert.equal(gaveText({ looks: 4, caught: {}, met: 0 }), 'Nothing in 4 looks.');
+  });
+  it('says what was looked at and left, and what was only meant', () => {
+    assert.equal(meantText({ season: '2', doing: 'left', type: '', because: 'dogs.' }), 'Season 2: left unset, dogs.');
+    assert.equal(meantText({ season: '3', doing: 'prepared', type: 'Lodge run', because: '' }), 'Season 3: Lodge run, prepared.');
   });
   it('tells the numbers that somebody typed, as the type calls them', () => {
     const type = setTypeOf('lodge-run');

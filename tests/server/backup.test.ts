@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import { after, before, describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -73,6 +73,10 @@ describe('a copy of the record', () => {
   it('that cannot be written leaves no file behind', async () => {
     await assert.rejects(dump(db, `${folder}/nowhere/x.gz`), { code: 'ENOENT' });
     await assert.rejects(dump(db, folder));
+    // a disk that is full: what is written goes to the device that always is
+    symlinkSync('/dev/full', `${file('full.gz')}.part`);
+    await assert.rejects(dump(db, file('full.gz')), { code: 'ENOSPC' });
+    assert.ok(!existsSync(file('full.gz')) && !existsSync(`${file('full.gz')}.part`));
     assert.ok(!existsSync(`${folder}.part`) && !existsSync(`${folder}/nowhere`));
   });
   it('is refused when it is cut off, changed, mixed up, empty, something else, or newer', async () => {

@@ -176,3 +176,13 @@ describe('what an animal felt that got away', () => {
     assert.match(await get(`/book?set=${String(set?.id)}`), /miss, pinched/);
   });
 });
+
+describe('what was looked at and left', () => {
+  it('stands at its place with the reason', async () => {
+    const [meant] = await rows('intent', { doing: 'left' });
+    const [place] = await rows('station', { id: meant?.station_id });
+    assert.ok(meant && place);
+    const page = textOf(await get(`/waters/${String(place.water_id)}/${String(place.id)}/years`));
+    assert.ok(page.includes(`left unset, ${String(meant.because).replace(/\.$/, '')}`), page.slice(0, 800));
+  });
+});

@@ -1,3 +1,4 @@
+import type { Intent } from '../record/kinds';
 import type { SetYear } from '../ledger/years';
 import { many } from '../units/many';
 import { capital } from './say';
@@ -9,4 +10,10 @@ export function gaveText({ looks, caught, met }: Pick<SetYear, 'looks' | 'caught
   const got = animals.length === 0 ? 'nothing' : animals.join(' and ');
   const missed = met > 0 ? `, ${many(met, 'time')} met and not caught` : '';
   return `${capital(got)} in ${many(looks, 'look')}${missed}.`;
+}
+
+/** What was meant for a place and never stood there: `Season 2: left unset, too many dogs.` */
+export function meantText({ season, doing, type, because }: Pick<Intent, 'doing' | 'type' | 'because'> & { season: string }): string {
+  const why = because ? `, ${because.replace(/\.$/, '')}` : '';
+  return `Season ${season}: ${doing === 'left' ? 'left unset' : `${type}, ${doing}`}${why}.`;
 }

@@ -98,7 +98,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     loadScouted(locals),
     yieldsOf(locals),
     grounds(db(), locals.who.crew),
-    intents(db(), locals.who.crew, season.line.id),
+    intents(db(), locals.who.crew, { line: season.line.id }),
     learnedHere(locals),
   ]);
   const free = season.shed.filter((d) => d.set === null && d.condition !== 'broken' && d.condition !== 'lost').length;

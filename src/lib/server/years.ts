@@ -7,7 +7,7 @@ import { dayText, momentText } from '#core/time/clock';
 import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { many } from '#core/units/many';
-import { gaveText } from '#core/words/years';
+import { gaveText, meantText } from '#core/words/years';
 import { frameOf } from '#core/ahead/facts';
 import { groundOf } from '#lib/season/oneSet';
 import { momentsOfSets } from '#lib/season/facts';
@@ -15,7 +15,7 @@ import type { Season } from '#lib/season/season';
 import { db } from './database';
 import { checks } from './repositories/checks';
 import { allReadings } from './repositories/readings';
-import { cameraRolls, openings, type Watched } from './repositories/scouting';
+import { cameraRolls, intents, openings, type Watched } from './repositories/scouting';
 import { lines, sets as setsOf } from './repositories/sets';
 import { caughtAt, levelsOf, type Stood } from './stoodThen';
 import { surfacesAt } from './surfaces';
@@ -24,12 +24,13 @@ import { firstStay } from '#core/effort/totals';
 /** Everything that a place gave and taught, of every season: its sets as they were built, when they caught and how they stood then, its breaks. */
 export async function yearsOf(season: Season, station: Station, { who, now }: Pick<App.Locals, 'who' | 'now'>) {
   const { crew } = who;
-  const [all, visits, seasons, rolls, breaks] = await Promise.all([
+  const [all, visits, seasons, rolls, breaks, meant] = await Promise.all([
     setsOf(db(), crew, { station: station.id }),
     checks(db(), crew, { station: station.id }),
     lines(db(), crew),
     cameraRolls(db(), crew, { station: station.id }),
     openings(db(), crew, station.water),
+    intents(db(), crew, { station: station.id }),
   ]);
   const [readings, surfaces] = await Promise.all([
     allReadings(db(), season.gauges, firstStay(all)),
@@ -48,6 +49,11 @@ export async function yearsOf(season: Season, station: Station, { who, now }: Pi
     sets: shown.map((set) => ({
       ...told(set, { season, stood, rolls, visits: visits.filter((v) => v.set === set.id) }),
       season: nameOf[set.line] ?? '',
+    })),
+    /** what was looked at and left, or only meant, with the season */
+    meant: meant.map(({ id, line, doing, type, because }) => ({
+      id,
+      text: meantText({ season: nameOf[line] ?? '', doing, type, because }),
     })),
     breaks: breaks
       .filter((b) => ['dam', 'crossover'].includes(station.kind) || all.some((s) => s.id === b.set))

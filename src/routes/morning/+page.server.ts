@@ -97,7 +97,7 @@ async function preparedPlaces(season: Season, { now, who }: App.Locals) {
   const sets = season.views
     .filter((v) => v.state === 'prepared')
     .map((v) => ({ id: v.id, href: `/bench/${v.id}`, text: `${v.number} ${v.name}`, opens: v.opens }));
-  const intended = (await intents(db(), who.crew, season.line.id))
+  const intended = (await intents(db(), who.crew, { line: season.line.id }))
     .filter((i) => i.doing === 'prepared')
     .map((i) => ({ id: i.id, href: `/book/${i.entry}`, text: `${places[i.station] ?? ''}, ${i.type}`, opens: i.opens }));
   return [...sets, ...intended].map(({ opens, ...p }) => ({

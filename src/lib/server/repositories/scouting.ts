@@ -193,11 +193,11 @@ export async function cameraRolls(db: Knex, crew: string, filter: { water?: stri
   }));
 }
 
-/** What is intended at places of a line. */
-export async function intents(db: Knex, crew: string, line: string): Promise<Written<Intent>[]> {
+/** What is intended at places: of one line, or of all years at one of them. */
+export async function intents(db: Knex, crew: string, { line, station }: { line?: string; station?: string }): Promise<Written<Intent>[]> {
   const rows: (Row<Intent, 'line' | 'station'> & { line_id: string; station_id: string })[] = await db('intent')
     .select('id', 'line_id', 'station_id', 'doing', 'type', 'opens', 'because', 'entry_id')
-    .where({ crew_id: crew, line_id: line });
+    .where({ crew_id: crew, ...(line ? { line_id: line } : {}), ...(station ? { station_id: station } : {}) });
   return rows.map(({ line_id, station_id, entry_id, ...own }) => ({ ...own, line: line_id, station: station_id, entry: entry_id }));
 }
 

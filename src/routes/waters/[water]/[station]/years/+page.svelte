@@ -50,6 +50,12 @@
         No set stood or was planned here yet. What stands here, what it gives and what ends it is kept for the next years.
       </p>
     {/each}
+    {#if data.meant.length > 0}
+      <h2 class="mt-4">Looked at</h2>
+      <ul>
+        {#each data.meant as m (m.id)}<li>{m.text}</li>{/each}
+      </ul>
+    {/if}
     {#if data.breaks.length > 0}
       <h2 class="mt-4">Breaks and repairs</h2>
       <ul>
