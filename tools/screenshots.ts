@@ -22,7 +22,6 @@ const water = await href('/waters', 'Header Pond');
 const dry = await href('/morning', /27 patrol channel/);
 const bench = await href('/bench', '22 flume gap');
 const moss = await href('/waters', 'Moss Slough');
-const west = await href('/bench', '15 west lodge run');
 const colony = await href('/colonies', 'Header families');
 const views: [string, string][] = [
   ['morning', '/morning'],
@@ -32,10 +31,10 @@ const views: [string, string][] = [
   ['ice', `${moss}/ice`],
   ['plan', '/waters/plan?minutes=40&traps=8'],
   ['bench', bench],
-  ['paper', '/morning/paper'],
+  ['plans', '/colonies/plans?b.gear=snare&b.pace=all'],
   ['run', '/morning/run'],
   ['guide', `${water}/guide?species=beaver`],
-  ['friend-card', `${west}/card`],
+  ['lesson', '/colonies/trainer?level=first&seed=2&at=place-1&type=lodge-run'],
   ['catalogue', '/bench/catalogue'],
   ['find', `${bench}/find`],
   ['colonies', colony],

@@ -153,8 +153,7 @@ export function addLastSeason(
               outcome: caught ? 'catch' : 'untouched',
               cause: 'not asked',
               flags: [],
-              searched: '',
-              felt: 'not said',
+              ...{ searched: '', felt: 'not said' as const },
               catch: caught
                 ? {
                     id: make(when),

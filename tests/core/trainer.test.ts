@@ -277,7 +277,7 @@ describe('a lesson in words', () => {
     );
   });
   it('says who is left and what they learned', () => {
-    const base = { places: [], flawed: [], lived: 6, caught: 4, plain: { low: 3, high: 5 } };
+    const base = { places: [], lived: 6, caught: 4, plain: { low: 3, high: 5 } };
     const some = { ...base, left: { kit: 2, yearling: 0, adult: 1 }, shy: { bodyGrip: 0.8, snare: 0.02 } };
     assert.match(outcomeText(some), /^4 of 6 caught; .* catches 3 to 5 here in four seasons of five\. Left: 2 kits, 1 adult\.$/);
     assert.equal(shyText(some), 'Those left turn from body-grips four in five.');

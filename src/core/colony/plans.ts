@@ -21,7 +21,7 @@ export const FROSTS = ['none', 'late', 'early'] as const;
 export const KNOWN_GEAR = ['practice', 'nothing', 'bodyGrip', 'foothold', 'snare'] as const;
 
 /** One plan as it is picked. */
-export const planSchema = z.strictObject({
+const planSchema = z.strictObject({
   gear: one('First with', GEAR as [Gear, ...Gear[]]),
   traps: whole('Traps', 1, 14),
   pace: one('Pace', PACES),
@@ -32,7 +32,7 @@ export const planSchema = z.strictObject({
 export type PickedPlan = z.infer<typeof planSchema>;
 
 /** What both plans share. */
-export const pondSchema = z.strictObject({
+const pondSchema = z.strictObject({
   lived: whole('Beaver living there', 1, 15),
   nights: whole('Nights', 3, 60),
   frost: one('Frost', FROSTS),

@@ -22,7 +22,7 @@ const WAY_OF: Partial<Record<StationKind, Way>> = {
 export const wayOf = (kind: StationKind): Way => WAY_OF[kind] ?? 'shore';
 
 /** Of those that come by a place so many come to a set that is built as it should be. [practice] */
-export const LEADS: Readonly<Record<Way, number>> = { run: 0.9, dam: 0.7, crossing: 0.85, shore: 0.7, mound: 0.7, pile: 0.65 };
+const LEADS: Readonly<Record<Way, number>> = { run: 0.9, dam: 0.7, crossing: 0.85, shore: 0.7, mound: 0.7, pile: 0.65 };
 
 /** A set that was built, as far as the animals of a model meet it. */
 export interface BuiltSet {
@@ -35,14 +35,12 @@ export interface BuiltSet {
   rest: Known;
   /** 0 to 1, of what it strikes */
   holds?: number;
-  /** 0 to 1, times what leads to it */
-  leads?: number;
 }
 
 const ALWAYS: readonly Interval[] = [{ min: -Infinity, max: Infinity }];
 
 /** The sets of a model that one design is: each of its devices works at its own levels. */
-export function postsOf({ id, ground, kind, gear, design, rest, holds = 1, leads = 1 }: BuiltSet, devices: readonly string[]): Post[] {
+export function postsOf({ id, ground, kind, gear, design, rest, holds = 1 }: BuiltSet, devices: readonly string[]): Post[] {
   const top = topOfCatching(design.parts, rest) ?? -Infinity;
   return devices.map((device) => ({
     id: `${id}.${device}`,
@@ -50,7 +48,7 @@ export function postsOf({ id, ground, kind, gear, design, rest, holds = 1, leads
     gear,
     bands: levelsOf(design, device, rest),
     top: top - (rest.pond ?? 0),
-    leads: LEADS[wayOf(kind)] * leads,
+    leads: LEADS[wayOf(kind)],
     holds,
   }));
 }

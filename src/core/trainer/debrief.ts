@@ -32,8 +32,6 @@ export interface Debrief {
   left: Record<Age, number>;
   /** how surely those left turn from each sort of gear, on the average, 0 to 1 */
   shy: Partial<Record<Gear, number>>;
-  /** sets that stood with a flaw that its own design named */
-  flawed: string[];
   /** what a plain plan catches on this pond: four in five seasons lie between */
   plain: { low: number; high: number };
 }
@@ -55,7 +53,6 @@ export function debrief(pond: Stranger, lesson: Lesson): Debrief {
     shy: Object.fromEntries(
       gears.map((gear) => [gear, here.length === 0 ? 0 : here.reduce((all, a) => all + a.shy[gear], 0) / here.length]),
     ),
-    flawed: lesson.sets.filter((s) => s.flaws > 0).map((s) => s.build.id),
     plain: plainPlan(pond),
   };
 }

@@ -5,7 +5,8 @@ import type { Gear } from '../sim/colony/rules';
 export const LEVELS = ['first', 'usual', 'hard'] as const;
 export type Level = (typeof LEVELS)[number];
 
-export interface Lesson {
+/** What a lesson gives and takes. */
+interface Terms {
   /** places on the pond, and how many of them nobody uses any more */
   places: number;
   idle: number;
@@ -26,7 +27,7 @@ export interface Lesson {
 const UNTAUGHT = { bodyGrip: 0, foothold: 0, snare: 0 };
 
 /** Three ponds to learn on. Numbers of our own. [practice] */
-export const LESSONS: Readonly<Record<Level, Lesson>> = {
+export const LESSONS: Readonly<Record<Level, Terms>> = {
   first: {
     places: 5,
     idle: 1,

@@ -8,6 +8,7 @@ import { ageOf, growOlder, type Animal } from '../sim/colony/family';
 import { liveNight, type Break, type Event, type Standing, type World } from '../sim/colony/night';
 import { freeze, iceOn, isIced, pondAtRest, type Pond } from '../sim/colony/pond';
 import { MINUTES, type Age, type Gear } from '../sim/colony/rules';
+import { seedOf } from '../sim/colony/seasons';
 import { seeded } from '../sim/random';
 import { inches } from '../units/factors';
 import type { Known } from '../water/levels';
@@ -48,8 +49,6 @@ export interface LaidSet {
   /** as it stood: the pond then, m from rest */
   then: Known;
   pulled: boolean;
-  /** what makes it hold less, by the critique's weights */
-  flaws: number;
 }
 
 /** A lesson as far as it was lived. */
@@ -100,11 +99,11 @@ export function designOfBuild(pond: Stranger, build: Build, then: Known): { desi
 }
 
 /** How much of what it strikes a set holds, by what its own design says of itself. */
-function heldShare(design: Design): { holds: number; flaws: number } {
+function heldShare(design: Design): number {
   const weights = design.findings.map((f) => weighed(f));
   const fails = weights.filter((w) => w === 'dangerous' || w === 'will fail').length;
   const likely = weights.filter((w) => w === 'likely to fail').length;
-  return { holds: FAILS ** fails * LIKELY ** likely, flaws: fails + likely };
+  return FAILS ** fails * LIKELY ** likely;
 }
 
 /** Lives a lesson by its moves, from its seed: nothing but these two is kept anywhere. Moves after its end are left out. */
@@ -183,11 +182,13 @@ function place(pond: Stranger, lesson: Lesson, build: Build): void {
   // the same set built anew stands instead of the old one
   world.standing = world.standing.filter((p) => setOf(p) !== build.id);
   lesson.sets = lesson.sets.filter((s) => s.build.id !== build.id);
-  const { holds, flaws } = heldShare(design);
   const rest = { ...lesson.levels, pond: 0 };
-  const posts = postsOf({ id: build.id, ground: build.station, kind: station.kind, gear, design, rest, holds }, Object.keys(build.traps));
+  const posts = postsOf(
+    { id: build.id, ground: build.station, kind: station.kind, gear, design, rest, holds: heldShare(design) },
+    Object.keys(build.traps),
+  );
   world.standing.push(...posts.map((post): Standing => ({ ...post, state: 'set', animal: null })));
-  lesson.sets.push({ build, design, gear, then: lesson.levels, pulled: false, flaws });
+  lesson.sets.push({ build, design, gear, then: lesson.levels, pulled: false });
   spend(lesson, MINUTES.placing[gear]);
   work(lesson, build.id);
 }
@@ -195,7 +196,7 @@ function place(pond: Stranger, lesson: Lesson, build: Build): void {
 /** A night goes by, and in the morning everything is looked at. */
 function sleep(pond: Stranger, lesson: Lesson, opens: boolean): void {
   const { world, nights } = lesson.hidden;
-  const random = seeded(pond.seed * 7919 + lesson.day * 104_729);
+  const random = seeded(seedOf(pond.seed, lesson.day));
   const weather = pond.days[lesson.day - 1] ?? { rain: 0, air: 5 };
   const { events } = liveNight(random, world, weather, opens ? OPENED : null);
   nights.push(events);

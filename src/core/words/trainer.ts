@@ -125,7 +125,6 @@ export const isLesson = ({ used, passes, idle, nights }: PlaceTold): boolean => 
 
 /** What does not fit any more today. */
 export const fullDayText = (minutes: number, of: number): string => `Takes ${minutes} minutes: ${Math.max(0, of)} are left of the day.`;
-export const flawText = (flaws: number): string => capital(`${many(flaws, 'fault')} that the bench named`);
 
 const DID: Readonly<Record<Exclude<Event['did'], 'passed'>, string>> = {
   caught: 'was caught',

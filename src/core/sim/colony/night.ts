@@ -68,7 +68,7 @@ const ROUND = 24;
  */
 export function liveNight(random: () => number, world: World, day: Day, opened: Break | null): { events: Event[]; levels: number[] } {
   const { pond } = world;
-  if (opened) openDam(pond, opened.width, opened.depth);
+  if (opened && !pond.leak) openDam(pond, opened.width, opened.depth);
   const events: Event[] = [];
   const visits = plannedVisits(random, world);
   const ate = new Set<number>();

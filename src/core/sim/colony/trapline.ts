@@ -88,7 +88,7 @@ export function liveSeason(random: () => number, setting: Setting, plan: Plan): 
   const queue = plan.posts.slice(0, plan.traps);
   for (let n = 0; n < setting.nights; n += 1) {
     const work = workDay(world, plan, queue, n);
-    const opened = plan.breaks && work.looked && pond.leak === null ? plan.breaks : null;
+    const opened = work.looked ? plan.breaks : null;
     const { events, levels } = liveNight(random, world, day(days, n), opened);
     freeze(pond, day(days, n));
     growOlder(random, family, monthOf(setting.month, n));

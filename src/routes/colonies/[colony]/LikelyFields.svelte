@@ -12,7 +12,7 @@
 
 <details class="mt-2" open={hasOwn}>
   <summary class="cursor-pointer font-bold">What a night in range brings here, %</summary>
-  <p class="quiet">Empty: by practice, as it stands in grey. What they have learned is worked out by this table.</p>
+  <p class="quiet">Empty: by practice, as it stands in gray. What they have learned is worked out by this table.</p>
   {#each wrong as [name, sentence] (name)}<p class="problem" id="{name}-error">{sentence}</p>{/each}
   <Scroller label="What a night in range brings here">
     <table class="plain-table">

@@ -89,6 +89,7 @@
         Open the dam before dark: two breaks, {minutesFor(lesson, { do: 'night', opens: true })} minutes</label
       >
     {/if}
+    {#if opens}<p class="problem">On a real dam: opening it can flood who is below, and in many places needs leave.</p>{/if}
     <button class="btn btn-primary btn-lg">Let the night come</button>
     {#if game.canUndo}<button type="button" class="btn" onclick={game.undo}>Take the last step back</button>{/if}
   </form>

@@ -46,7 +46,7 @@
     </ul>
     {#if found.length > MOST}<p class="quiet">{found.length - MOST} more, later.</p>{/if}
   {/if}
-  <p class="quiet">It is read on this device and kept nowhere.</p>
+  <p class="quiet mb-3">It is read on this device and kept nowhere.</p>
 </details>
 
 <style>
