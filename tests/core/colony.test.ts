@@ -3,7 +3,7 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { chanceOf, fearsBefore, learned, shyOf, statesBefore, worthOf } from '#core/colony/fears';
 import { metAt } from '#core/colony/history';
-import { FEARS, SAW, sawOf, STATES, type Fear, type LocalState, type Look, type SetHistory } from '#core/colony/looks';
+import { FEARS, LESSONS, lessonOf, SAW, sawOf, STATES, type Fear, type LocalState, type Look, type SetHistory } from '#core/colony/looks';
 import { statesThere, tellsMost, type Trial } from '#core/colony/next';
 import { mostAPass, patienceOf } from '#core/colony/patience';
 import { BY_PRACTICE, chanceIn, FEAR_PRIOR, fullRows, likelyBy, NIGHT_ROWS, NIGHT_SAWS, PASSING } from '#core/colony/practice';
@@ -129,10 +129,7 @@ describe('what a colony has learned', () => {
     assert.ok(own.fears.bodyGrip > 0.8, String(own.fears.bodyGrip));
     assert.deepEqual(shyOf(own), ['bodyGrip']);
     assert.match(fearText(own.fears), /^They shy from body-grips, /);
-    assert.equal(
-      metWith('bodyGrip', [missed, caught]),
-      '2 misses and escapes, 1 plugged or knocked in 12 nights in range, went round 3 times',
-    );
+    assert.equal(metWith('bodyGrip', [missed, caught]), '2 misses, 1 plugged or knocked in 12 nights in range, went round 3 times');
     assert.equal(metWith('fence', [missed, caught]), '');
   });
   it('a trap that fires empty again and again is first a faulty trap, and a dead place first a dead place', () => {
@@ -146,14 +143,41 @@ describe('what a colony has learned', () => {
     assert.equal(faultText(statesBefore(1)), '');
   });
   it('a brush teaches less than a pinch, and being held most (common practice)', () => {
-    const after = (felt: Felt) => fearsBefore([look('touched', { felt })], []).bodyGrip;
+    const after = (felt: Felt) => fearsBefore([look('touched', { felt, lesson: 'missed' })], []).bodyGrip;
     assert.ok(
-      after('brushed it') < after('not said') && after('not said') < after('pinched') && after('pinched') < after('held, and got off'),
+      (['brushed it', 'chewed at it', 'not said', 'pinched', 'held, and got off'] as const).every(
+        (felt, n, all) => n === 0 || after(all[n - 1] ?? felt) < after(felt),
+      ),
     );
     assert.ok(after('brushed it') > fearsBefore([], []).bodyGrip);
     // of a snare that was brushed they take nothing along worth a word
-    const snare = (felt: Felt) => fearsBefore([look('meddled', { device: 'snare', felt })], []).snareWater / fearsBefore([], []).snareWater;
+    const snare = (felt: Felt) =>
+      fearsBefore([look('meddled', { device: 'snare', felt, lesson: 'meddled' })], []).snareWater / fearsBefore([], []).snareWater;
     assert.ok(snare('brushed it') < 1.02);
+  });
+  it('a miss, an escape, a sprung trap, a bite and a brushed snare each teach their own (common practice)', () => {
+    const by = (device: Look['device'], lesson: Look['lesson'], felt?: Felt): number =>
+      fearsBefore([look('touched', { device, ...(lesson && { lesson }), ...(felt && { felt }) })], [])[
+        device === 'snare' ? 'snareWater' : 'bodyGrip'
+      ];
+    const none = fearsBefore([], []);
+    const grips = LESSONS.map((lesson) => by('bodyGrip', lesson));
+    assert.equal(new Set(grips.filter((share) => share > none.bodyGrip)).size, 4);
+    assert.ok(by('bodyGrip', 'escaped') > by('bodyGrip', 'missed') && by('bodyGrip', 'missed') > by('bodyGrip', 'sprung'));
+    assert.ok(by('bodyGrip', 'bitten') > none.bodyGrip && by('bodyGrip', 'meddled') === none.bodyGrip);
+    assert.ok(by('snare', 'meddled') / none.snareWater < 1.05 && by('snare', 'escaped') > by('snare', 'missed'));
+    // what escaped was held, said or not
+    near(by('bodyGrip', 'escaped', 'held, and got off'), by('bodyGrip', 'escaped'));
+    const found = (saw: Look['saw'], outcome: Parameters<typeof lessonOf>[1]['outcome'], bites = '') =>
+      lessonOf(saw, { outcome, catch: bites ? { bites } : null });
+    assert.deepEqual(
+      [found('touched', 'escaped'), found('touched', 'miss'), found('touched', 'sprung empty'), found('caught', 'catch', 'fresh')],
+      ['escaped', 'missed', 'missed', 'bitten'],
+    );
+    assert.deepEqual(
+      [found('caught', 'catch', 'healed'), found('untouched', 'untouched'), found('baitGone', 'bait taken')],
+      Array(3).fill(undefined),
+    );
   });
   it('earlier trapping that left shy ones weighs before anything was tried', () => {
     const before = (survivors: 'none' | 'some' | 'shy') => fearsBefore([], [{ devices: ['bodyGrip'], survivors }]).bodyGrip;

@@ -40,6 +40,10 @@ describe('a colony of the record', () => {
     const race = said.exec(await get(at('Race pair and young')))?.[0] ?? 'nothing';
     for (const page of ['/colonies', `/waters/${waters['Hatchery Race'] ?? ''}/count`]) assert.ok((await get(page)).includes(race), page);
     assert.match(await get(at('Race pair and young')), /Chance of each number left/);
+    // its pair was caught, and it is said of which sorts of trap a night counts for how much, from other waters
+    const page = textOf(await get(at('Race pair and young')));
+    assert.match(page, /Adults left: none, nine in ten; young: 0 to 1, /);
+    assert.match(page, /a night of each sort counts .* body-grip 1\.\d \(\d+ in \d+ nights\)/);
   });
   it('that was met by misses at body-grips and turned away shies from them, and no body-grip is tried first there', async () => {
     assert.match(await get(at('Header families')), /They shy from body-grips, /);

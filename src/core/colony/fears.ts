@@ -72,7 +72,12 @@ function withHeld(held: Partial<Shares<Fear>>): Shares<Fear> {
 }
 
 /** What one look adds to the odds that its animals shy from the device, by what they felt of it. */
-const taughtBy = ({ device, saw, felt = 'not said' }: Look): number => 1 + ((TEACHES[device][saw] ?? 1) - 1) * FELT_TEACHES[felt];
+function taughtBy({ device, lesson, felt = 'not said' }: Look): number {
+  const base = (lesson && TEACHES[device][lesson]) ?? 1;
+  // what escaped was held: to have said so adds nothing
+  const share = lesson === 'escaped' && felt === 'held, and got off' ? 1 : FELT_TEACHES[felt];
+  return 1 + (base - 1) * share;
+}
 
 /** How likely each fear is before the looks: by practice, by what was met, and by what earlier trapping taught. @param held what somebody holds instead of practice */
 export function fearsBefore(looks: readonly Look[], before: readonly Before[], held: Partial<Shares<Fear>> = {}): Shares<Fear> {

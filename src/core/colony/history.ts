@@ -3,7 +3,7 @@ import type { Did } from '../counting/atSet';
 import type { DeviceClass } from '../devices/sizes';
 import { nightsInside, type Totalled } from '../effort/totals';
 import type { Check, TrapSet } from '../record/kinds';
-import { sawOf, type Look, type Pass } from './looks';
+import { lessonOf, sawOf, type Look, type Pass } from './looks';
 
 /** A set with all that was read of it. */
 export interface MetAsked {
@@ -43,8 +43,14 @@ function looksOf(stay: TrapSet['stays'][number], { set, visits, asked, species, 
     const saw = sawOf(found, species);
     if (!saw) return [];
     const nights = inside[n] ?? 0;
-    const own = { saw, at, device, nights: saw === 'untouched' ? nights : Math.max(PART_OF_A_NIGHT, nights) };
-    return [found.felt === 'not said' ? own : { ...own, felt: found.felt }];
+    const lesson = lessonOf(saw, found);
+    return [
+      {
+        ...{ saw, at, device, nights: saw === 'untouched' ? nights : Math.max(PART_OF_A_NIGHT, nights) },
+        ...(found.felt === 'not said' ? {} : { felt: found.felt }),
+        ...(lesson && { lesson }),
+      },
+    ];
   });
 }
 

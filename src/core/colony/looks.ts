@@ -37,7 +37,13 @@ export interface Look {
   at: Date;
   /** what the animal felt that got away; left out where nobody said */
   felt?: Felt;
+  /** what those that are left took along of it; left out where they met nothing */
+  lesson?: Lesson;
 }
+
+/** What can teach an animal of a device: it was missed, held and got away, fired it, meddled with it, or came to one that lay in it and bit it. */
+export const LESSONS = ['missed', 'escaped', 'sprung', 'meddled', 'bitten'] as const;
+export type Lesson = (typeof LESSONS)[number];
 
 /** One night in which a camera at a set, or its tracks, showed an animal that was not caught. */
 export interface Pass {
@@ -79,4 +85,12 @@ export function sawOf(
   if (outcome === 'sprung empty' && cause === 'animal') return 'touched';
   if (outcome === 'sprung empty' && NO_ANIMAL.includes(cause)) return null;
   return SAID[outcome] ?? null;
+}
+
+const TAUGHT: Partial<Record<Saw, Lesson>> = { touched: 'missed', sprung: 'sprung', meddled: 'meddled' };
+
+/** What a device as it was found taught those that are left; undefined where it taught them nothing. @param saw as `sawOf` reads it */
+export function lessonOf(saw: Saw, { outcome, catch: caught }: { outcome: Outcome; catch: { bites: string } | null }): Lesson | undefined {
+  if (saw === 'caught') return caught?.bites === 'fresh' ? 'bitten' : undefined;
+  return outcome === 'escaped' ? 'escaped' : TAUGHT[saw];
 }

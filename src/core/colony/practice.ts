@@ -1,6 +1,6 @@
 import type { DeviceClass } from '../devices/sizes';
 import type { Felt } from '../record/checks';
-import type { Fear, LocalState, Saw, Trait } from './looks';
+import type { Fear, Lesson, LocalState, Saw, Trait } from './looks';
 
 /** How likely each is, a device a night; what is left of 1 is that nothing touched it. */
 export type Nightly = Record<Exclude<Saw, 'untouched'>, number>;
@@ -52,15 +52,20 @@ export const FAULT_PRIOR = { mechanical: 0.08, disturbed: 0.06 } as const;
 /** A place of which no sign was noted. [practice] */
 export const IN_USE_UNKNOWN = 0.7;
 
-/** What one event adds to the odds that its animals shy from a device: a miss of a body-grip teaches much, a brushed snare next to nothing. [practice] */
-export const TEACHES: Readonly<Record<DeviceClass, Partial<Record<Saw, number>>>> = {
-  bodyGrip: { touched: 1.5, sprung: 1.25 },
-  foothold: { touched: 1.3, sprung: 1.2 },
-  snare: { touched: 1.15, meddled: 1.03 },
-  enclosed: {},
+/**
+ * What one event adds to the odds that its animals shy from a device: of a body-grip a miss teaches much and what got out of it more, of a snare
+ * next to nothing; who comes to one that lies in a foothold and still moves, learns it too. [practice]
+ */
+export const TEACHES: Readonly<Record<DeviceClass, Partial<Record<Lesson, number>>>> = {
+  bodyGrip: { missed: 1.5, escaped: 2.1, sprung: 1.25, bitten: 1.1 },
+  foothold: { missed: 1.3, escaped: 1.8, sprung: 1.2, bitten: 1.25 },
+  snare: { missed: 1.15, escaped: 1.4, sprung: 1.05, meddled: 1.03, bitten: 1.1 },
+  enclosed: { escaped: 1.2 },
 };
-/** How much of that an animal takes along by what it felt: a brush little, a pinch more, being held most. [practice] */
-export const FELT_TEACHES: Readonly<Record<Felt, number>> = { 'not said': 1, 'brushed it': 0.4, pinched: 1.4, 'held, and got off': 2.2 };
+/** How much of that an animal takes along by what it felt: a brush little, a bite at the steel some, a pinch more, being held most. [practice] */
+export const FELT_TEACHES: Readonly<Record<Felt, number>> = {
+  ...{ 'not said': 1, 'brushed it': 0.4, 'chewed at it': 0.8, pinched: 1.4, 'held, and got off': 2.2 },
+};
 /** However much was met, it does not teach more than this. [practice] */
 export const TAUGHT_MOST = 6;
 

@@ -1,3 +1,5 @@
+import { adultsLeft, likelyAges, NO_AGES, type AgesMet } from './ages';
+
 /** One night of trapping: what was caught of the species, and how many devices meant for it stood in their range, device-nights. */
 export interface TrapNight {
   caught: number;
@@ -25,14 +27,18 @@ export interface LeftEvidence {
   moved: number;
   /** the trap nights up to the last one on which anybody was surely there: caught, seen, or mending */
   present: number;
+  /** what is known of adults and young apart */
+  ages: AgesMet;
 }
 
 /** Nothing was seen, mended or heard of beside the catches. */
-export const SILENT = { floor: 0, quiet: 0, unmended: null, mended: false, bitten: false, moved: 0, present: 0 } as const;
+export const SILENT = { floor: 0, quiet: 0, unmended: null, mended: false, bitten: false, moved: 0, present: 0, ages: NO_AGES } as const;
 
 /** What is known of how many are left: the chance of 0, 1, 2 ... of them. */
 export interface Left {
   chances: number[];
+  /** of adults and of young the same, each by itself; null where nothing tells them apart */
+  ages: { adults: number[]; young: number[] } | null;
   /** how much of the chance of none is that they left the water, not that all were caught */
   moved: number;
   caught: number;
@@ -101,7 +107,7 @@ export function removal(nights: readonly TrapNight[]) {
  *
  * @throws RangeError when nothing that was told can be: more were caught than `most`
  */
-export function howManyLeft({ nights, expected, floor, most, quiet, unmended, mended, bitten, moved, present }: LeftEvidence): Left {
+export function howManyLeft({ nights, expected, floor, most, quiet, unmended, mended, bitten, moved, present, ages }: LeftEvidence): Left {
   const [all, met] = [removal(nights), removal(nights.slice(0, present))];
   const { caught } = all;
   const least = Math.max(floor, caught);
@@ -121,11 +127,20 @@ export function howManyLeft({ nights, expected, floor, most, quiet, unmended, me
       continue;
     }
     const silence = left * toldBy(quiet) * Math.log1p(-SHOWN) + (left > 0 ? (unmended ?? 0) * Math.log1p(-MENDED) : 0);
-    const own = logPoisson + silence + all.ways(animals) + (left > 0 ? stays : bitten ? Math.log(BITER_CAUGHT) : 0);
+    const own =
+      logPoisson +
+      silence +
+      Math.log(likelyAges(animals, ages)) +
+      all.ways(animals) +
+      (left > 0 ? stays : bitten ? Math.log(BITER_CAUGHT) : 0);
     here.push(takenAll.map(({ prior, of }) => own + prior + of(animals)));
     // who left the water is met by no trap and no camera from then on
     if (left > 0 && moved > 0 && !mended)
-      gone.push(...takenMet.map(({ prior, of }) => logPoisson + met.ways(animals) + Math.log(moved) + prior + of(animals)));
+      gone.push(
+        ...takenMet.map(
+          ({ prior, of }) => logPoisson + met.ways(animals) + Math.log(moved * likelyAges(animals, ages)) + prior + of(animals),
+        ),
+      );
   }
   // long seasons make every one of them tiny: they are told by the greatest
   const greatest = Math.max(...here.flat(), ...gone);
@@ -135,7 +150,23 @@ export function howManyLeft({ nights, expected, floor, most, quiet, unmended, me
   if (!(total > 0)) throw new RangeError('what was told leaves nobody and somebody at once');
   const away = (weights.pop() ?? 0) / total;
   const [none = 0, ...some] = weights.map((w) => w / total);
-  return { chances: [none + away, ...some], moved: away, caught, nights: nights.filter((n) => n.effort > 0).length };
+  const chances = [none + away, ...some];
+  return { chances, ages: byAge(chances, caught, ages), moved: away, caught, nights: nights.filter((n) => n.effort > 0).length };
+}
+
+/** How many adults and how many young are left, each by itself. */
+function byAge(chances: readonly number[], caught: number, met: AgesMet): Left['ages'] {
+  if (met.adults + met.young + met.leastAdults + met.leastYoung === 0) return null;
+  const [adults, young] = [chances.map(() => 0), chances.map(() => 0)];
+  chances.forEach((chance, left) => {
+    if (chance === 0) return;
+    const own = left === 0 ? [1] : adultsLeft(caught + left, left, met);
+    own.forEach((share, n) => {
+      adults[n] = (adults[n] ?? 0) + chance * share;
+      young[left - n] = (young[left - n] ?? 0) + chance * share;
+    });
+  });
+  return { adults, young };
 }
 
 /** The chances of being taken that are gone through, with how likely practice holds each. */

@@ -112,11 +112,9 @@ export function nightsInside(set: TrapSet, stay: Stay, visits: readonly Check[],
   });
 }
 
-/** Device-nights of a set inside its range, by night. */
-export function effortByNight(set: TrapSet, visits: readonly Check[], asked: Totalled, nights: readonly Stretch[]): number[] {
-  const stays = set.stays.map((stay) => nightsInside(set, stay, visits, asked, nights));
-  return nights.map((_, n) => sum(stays.map((own) => own[n] ?? 0)));
-}
+/** Device-nights inside the range, of each trap of a set by night. */
+export const effortOfStays = (set: TrapSet, visits: readonly Check[], asked: Totalled, nights: readonly Stretch[]): number[][] =>
+  set.stays.map((stay) => nightsInside(set, stay, visits, asked, nights));
 
 function exposureOfStay(set: TrapSet, stay: Stay, visits: readonly Check[], asked: Totalled & { ground: Ground }): Exposure {
   const { standings, sprung, readings, spent } = factsOfStay(set, stay, visits, asked);

@@ -51,7 +51,7 @@ export const CAUSES = [
   'do not know',
 ] as const;
 /** What an animal that got away felt, as far as hair, a toe or the ground tell. */
-export const FELT = ['not said', 'brushed it', 'pinched', 'held, and got off'] as const;
+export const FELT = ['not said', 'brushed it', 'chewed at it', 'pinched', 'held, and got off'] as const;
 export type Felt = (typeof FELT)[number];
 /** Outcomes after which somebody may know it. */
 export const FELT_AFTER: readonly Outcome[] = ['miss', 'escaped', 'sprung empty', 'knocked'];

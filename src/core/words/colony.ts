@@ -1,4 +1,4 @@
-import type { Fear, LocalState, Saw, SetHistory, Trait } from '../colony/looks';
+import type { Fear, LocalState, Look, Saw, SetHistory, Trait } from '../colony/looks';
 import type { NightRow, NightSaw } from '../colony/practice';
 import type { Learned } from '../colony/fears';
 import type { Told } from '../colony/next';
@@ -63,27 +63,27 @@ export function fearText(fears: Learned['fears']): string {
     : `They shy from ${FEAR_WORDS[fear]}, ${oddsOf(chance)}.`;
 }
 
-const SAW_WORDS: Readonly<Record<Saw, [one: string, several: string]>> = {
-  caught: ['catch', 'catches'],
-  touched: ['miss or escape', 'misses and escapes'],
-  sprung: ['sprung empty', 'sprung empty'],
-  meddled: ['plugged or knocked', 'plugged or knocked'],
-  baitGone: ['bait taken', 'bait taken'],
-  untouched: ['look untouched', 'looks untouched'],
-};
+/** What a look can have told of a device, in the order it is said. */
+const MET_WORDS: readonly (readonly [is: (look: Look) => boolean, one: string, several: string])[] = [
+  [(l) => l.saw === 'caught', 'catch', 'catches'],
+  [(l) => l.lesson === 'bitten', 'bitten in it by another', 'bitten in it by others'],
+  [(l) => l.saw === 'touched' && l.lesson !== 'escaped', 'miss', 'misses'],
+  [(l) => l.lesson === 'escaped', 'escape', 'escapes'],
+  [(l) => l.saw === 'sprung', 'sprung empty', 'sprung empty'],
+  [(l) => l.saw === 'meddled', 'plugged or knocked', 'plugged or knocked'],
+  [(l) => l.saw === 'baitGone', 'bait taken', 'bait taken'],
+];
 
-/** What was met with a trait, over all sets that have it: `3 catches, 12 misses and escapes in 96 nights, turned away 9 times`. */
+/** What was met with a trait, over all sets that have it: `3 catches, 12 misses in 96 nights, turned away 9 times`. */
 export function metWith(trait: Trait, sets: readonly SetHistory[]): string {
   const own = sets.filter((s) => s.traits.includes(trait));
   const looks = own.flatMap((s) => s.looks);
   if (looks.length === 0) return '';
   const nights = Math.round(looks.reduce((sum, l) => sum + l.nights, 0));
-  const told = (Object.keys(SAW_WORDS) as Saw[])
-    .filter((saw) => saw !== 'untouched')
-    .flatMap((saw) => {
-      const n = looks.filter((l) => l.saw === saw).length;
-      return n === 0 ? [] : [many(n, ...SAW_WORDS[saw])];
-    });
+  const told = MET_WORDS.flatMap(([is, one, several]) => {
+    const n = looks.filter(is).length;
+    return n === 0 ? [] : [many(n, one, several)];
+  });
   const turned = own.flatMap((s) => s.passes).filter((p) => p.did === 'turned').length;
   return `${told.length > 0 ? told.join(', ') : 'nothing'} in ${many(nights, 'night')} in range${turned > 0 ? `, went round ${many(turned, 'time')}` : ''}`;
 }

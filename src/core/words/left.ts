@@ -1,3 +1,5 @@
+import { takesBeside, type Took } from '../counting/bySort';
+import { CLASS_WORDS } from '../devices/sizes';
 import { shortestRun, type Left, type LeftEvidence } from '../counting/left';
 import type { Settles } from '../counting/decide';
 import { many } from '../units/many';
@@ -20,6 +22,9 @@ const ODDS: readonly (readonly [least: number, said: string])[] = [
 ];
 export const oddsOf = (chance: number): string => ODDS.find(([least]) => chance >= least - 1e-9)?.[1] ?? 'less than one in ten';
 
+/** From how sure on that nobody is left nobody asks who. [practice] */
+const ALL_GONE = 0.8;
+
 /** A run that wide tells nothing. */
 const WIDE = 6;
 
@@ -41,6 +46,18 @@ export function leftText({ chances, moved, caught, nights }: Left): string {
   const range = (low: number, high: number): string => (low === high ? String(low) : `${low} to ${high}`);
   if (run.low === 0) return `Gone, or ${range(1, run.high)} left: gone is as likely as ${oddsOf(none)}.`;
   return `${range(run.low, run.high)} left, ${oddsOf(run.holds)}.`;
+}
+
+/** How many adults and how many young are left, each with its odds; empty where nothing tells them apart. */
+export function agesText({ ages, chances }: Left): string {
+  if (!ages || (chances[0] ?? 0) >= ALL_GONE) return '';
+  const of = (who: string, own: readonly number[]): string => {
+    const run = shortestRun(own, 0.8);
+    if (run.high - run.low >= WIDE) return `${who}: cannot tell`;
+    if (run.high === 0) return `${who}: none, ${oddsOf(run.holds)}`;
+    return `${who}: ${run.low === run.high ? run.low : `${run.low} to ${run.high}`}, ${oddsOf(run.holds)}`;
+  };
+  return `${of('Adults left', ages.adults)}; ${of('young', ages.young)}.`;
 }
 
 const SETTLES: Readonly<Record<Settles['by'], (nights: string) => string>> = {
@@ -68,4 +85,20 @@ export function heldText({ nights, quiet, unmended, mended, bitten, moved }: Lef
     [moved >= 0.5, 'its freshest sign is old: they may have left the water (rule of thumb)'],
   ];
   return told.flatMap(([holds, said]) => (holds ? [said] : []));
+}
+
+/** So near to 1 no sort of trap is said to take more than another. */
+const ALIKE = 0.05;
+
+/** What sorts of trap take beside each other, and from how much that is known. @param sorts what each took of the animal elsewhere */
+export function sortsText(sorts: readonly Took[]): string {
+  const takes = takesBeside(sorts);
+  const told = sorts.filter(({ device }) => Math.abs((takes[device] ?? 1) - 1) >= ALIKE);
+  if (sorts.length < 2 || told.length === 0)
+    return 'a night of any trap counts alike: your sets elsewhere do not tell sorts of trap apart (rule of thumb)';
+  const each = told.map(
+    ({ device, caught, nights }) =>
+      `${CLASS_WORDS[device]} ${(takes[device] ?? 1).toFixed(1)} (${caught} in ${many(Math.round(nights), 'night')})`,
+  );
+  return `a night of each sort counts by what it took in your sets elsewhere, beside all of them: ${each.join(', ')}`;
 }

@@ -5,6 +5,7 @@ import { minutesOf, type Takes, type Task, type Time } from '#core/run/work';
 import { armAndWaders } from '#core/units/bodyGauge';
 import type { System } from '#core/units/factors';
 import type { Frame } from '#core/units/frame';
+import type { DeviceClass } from '#core/devices/sizes';
 import type { DeviceWhere } from '#core/gear/where';
 import type { SeenAtSet } from '#core/counting/atSet';
 import type { Body, Device, Earlier, Gauge, Ground, Ice, LeftWord, Line, Share, ToldRise, TrapSet } from '#core/record/kinds';
@@ -76,6 +77,10 @@ export interface Season {
   /** levels now, by water; the ice by its course */
   levels: Record<string, Water>;
 }
+
+/** The sort of a trap of the Shed. */
+export const classOf = ({ shed }: Pick<Season, 'shed'>, device: string): DeviceClass =>
+  shed.find((d) => d.id === device)?.class ?? 'bodyGrip';
 
 export const index = <T extends { id: string }>(list: T[]): Record<string, T> => Object.fromEntries(list.map((item) => [item.id, item]));
 

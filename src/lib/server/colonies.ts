@@ -6,15 +6,16 @@ import { likelyBy } from '#core/colony/practice';
 import { traitsOf } from '#core/colony/traits';
 import { colonyRange } from '#core/counting/colonyRange';
 import { howManyLeft } from '#core/counting/left';
-import type { DeviceClass } from '#core/devices/sizes';
+import type { Took } from '#core/counting/bySort';
+import { DEVICE_CLASSES } from '#core/devices/sizes';
 import type { Met } from '#core/planning/met';
-import { effortByNight } from '#core/effort/totals';
+import { effortOfStays } from '#core/effort/totals';
 import type { TrapSet } from '#core/record/kinds';
 import { armAndWaders } from '#core/units/bodyGauge';
 import { laidAt, layOut, settingAt } from '#core/sets/standing';
 import { setTypeOf } from '#core/sets/catalogue';
 import { groundOf } from '#lib/season/oneSet';
-import type { Season } from '#lib/season/season';
+import { classOf, type Season } from '#lib/season/season';
 import { evidenceOf, waterCount } from './counting';
 import { db } from './database';
 import { leftEvidence, nightsFrom, type TrapNights } from './left';
@@ -24,7 +25,9 @@ import { loadSeason } from './season';
 import { workedSets } from './totals';
 
 export type Worked = NonNullable<Awaited<ReturnType<typeof workedSets>>>[number] & {
-  /** device-nights in range by night */
+  /** device-nights in range, of each of its traps by night */
+  byTrap: readonly (readonly number[])[];
+  /** of all of them together */
   effort: readonly number[];
 };
 
@@ -58,7 +61,10 @@ export async function loadColonies(locals: App.Locals, water?: string): Promise<
   const nights = nightsFrom(new Date(Math.min(first, ...begun)), locals.now, season.line.zone);
   return {
     ...{ season, scouted, nights, scopes },
-    worked: own.map((one) => ({ ...one, effort: effortByNight(one.set, one.visits, one.asked, nights) })),
+    worked: own.map((one) => {
+      const byTrap = effortOfStays(one.set, one.visits, one.asked, nights);
+      return { ...one, byTrap, effort: nights.map((_, n) => byTrap.reduce((sum, trap) => sum + (trap[n] ?? 0), 0)) };
+    }),
   };
 }
 
@@ -90,11 +96,28 @@ export function readColony(known: ColonyRecord, scope: Scope, locals: App.Locals
   const count = waterCount(scouted, scope.species, season.line.zone);
   const signs = evidenceOf(scope, stations, count, scouted, season.clock);
   const worth = worthOf(histories, taught);
-  const evidence = leftEvidence({ season, scope, nights, worked, scouted, count, evidence: signs, worth, now: locals.now });
+  const sorts = sortsOf(known, scope);
+  const evidence = leftEvidence({ season, scope, nights, worked, scouted, count, evidence: signs, worth, sorts, now: locals.now });
   const range = colonyRange(signs, locals.who.person.system);
-  return { ...met, scope, nights, stations, count, range, evidence, left: evidence && howManyLeft(evidence) };
+  return { ...met, scope, nights, stations, count, range, sorts, evidence, left: evidence && howManyLeft(evidence) };
 }
 export type ColonyRead = ReturnType<typeof readColony>;
+
+/** What each sort of trap took of its animal elsewhere: by that a night of one here counts more or less than a night of another. */
+function sortsOf({ season, worked }: ColonyRecord, { places, species }: Scope): Took[] {
+  const elsewhere = worked.filter(({ set }) => set.species === species && !places.has(set.station));
+  const all = elsewhere.flatMap(({ set, visits, byTrap }) =>
+    set.stays.map((stay, n): Took => {
+      const found = visits.flatMap((v) => v.devices.filter((d) => d.stay === stay.id && d.catch?.species === species));
+      return { device: classOf(season, stay.device), caught: found.length, nights: (byTrap[n] ?? []).reduce((a, b) => a + b, 0) };
+    }),
+  );
+  return DEVICE_CLASSES.flatMap((device): Took[] => {
+    const own = all.filter((t) => t.device === device);
+    const sum = (of: (took: Took) => number): number => own.reduce((total, took) => total + of(took), 0);
+    return own.length === 0 ? [] : [{ device, caught: sum((t) => t.caught), nights: sum((t) => t.nights) }];
+  });
+}
 
 /** Earlier trapping of its animal on its waters. */
 const beforeOf = ({ waters, species }: Scope, { earlier }: Season): Before[] =>
@@ -125,8 +148,6 @@ function historyOf({ set, visits, asked }: Worked, { season, scouted, scope, now
     inUse: scouted.activity(set.station, species),
   };
 }
-
-const classOf = ({ shed }: Season, device: string): DeviceClass => shed.find((d) => d.id === device)?.class ?? 'bodyGrip';
 
 function traitsIn(set: TrapSet, season: Season, now: Date, hands: HistoryAsked['hands']): SetHistory['traits'] {
   const station = season.stations.find((s) => s.id === set.station);

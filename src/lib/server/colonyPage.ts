@@ -1,7 +1,7 @@
 import { shyOf } from '#core/colony/fears';
 import { FEARS, type SetHistory, type Trait } from '#core/colony/looks';
 import { faultText, fearText, metWith, patienceText, SHORT, trialText } from '#core/words/colony';
-import { heldText, leftText, oddsOf, settlesText } from '#core/words/left';
+import { agesText, heldText, leftText, oddsOf, settlesText, sortsText } from '#core/words/left';
 import { patienceOf, type Patience } from '#core/colony/patience';
 import { statesThere, tellsMost, TRIAL_NIGHTS, type Told, type Trial } from '#core/colony/next';
 import { traitsOfType } from '#core/colony/traits';
@@ -23,6 +23,9 @@ import { stationName } from './scouting';
 /** One sentence for the head of a colony: how many are left, in odds, or as its signs tell. */
 export const headOf = ({ left, range }: Pick<ColonyRead, 'left' | 'range'>): string => (left ? leftText(left) : rangeText(range));
 
+/** How many of them are adults and young. */
+export const whoOf = ({ left }: Pick<ColonyRead, 'left'>): string => (left ? agesText(left) : '');
+
 /** How sure it is that nobody is left; null where nothing tells. */
 export const noneLeft = ({ left }: Pick<ColonyRead, 'left'>): number | null => left?.chances[0] ?? null;
 
@@ -37,7 +40,8 @@ export function settlesFor(read: ColonyRead): string {
 }
 
 /** What speaks for how many are left beside the catches. */
-export const heldOf = ({ evidence }: ColonyRead): string[] => (evidence ? heldText(evidence) : []);
+export const heldOf = ({ evidence, sorts }: ColonyRead): string[] =>
+  evidence ? [...heldText(evidence), ...(evidence.nights.some((n) => n.effort > 0) ? [sortsText(sorts)] : [])] : [];
 
 /** What they fear, the likeliest first, each with what was met. */
 export function fearsOf({ taught, histories }: ColonyRead) {

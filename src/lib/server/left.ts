@@ -1,9 +1,11 @@
 import type { Scope } from '#core/colony/scope';
+import { agesMet, NO_AGES } from '#core/counting/ages';
+import { takesBeside, type Took } from '#core/counting/bySort';
 import { colonyRange, type ColonyEvidence } from '#core/counting/colonyRange';
 import type { LeftEvidence, TrapNight } from '#core/counting/left';
 import { foundNight, nightOf, type Count } from '#core/counting/nights';
 import { addDays, instantOf, localDate } from '#core/time/localTime';
-import type { Season } from '#lib/season/season';
+import { classOf, type Season } from '#lib/season/season';
 import type { Scouted } from './scouting';
 import type { workedSets } from './totals';
 
@@ -22,7 +24,7 @@ export interface LeftAsked {
   season: Season;
   scope: Scope;
   /** of the places of the colony, each with its device-nights in range by night */
-  worked: readonly (NonNullable<Awaited<ReturnType<typeof workedSets>>>[number] & { effort: readonly number[] })[];
+  worked: readonly (NonNullable<Awaited<ReturnType<typeof workedSets>>>[number] & { byTrap: readonly (readonly number[])[] })[];
   /** the nights of the efforts */
   nights: readonly TrapNights[];
   /** of the places of the colony */
@@ -31,6 +33,8 @@ export interface LeftAsked {
   evidence: ColonyEvidence;
   /** of each set, what it takes beside one that works and that nobody shies from: 0 to 1 */
   worth: (set: string) => number;
+  /** what each sort of trap took elsewhere */
+  sorts: readonly Took[];
   now: Date;
 }
 
@@ -39,7 +43,7 @@ export interface LeftAsked {
  * where neither a trap stood nor a camera watched nor a break was open.
  */
 export function leftEvidence(asked: LeftAsked): LeftEvidence | null {
-  const { season, scope, worked, scouted, count, evidence, worth } = asked;
+  const { season, scope, worked, scouted, count, evidence, worth, sorts } = asked;
   const { zone } = season.line;
   const meant = worked.filter(({ set }) => set.species === scope.species);
   if (colonyRange(evidence, 'metric').high === null) return null;
@@ -50,12 +54,20 @@ export function leftEvidence(asked: LeftAsked): LeftEvidence | null {
   const catches = worked
     .flatMap(({ visits }) =>
       visits.flatMap((v) =>
-        v.devices.flatMap((d) => (d.catch?.species === scope.species ? [{ at: new Date(v.at), bites: d.catch.bites }] : [])),
+        v.devices.flatMap((d) =>
+          d.catch?.species === scope.species ? [{ at: new Date(v.at), bites: d.catch.bites, age: d.catch.age }] : [],
+        ),
       ),
     )
     .sort((a, b) => Number(a.at) - Number(b.at));
   const caught = catches.map((c) => c.at);
-  const efforts = meant.map(({ set, effort }) => effort.slice(skipped).map((n) => n * worth(set.id)));
+  const takes = takesBeside(sorts);
+  const efforts = meant.flatMap(({ set, byTrap }) =>
+    set.stays.map((stay, trap) => {
+      const share = worth(set.id) * (takes[classOf(season, stay.device)] ?? 1);
+      return (byTrap[trap] ?? []).slice(skipped).map((n) => n * share);
+    }),
+  );
   const first = nights[0]?.date ?? '';
   const trapped = nights.map(({ date }, n): TrapNight => {
     // what is found on the day a first trap was set was caught that day
@@ -70,7 +82,10 @@ export function leftEvidence(asked: LeftAsked): LeftEvidence | null {
   const { low, high } = colonyRange({ ...evidence, caught: { count: 0, stillThere: 0, since: '' } }, 'metric');
   const lived = evidence.floor === 0 ? 0 : evidence.caught.count + evidence.caught.stillThere;
   const taken = trapped.reduce((sum, n) => sum + n.caught, 0);
-  const seen = [...caught, ...scouted.cameras.flatMap((c) => c.events.filter((e) => e.species === scope.species).map((e) => e.at))];
+  const pictures = scouted.cameras.flatMap((c) => c.events.filter((e) => e.species === scope.species).map((e) => e.at));
+  const seen = [...caught, ...pictures];
+  const firstPicture = Math.min(...pictures.map(Number));
+  const agesOf = (from: number) => catches.filter(({ at }) => at.getTime() > from).map(({ age }) => age);
   const present = seen.length === 0 ? '' : localDate(new Date(Math.max(...seen.map(Number))), zone);
   return {
     nights: trapped,
@@ -82,6 +97,7 @@ export function leftEvidence(asked: LeftAsked): LeftEvidence | null {
     bitten: catches.at(-1)?.bites === 'fresh',
     moved: movedOf(asked, present),
     present: trapped.filter((_, n) => (nights[n]?.date ?? '') < present).length,
+    ages: scope.species === 'beaver' && nights.length > 0 ? agesMet(count, agesOf(0), agesOf(firstPicture)) : NO_AGES,
   };
 }
 

@@ -12,7 +12,7 @@ import { formOf, readColonyForm, readDone } from '$lib/server/colonyForm';
 import { db } from '$lib/server/database';
 import { attempt, refused } from '$lib/server/form';
 import { record } from '$lib/server/record/write';
-import { clearOf, fearsOf, headOf, heldOf, noneLeft, repairsOf, settlesFor, trialsOf, waitsOf } from '$lib/server/colonyPage';
+import { clearOf, fearsOf, headOf, heldOf, noneLeft, repairsOf, settlesFor, trialsOf, waitsOf, whoOf } from '$lib/server/colonyPage';
 import { colonyStory } from '$lib/server/colonyStory';
 import { frameOf } from '#core/ahead/facts';
 import type { System } from '#core/units/factors';
@@ -33,6 +33,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
     note: scope.colony?.note ?? '',
     waters: season.waters.filter((w) => scope.waters.includes(w.id)).map(({ id, name }) => ({ id, name })),
     said: headOf(read),
+    who: whoOf(read),
     chances: read.left?.chances ?? [],
     moved: read.left?.moved ?? 0,
     reasons: [...read.range.reasons, ...heldOf(read)],

@@ -52,6 +52,7 @@
       <h2>Who is left</h2>
       {#if data.chances.length > 0}
         <Chances chances={data.chances} />
+        {#if data.who}<p>{data.who}</p>{/if}
         {#if data.moved >= 0.05}<p>{Math.round(data.moved * 100)}% of it: the rest left the water.</p>{/if}
       {/if}
       {#if data.settles}<p class="mt-1"><b>{data.settles}</b></p>{/if}
