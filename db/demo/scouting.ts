@@ -153,7 +153,7 @@ export function addLastSeason(
               outcome: caught ? 'catch' : 'untouched',
               cause: 'not asked',
               flags: [],
-              ...{ searched: '', felt: 'not said' as const },
+              ...{ searched: '', felt: 'not said' as const, baitBy: 'not said' as const },
               catch: caught
                 ? {
                     id: make(when),
@@ -166,6 +166,7 @@ export function addLastSeason(
                     alive: false,
                     pelt: 'not looked',
                     eatenBy: 'not said',
+                    lay: 'not said',
                     bites: 'not looked',
                     fate: 'kept',
                     tag: '',
@@ -311,7 +312,7 @@ function addCamera(
     'camera',
     {
       id: make(watchedTo),
-      station: idOf(`station ${station}`),
+      ...{ station: idOf(`station ${station}`), set: null },
       camera,
       from: watchedFrom.toISOString(),
       to: watchedTo.toISOString(),

@@ -48,6 +48,8 @@ describe('what a look tells', () => {
     assert.equal(found('sprung empty', 'animal'), 'touched');
     assert.equal(found('sprung empty', 'current or debris'), null);
     assert.equal(found('plugged'), 'meddled');
+    const bait = (baitBy?: string) => sawOf({ outcome: 'bait taken', cause: '', catch: null, ...(baitBy && { baitBy }) }, 'beaver');
+    assert.deepEqual([bait(), bait('its own animal'), bait('another animal'), bait('birds')], ['baitGone', 'baitGone', null, null]);
     assert.deepEqual(
       ['stolen', 'flooded', 'not reached', 'out of water'].map((o) => found(o as 'stolen')),
       [null, null, null, null],
@@ -422,7 +424,7 @@ describe('who was met where', () => {
 
 describe('what was met at a set', () => {
   const device = (outcome: string, flags: string[] = []) => ({
-    ...{ id: 'd', stay: 'y', outcome, cause: 'not asked', flags, searched: '', felt: 'not said' },
+    ...{ id: 'd', stay: 'y', outcome, cause: 'not asked', flags, searched: '', felt: 'not said', baitBy: 'not said' },
     catch: outcome === 'catch' ? { species: 'beaver' } : null,
   });
   const visit = (at: string, outcome: string, flags: string[] = []) => ({

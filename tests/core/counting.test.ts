@@ -1,4 +1,4 @@
-import { seenAtSet } from '#core/counting/atSet';
+import { seenAtSet, seenBy } from '#core/counting/atSet';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
@@ -263,6 +263,7 @@ describe('a camera at a set (F56)', () => {
     at: new Date(Date.UTC(2026, 10, 24, hour)),
     species: 'beaver',
     did,
+    set: null,
   });
   it('tells what it saw since the last look, and what those that went round ask for', () => {
     const events = [event(2, 'went round'), event(3, 'went round'), event(4, 'passed')];
@@ -273,6 +274,14 @@ describe('a camera at a set (F56)', () => {
     assert.match(seenAtSet(events, new Date(Date.UTC(2026, 10, 24, 3, 30))), /saw 1 animal .*; 1 passed it\.$/);
     assert.match(seenAtSet([event(2, 'over it')], null), /went over it: put it higher, or a pole over it/);
     assert.equal(seenAtSet(events, new Date(Date.UTC(2026, 10, 24, 5))), '');
+  });
+  it('a camera before one set tells nothing of the other at its place', () => {
+    const events = [event(2, 'went round'), { ...event(3, 'passed'), set: 'a' }, { ...event(4, 'over it'), set: 'b' }];
+    assert.deepEqual(
+      seenBy(events, 'a').map((e) => e.did),
+      ['went round', 'passed'],
+    );
+    assert.doesNotMatch(seenAtSet(seenBy(events, 'a'), null), /over it/);
   });
   it('what it did is read from a file, and a word that is none is refused with its row', () => {
     const row = { time: '2026-11-24T02:00:00Z', species: 'beaver', did: 'Went round' };

@@ -149,6 +149,7 @@ const WRONG: [CritiqueId, type: string, wrong: Over, right: Over][] = [
   ['logSteep', 'log-crossing', { around: { slope: 20 } }, { around: { slope: 8 } }],
   ['peltSlipping', 'lodge-run', { around: { pelts: { slipping: 1, eaten: 0 } } }, { around: { pelts: { slipping: 0, eaten: 0 } } }],
   ['eatenHere', 'lodge-run', { around: { pelts: { slipping: 0, eaten: 2 } } }, { around: { pelts: { slipping: 1, eaten: 0 } } }],
+  ['stopsShort', 'slide-foothold', { choices: { hold: 'slide' }, around: { layShort: 1 } }, { choices: { hold: 'slide' } }],
   ['failedHere', 'lodge-run', { around: { failedHere: 5 } }, { around: { failedHere: 2 } }],
   [
     'kindUntouched',

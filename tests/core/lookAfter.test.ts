@@ -17,6 +17,7 @@ const visit = (hour: number, outcome: Outcome, change: Check['change'] = 'as it 
       cause: 'not asked',
       flags: [],
       felt: 'not said',
+      baitBy: 'not said',
       searched: outcome === 'not reached' ? 'flood' : '',
       catch: null,
     },

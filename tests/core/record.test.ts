@@ -21,7 +21,18 @@ const check = (over: Record<string, unknown> = {}, device: Record<string, unknow
   asked: null,
   note: '',
   devices: [
-    { id: id(4), stay: id(5), outcome: 'untouched', cause: 'not asked', flags: [], searched: '', felt: 'not said', catch: null, ...device },
+    {
+      id: id(4),
+      stay: id(5),
+      outcome: 'untouched',
+      cause: 'not asked',
+      flags: [],
+      searched: '',
+      felt: 'not said',
+      baitBy: 'not said',
+      catch: null,
+      ...device,
+    },
   ],
   ...over,
 });
@@ -215,6 +226,9 @@ describe('an entry in words', () => {
       catchText({ ...beaver, species: 'otter', weight: null, alive: true, fate: 'released' } as never, 'us'),
       'otter, adult female, neck, alive, released',
     );
+    assert.match(catchText({ ...beaver, lay: 'short of the deep end' } as never, 'us'), /, neck, short of the deep end/);
+    const eaten = SCHEMAS.check.parse(check({}, { outcome: 'bait taken', baitBy: 'birds' })) as Check;
+    assert.equal(entrySentence('check', eaten, names, 'us'), '12 east run: bait taken by birds');
   });
   it('says a reading, its bound and where it comes from', () => {
     const reading = {
@@ -248,6 +262,7 @@ describe('an entry in words', () => {
         flags: [],
         searched: '',
         felt: 'not said',
+        baitBy: 'not said',
         catch: null,
         ...d,
       }));

@@ -29,7 +29,9 @@ const look = (hour: number, outcome: Outcome, change: Check['change'] = 'as it w
   changeNote: '',
   asked: null,
   note: '',
-  devices: [{ id: `d${hour}`, stay, outcome, cause: 'not asked', flags: [], searched: '', felt: 'not said', catch: null }],
+  devices: [
+    { id: `d${hour}`, stay, outcome, cause: 'not asked', flags: [], searched: '', felt: 'not said', baitBy: 'not said', catch: null },
+  ],
 });
 const hours = (visits: Check[], armings: number[] = [], until = 100): [number, number][] =>
   spentTimes(

@@ -7,7 +7,17 @@ import { inches } from '#core/units/factors';
 import { gaveText, meantText } from '#core/words/years';
 
 const device = (over: Partial<Check['devices'][number]>): Check['devices'][number] => ({
-  ...{ id: 'd', stay: 's', outcome: 'untouched', cause: 'not asked', flags: [], searched: '', felt: 'not said', catch: null },
+  ...{
+    id: 'd',
+    stay: 's',
+    outcome: 'untouched',
+    cause: 'not asked',
+    flags: [],
+    searched: '',
+    felt: 'not said',
+    baitBy: 'not said',
+    catch: null,
+  },
   ...over,
 });
 const visit = (at: string, ...devices: Check['devices']): Check =>

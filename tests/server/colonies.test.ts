@@ -181,6 +181,40 @@ describe('what an animal felt that got away', () => {
   });
 });
 
+describe('what a check tells beside its outcome', () => {
+  const checked = async (number: number, outcome: string, more: Record<string, string>) => {
+    const [set] = await rows('trap_set', { number });
+    const [stay] = await rows('stay', { set_id: set?.id });
+    const own = Object.fromEntries(Object.entries(more).map(([key, value]) => [key.replace('stay.', `${String(stay?.id)}.`), value]));
+    const id = uuid();
+    const sent = { entry: uuid(), id, [`${String(stay?.id)}.outcome`]: outcome, change: 'as it was', at: '2026-11-25T05:20', ...own };
+    return { id, set, answer: await post(`/check/${String(set?.id)}?/save`, sent) };
+  };
+  it('ice at its hole is one reading of the water, and moves every set of it', async () => {
+    const { set, answer } = await checked(82, 'untouched', { ice: '6 1/2 in' });
+    saved(answer, /morning/);
+    const [place] = await rows('station', { id: set?.station_id });
+    const ice = (await rows('ice', { water_id: place?.water_id })).find((i) => String(i.note).startsWith('measured at set 82'));
+    assert.ok(Math.abs(Number(ice?.thickness) - 0.1651) < 1e-6);
+    assert.match(textOf(await get(`/waters/${String(place?.water_id)}/ice`)), /6½ in/);
+    const thick = await checked(82, 'untouched', { ice: '90 in' });
+    refused(thick.answer, 400, /between 0 and 1\.5 m/);
+  });
+  it('a catch that lay short of the deep end is said at the bench of its slide', async () => {
+    const { set, id, answer } = await checked(31, 'catch', { 'stay.alive': 'no', 'stay.lay': 'short of the deep end' });
+    saved(answer, /morning/);
+    const [device] = await rows('check_device', { visit_id: id });
+    assert.equal((await rows('catch', { check_id: device?.id }))[0]?.lay, 'short of the deep end');
+    assert.match(textOf(await get(`/bench/${String(set?.id)}`)), /A catch lay short of the deep end once/);
+  });
+  it('a bait that birds took teaches nothing of the colony, and stands in the book', async () => {
+    const { set, id, answer } = await checked(81, 'bait taken', { 'stay.baitBy': 'birds' });
+    saved(answer, /morning/);
+    assert.equal((await rows('check_device', { visit_id: id }))[0]?.bait_by, 'birds');
+    assert.match(await get(`/book?set=${String(set?.id)}`), /bait taken by birds/);
+  });
+});
+
 describe('what was looked at and left', () => {
   it('stands at its place with the reason', async () => {
     const [meant] = await rows('intent', { doing: 'left' });

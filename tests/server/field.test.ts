@@ -59,7 +59,17 @@ function check(
   const devices = set.stays
     .filter((s) => s.to === null)
     .map(({ id: stay }): Check['devices'][number] => ({
-      ...{ id: idBeside(id, stay), stay, outcome, cause: 'not asked', flags: [], searched: '', felt: 'not said', catch: null },
+      ...{
+        id: idBeside(id, stay),
+        stay,
+        outcome,
+        cause: 'not asked',
+        flags: [],
+        searched: '',
+        felt: 'not said',
+        baitBy: 'not said',
+        catch: null,
+      },
       ...(outcome === 'catch'
         ? {
             catch: {
@@ -71,7 +81,16 @@ function check(
                 weight: null,
                 estimated: false,
               },
-              ...{ strikes: [], alive: false, bites: 'not looked', fate: 'not said', pelt: 'not looked', eatenBy: 'not said', tag: '' },
+              ...{
+                strikes: [],
+                alive: false,
+                bites: 'not looked',
+                fate: 'not said',
+                pelt: 'not looked',
+                eatenBy: 'not said',
+                lay: 'not said',
+                tag: '',
+              },
             },
           }
         : {}),
@@ -117,12 +136,16 @@ describe('what a device takes along', () => {
     const past = Object.fromEntries(
       Object.entries(now.past).map(([set, visits]) => [
         set,
-        visits.map((v) => ({ ...v, devices: v.devices.map(({ felt: _, ...d }) => d) })),
+        visits.map((v) => ({ ...v, devices: v.devices.map(({ felt: _, baitBy: __, ...d }) => d) })),
       ]),
     );
     const old = (shape: number) => inShape({ ...now, shape, past, facts: { ...now.facts, places } } as unknown as Snapshot);
     assert.ok(old(2).facts.places.every((p) => p.lies.length === 0));
-    assert.ok(Object.values(old(2).past).every((visits) => visits.every((v) => v.devices.every((d) => d.felt === 'not said'))));
+    assert.ok(
+      Object.values(old(2).past).every((visits) =>
+        visits.every((v) => v.devices.every((d) => d.felt === 'not said' && d.baitBy === 'not said')),
+      ),
+    );
     assert.equal(old(2).catches, now.catches);
     assert.deepEqual([old(1).catches, old(1).facts.shares], [0, []]);
     assert.equal(inShape(now), now);

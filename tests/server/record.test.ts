@@ -97,6 +97,7 @@ function untouched(set: TrapSet, at: string): Check {
       flags: [],
       searched: '',
       felt: 'not said',
+      baitBy: 'not said',
       catch: null,
     })),
   };

@@ -392,7 +392,13 @@ describe('guided readings, ledger, counting, plan', () => {
     saved(await typed({ eventCount: '2' }), /taken=1/);
     refused(await typed({ eventCount: '2' }), 400, /in the record already/);
     const [roll] = await rows('camera', { source: 'typed' });
-    assert.equal(roll?.station_id, stations['12']);
+    assert.deepEqual([roll?.station_id, roll?.set_id], [stations['12'], null]);
+    // where several sets stand at a place, the camera looks at one of them
+    const [before] = await rows('trap_set', { station_id: stations['12'] });
+    const hung = { eventStation: `${stations['12'] ?? ''} ${String(before?.id)}`, eventAt: '2026-11-22T20:05', eventCount: '1' };
+    saved(await typed(hung), /taken=1/);
+    assert.equal((await rows('camera', { set_id: before?.id })).length, 1);
+    refused(await typed({ ...hung, eventStation: '', eventAt: '2026-11-22T21:05' }), 400, /Choose where the camera hung/);
   });
   it('a lodge that looks live and is not, and one that looks dead and is live', async () => {
     assert.match(await get(place('Upper Reservoir', 61)), /Likely not in use/);

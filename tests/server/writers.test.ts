@@ -132,6 +132,7 @@ describe('taking back what a form wrote', () => {
       flags: [],
       searched: '',
       felt: 'not said',
+      baitBy: 'not said',
       catch: null,
     })),
   });

@@ -50,6 +50,7 @@ const visit = (set: TrapSet, change: Check['change']): Check => ({
       flags: [],
       searched: '',
       felt: 'not said',
+      baitBy: 'not said',
       catch: null,
     })),
 });

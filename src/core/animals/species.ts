@@ -59,4 +59,6 @@ export const FATES = ['not said', 'kept', 'sold', 'mounted', 'eaten', 'bait', 'r
 export const PELTS = ['not looked', 'good', 'rubbed', 'slipping', 'chewed', 'eaten'] as const;
 /** Who ate of a catch before somebody came. */
 export const EATERS = ['not said', 'birds', 'its own kind', 'others'] as const;
+/** Where on its tether a catch on a slide or a long tether lay. */
+export const LAYS = ['not said', 'at the deep end', 'short of the deep end', 'on the bank', 'wrapped on something'] as const;
 export const BITES = ['none', 'fresh', 'healed', 'not looked'] as const;

@@ -76,14 +76,22 @@ const SAID: Partial<Record<Outcome, Saw>> = {
 /** Causes of a sprung trap that tell nothing of any animal. */
 const NO_ANIMAL: readonly string[] = ['current or debris', 'own chisel', 'neighbour on the shared tie', 'thief'];
 
+interface Found {
+  outcome: Outcome;
+  cause: string;
+  baitBy?: string;
+  catch: { species: string } | null;
+}
+
+/** Who took a bait, and is none of the colony. */
+const OTHERS: readonly string[] = ['another animal', 'birds', 'water or ice'];
+
 /** What a device as it was found tells of a colony; null where it tells nothing: another animal, the weather, a thief, nobody looked. */
-export function sawOf(
-  { outcome, cause, catch: caught }: { outcome: Outcome; cause: string; catch: { species: string } | null },
-  species: string,
-): Saw | null {
+export function sawOf({ outcome, cause, baitBy = 'not said', catch: caught }: Found, species: string): Saw | null {
   if (outcome === 'catch') return caught?.species === species ? 'caught' : null;
   if (outcome === 'sprung empty' && cause === 'animal') return 'touched';
   if (outcome === 'sprung empty' && NO_ANIMAL.includes(cause)) return null;
+  if (outcome === 'bait taken' && OTHERS.includes(baitBy)) return null;
   return SAID[outcome] ?? null;
 }
 

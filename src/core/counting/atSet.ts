@@ -8,7 +8,13 @@ export interface SeenAtSet {
   at: Date;
   species: string;
   did: Did;
+  /** the set its camera looks at; null where it looks at all of its place, or nobody said */
+  set: string | null;
 }
+
+/** What was seen at a place, as far as it may have been at one of its sets. */
+export const seenBy = <T extends { set: string | null }>(events: readonly T[], set: string): T[] =>
+  events.filter((e) => e.set === null || e.set === set);
 
 /**
  * What the camera at a place saw since its set was looked at, and what that asks for; empty where it saw nothing since.

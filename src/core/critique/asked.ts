@@ -64,6 +64,8 @@ export interface Around {
   slope: number | null;
   /** pelts found slipping, and chewed or eaten, in the catches of this set */
   pelts: { slipping: number; eaten: number };
+  /** how often a catch lay short of the deep end, on the bank or wrapped, since it was last made */
+  layShort: number;
   /** m of ice at its place by the next check, the thick end; null where no sheet or no weather is told */
   iceNext: number | null;
   /** what the chisel felt through the hole of the set, and where it felt clear; null where no hole of its place was felt */
@@ -83,7 +85,7 @@ export const NOTHING_AROUND: Omit<Around, 'month' | 'use' | 'seen'> = {
   ...{ isPlugged: false, met: {}, users: '', passages: null, isFrozen: false, coldest: null, looks: [], wentRound: 0, failedHere: 0 },
   ...{ alike: { sets: 0, looks: 0, caught: 0 }, caughtBy: [], spentCable: '', idleAhead: '', cutOff: '', closed: [], against: [] },
   ...{ spareSnares: 0, watchedIdle: '', dragged: 0, schools: {}, rain: null, nights: null, isSoft: null, isMoving: null, slope: null },
-  ...{ pelts: { slipping: 0, eaten: 0 }, iceNext: null, felt: null, leeward: '', near: [] },
+  ...{ pelts: { slipping: 0, eaten: 0 }, layShort: 0, iceNext: null, felt: null, leeward: '', near: [] },
   ...{ hasPosition: true, hasPhoto: true, hasDepth: true },
 };
 

@@ -1,5 +1,5 @@
 import { rule, type Rule } from './rule';
-import { holds, untouched } from './lookup';
+import { chosen, holds, untouched } from './lookup';
 
 /** Looks after which an untouched set says something: a blind one later. [practice] */
 const PATIENCE = { baited: 4, blind: 7 };
@@ -20,6 +20,9 @@ export const OUTCOME: Rule[] = [
   ),
   rule('peltSlipping', 'could be better', ({ around: { pelts } }) => (pelts.slipping > 0 ? { values: { times: pelts.slipping } } : null)),
   rule('eatenHere', 'likely to fail', ({ around: { pelts } }) => (pelts.eaten > 0 ? { values: { times: pelts.eaten } } : null)),
+  rule('stopsShort', 'likely to fail', (asked) =>
+    chosen(asked, 'hold') === 'slide' && asked.around.layShort > 0 ? { values: { times: asked.around.layShort } } : null,
+  ),
   rule('failedHere', 'likely to fail', ({ around: { failedHere } }) =>
     failedHere >= PATIENCE.baited ? { values: { looks: failedHere } } : null,
   ),

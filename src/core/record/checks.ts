@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { AGE_CLASSES, BITES, EATERS, FATES, HEAVIEST, PELTS, SEXES, SPECIES, STRIKES, type Species } from '../animals/species';
+import { AGE_CLASSES, BITES, EATERS, FATES, HEAVIEST, LAYS, PELTS, SEXES, SPECIES, STRIKES, type Species } from '../animals/species';
 import { tookField } from '../run/took';
 import { choice, id, instant, note, yes } from './fieldKinds';
 
@@ -55,6 +55,10 @@ export const FELT = ['not said', 'brushed it', 'chewed at it', 'pinched', 'held,
 export type Felt = (typeof FELT)[number];
 /** Outcomes after which somebody may know it. */
 export const FELT_AFTER: readonly Outcome[] = ['miss', 'escaped', 'sprung empty', 'knocked'];
+/** Who took a bait, as far as tracks and what is left of it tell. */
+export const BAIT_BY = ['not said', 'its own animal', 'another animal', 'birds', 'water or ice'] as const;
+/** Outcomes and flags after which somebody may know it. */
+export const isBaitGone = (outcome: Outcome, flags: readonly string[]): boolean => outcome === 'bait taken' || flags.includes('bait gone');
 /** A cause as it is said; what is kept keeps its first wording. */
 export const causeText = (cause: (typeof CAUSES)[number]): string =>
   cause === 'neighbour on the shared tie' ? 'the catch on the same tie' : cause;
@@ -92,6 +96,8 @@ export const catchSchema = z
     pelt: choice('Pelt', PELTS).default('not looked'),
     /** who ate of it before somebody came */
     eatenBy: choice('Eaten by', EATERS).default('not said'),
+    /** where on its tether it lay: a slide that stopped short let it breathe */
+    lay: choice('It lay', LAYS).default('not said'),
     /** the number of the tag on it, where a rulebook wants one */
     tag: note('Tag on it', 40),
   })
@@ -118,6 +124,8 @@ export const checkedDeviceSchema = z
     searched: note('Where looked, or why not reached', 300),
     /** what the animal felt that got away: it decides what it has learned */
     felt: choice('What it felt', FELT).default('not said'),
+    /** who took its bait: another than its own animal tells nothing of that one */
+    baitBy: choice('Bait taken by', BAIT_BY).default('not said'),
     catch: catchSchema.nullable(),
   })
   .refine((d) => (d.outcome === 'catch') === (d.catch !== null), {

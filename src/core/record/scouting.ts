@@ -173,6 +173,8 @@ export const SIZE_CLASSES = ['large', 'middle', 'small', 'unknown'] as const;
 export const cameraSchema = z.strictObject({
   id: id(),
   station: id('Location'),
+  /** the set it looks at, where its place has several; null: all of them */
+  set: id('Set').nullable().default(null),
   camera: name('Camera', 40),
   from: instant('Watched from'),
   to: instant('Watched to'),

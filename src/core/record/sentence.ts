@@ -87,13 +87,14 @@ export function outcomesText(found: readonly string[]): string {
     .join('; ');
 }
 
-export function outcomeText({ outcome, cause, flags, catch: caught, searched, felt }: CheckedDevice, system: System): string {
+export function outcomeText({ outcome, cause, flags, catch: caught, searched, felt, baitBy }: CheckedDevice, system: System): string {
   const said = caught
     ? catchText(caught, system)
     : outcome +
       (cause === 'not asked' ? '' : cause === 'do not know' ? ', by what is not known' : ` by ${causeText(cause)}`) +
       (searched ? (outcome === 'not reached' ? `: ${searched}` : `, looked ${searched}`) : '') +
-      (felt === 'not said' ? '' : `, ${felt}`);
+      (felt === 'not said' ? '' : `, ${felt}`) +
+      (baitBy === 'not said' ? '' : outcome === 'bait taken' ? ` by ${baitBy}` : `, bait taken by ${baitBy}`);
   return flags.length > 0 ? `${said} (${flags.join(', ')})` : said;
 }
 
@@ -106,7 +107,7 @@ const PELT_SAID: Record<Exclude<Catch['pelt'], 'not looked' | 'good'>, string> =
 
 /** `beaver, adult female, 44 lb est., neck`. */
 export function catchText(
-  { species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, eatenBy, tag }: Catch,
+  { species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, eatenBy, lay, tag }: Catch,
   system: System,
 ): string {
   const who = [age === 'unknown' ? '' : age === 'two years' ? 'two-year-old' : age, sex === 'unknown' ? '' : sex].filter(Boolean).join(' ');
@@ -117,6 +118,7 @@ export function catchText(
     heavy,
     strikes.join(' and '),
     alive ? 'alive' : '',
+    lay === 'not said' ? '' : lay,
     bites === 'fresh' || bites === 'healed' ? `${bites} bite marks` : '',
     pelt === 'not looked' || pelt === 'good' ? '' : pelt === 'eaten' && eatenBy !== 'not said' ? `eaten by ${eatenBy}` : PELT_SAID[pelt],
     fate === 'kept' || fate === 'not said' ? '' : fate,

@@ -228,6 +228,11 @@ export const CRITIQUE = {
     about: 'Eaten here',
     sentence: ({ times: n }) => `A catch was chewed or eaten ${times(n)} here: check sooner, hold it under water, or roof it.`,
   }),
+  stopsShort: words<{ times: number }>({
+    about: 'Stops short',
+    sentence: ({ times: n }) =>
+      `A catch lay short of the deep end ${times(n)}: it can reach the air there. Clear its way, look at the lock, and find what it wraps on.`,
+  }),
   failedHere: words<{ looks: number }>({
     about: 'Tried here before',
     sentence: ({ looks }) => `The same type stood here for ${many(looks, 'look')} without a catch. What is different this time?`,

@@ -187,6 +187,15 @@
       error={kept?.errors?.seen}
       help="“pan 4 in dry”, “3 in under”, or only “dry”: it counts as a reading"
     />
+    {#if data.isFrozen}
+      <TextField
+        label="Ice{data.hole ? ` at hole ${data.hole}` : ''}"
+        name="ice"
+        value={typed(kept, 'ice')}
+        error={kept?.errors?.ice}
+        help="as the tape shows it, in {unit}; it moves the ice of every set here"
+      />
+    {/if}
     <Asked name="level" {kept} />
     <TextField
       label="Level on the gauge"

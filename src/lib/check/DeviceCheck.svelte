@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { AGE_CLASSES, BITES, EATERS, FATES, PELTS, SEXES, SPECIES, STRIKES } from '#core/animals/species';
+  import { AGE_CLASSES, BITES, EATERS, FATES, LAYS, PELTS, SEXES, SPECIES, STRIKES } from '#core/animals/species';
   import { SLIDE_FIRST, WHERE_MISSING } from '#core/check/advice';
   import { sizeText } from '#core/devices/sizes';
-  import { CAUSES, causeText, FELT, FELT_AFTER, FLAGS, OUTCOME_HELP, OUTCOMES } from '#core/record/checks';
+  import { BAIT_BY, CAUSES, causeText, FELT, FELT_AFTER, FLAGS, isBaitGone, OUTCOME_HELP, OUTCOMES } from '#core/record/checks';
   import type { DeviceView } from '#core/sets/standing';
   import type { System } from '#core/units/factors';
   import { page } from '$app/state';
@@ -39,6 +39,12 @@
   let felt = $state(firstFelt());
   const firstPelt = (): string => typed(kept, name('pelt'), page.url.searchParams.get('pelt') ?? 'not looked');
   let pelt = $state(firstPelt());
+  const firstFlags = (): string[] => FLAGS.filter((f) => ticked(kept, name('flags'), f));
+  let flags = $state<string[]>(firstFlags());
+  const firstBait = (): string => typed(kept, name('baitBy'), 'not said');
+  let baitBy = $state(firstBait());
+  const firstLay = (): string => typed(kept, name('lay'), 'not said');
+  let lay = $state(firstLay());
   /** of several traps each has its own, in one tap */
   const usual = $derived<readonly string[]>([
     'untouched',
@@ -171,6 +177,16 @@
       chosen={STRIKES.filter((s) => ticked(kept, name('strikes'), s))}
       many
     />
+    {#if onSlide}
+      <Chips
+        legend="Where did it lie?"
+        name={name('lay')}
+        options={LAYS.map((value) => ({ value, text: value === 'not said' ? 'not said' : value }))}
+        chosen={[lay]}
+        onpick={(value) => (lay = value)}
+        error={error('lay')}
+      />
+    {/if}
     <div class="grid grid-cols-2 gap-x-3">
       <SelectField label="Sex" name={name('sex')} value={typed(kept, name('sex'), 'unknown')} options={plain(SEXES)} />
       <SelectField label="Age" name={name('age')} value={typed(kept, name('age'), 'unknown')} options={plain(AGE_CLASSES)} />
@@ -200,11 +216,21 @@
       <legend class="font-semibold">And</legend>
       <div class="ticks">
         {#each FLAGS as f (f)}<label class="tick"
-            ><input type="checkbox" class="checkbox" name={name('flags')} value={f} checked={ticked(kept, name('flags'), f)} />
+            ><input type="checkbox" class="checkbox" name={name('flags')} value={f} bind:group={flags} />
             <span>{f}</span></label
           >{/each}
       </div>
     </fieldset>
+    {#if isBaitGone(outcome as (typeof OUTCOMES)[number], flags)}
+      <Chips
+        legend="Bait taken by whom?"
+        name={name('baitBy')}
+        options={BAIT_BY.map((value) => ({ value, text: value === 'not said' ? 'not known' : value }))}
+        chosen={[baitBy]}
+        onpick={(value) => (baitBy = value)}
+        error={error('baitBy')}
+      />
+    {/if}
   {/if}
 </fieldset>
 

@@ -52,6 +52,7 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
   const readings = at ? readingsOf(read, place, at, form) : [];
   const remade =
     at && (change === 'remade' || change === 'moved') ? await remadeSet(read, place, { at, form, readings, devices, change }) : null;
+  const ice = at ? iceOf(read, place, at, form) : [];
   const used = at ? usedUp(read, { set: set.id, at, form, supplies: place.supplies }) : [];
   if (!at || !read.ok()) return null;
   const common = { crew: who.crew, occurredAt: at, by: read.text('by') || who.person.id };
@@ -76,6 +77,7 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
   return [
     { ...common, id: form, kind: 'check', body: visit },
     ...readings.map((body): NewEntry => ({ ...common, id: idBeside(body.id, 'entry'), kind: 'reading', body })),
+    ...ice,
     ...used,
     ...(after ? [{ ...common, id: idBeside(form, 'set'), kind: 'set' as const, ...openedOn(read, set), body: after }] : []),
     ...damaged(place, devices, change).map((device): NewEntry => {
@@ -118,6 +120,7 @@ function deviceOf(read: Reader, stay: string, set: TrapSet, form: string): Check
           fate: text('fate', 'not said') as Catch['fate'],
           pelt: text('pelt', 'not looked') as Catch['pelt'],
           eatenBy: text('eatenBy', 'not said') as Catch['eatenBy'],
+          lay: text('lay', 'not said') as Catch['lay'],
           tag: text('tag', '').slice(0, 40),
         }
       : null;
@@ -130,6 +133,7 @@ function deviceOf(read: Reader, stay: string, set: TrapSet, form: string): Check
       flags: read.many(field('flags')) as CheckedDevice['flags'],
       searched: read.text(field('searched')),
       felt: text('felt', 'not said') as CheckedDevice['felt'],
+      baitBy: text('baitBy', 'not said') as CheckedDevice['baitBy'],
       catch: caught,
     },
   ];
@@ -184,6 +188,19 @@ function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Da
     else read.refuse('seen', seen.sentence);
   }
   return found;
+}
+
+/** Ice that was measured at the hole of the set: one reading for every set of its water. */
+function iceOf(read: Reader, { view, set, who }: CheckPlace, at: Date, form: string): NewEntry[] {
+  const thickness = read.length('ice');
+  if (thickness === undefined) return [];
+  const { id: station, water } = view.station;
+  const note = `measured at set ${set.number}${set.hole ? `, hole ${set.hole}` : ''}`;
+  const body: Draft<'ice'> = {
+    ...{ id: idBeside(form, 'ice'), water, station, at: at.toISOString(), seen: 'measured', thickness, white: false, snow: 0 },
+    ...{ by: who.person.id, note },
+  };
+  return [{ crew: who.crew, occurredAt: at, by: who.person.id, id: idBeside(body.id, 'entry'), kind: 'ice', body }];
 }
 
 interface Remake {

@@ -3,7 +3,7 @@ import { frameOf } from '#core/ahead/facts';
 import { movingOf } from '#core/ahead/moving';
 import { outlookOf, standingOf } from '#core/ahead/setOutlook';
 import { asksNow, likelyOutcome } from '#core/check/advice';
-import { seenAtSet } from '#core/counting/atSet';
+import { seenAtSet, seenBy } from '#core/counting/atSet';
 import type { StockHad } from '#core/gear/where';
 import { unitWords } from '#core/gear/stock';
 import { freshLure } from '#core/lure/lure';
@@ -65,7 +65,7 @@ export function checkPage({ season, set, view, outcome: asked }: Asked, { past, 
     likely: likelyOutcome(state?.verdict ?? 'unknown'),
     outcome: OUTCOMES.find((o) => o === asked) ?? (asked === 'other' ? 'other' : null),
     doing,
-    seen: seenAtSet(season.seenLate[view.station.id] ?? [], view.lastLook ? new Date(view.lastLook) : null),
+    seen: seenAtSet(seenBy(season.seenLate[view.station.id] ?? [], view.id), view.lastLook ? new Date(view.lastLook) : null),
     wading: standing?.short ? standing.sentence : '',
     lower: doing.by === 0 ? '' : printLength(-doing.by, system),
     onSlide: held.choices.hold === 'slide',
@@ -74,6 +74,7 @@ export function checkPage({ season, set, view, outcome: asked }: Asked, { past, 
     asks: asksNow(past),
     photoLeft: asked === 'missing' ? set.photoLeft : null,
     hole: set.hole,
+    isFrozen: season.sheets[view.station.water] !== undefined,
     opened: set.entry,
     past: past.map((c) => ({
       at: daySaid(new Date(c.at), now, season.clock),

@@ -5,7 +5,7 @@ import type { Facts } from '#lib/season/facts';
 import type { PackedReadings } from '#lib/season/packed';
 
 /** The shape of a snapshot now; one of an older shape is fetched anew as soon as there is a signal. */
-export const SHAPE = 3;
+export const SHAPE = 4;
 
 /** What a device took along in an older shape, with what it cannot know left empty. */
 export function inShape(old: Snapshot): Snapshot {
@@ -14,11 +14,25 @@ export function inShape(old: Snapshot): Snapshot {
   return {
     ...old,
     catches: old.shape < 2 ? 0 : old.catches,
-    facts: { ...facts, places: facts.places.map((p) => ({ ...p, lies: p.lies ?? [] })) },
-    past: Object.fromEntries(Object.entries(past).map(([set, visits]) => [set, visits.map(withFelt)])),
+    facts: {
+      ...facts,
+      places: facts.places.map((p) => ({ ...p, lies: p.lies ?? [] })),
+      seenLate: Object.fromEntries(
+        Object.entries(facts.seenLate).map(([place, seen]) => [place, seen.map((e) => ({ ...e, set: e.set ?? null }))]),
+      ),
+    },
+    past: Object.fromEntries(Object.entries(past).map(([set, visits]) => [set, visits.map(asToday)])),
   };
 }
-const withFelt = (visit: Check): Check => ({ ...visit, devices: visit.devices.map((d) => ({ ...d, felt: d.felt ?? 'not said' })) });
+const asToday = (visit: Check): Check => ({
+  ...visit,
+  devices: visit.devices.map((d) => ({
+    ...d,
+    felt: d.felt ?? 'not said',
+    baitBy: d.baitBy ?? 'not said',
+    catch: d.catch && { ...d.catch, lay: d.catch.lay ?? 'not said' },
+  })),
+});
 
 /** What a device takes along: facts of the season, of its checks and of its crew. Nothing in it is computed. */
 export interface Snapshot {

@@ -2,7 +2,7 @@ import { doingAt } from '#core/ahead/doing';
 import { frameOf } from '#core/ahead/facts';
 import type { MovingAll } from '#core/ahead/moving';
 import { outlookOf, standingOf } from '#core/ahead/setOutlook';
-import { seenAtSet } from '#core/counting/atSet';
+import { seenAtSet, seenBy } from '#core/counting/atSet';
 import { sizeText } from '#core/devices/sizes';
 import { visitOf } from '#core/run/visit';
 import { setTypeOf } from '#core/sets/catalogue';
@@ -39,7 +39,12 @@ export function roundRow(season: Season, view: SetView, moving: MovingAll, asker
     order,
     /** metres the order moves it up, down when negative */
     move: by,
-    why: [missedText(view, now, season.clock), seenAtSet(season.seenLate[view.station.id] ?? [], lastLookOf(view)), why, standing?.sentence]
+    why: [
+      missedText(view, now, season.clock),
+      seenAtSet(seenBy(season.seenLate[view.station.id] ?? [], view.id), lastLookOf(view)),
+      why,
+      standing?.sentence,
+    ]
       .filter(Boolean)
       .join(' '),
     visit: visitOf(

@@ -4,6 +4,7 @@ import { seasonAt } from '#core/rules/seasons';
 import { answerText } from '#core/words/rules';
 import { setTypeOf } from '#core/sets/catalogue';
 import { DEVICE_CLASSES } from '#core/devices/sizes';
+import { seenBy } from '#core/counting/atSet';
 import { metText, type Met } from '#core/planning/met';
 import { outlookOf, standingOf } from '#core/ahead/setOutlook';
 import { frameOf } from '#core/ahead/facts';
@@ -17,7 +18,7 @@ import { middleOf } from '#core/run/work';
 import { sunOf } from '#core/time/sun';
 import { tell } from '#core/words/finding';
 import { remarkText } from '#core/words/critique';
-import type { Check, Survey, TrapSet } from '#core/record/kinds';
+import type { Catch, Check, Survey, TrapSet } from '#core/record/kinds';
 import type { SetType } from '#core/sets/setType';
 import { settingAt, stateOf, type SetView } from '#core/sets/standing';
 import { latest } from '#core/stations/measures';
@@ -81,6 +82,9 @@ function peltsIn(looked: readonly Check[]): Around['pelts'] {
   return { slipping: count('slipping'), eaten: count('chewed', 'eaten') };
 }
 
+/** A catch that did not lie where a slide ends. */
+const SHORT: readonly Catch['lay'][] = ['short of the deep end', 'on the bank', 'wrapped on something'];
+
 /** What the record holds around a set that is built or stands at a station. @param set undefined for a new one */
 export function aroundOf(known: Known, station: Station, type: SetType, set: TrapSet | undefined, locals: App.Locals): Around {
   const { season, visits, users, salvage, scouted, surveys } = known;
@@ -116,9 +120,10 @@ export function aroundOf(known: Known, station: Station, type: SetType, set: Tra
     spareSnares: season.shed.filter((d) => d.class === 'snare' && !d.set && (d.condition === 'good' || d.condition === 'worn')).length,
     watchedIdle: watchedIdle(known, view, locals),
     pelts: peltsIn(set ? (visits.get(set.id) ?? []) : []),
+    layShort: own.flatMap((v) => v.devices).filter((d) => SHORT.includes(d.catch?.lay ?? 'not said')).length,
     dragged: own.filter((v) => v.devices.some((d) => d.flags.includes('anchor dragged'))).length,
     schools: season.line.schools,
-    wentRound: wentRound(season, station.id, own[0]?.at),
+    wentRound: wentRound(season, station.id, set?.id ?? '', own[0]?.at),
     failedHere: looksAt(
       others.filter(
         (s) => s.station === station.id && s.type === type.id && s.state === 'pulled' && caughtIn(visits.get(s.id) ?? []) === 0,
@@ -180,9 +185,9 @@ function coldestTo(season: Season, view: SetView | undefined, { now }: App.Local
 }
 
 /** Who went round since the last look; one that was seen at the set says that it is met. */
-function wentRound(season: Season, station: string, lastLook: string | undefined): number {
+function wentRound(season: Season, station: string, set: string, lastLook: string | undefined): number {
   const since = lastLook ? Date.parse(lastLook) : 0;
-  const late = (season.seenLate[station] ?? []).filter((e) => e.at.getTime() > since);
+  const late = seenBy(season.seenLate[station] ?? [], set).filter((e) => e.at.getTime() > since);
   return late.some((e) => e.did === 'at the set') ? 0 : late.filter((e) => e.did === 'went round').length;
 }
 

@@ -4,6 +4,7 @@ import { metAt } from '#core/colony/history';
 import { scopesOf, type Scope } from '#core/colony/scope';
 import { likelyBy } from '#core/colony/practice';
 import { traitsOf } from '#core/colony/traits';
+import { seenBy } from '#core/counting/atSet';
 import { colonyRange } from '#core/counting/colonyRange';
 import { howManyLeft } from '#core/counting/left';
 import type { Took } from '#core/counting/bySort';
@@ -137,7 +138,10 @@ interface HistoryAsked {
 
 /** What was met at one set, with what of it can be shied from. */
 function historyOf({ set, visits, asked }: Worked, { season, scouted, scope, now, hands }: HistoryAsked): SetHistory {
-  const seen = scouted.cameras.filter((c) => c.station === set.station).flatMap((c) => c.events);
+  const seen = seenBy(
+    scouted.cameras.filter((c) => c.station === set.station),
+    set.id,
+  ).flatMap((c) => c.events);
   const { species } = scope;
   return {
     id: set.id,

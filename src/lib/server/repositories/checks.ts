@@ -27,13 +27,22 @@ export async function putCheck(trx: Knex, body: Check, { crew, entry }: Owner): 
       devices.map((d) => d.stay),
     )
     .andWhere({ crew_id: crew });
-  for (const { stay, catch: caught, ...device } of devices) {
+  for (const { stay, baitBy, catch: caught, ...device } of devices) {
     const life = stays.find((s) => s.id === stay);
     if (!life) throw new Refusal({ devices: 'That device does not stand in this set.' }, 'unknown');
     await upsert(
       trx,
       'check_device',
-      { ...device, visit_id: visit.id, set_id: set, at: visit.at, stay_id: stay, live_from: life.live_from, live_to: life.live_to },
+      {
+        ...device,
+        bait_by: baitBy,
+        visit_id: visit.id,
+        set_id: set,
+        at: visit.at,
+        stay_id: stay,
+        live_from: life.live_from,
+        live_to: life.live_to,
+      },
       crew,
     );
     await trx('catch')
@@ -111,6 +120,7 @@ interface Row {
   flags: CheckedDevice['flags'];
   searched: string;
   felt: CheckedDevice['felt'];
+  bait_by: CheckedDevice['baitBy'];
   catch_id: string | null;
   species: Catch['species'];
   sex: Catch['sex'];
@@ -124,6 +134,7 @@ interface Row {
   fate: Catch['fate'];
   pelt: Catch['pelt'];
   eaten_by: Catch['eatenBy'];
+  lay: Catch['lay'];
 }
 
 const COLUMNS = [
@@ -144,6 +155,7 @@ const COLUMNS = [
   'c.flags',
   'c.searched',
   'c.felt',
+  'c.bait_by',
   'k.id as catch_id',
   'k.species',
   'k.sex',
@@ -157,12 +169,13 @@ const COLUMNS = [
   'k.fate',
   'k.pelt',
   'k.eaten_by',
+  'k.lay',
 ];
 
 function deviceOf(row: Row): CheckedDevice {
-  const { species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, eaten_by: eatenBy, tag } = row;
+  const { species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, eaten_by: eatenBy, lay, tag } = row;
   const caught = row.catch_id
-    ? { id: row.catch_id, species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, eatenBy, tag }
+    ? { id: row.catch_id, species, sex, age, weight, estimated, strikes, alive, bites, fate, pelt, eatenBy, lay, tag }
     : null;
   return {
     id: row.device_check,
@@ -172,6 +185,7 @@ function deviceOf(row: Row): CheckedDevice {
     flags: row.flags,
     searched: row.searched,
     felt: row.felt,
+    baitBy: row.bait_by,
     catch: caught,
   };
 }

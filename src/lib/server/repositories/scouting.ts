@@ -20,8 +20,8 @@ export const putOpening = (trx: Knex, { water, set, ...own }: Body<'opening'>, {
   upsert(trx, 'opening', { ...own, water_id: water, set_id: set, entry_id: entry }, crew);
 
 /** Writes a camera's stretch with its events; what the body no longer lists is taken out. */
-export async function putCamera(trx: Knex, { station, from, to, events, ...own }: CameraRoll, { crew, entry }: Owner): Promise<void> {
-  await upsert(trx, 'camera', { ...own, station_id: station, watched_from: from, watched_to: to, entry_id: entry }, crew);
+export async function putCamera(trx: Knex, { station, set, from, to, events, ...own }: CameraRoll, { crew, entry }: Owner): Promise<void> {
+  await upsert(trx, 'camera', { ...own, station_id: station, set_id: set, watched_from: from, watched_to: to, entry_id: entry }, crew);
   await trx('camera_event').where({ camera_id: own.id }).delete();
   const rows = events.map((event, nth) => ({ ...event, camera_id: own.id, nth }));
   for (let i = 0; i < rows.length; i += 500) await trx('camera_event').insert(rows.slice(i, i + 500));
@@ -136,13 +136,13 @@ export interface Watched extends Omit<CameraRoll, 'events'> {
   events: (Omit<CameraRoll['events'][number], 'at'> & { at: Date })[];
 }
 
-type LateRow = { station_id: string; at: Date; species: string; did: Did };
+type LateRow = { station_id: string; set_id: string | null; at: Date; species: string; did: Did };
 
 /** What cameras saw since a time, by station. */
 export const askSeenLate = (db: Knex, crew: string, since: Date): Asked<LateRow, Record<string, SeenAtSet[]>> => ({
   query: db('camera_event')
     .join('camera', 'camera.id', 'camera_event.camera_id')
-    .select('camera.station_id', 'camera_event.at', 'camera_event.species', 'camera_event.did')
+    .select('camera.station_id', 'camera.set_id', 'camera_event.at', 'camera_event.species', 'camera_event.did')
     .where('camera.crew_id', crew)
     .where('camera.watched_to', '>=', since)
     .where('camera_event.at', '>=', since)
@@ -150,7 +150,7 @@ export const askSeenLate = (db: Knex, crew: string, since: Date): Asked<LateRow,
   times: ['at'],
   read: (rows) => {
     const of: Record<string, SeenAtSet[]> = {};
-    for (const { station_id, ...event } of rows) (of[station_id] ??= []).push(event);
+    for (const { station_id, set_id: set, ...event } of rows) (of[station_id] ??= []).push({ ...event, set });
     return of;
   },
 });
@@ -158,14 +158,15 @@ export const askSeenLate = (db: Knex, crew: string, since: Date): Asked<LateRow,
 /** Stretches of watching that end after a time, with their events in the order of time. */
 export async function cameraRolls(db: Knex, crew: string, filter: { water?: string; station?: string; since?: Date }): Promise<Watched[]> {
   const query = db('camera')
-    .select('id', 'station_id', 'camera', 'watched_from', 'watched_to', 'source', 'note', 'entry_id')
+    .select('id', 'station_id', 'set_id', 'camera', 'watched_from', 'watched_to', 'source', 'note', 'entry_id')
     .where('crew_id', crew)
     .orderBy('watched_from');
   if (filter.station) query.where('station_id', filter.station);
   if (filter.water) query.whereIn('station_id', db('station').select('id').where({ water_id: filter.water }));
   if (filter.since) query.where('watched_to', '>=', filter.since);
-  const rows: (Omit<CameraRoll, 'station' | 'from' | 'to' | 'events'> & {
+  const rows: (Omit<CameraRoll, 'station' | 'set' | 'from' | 'to' | 'events'> & {
     station_id: string;
+    set_id: string | null;
     watched_from: Date;
     watched_to: Date;
     entry_id: string;
@@ -183,9 +184,10 @@ export async function cameraRolls(db: Knex, crew: string, filter: { water?: stri
     if (own) own.push(event);
     else of.set(camera_id, [event]);
   }
-  return rows.map(({ station_id, watched_from, watched_to, entry_id, ...own }) => ({
+  return rows.map(({ station_id, set_id, watched_from, watched_to, entry_id, ...own }) => ({
     ...own,
     station: station_id,
+    set: set_id,
     from: watched_from.toISOString(),
     to: watched_to.toISOString(),
     entry: entry_id,

@@ -15,6 +15,8 @@ import { reader, type Reader } from '#lib/form/reader';
 import { idBeside, newId } from '#lib/form/newId';
 import { record } from '$lib/server/record/write';
 import type { NewEntry } from '#core/record/entry';
+import type { Station } from '#core/stations/placed';
+import type { Season } from '#lib/season/season';
 import { loadScouted, stationName, waterOf } from '$lib/server/scouting';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -53,10 +55,30 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
       text: `${c.camera} at ${names[c.station] ?? ''}, ${dayText(new Date(c.from), season.clock)} to ${dayText(new Date(c.to), season.clock)}: ${c.events.length} events${c.source === 'simulated' ? ' (simulated)' : ''}`,
     })),
     known: Object.fromEntries(stations.map((s) => [s.id, knownAt(scouted.cameras, s.id)])),
-    stations: stations.map((s) => ({ value: s.id, text: stationName(s) })),
+    stations: hungAt(stations, season),
     ids: { form: newId(), sim: newId(), typed: newId() },
   };
 };
+
+/** Where a camera can hang: at a place, or, where several sets stand at it, before one of them. */
+const hungAt = (stations: readonly Station[], { sets }: Season) =>
+  stations.flatMap((s) => {
+    const own = sets.filter((set) => set.station === s.id && set.state === 'live');
+    const before =
+      own.length < 2
+        ? []
+        : own.map(({ id, number, name }) => ({ value: `${s.id} ${id}`, text: `${stationName(s)}, before ${number} ${name}` }));
+    return [{ value: s.id, text: stationName(s) }, ...before];
+  });
+
+/** The place, and the set of it, that were chosen in a form. */
+function hungIn(read: Reader, field: string, stations: readonly Station[]): { station: Station; set: string | null } | null {
+  const [id, set] = read.text(field).split(' ');
+  const station = stations.find((s) => s.id === id);
+  if (station) return { station, set: set ?? null };
+  read.refuse(field, 'Choose where the camera hung.');
+  return null;
+}
 
 /** The colonies that use this water, each with who is left of it. */
 async function familiesOf(locals: App.Locals, water: string, species: Species) {
@@ -89,7 +111,7 @@ async function planned(locals: App.Locals, water: string, station: string, rows:
 /** The events of each camera as one stretch of watching. */
 function rollsOf(
   fresh: FileEvent[],
-  { station, source, form }: { station: string; source: 'file' | 'typed'; form: string },
+  { station, set, source, form }: NonNullable<ReturnType<typeof hungIn>> & { source: 'file' | 'typed'; form: string },
   { who }: App.Locals,
 ): NewEntry[] {
   return [...new Set(fresh.map((e) => e.camera))].map((camera): NewEntry => {
@@ -97,7 +119,7 @@ function rollsOf(
     const times = events.map((e) => Date.parse(e.at));
     const to = wholeMinute(new Date(Math.max(...times) + 60_000));
     const from = wholeMinute(new Date(Math.min(...times))).toISOString();
-    const body = { id: idBeside(form, camera), station, camera, from, to: to.toISOString(), source, events, note: '' };
+    const body = { id: idBeside(form, camera), station: station.id, set, camera, from, to: to.toISOString(), source, events, note: '' };
     return { id: idBeside(form, `entry ${camera}`), crew: who.crew, kind: 'camera', occurredAt: to, by: who.person.id, body };
   });
 }
@@ -107,17 +129,16 @@ export const actions: Actions = {
   file: async ({ request, locals, params }) => {
     const { season, stations } = await waterOf(locals, params.water);
     const read = reader(await request.formData(), locals.who);
-    const station = stations.find((s) => s.id === read.text('station'));
-    if (!station) read.refuse('station', 'Choose where the camera hung.');
+    const hung = hungIn(read, 'station', stations);
     const rows = rowsIn(read);
-    if (!read.ok() || !station) return refused(read);
-    const plan = await planned(locals, params.water, station.id, rows, season.line.zone);
+    if (!read.ok() || !hung) return refused(read);
+    const plan = await planned(locals, params.water, hung.station.id, rows, season.line.zone);
     if (plan.fresh.length === 0)
       read.refuse('file', plan.here > 0 ? 'Every event of that table is in the record already.' : 'No row of that table is an event.');
     if (!read.ok()) return refused(read);
     const result = await attempt(
       read,
-      () => record(db(), ...rollsOf(plan.fresh, { station: station.id, source: 'file', form: read.text('form') }, locals)),
+      () => record(db(), ...rollsOf(plan.fresh, { ...hung, source: 'file', form: read.text('form') }, locals)),
       () => 'file',
     );
     if ('failure' in result) return result.failure;
@@ -128,24 +149,23 @@ export const actions: Actions = {
   typed: async ({ request, locals, params }) => {
     const { season, stations } = await waterOf(locals, params.water);
     const read = reader(await request.formData(), locals.who);
-    const station = stations.find((s) => s.id === read.text('eventStation'));
-    if (!station) read.refuse('eventStation', 'Choose where the camera hung.');
+    const hung = hungIn(read, 'eventStation', stations);
     const at = read.text('eventAt') === '' ? undefined : read.instant('eventAt', season.line.zone);
     if (read.text('eventAt') === '') read.refuse('eventAt', 'Say when it came.');
     if (read.text('eventCount') === '') read.refuse('eventCount', 'Say how many were in the picture at once: 1.');
     if (at && at > locals.now) read.refuse('eventAt', 'An event cannot lie in the future.');
-    if (!read.ok() || !station || !at) return refused(read);
+    if (!read.ok() || !hung || !at) return refused(read);
     const row = {
       ...{ time: at.toISOString(), camera: read.text('eventCamera'), species: read.text('eventSpecies') },
       ...{ count: read.text('eventCount'), size: read.text('eventSize'), did: read.text('eventDid') },
     };
-    const plan = await planned(locals, params.water, station.id, [row], season.line.zone);
+    const plan = await planned(locals, params.water, hung.station.id, [row], season.line.zone);
     if (plan.here > 0) read.refuse('eventAt', 'That event is in the record already.');
     for (const { reason } of plan.refused) read.refuse('eventCount', reason);
     if (!read.ok()) return refused(read);
     const result = await attempt(
       read,
-      () => record(db(), ...rollsOf(plan.fresh, { station: station.id, source: 'typed', form: read.text('typedForm') }, locals)),
+      () => record(db(), ...rollsOf(plan.fresh, { ...hung, source: 'typed', form: read.text('typedForm') }, locals)),
       () => 'eventAt',
     );
     if ('failure' in result) return result.failure;
@@ -156,9 +176,9 @@ export const actions: Actions = {
   simulated: async ({ request, locals, params }) => {
     const { season, stations } = await waterOf(locals, params.water);
     const read = reader(await request.formData(), locals.who);
-    const station = stations.find((s) => s.id === read.text('simStation'));
-    if (!station) read.refuse('simStation', 'Choose where the camera hung.');
-    if (!station || !read.ok()) return refused(read);
+    const hung = hungIn(read, 'simStation', stations);
+    if (!hung || !read.ok()) return refused(read);
+    const { station, set } = hung;
     const { zone } = season.line;
     const evening = addDays(localDate(locals.now, zone), -1);
     const sunset = sunOf(evening, zone, season.line).sunset ?? instantOf(evening, '18:00', zone);
@@ -190,6 +210,7 @@ export const actions: Actions = {
           body: {
             id: read.text('sim'),
             station: station.id,
+            set,
             camera: 'simulated',
             from: wholeMinute(sunset).toISOString(),
             to: wholeMinute(until).toISOString(),

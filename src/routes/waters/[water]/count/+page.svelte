@@ -18,7 +18,7 @@
   let rows = $state<Record<string, string>[]>([]);
   let problem = $state('');
   let station = $derived(typed(kept, 'station', data.stations[0]?.value ?? ''));
-  const plan = $derived(planEvents(rows, new Set(data.known[station] ?? []), data.clock.zone));
+  const plan = $derived(planEvents(rows, new Set(data.known[station.split(' ')[0] ?? ''] ?? []), data.clock.zone));
   const sizes = $derived(
     Object.entries(data.count.sizes)
       .map(([size, n]) => `${n} ${size}`)
