@@ -1,5 +1,6 @@
 import { connect } from '#server/database';
 import type { BrowserContext, Page } from '@playwright/test';
+import { movedBuild } from '../support/moved';
 import { NOW } from '../support/server';
 import { expect, test } from './fixture';
 
@@ -195,7 +196,7 @@ test('a set that was pulled meanwhile: the look is held, said on the device, and
   await expect(held).toBeHidden();
 });
 
-test('three days without a signal, the clock two hours wrong, the tab killed twice, the program restarted: everything is in the book exactly once', async ({
+test('three days without a signal, the clock two hours wrong, the tab killed twice, the program restarted as its next version: everything is in the book exactly once', async ({
   context,
   program,
 }) => {
@@ -276,7 +277,8 @@ test('three days without a signal, the clock two hours wrong, the tab killed twi
   await untouchedFirst(page, 10);
   await expect(page.getByText('41 wait here for a signal')).toBeVisible();
 
-  await program.start(new Date(Date.parse(NOW) + 48 * 3_600_000).toISOString());
+  const next = movedBuild();
+  await program.start(new Date(Date.parse(NOW) + 48 * 3_600_000).toISOString(), next.folder);
   await context.setOffline(false);
   await page.getByRole('button', { name: 'Send now' }).click();
   await expect(page.getByText(/now runs 2 h( \d+ min)? ahead of the record, and 41 forms carry its time/)).toBeVisible();
@@ -293,7 +295,16 @@ test('three days without a signal, the clock two hours wrong, the tab killed twi
   expect((await db('trap_set').where({ name: 'first bend' }).first('state')) as object).toEqual({ state: 'live' });
   const shown = (await db('check_visit').whereNotNull('photo_id').orderBy('at').first('entry_id')) as { entry_id: string };
   await db.destroy();
+  // the device takes the next version along, and nothing of the one before
+  await page.goto(`${program.base}/field`);
+  await expect.poll(() => page.evaluate(() => caches.keys())).toEqual(expect.arrayContaining([`field ${next.version}`]));
+  await expect.poll(() => page.evaluate(async () => (await caches.keys()).filter((name) => name.startsWith('field')).length)).toBe(1);
+  await context.setOffline(true);
+  await page.reload();
+  await expect(row(page, /12 east lodge run/)).toBeVisible();
+  await context.setOffline(false);
   await page.goto(`${program.base}/book/${shown.entry_id}`);
   await expect(page.getByRole('heading', { name: /33 crossover, lower face: beaver.*44 lb.*with a photo/ })).toBeVisible();
   await expect.poll(() => page.getByAltText(/Photo of .*33 crossover/).evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(380);
+  next.remove();
 });

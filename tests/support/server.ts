@@ -50,8 +50,10 @@ export async function startProgram({ demo, own = false }: { demo: boolean; own?:
   const base = `http://127.0.0.1:${port}`;
   let child: ChildProcess;
   const output: string[] = [];
-  const start = async (now = NOW): Promise<void> => {
+  /** @param folder where its build lies: another than this one is another version */
+  const start = async (now = NOW, folder = process.cwd()): Promise<void> => {
     child = spawn(process.execPath, ['serve.mjs'], {
+      cwd: folder,
       env: { ...process.env, PORT: String(port), DATABASE_URL: url, ZAPRUD_NOW: now },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
