@@ -196,6 +196,23 @@ test('a set that was pulled meanwhile: the look is held, said on the device, and
   await expect(held).toBeHidden();
 });
 
+test('the map of the run is drawn without a signal: where they stand, how far off and in which direction', async ({ context, program }) => {
+  await context.grantPermissions(['geolocation']);
+  await context.setGeolocation({ latitude: 45.5132, longitude: -90.4868, accuracy: 6 });
+  const page = await along(context, program.base);
+  await context.setOffline(true);
+  await page.getByRole('link', { name: 'Map' }).click();
+  await expect(page.getByText('You are at the cross, within 20 ft.')).toBeVisible();
+  await page.getByLabel('Show').selectOption({ label: 'Header Pond' });
+  await expect(page.getByRole('img', { name: /The sets on their ground, north up/ })).toBeVisible();
+  await expect(page.getByRole('listitem').first()).toContainText(/26 feed bed float\s*3\d\d ft south/);
+  // who walks on sees the nearest first
+  await context.setGeolocation({ latitude: 45.51248, longitude: -90.48762, accuracy: 6 });
+  await expect(page.getByRole('listitem').first()).toContainText(/15 west lodge run\s*\d\d ft south-east/);
+  await page.getByRole('listitem').first().getByRole('link').click();
+  await expect(page.getByRole('heading', { name: /15 west lodge run/ })).toBeVisible();
+});
+
 test('three days without a signal, the clock two hours wrong, the tab killed twice, the program restarted as its next version: everything is in the book exactly once', async ({
   context,
   program,

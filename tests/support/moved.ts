@@ -21,7 +21,9 @@ export function movedBuild(): { folder: string; version: string; remove: () => v
   const texts = files.filter(isText).map((file) => ({ file, text: readFileSync(file, 'utf8') }));
   const { version: before } = JSON.parse(readFileSync('build/client/_app/version.json', 'utf8')) as { version: string };
   const version = `${before}1`;
-  const hashed = texts.filter(({ file, text }) => file.includes('/immutable/') && text.includes(before)).map(({ file }) => basename(file, '.js'));
+  const hashed = texts
+    .filter(({ file, text }) => file.includes('/immutable/') && text.includes(before))
+    .map(({ file }) => basename(file, '.js'));
   for (const { file, text } of texts) {
     const anew = hashed.reduce((all, name) => all.replaceAll(name, `${name}1`), text.replaceAll(before, version));
     if (anew !== text) writeFileSync(file, anew);

@@ -11,6 +11,7 @@
   import FieldList from './FieldList.svelte';
   import FieldPlace from './FieldPlace.svelte';
   import FieldRun from './FieldRun.svelte';
+  import FieldMap from './FieldMap.svelte';
   import FieldMark from './FieldMark.svelte';
   import Status from './Status.svelte';
 
@@ -52,6 +53,8 @@
   <FieldPlace {field} season={field.season} id={page.url.searchParams.get('place') ?? ''} />
 {:else if page.url.searchParams.has('run')}
   <FieldRun {field} season={field.season} />
+{:else if page.url.searchParams.has('map')}
+  <FieldMap {field} season={field.season} />
 {:else if page.url.searchParams.has('level')}
   <FieldLevel {field} season={field.season} />
 {:else if page.url.searchParams.has('mark')}

@@ -66,7 +66,7 @@
   <p class="more">
     <a class="btn" href="/field?level=1">A level</a><a class="btn" href="/field?mark=1">Mark a place</a><a class="btn" href="/field?run=1"
       >Order of the day</a
-    >
+    ><a class="btn" href="/field?map=1">Map</a>
   </p>
   {#each groups as { title, rows } (title)}
     <h2>{title} <span class="quiet">{rows.length}</span></h2>

@@ -2,13 +2,14 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { STATION_KINDS } from '#core/stations/kinds';
-  import { printLength } from '#core/units/length';
+  import { printLength, printWay } from '#core/units/length';
   import type { Field } from '$lib/field/client.svelte';
   import { alongOf, markEntries, nearestWater } from '#lib/field/entries';
   import { newId } from '#lib/form/newId';
   import { reader } from '#lib/form/reader';
   import type { Season } from '#lib/season/season';
   import Problem from '$lib/ui/Problem.svelte';
+  import { Receiver } from '$lib/ui/receiver.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import { typed, type Kept } from '$lib/ui/kept';
@@ -16,29 +17,17 @@
   /** A place marked while walking: one tap on its kind, where the receiver says that one stands. */
   let { field, season }: { field: Field; season: Season } = $props();
   let kept = $state.raw<Kept | null>(null);
-  let here = $state.raw<GeolocationPosition | null>(null);
-  let silent = $state('');
+  const receiver = new Receiver();
+  onMount(receiver.listen);
+  const here = $derived(receiver.here);
   const entry = newId();
-
-  onMount(() => {
-    if (!navigator.geolocation) {
-      silent = 'This device has no receiver.';
-      return;
-    }
-    const watch = navigator.geolocation.watchPosition(
-      (found) => (here = found),
-      (error) => (silent = error.code === error.PERMISSION_DENIED ? 'The position was not allowed, or needs https.' : 'No position yet.'),
-      { enableHighAccuracy: true, maximumAge: 10_000 },
-    );
-    return () => navigator.geolocation.clearWatch(watch);
-  });
 
   const at = $derived(here ? ([here.coords.longitude, here.coords.latitude] as const) : null);
   const water = $derived((at && nearestWater(season, at)) ?? '');
   let chosen = $state('');
   const along = $derived.by(() => {
     const found = at && alongOf(season, chosen || water, at);
-    return found === null ? '' : field.asker?.who.person.system === 'us' ? `${Math.round(found / 0.3048)} ft` : `${Math.round(found)} m`;
+    return found === null ? '' : printWay(found, field.asker?.who.person.system ?? 'us');
   });
 
   async function save(event: SubmitEvent): Promise<void> {
@@ -61,8 +50,10 @@
   <p class="quiet"><a class="link" href="/field">The run</a></p>
   <h1>Mark a place</h1>
   <p role="status">
-    {#if here}The receiver says where, within {printLength(here.coords.accuracy, field.asker?.who.person.system ?? 'us')}.{:else}{silent ||
-        'Waiting for the receiver …'}{/if}
+    {#if here}The receiver says where, within {printLength(
+        here.coords.accuracy,
+        field.asker?.who.person.system ?? 'us',
+      )}.{:else}{receiver.silent || 'Waiting for the receiver …'}{/if}
   </p>
   <Problem text={kept?.problem} />
   <input type="hidden" name="entry" value={entry} />
