@@ -46,6 +46,7 @@ function viewsOf(count: number): SetView[] {
       measures: [],
       across: null,
       lies: [],
+      photo: null,
       note: '',
     };
     const then = { pond: 1, tail: 0.2 };

@@ -143,6 +143,7 @@ export function buildDemo(now: Date, seed = 7): { crew: string; entries: DemoEnt
       across: PROFILES[key]
         ? { points: PROFILES[key].map(([d, z]) => ({ distance: feet(d), depth: inches(z) })), at: founded.toISOString() }
         : null,
+      photo: null,
       lies: (LYING[key] ?? []).map(({ what, where, day }) => ({
         ...{ what, where, gone: null, id: idOf(`lies ${key} ${what}`) },
         at: at(day, '10:00').toISOString(),

@@ -159,6 +159,7 @@ describe('what was measured from a surface', () => {
     crest: { height: inches(40), at: iso(0) },
     measures: [{ what: 'depth', value: inches(20), at: iso(1) }],
     lies: [],
+    photo: null,
     across: { points: [], at: iso(2) },
     note: '',
   };

@@ -26,6 +26,7 @@ const station = (over: Partial<Station>): Station => ({
   measures: [],
   across: null,
   lies: [],
+  photo: null,
   bed: null,
   sounded: null,
   crest: null,

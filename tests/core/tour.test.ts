@@ -248,6 +248,50 @@ describe('a day that cannot be done in time', () => {
   });
 });
 
+describe('a break among the stops', () => {
+  // a round of four, ten minutes from one to the next and back
+  const travel = Array.from({ length: 5 }, (_, a) =>
+    Array.from({ length: 5 }, (_, b) => 10 * Math.min(Math.abs(a - b), 5 - Math.abs(a - b))),
+  );
+  const round = (over: (i: number) => Partial<Stop>): Run => ({ travel, lunch: null, stops: [0, 1, 2, 3].map((i) => stop(i, over(i))) });
+  const orderOf = (run: Run): number[] => dayPlan(run).tours[0]?.stops.map((s) => s.stop) ?? [];
+  it('is left for the end where that costs little, and says what it costs', () => {
+    const run = round((i) => (i === 0 ? { likesLast: true } : {}));
+    assert.equal(orderOf(run).at(-1), 0);
+    // round the other way it costs nothing
+    assert.equal(dayPlan(run).last?.minutes ?? 0, 0);
+    const inside = round((i) => (i === 1 ? { likesLast: true } : {}));
+    const { last, tours } = dayPlan(inside);
+    const free = timed(inside, bestOrder(inside));
+    if (last) assert.ok(last.id === 's1' && last.minutes <= 15 && Math.abs((tours[0]?.back ?? 0) - free.back - last.minutes) < 1e-9);
+    else assert.deepEqual(orderOf(inside), bestOrder(inside));
+  });
+  it('is not where a deadline would break by it, where somebody holds it elsewhere, or where another is held last', () => {
+    const due = round((i) => (i === 1 ? { likesLast: true, due: 22 } : {}));
+    assert.equal(dayPlan(due).last, null);
+    assert.equal(dayPlan(due).tours[0]?.late, 0);
+    const held = round((i) => (i === 1 ? { likesLast: true, after: START } : {}));
+    assert.equal(orderOf(held)[0], 1);
+    const other = round((i) => (i === 1 ? { likesLast: true } : i === 2 ? { last: true } : {}));
+    assert.equal(orderOf(other).at(-1), 2);
+  });
+  it('never makes a day more than a quarter of an hour longer, nor later anywhere', () =>
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(60), fc.nat(60)), { minLength: 2, maxLength: 6 }), fc.nat(5), (spots, which) => {
+        const run: Run = {
+          travel: distances([{ x: 30, y: 30 }, ...spots.map(([x, y]) => ({ x, y }))]),
+          lunch: null,
+          stops: spots.map((_, i) => stop(i, { minutes: 5, ...(i === which % spots.length ? { likesLast: true } : {}) })),
+        };
+        const [free, own] = [timed(run, bestOrder(run)), dayPlan(run)];
+        const tour = own.tours[0];
+        assert.ok(tour && tour.back <= free.back + 15 + 1e-6 && tour.late <= free.late + 0.05);
+        if (own.last) assert.equal(run.stops[tour.stops.at(-1)?.stop ?? -1]?.id, own.last.id);
+      }),
+      { numRuns: 60 },
+    ));
+});
+
 describe('a day reckoned by hand', () => {
   const travel = [
     [0, 10, 20],

@@ -92,7 +92,7 @@ function stationOf({ place, set, written }: Card): Station {
   const { kind, surface, along, name, bed } = place;
   return {
     ...{ id: set.id, water: set.id, number: set.number, name, kind, surface, along, lat: null, lon: null, parent: null, note: '' },
-    ...{ sounded: null, crest: null, measures: [], across: null, lies: [] },
+    ...{ sounded: null, crest: null, measures: [], across: null, lies: [], photo: null },
     bed: bed === null ? null : { depth: 0, level: bed, at: written },
   };
 }

@@ -196,6 +196,8 @@ export const stationSchema = z.strictObject({
     .nullable()
     .default(null),
   /** what was built or left at it and stays from year to year */
+  /** as it looked to whoever marked it */
+  photo: id('Photo').nullable().default(null),
   lies: z
     .array(
       z.strictObject({

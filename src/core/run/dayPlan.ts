@@ -8,7 +8,12 @@ export interface DayPlan {
   tours: Tour[];
   /** what the pins cost against the order without them; null without pins */
   pins: { minutes: number; late: number } | null;
+  /** the stop that was left for the end because it is best visited last, and what that costs, minutes; null where none was */
+  last: { id: string; minutes: number } | null;
 }
+
+/** So many minutes more on the way are worth it to leave a break for the end. [practice] */
+const WORTH_LAST = 15;
 
 /** What would help, each where it does. */
 export interface Ways {
@@ -31,8 +36,32 @@ const ahead = (run: Run): Run => ({ ...run, stops: run.stops.map((s): Stop => (s
 /** The plan of a day for one person or two. */
 export function dayPlan(asked: Run, people: 1 | 2 = 1): DayPlan {
   const run = ahead(asked);
-  const tours = people === 2 ? sharedByTwo(run).map((order) => timed(run, order)) : [timed(run, bestOrder(run))];
-  return { tours, pins: pinsCost(run, tours) };
+  if (people === 2) return { tours: sharedByTwo(run).map((order) => timed(run, order)), pins: null, last: null };
+  const free = timed(run, bestOrder(run));
+  const ended = atTheEnd(run, free);
+  return {
+    tours: [ended?.tour ?? free],
+    pins: pinsCost(run, [free]),
+    last: ended && { id: ended.id, minutes: ended.tour.back - free.back },
+  };
+}
+
+/** The day with the one at its end that is best visited last, the cheapest of them; null where one stands there anyway, or it costs too much. */
+function atTheEnd(run: Run, free: Tour): { tour: Tour; id: string } | null {
+  if (run.stops.some((s) => s.last)) return null;
+  const ends = run.stops[free.stops.at(-1)?.stop ?? -1];
+  if (!ends || ends.likesLast) return null;
+  const isFit = ({ back, late }: Tour): boolean => late <= free.late + 0.05 && back - free.back <= WORTH_LAST;
+  return (
+    run.stops
+      .filter((s) => s.likesLast && s.after === undefined)
+      .map(({ id }) => {
+        const own = { ...run, stops: run.stops.map((s): Stop => (s.id === id ? { ...s, last: true } : s)) };
+        return { tour: timed(own, bestOrder(own)), id };
+      })
+      .filter(({ tour }) => isFit(tour))
+      .sort((a, b) => a.tour.back - b.tour.back)[0] ?? null
+  );
 }
 
 function pinsCost(run: Run, tours: readonly Tour[]): DayPlan['pins'] {

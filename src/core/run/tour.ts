@@ -13,6 +13,8 @@ export interface Stop {
   after?: string;
   /** visited at the very end */
   last?: boolean;
+  /** best visited at the end, where that breaks nothing and costs little: a break that was opened */
+  likesLast?: boolean;
 }
 
 /** What `Stop.after` names for the first stop of the day. */

@@ -182,7 +182,7 @@ function stationOf(random: () => number, { kind, name, measures, bed }: Sort, n:
   return {
     ...{ id: `place-${n + 1}`, water: 'lesson', number: n + 1, name, kind, surface: 'pond' as const },
     along: PLACED[kind] ?? 20 * n,
-    ...{ lat: null, lon: null, parent: null, crest: null, measures: taken, across: null, lies: [], note: '' },
+    ...{ lat: null, lon: null, parent: null, crest: null, measures: taken, across: null, lies: [], photo: null, note: '' },
     bed: { ...sounded, level: 0 },
     sounded,
   };

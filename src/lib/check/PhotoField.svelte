@@ -6,13 +6,15 @@
   import { typed, type Kept } from '$lib/ui/kept';
   import Photo from './Photo.svelte';
 
-  /** A photo with a check: kept as soon as it was taken, so that a form that is refused or half filled does not lose it. */
+  /** A photo with a form: kept as soon as it was taken, so that a form that is refused or half filled does not lose it. */
   interface Props {
     kept: Kept | null;
     crew: string;
     keep: (photo: KeptPhoto) => Promise<void>;
+    /** what it is a photo of */
+    of?: string;
   }
-  let { kept, crew, keep }: Props = $props();
+  let { kept, crew, keep, of = 'this check' }: Props = $props();
   let own = $state<string | null>(null);
   const id = $derived(own ?? typed(kept, 'photo'));
   let says = $state('');
@@ -41,7 +43,7 @@
 <input type="hidden" name="photo" value={id} />
 {#if isHere}
   <div class="photo">
-    {#if id}<Photo {id} of="this check" />{/if}
+    {#if id}<Photo {id} {of} />{/if}
     <label class="btn btn-lg">
       {id ? 'Another photo instead' : 'Photo'}
       <input type="file" accept="image/*" capture="environment" onchange={(e) => void take(e.currentTarget)} />

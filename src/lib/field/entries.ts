@@ -68,7 +68,7 @@ export function markEntries(read: Reader, season: Season, { who, now }: Asker): 
   const kind = read.text('kind') as Body<'station'>['kind'];
   const body = {
     ...{ id: idBeside(form, 'station'), water: water.id, number, name: read.text('name') || kind, kind, surface: 'pond' as const },
-    ...{ along, lat, lon, note: read.text('note') },
+    ...{ along, lat, lon, note: read.text('note'), photo: read.text('photo') || null },
   };
   return againstSchemas(read, [{ id: form, crew: who.crew, kind: 'station', occurredAt: wholeMinute(now), by: who.person.id, body }]);
 }

@@ -16,7 +16,7 @@ export function inShape(old: Snapshot): Snapshot {
     catches: old.shape < 2 ? 0 : old.catches,
     facts: {
       ...facts,
-      places: facts.places.map((p) => ({ ...p, lies: p.lies ?? [] })),
+      places: facts.places.map((p) => ({ ...p, lies: p.lies ?? [], photo: p.photo ?? null })),
       seenLate: Object.fromEntries(
         Object.entries(facts.seenLate).map(([place, seen]) => [place, seen.map((e) => ({ ...e, set: e.set ?? null }))]),
       ),

@@ -131,6 +131,8 @@
             held={it.heldAs(stop.id)}
             move={plan.tours.length > 1 ? null : (by) => it.move(order, stop.id, by)}
             last={() => it.toTheEnd(stop.id)}
+            leftLast={plan.last?.id === stop.id ? plan.last.minutes : null}
+            notLast={() => it.notLast(stop.id)}
             letGo={() => it.letGo(stop.id)}
           />
         {/if}

@@ -18,15 +18,20 @@
     /** null where nothing can be moved: two share the stops */
     move: ((by: -1 | 1) => void) | null;
     last: () => void;
+    /** left for the end because it is best visited last: by how many minutes longer; null where it was not */
+    leftLast: number | null;
+    notLast: () => void;
     letGo: () => void;
   }
-  let { stop, href, timed, nth, of, start, clock, held, move, last, letGo }: Props = $props();
+  let { stop, href, timed, nth, of, start, clock, held, move, last, leftLast, notLast, letGo }: Props = $props();
   const at = (minute: number): Date => new Date(start + minute * 60_000);
   const how = $derived(
     [
       timed.way >= 0.5 && `${Math.round(timed.way)} min to it`,
       `${Math.max(1, Math.round(timed.leaves - timed.at))} min there`,
       held && `held ${held}`,
+      leftLast !== null &&
+        `last, as a break is best visited: ${leftLast < 0.5 ? 'no minute' : spanText(leftLast * 60_000)} longer (rule of thumb)`,
       stop.isBreak && nth < of && 'a break is best visited last',
     ]
       .filter(Boolean)
@@ -58,6 +63,9 @@
       <button type="button" class="btn btn-sm" disabled={nth === 1} onclick={() => move(-1)} aria-label="{stop.label} earlier">↑</button>
       <button type="button" class="btn btn-sm" disabled={nth === of} onclick={() => move(1)} aria-label="{stop.label} later">↓</button>
       {#if held}<button type="button" class="btn btn-sm" onclick={letGo} aria-label="Let {stop.label} go">Let go</button>
+      {:else if leftLast !== null}<button type="button" class="btn btn-sm" onclick={notLast} aria-label="{stop.label} not last"
+          >Not last</button
+        >
       {:else if stop.isBreak && nth < of}<button type="button" class="btn btn-sm" onclick={last} aria-label="{stop.label} last">Last</button
         >{/if}
     </span>

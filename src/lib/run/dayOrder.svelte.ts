@@ -11,6 +11,8 @@ export class DayOrder {
   /** by stop, the stop that it is visited right after */
   private held = $state<Record<string, string>>({});
   private ends = $state<string | null>(null);
+  /** those that shall stand where the way is shortest, though they are best visited last */
+  private freed = $state<readonly string[]>([]);
   private readonly ask = planner(({ plan, ways }) => ([this.plan, this.ways] = [plan, ways]));
 
   constructor(private readonly day: () => RunDay) {
@@ -23,7 +25,7 @@ export class DayOrder {
     return {
       travel,
       lunch: lunch === 0 ? null : { from: noon, minutes: lunch },
-      stops: stops.map(({ id, visit, opens, due }): Stop => {
+      stops: stops.map(({ id, visit, opens, due, isBreak }): Stop => {
         const after = this.held[id];
         return {
           id,
@@ -32,6 +34,7 @@ export class DayOrder {
           due,
           ...(after === undefined ? {} : { after }),
           ...(this.ends === id ? { last: true } : {}),
+          ...(isBreak && !this.freed.includes(id) ? { likesLast: true } : {}),
         };
       }),
     };
@@ -61,8 +64,14 @@ export class DayOrder {
     if (this.ends === id) this.ends = null;
   }
 
+  /** Lets a stop stand where the way is shortest. */
+  notLast(id: string): void {
+    this.freed = [...this.freed, id];
+  }
+
   toTheEnd(id: string): void {
     this.letGo(id);
+    this.freed = this.freed.filter((own) => own !== id);
     this.ends = id;
   }
 

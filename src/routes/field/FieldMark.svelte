@@ -8,6 +8,7 @@
   import { newId } from '#lib/form/newId';
   import { reader } from '#lib/form/reader';
   import type { Season } from '#lib/season/season';
+  import PhotoField from '$lib/check/PhotoField.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import { Receiver } from '$lib/ui/receiver.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
@@ -83,6 +84,7 @@
     error={kept?.errors?.name}
     help="may stay empty; measured and named later"
   />
+  <PhotoField {kept} crew={field.asker?.who.crew ?? ''} keep={(photo) => field.keepPhoto(photo)} of="this place" />
   <fieldset>
     <legend class="font-semibold">It is a …</legend>
     <div class="kinds">

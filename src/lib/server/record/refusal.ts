@@ -60,6 +60,7 @@ const CONSTRAINTS: Record<string, [field: string, sentence: string]> = {
   water_has_site: ['site', 'There is no such site.'],
   sign_has_station: ['station', 'There is no such location.'],
   visit_has_photo: ['photo', 'The photo did not arrive: take it again.'],
+  station_has_photo: ['photo', 'The photo did not arrive: take it again.'],
   sign_has_photo: ['photo', 'The photo did not arrive: choose it again.'],
   station_has_parent: ['parent', 'There is no such location to belong to.'],
   station_not_its_own_parent: ['parent', 'A location cannot belong to itself.'],

@@ -20,10 +20,14 @@ export const putWater = (trx: Knex, { site, ...water }: WaterBody, { crew, entry
 export const putGauge = (trx: Knex, { water, ...gauge }: Gauge, { crew, entry }: Owner) =>
   upsert(trx, 'gauge', { ...gauge, water_id: water, entry_id: entry }, crew);
 
-export const putStation = (trx: Knex, { water, parent, ...station }: Body<'station'>, { crew, entry }: Owner) =>
-  upsert(trx, 'station', { ...station, water_id: water, parent_id: parent, entry_id: entry }, crew);
+export const putStation = (trx: Knex, { water, parent, photo, ...station }: Body<'station'>, { crew, entry }: Owner) =>
+  upsert(trx, 'station', { ...station, water_id: water, parent_id: parent, photo_id: photo, entry_id: entry }, crew);
 
-type StationRow = Omit<Written<Body<'station'>>, 'water' | 'parent'> & { water_id: string; parent_id: string | null };
+type StationRow = Omit<Written<Body<'station'>>, 'water' | 'parent' | 'photo'> & {
+  water_id: string;
+  parent_id: string | null;
+  photo_id: string | null;
+};
 
 const STATION = [
   'id',
@@ -41,14 +45,16 @@ const STATION = [
   'measures',
   'across',
   'lies',
+  'photo_id',
   'note',
   'entry_id as entry',
 ];
 
-const stationOf = ({ water_id, parent_id, ...row }: StationRow): Written<Body<'station'>> => ({
+const stationOf = ({ water_id, parent_id, photo_id, ...row }: StationRow): Written<Body<'station'>> => ({
   ...row,
   water: water_id,
   parent: parent_id,
+  photo: photo_id,
 });
 
 /** The crew's stations along their waters; of one water when `water` is given. */

@@ -10,6 +10,7 @@
   import { typed, type Kept } from '$lib/ui/kept';
   import BedProfile from '$lib/ui/drawing/BedProfile.svelte';
   import { keeping } from '$lib/ui/keeping';
+  import Photo from '$lib/check/Photo.svelte';
   import SignForm from './SignForm.svelte';
   import SignTable from './SignTable.svelte';
 
@@ -38,6 +39,7 @@
     {#if data.standingAhead}<p>By the forecast, in a day: {data.standingAhead}</p>{/if}
     <p>{data.depth} {data.ways}</p>
     {#if data.lies.length > 0}<p><b>Lies here:</b> {data.lies.join('; ')}</p>{/if}
+    {#if data.station.photo}<Photo id={data.station.photo} of="{data.station.number} {data.station.name}" />{/if}
     <p><a class="link" href="{base}/years">What it gave and taught, year by year</a></p>
     {#if data.children.length > 0}
       <p class="mt-2">
