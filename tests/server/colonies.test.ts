@@ -207,6 +207,16 @@ describe('what a check tells beside its outcome', () => {
     assert.equal((await rows('catch', { check_id: device?.id }))[0]?.lay, 'short of the deep end');
     assert.match(textOf(await get(`/bench/${String(set?.id)}`)), /A catch lay short of the deep end once/);
   });
+  it('a break that was plugged is plugged in every room; when, is asked, and lies between its opening and the look', async () => {
+    const open = (await rows('opening')).find((o) => o.mended === null && o.set_id);
+    const [set] = await rows('trap_set', { id: open?.set_id });
+    const look = (mended: string) => checked(Number(set?.number), 'untouched', { breakNow: 'plugged', mended });
+    refused((await look('2026-01-01T05:00')).answer, 400, /plugged after it was opened, and before this look/);
+    saved((await look('2026-11-25T04:00')).answer, /morning/);
+    const [now] = await rows('opening', { id: open?.id });
+    assert.equal(new Date(String(now?.mended)).toISOString(), '2026-11-25T10:00:00.000Z');
+    assert.doesNotMatch(await get(`/check/${String(set?.id)}?outcome=untouched`), /Plugged at about|The break</);
+  });
   it('a bait that birds took teaches nothing of the colony, and stands in the book', async () => {
     const { set, id, answer } = await checked(81, 'bait taken', { 'stay.baitBy': 'birds' });
     saved(answer, /morning/);

@@ -73,6 +73,13 @@
   });
   const asksTwice = $derived(data.asks && outcome === 'untouched' && change !== 'pulled');
   const answers = ANSWERS.filter((a) => a !== 'not asked').map((a) => ({ value: a, text: a }));
+  const BREAK_NOW = [
+    { value: '', text: 'not looked' },
+    { value: 'open', text: 'open still' },
+    { value: 'plugged', text: 'plugged' },
+  ];
+  const firstBreak = (): string => typed(kept, 'breakNow');
+  let breakNow = $state(firstBreak());
   const unit = $derived(system === 'us' ? 'inches' : 'centimetres');
 </script>
 
@@ -187,6 +194,18 @@
       error={kept?.errors?.seen}
       help="“pan 4 in dry”, “3 in under”, or only “dry”: it counts as a reading"
     />
+    {#if data.openBreak}
+      <Chips legend="The break" name="breakNow" options={BREAK_NOW} chosen={[breakNow]} onpick={(value) => (breakNow = value)} />
+      {#if breakNow === 'plugged'}
+        <TimeField
+          label="Plugged at about"
+          name="mended"
+          value={typed(kept, 'mended')}
+          error={kept?.errors?.mended}
+          help="empty: by now, when is not known"
+        />
+      {/if}
+    {/if}
     {#if data.isFrozen}
       <TextField
         label="Ice{data.hole ? ` at hole ${data.hole}` : ''}"

@@ -22,6 +22,7 @@ import type { NewEntry } from '#core/record/entry';
 import type { DeviceWhere, StockHad } from '#core/gear/where';
 import type { Season } from '#lib/season/season';
 import type { Who } from '#lib/season/who';
+import { breakAt } from './page';
 import { usedUp } from './usedUp';
 
 export interface CheckPlace {
@@ -53,6 +54,7 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
   const remade =
     at && (change === 'remade' || change === 'moved') ? await remadeSet(read, place, { at, form, readings, devices, change }) : null;
   const ice = at ? iceOf(read, place, at, form) : [];
+  const plugged = at ? pluggedAt(read, place, at, form) : [];
   const used = at ? usedUp(read, { set: set.id, at, form, supplies: place.supplies }) : [];
   if (!at || !read.ok()) return null;
   const common = { crew: who.crew, occurredAt: at, by: read.text('by') || who.person.id };
@@ -78,6 +80,7 @@ export async function readCheck(read: Reader, place: CheckPlace): Promise<NewEnt
     { ...common, id: form, kind: 'check', body: visit },
     ...readings.map((body): NewEntry => ({ ...common, id: idBeside(body.id, 'entry'), kind: 'reading', body })),
     ...ice,
+    ...plugged,
     ...used,
     ...(after ? [{ ...common, id: idBeside(form, 'set'), kind: 'set' as const, ...openedOn(read, set), body: after }] : []),
     ...damaged(place, devices, change).map((device): NewEntry => {
@@ -201,6 +204,18 @@ function iceOf(read: Reader, { view, set, who }: CheckPlace, at: Date, form: str
     ...{ by: who.person.id, note },
   };
   return [{ crew: who.crew, occurredAt: at, by: who.person.id, id: idBeside(body.id, 'entry'), kind: 'ice', body }];
+}
+
+/** The break of the set, found plugged: they are at home, and it runs out no more. */
+function pluggedAt(read: Reader, { season, set, view, who }: CheckPlace, at: Date, form: string): NewEntry[] {
+  const open = breakAt(season, set, view);
+  if (!open || read.text('breakNow') !== 'plugged') return [];
+  const when = read.text('mended') === '' ? at : read.instant('mended', season.line.zone);
+  if (when && (when > at || when < new Date(open.opened)))
+    read.refuse('mended', 'It was plugged after it was opened, and before this look: look at the day and the hour.');
+  if (!when) return [];
+  const entry = { crew: who.crew, occurredAt: at, by: who.person.id, id: idBeside(form, `plugged ${open.id}`) };
+  return [{ ...entry, kind: 'opening', opened: open.entry, body: { ...bodyOf(open), mended: when.toISOString() } }];
 }
 
 interface Remake {

@@ -74,6 +74,7 @@ export function checkPage({ season, set, view, outcome: asked }: Asked, { past, 
     asks: asksNow(past),
     photoLeft: asked === 'missing' ? set.photoLeft : null,
     hole: set.hole,
+    openBreak: breakAt(season, set, view) !== undefined,
     isFrozen: season.sheets[view.station.water] !== undefined,
     opened: set.entry,
     past: past.map((c) => ({
@@ -99,6 +100,12 @@ export function checkPage({ season, set, view, outcome: asked }: Asked, { past, 
     today: localDate(now, season.line.zone),
     nowField: toField(now, season.line.zone),
   };
+}
+
+/** The break that stands open at a set: the one it was opened with, else one of its dam. */
+export function breakAt({ openings }: Season, set: Pick<TrapSet, 'id'>, { station }: Pick<SetView, 'station'>) {
+  const open = openings.filter((o) => o.mended === null && o.water === station.water);
+  return open.find((o) => o.set === set.id) ?? (station.kind === 'dam' ? open.find((o) => o.set === null) : undefined);
 }
 
 /** Who else this set can hold, by the list of the bench. */

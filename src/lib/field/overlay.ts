@@ -38,6 +38,7 @@ const PUTS: { [K in Kind]?: Put<K> } = {
   },
   station: (all, body, { entry }) => into(all, { places: anew(all.facts.places, { ...body, entry }) }),
   ice: (all, body, { entry }) => into(all, { seen: anew(all.facts.seen, { ...body, entry }) }),
+  opening: (all, body, { entry }) => into(all, { openings: anew(all.facts.openings, { ...body, entry }) }),
   leftWord: (all, body, { entry }) => into(all, { words: anew(all.facts.words, { ...body, entry }).filter((w) => w.back === null) }),
   share: (all, body, { entry }) => into(all, { shares: anew(all.facts.shares, { ...body, entry }) }),
   stockMove: (all, { stock, amount, count }) => ({
