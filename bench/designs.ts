@@ -25,7 +25,13 @@ export function designs(say: Say): void {
       const design = sampleDesign(type, undefined, 'us', { [key]: value });
       statesOf({ layout: design, devices: [] }, { known: sampleLevels(type), age: {}, atMost: {} }, plainFrame('us'));
       for (const view of ['side', 'eye'] as const)
-        designScene(design, view, sampleLevels(type), sampleSurface(type), { width: 600, height: 290 }, 'us');
+        designScene(design, {
+          view,
+          known: sampleLevels(type),
+          surface: sampleSurface(type),
+          frame: { width: 600, height: 290 },
+          system: 'us',
+        });
       if (i >= 10) own.push(performance.now() - start);
     }
     return { id: type.id, time: median(own) };

@@ -192,7 +192,8 @@ function forecast(): void {
   );
   const courses = { low: run(), middle: run(), high: run() };
   const line = () => {
-    for (let n = 0; n < 60; n += 1) bestShift(courses, { min: 0.1 + n * 0.004, max: 0.2 + n * 0.004 }, 0, 24 * 3600, null);
+    for (let n = 0; n < 60; n += 1)
+      bestShift(courses, { min: 0.1 + n * 0.004, max: 0.2 + n * 0.004 }, { from: 0, to: 24 * 3600, room: null });
   };
   say('best change of 60 sets over 24 h', `${(time(line) / 100).toFixed(2)} of its budget`, 'budget 100 ms');
 }

@@ -16,6 +16,7 @@ export const handle: Handle = async ({ event, resolve }) => {
   const watched = await probe(event.url.pathname);
   if (watched) return watched;
   event.locals.now = now();
+  onlyIds(event.params);
   const typed = event.request.method === 'POST' ? event.request.clone() : null;
   const themed = (html: string) =>
     html.replace('%zaprud.theme%', themeOf(event.cookies.get('theme'), event.locals.sunIsDown ?? false, event.url.pathname));
@@ -48,6 +49,15 @@ export const handle: Handle = async ({ event, resolve }) => {
     );
   }
 };
+
+/** What an address names that is no id. */
+const NAMES: readonly string[] = ['file', 'type'];
+const NOBODY = '00000000-0000-0000-0000-000000000000';
+
+/** What cannot be an id is asked for as one that nothing has: every room answers that there is no such thing. */
+function onlyIds(params: Partial<Record<string, string>>): void {
+  for (const [name, value] of Object.entries(params)) if (!NAMES.includes(name) && !isId(value ?? '')) params[name] = NOBODY;
+}
 
 /** Nothing answers a device that was not paired but the page on which it is. */
 async function unpaired({ url, request }: Parameters<Handle>[0]['event'], send: () => Response | Promise<Response>): Promise<Response> {

@@ -1,7 +1,7 @@
 import { CHROMIUM } from './chromium';
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import { designScene, type DesignScene } from '#core/scene/designScene';
+import { designScene, type View, type DesignScene } from '#core/scene/designScene';
 import { INKS } from '#core/scene/stroke';
 import { CATALOGUE } from '#core/sets/catalogue';
 import { sampleDesign } from '#core/sets/sample';
@@ -35,8 +35,9 @@ const figures = CATALOGUE.filter((type) => only.length === 0 || only.includes(ty
     const at = type.underIce ? { ...known, sheet: inches(6) } : { pond: known.pond, tail: known.tail };
     const surface = type.id === 'dam-crossover-face' ? 'tail' : 'pond';
     const name = `${type.id}${variant ? `, ${variant.name}` : ''}`;
-    const size = { width: 430, height: 270 };
-    return `<div>${svg(designScene(design, 'side', at, surface, size, 'us'), name)}${svg(designScene(design, 'eye', at, surface, { width: 330, height: 270 }, 'us'), 'as it is met')}</div>`;
+    const drawn = (view: View, width: number) =>
+      designScene(design, { view, known: at, surface, frame: { width, height: 270 }, system: 'us' });
+    return `<div>${svg(drawn('side', 430), name)}${svg(drawn('eye', 330), 'as it is met')}</div>`;
   }),
 );
 const browser = await chromium.launch(CHROMIUM);

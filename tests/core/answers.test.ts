@@ -97,7 +97,9 @@ describe('what a set answers', () => {
 
 describe('can I stand there', () => {
   const at = (perHour: number, from = 40, knee = inches(20)) =>
-    standingAhead(inches(10), inches(3), { waders: inches(46), knee, own: true }, courses(perHour, from), 0, 12 * HOUR, clock, 'us');
+    standingAhead({ bed: inches(10), sink: inches(3) }, { waders: inches(46), knee, own: true }, courses(perHour, from), {
+      ...{ now: 0, check: 12 * HOUR, clock, system: 'us' },
+    });
   it('30 in of water and 3 of sink leave more than 6 in of 46: now and at the check of a steady water', () =>
     assert.deepEqual([at(0).now, at(0).surely], [true, true]));
   it('a rise cuts it off before the check, and it says so', () => {

@@ -66,7 +66,7 @@ describe('a set as a gauge', () => {
   const lay = (id: string, numbers = {}) =>
     layFrom(setTypeOf(id), { numbers, choices: {}, pond: POND, tail: inches(10) }, place, usualDevices(setTypeOf(id)), 'us');
   const seen = (text: string, id = 'castor-foothold', device = 'trap') =>
-    seenAsLevel(text, lay(id), device, { pond: POND, tail: inches(10) }, 'in');
+    seenAsLevel(text, { layout: lay(id), device, known: { pond: POND, tail: inches(10) } }, 'in');
   const level = (text: string, id?: string, device?: string) => {
     const read = seen(text, id, device);
     return read.ok ? Math.round((read.level / 0.0254) * 100) / 100 : read.sentence;

@@ -31,7 +31,9 @@ const near = (a: number | undefined, b: number, tolerance = 1e-9) =>
 const FRAME = { width: 600, height: 290 };
 const VIEWS = ['side', 'eye'] as const;
 const drawn = (type: SetType, variant: Variant | undefined, view: 'side' | 'eye', numbers: Record<string, number> = {}): DesignScene =>
-  designScene(sampleDesign(type, variant, 'us', numbers), view, sampleLevels(type), sampleSurface(type), FRAME, 'us');
+  designScene(sampleDesign(type, variant, 'us', numbers), {
+    ...{ view, known: sampleLevels(type), surface: sampleSurface(type), frame: FRAME, system: 'us' },
+  });
 
 /** What is wrong with a picture: labels over labels, anything outside the frame, numbers that are none. */
 function faultsOf(scene: DesignScene): string[] {
@@ -51,15 +53,10 @@ function faultsOf(scene: DesignScene): string[] {
 
 describe('an order drawn on the set', () => {
   const bare = (type: SetType): DesignScene =>
-    designScene(
-      sampleDesign(type, undefined, 'us'),
-      'side',
-      sampleLevels(type),
-      sampleSurface(type),
-      { width: 390, height: 190 },
-      'us',
-      true,
-    );
+    designScene(sampleDesign(type, undefined, 'us'), {
+      ...{ view: 'side', known: sampleLevels(type), surface: sampleSurface(type), frame: { width: 390, height: 190 } },
+      ...{ system: 'us', bare: true },
+    });
   const arrowOf = (type: SetType, by: number) => moveArrow(bare(type), sampleDesign(type, undefined, 'us').parts, by, 'us');
   for (const type of CATALOGUE)
     it(`${type.id}: the arrow points the way it is moved, its words lie in the frame and on nothing that is written`, () => {
@@ -426,14 +423,9 @@ describe('cut and carry', () => {
 describe('a height', () => {
   it('is named by the side of the water on which it lies, its sign never lost (F151)', () => {
     const said = (id: string, numbers: Record<string, number>): string =>
-      designScene(
-        sampleDesign(setTypeOf(id), undefined, 'us', numbers),
-        'side',
-        { pond: 1 },
-        'pond',
-        { width: 600, height: 300 },
-        'us',
-      ).twin.join(' ');
+      designScene(sampleDesign(setTypeOf(id), undefined, 'us', numbers), {
+        ...{ view: 'side', known: { pond: 1 }, surface: 'pond', frame: { width: 600, height: 300 }, system: 'us' },
+      }).twin.join(' ');
     assert.match(said('lodge-run', { topUnder: inches(4) }), /Top below water 4 in\./);
     assert.match(said('lodge-run', { topUnder: inches(-2) }), /Top above water 2 in\./);
     assert.match(said('castor-foothold', { panUnder: inches(-1) }), /Pan above water 1 in\./);
@@ -446,7 +438,7 @@ describe('under the ice', () => {
   const drawn = (id: string, levels: { pond: number; sheet?: number }) => {
     const type = setTypeOf(id);
     const design = sampleDesign(type, undefined, 'us', id === 'ice-snare-pole' ? { depth: inches(90) } : {});
-    return { design, scene: designScene(design, 'side', levels, 'pond', WIDE, 'us') };
+    return { design, scene: designScene(design, { view: 'side', known: levels, surface: 'pond', frame: WIDE, system: 'us' }) };
   };
   it('traps and the animal are drawn below the sheet, none in it (F114)', () => {
     for (const id of ['ice-hanging', 'ice-snare-pole']) {
@@ -463,8 +455,9 @@ describe('under the ice', () => {
   });
   it('a picture at a lower water has the depths of that water, and says where it stood when it was made (F114)', () => {
     const { design } = drawn('lodge-run', { pond: 1 });
-    const then = designScene(design, 'side', { pond: 1 }, 'pond', WIDE, 'us', false, 1);
-    const now = designScene(design, 'side', { pond: 1 - inches(9) }, 'pond', WIDE, 'us', false, 1);
+    const from = { view: 'side', surface: 'pond', frame: WIDE, system: 'us' } as const;
+    const then = designScene(design, { ...from, known: { pond: 1 }, made: 1 });
+    const now = designScene(design, { ...from, known: { pond: 1 - inches(9) }, made: 1 });
     assert.equal(then.made, null);
     assert.ok(now.made && now.water && now.made.y < now.water.y);
     near((now.water.y - now.made.y) / now.scale, inches(9), 1e-6);
@@ -475,7 +468,7 @@ describe('a missing trap', () => {
   it('is looked for from the anchor outward, stolen last', () => {
     for (const type of CATALOGUE) {
       const design = sampleDesign(type, undefined, 'us');
-      const found = whereItLies(design, type, 'alder root, left', 'us', 1);
+      const found = whereItLies(design, type, { anchor: 'alder root, left', system: 'us', level: 1 });
       assert.ok(found, type.id);
       assert.match(found.places[0]?.say ?? '', /alder root, left/);
       assert.match(found.places.at(-1)?.say ?? '', /stolen/);
@@ -503,7 +496,7 @@ describe('a missing trap', () => {
     };
     const of = (id: string, bank: number) => {
       const type = setTypeOf(id);
-      const found = whereItLies(sampleDesign(type, undefined, 'us'), type, '', 'us', 1);
+      const found = whereItLies(sampleDesign(type, undefined, 'us'), type, { anchor: '', system: 'us', level: 1 });
       assert.ok(found);
       const ring = square.ring.map(([x, y]): [number, number] => [x === 3 ? bank : x, y]);
       return findPlan(found, { width: 520, height: 340 }, { ...square, ring, bank });
@@ -515,8 +508,15 @@ describe('a missing trap', () => {
   });
   it('on a slide the deep end comes second, and under a dam the repair', () => {
     const slide = setTypeOf('slide-foothold');
-    assert.match(whereItLies(sampleDesign(slide, undefined, 'us'), slide, '', 'us', 1)?.places[1]?.say ?? '', /deep end/);
+    assert.match(
+      whereItLies(sampleDesign(slide, undefined, 'us'), slide, { anchor: '', system: 'us', level: 1 })?.places[1]?.say ?? '',
+      /deep end/,
+    );
     const dam = setTypeOf('dam-break-breach');
-    assert.ok(whereItLies(sampleDesign(dam, undefined, 'us'), dam, '', 'us', 1)?.places.some((p) => /under the repair/.test(p.say)));
+    assert.ok(
+      whereItLies(sampleDesign(dam, undefined, 'us'), dam, { anchor: '', system: 'us', level: 1 })?.places.some((p) =>
+        /under the repair/.test(p.say),
+      ),
+    );
   });
 });

@@ -7,7 +7,8 @@ import { Solver } from '../support/odex.js';
 
 const ALLOWED = 1e-9;
 const silent = (): void => undefined;
-const run = (rate: Rate, value: number, end: number): number => integrate(rate, 0, value, end, ALLOWED, 1, false, silent);
+const run = (rate: Rate, value: number, end: number): number =>
+  integrate(rate, { start: 0, value, end }, { allowed: ALLOWED, first: 1, steady: false }, silent);
 
 /** The same by the package odex: extrapolation of the midpoint rule (Hairer, Nørsett, Wanner). */
 function byOdex(rate: Rate, value: number, end: number): number {
@@ -41,12 +42,8 @@ describe('the integrator', () => {
     let last = 0;
     integrate(
       (at) => Math.cos(at),
-      0,
-      0,
-      20,
-      ALLOWED,
-      1,
-      false,
+      { start: 0, value: 0, end: 20 },
+      { allowed: ALLOWED, first: 1, steady: false },
       (from, to, valueAt) => {
         assert.equal(from, last);
         last = to;
@@ -69,7 +66,7 @@ describe('a value that comes to rest', () => {
   it('is not followed in steps of its quick return, and rests where it should', () => {
     let steps = 0;
     const quick: Rate = (_, v) => 1 - 200 * v;
-    const end = integrate(quick, 0, 1, 10_000, ALLOWED, 1, true, () => (steps += 1));
+    const end = integrate(quick, { start: 0, value: 1, end: 10_000 }, { allowed: ALLOWED, first: 1, steady: true }, () => (steps += 1));
     assert.ok(Math.abs(end - 1 / 200) < 1e-8);
     assert.ok(steps < 300, `${steps} steps`);
   });

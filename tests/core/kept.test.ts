@@ -98,7 +98,7 @@ describe('the change that keeps a device in longest', () => {
         const looks = Array.from({ length: end / 600 + 1 }, (_, i) => levelOn(own, i * 600));
         const inside = looks.filter((l) => l >= band.min - 1e-9 && l <= band.max + 1e-9).length / looks.length;
         assert.ok(Math.abs(shareInBand(own, band, 0, end) - inside) < 1e-12);
-        const best = bestShift({ low: own, middle: own, high: own }, band, 0, end, null);
+        const best = bestShift({ low: own, middle: own, high: own }, band, { from: 0, to: end, room: null });
         assert.ok(best.share >= inside - 1e-12);
         const moved = { min: band.min + best.by, max: band.max + best.by };
         assert.ok(Math.abs(shareInBand(own, moved, 0, end) - best.share) < 1e-12);
@@ -107,7 +107,11 @@ describe('the change that keeps a device in longest', () => {
   });
   it('never goes further down than the bed', () => {
     const falling = Array.from({ length: 25 }, (_, i): CoursePoint => ({ at: i * 3600, level: -i * 0.02, out: 0 }));
-    const { by } = bestShift({ low: falling, middle: falling, high: falling }, { min: -0.05, max: 0.05 }, 0, 24 * 3600, 0.1);
+    const { by } = bestShift(
+      { low: falling, middle: falling, high: falling },
+      { min: -0.05, max: 0.05 },
+      { from: 0, to: 24 * 3600, room: 0.1 },
+    );
     assert.ok(by >= -0.1 - 1e-9 && by < 0);
   });
 });

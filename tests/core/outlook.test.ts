@@ -31,7 +31,7 @@ describe('what the forecast says of a set', () => {
   });
   it('the change at the check that keeps it in until the one after, in quarter inches', () => {
     // on the middle course from 34 in at the check to 30 in at the one after
-    const { by, share } = bestShift(COURSES, band(36, 42), 6 * HOUR, 10 * HOUR, null);
+    const { by, share } = bestShift(COURSES, band(36, 42), { from: 6 * HOUR, to: 10 * HOUR, room: null });
     assert.equal(share, 1);
     assert.ok(by <= -inches(6) + 1e-9 && by >= -inches(8) - 1e-9, String(by / INCH));
     assert.ok(Math.abs(by / (INCH / 4) - Math.round(by / (INCH / 4))) < 1e-9);
@@ -40,7 +40,7 @@ describe('what the forecast says of a set', () => {
     assert.ok(Math.abs(remedy.by - by) < 1e-9);
   });
   it('of those that do, the one that suits the low and the high course as well', () => {
-    const { by } = bestShift(COURSES, band(36, 42), 6 * HOUR, 10 * HOUR, null);
+    const { by } = bestShift(COURSES, band(36, 42), { from: 6 * HOUR, to: 10 * HOUR, room: null });
     const sides = (shift: number): number =>
       [COURSES.low, COURSES.high].reduce(
         (sum, c) => sum + shareInBand(c, { min: inches(36) + shift, max: inches(42) + shift }, 6 * HOUR, 10 * HOUR),
@@ -50,12 +50,12 @@ describe('what the forecast says of a set', () => {
   });
   it('goes up no farther than what is over it (F95)', () => {
     const still: Courses = { low: falling(0), middle: falling(0), high: falling(0) };
-    const free = bestShift(still, band(30, 34), 0, 10 * HOUR, null);
-    const roofed = bestShift(still, band(30, 34), 0, 10 * HOUR, null, inches(2));
+    const free = bestShift(still, band(30, 34), { from: 0, to: 10 * HOUR, room: null });
+    const roofed = bestShift(still, band(30, 34), { from: 0, to: 10 * HOUR, room: null, above: inches(2) });
     assert.ok(free.by > inches(2) && roofed.by <= inches(2) + 1e-9, `${free.by} ${roofed.by}`);
   });
   it('stays within the room there is under it, and says how much of the time it then holds', () => {
-    const { by, share } = bestShift(COURSES, band(36, 42), 3 * HOUR, 12 * HOUR, inches(1));
+    const { by, share } = bestShift(COURSES, band(36, 42), { from: 3 * HOUR, to: 12 * HOUR, room: inches(1) });
     assert.ok(by >= -inches(1) - 1e-9 && share > 0 && share < 1);
     assert.match(outlookText(asked({ check: 3 * HOUR, after: 12 * HOUR, room: inches(1) }), 'us').remedy.then, /% of the time until 12:00/);
   });
@@ -95,7 +95,7 @@ describe('the best change', () => {
         fc.integer({ min: 1, max: 24 }),
         (low, width, hours) => {
           const own = band(low, low + width);
-          const { by, share } = bestShift(COURSES, own, 0, hours * HOUR, null);
+          const { by, share } = bestShift(COURSES, own, { from: 0, to: hours * HOUR, room: null });
           assert.ok(share >= shareInBand(COURSES.middle, own, 0, hours * HOUR) - 1e-9);
           assert.ok(Math.abs(share - shareInBand(COURSES.middle, { min: own.min + by, max: own.max + by }, 0, hours * HOUR)) < 1e-9);
         },

@@ -64,10 +64,10 @@ describe('a set at a place with its own relation to the gauge', () => {
   it('as a gauge it tells the gauge’s level, not its own surface', () => {
     const follows = { k: 0.1, slope: 0.5 };
     const layout = lay('castor-foothold', follows, { panUnder: inches(4) });
-    const seen = seenAsLevel('pan 4 in under', layout, 'trap', {}, 'in');
+    const seen = seenAsLevel('pan 4 in under', { layout, device: 'trap', known: {} }, 'in');
     assert.ok(seen.ok);
     near(seen.level, 0.5);
-    const lower = seenAsLevel('pan 2 in under', layout, 'trap', {}, 'in');
+    const lower = seenAsLevel('pan 2 in under', { layout, device: 'trap', known: {} }, 'in');
     assert.ok(lower.ok);
     near(lower.level, 0.5 - inches(4));
   });

@@ -34,6 +34,8 @@ const left = (places: Candidate[], over: Partial<PlanInput> = {}) =>
     .filter((r) => !r.take)
     .map((r) => r.why);
 
+const WORDS = { day: '25 Nov', back: '26 Nov', nights: 1, until: '16:23' };
+
 describe('the plan (weights of common practice)', () => {
   it('ranks by use times catch per night of such places', () => {
     const order = plan([place('poor', { activity: 0.2 }), place('rich', { caught: 12 }), place('fair')]).map((r) => r.id);
@@ -134,10 +136,10 @@ describe('“I have 40 minutes and 8 traps here”', () => {
   });
   it('the plan’s sentence has its minutes, and the light', () => {
     assert.match(
-      planSentence(alike(7), '25 Nov', '26 Nov', 1, '16:23', { people: 1, each: 5, minutes: 545 }),
+      planSentence(alike(7), WORDS, { people: 1, each: 5, minutes: 545 }),
       /about 35 min for one person; daylight to 16:23 allows 109, with two people 218\. Back on 26 Nov, after 1 night/,
     );
-    assert.match(planSentence([], '25 Nov', '26 Nov', 1, '16:23', INPUT), /Nothing worth setting/);
+    assert.match(planSentence([], WORDS, INPUT), /Nothing worth setting/);
   });
 });
 

@@ -245,7 +245,13 @@ describe('a set put lower', () => {
           const before = layFrom(type, setting, place, usualDevices(type), 'us');
           const known = { pond: POND + inches(moved), tail: inches(10) + inches(moved) };
           const surface = type.id === 'dam-crossover-face' ? 'tail' : 'pond';
-          const numbers = restated(type, setting, { pond: POND, tail: inches(10) }, before, surface, known, inches(lower));
+          const numbers = restated(type, setting, {
+            then: { pond: POND, tail: inches(10) },
+            layout: before,
+            surface,
+            known,
+            lower: inches(lower),
+          });
           const after = layFrom(type, { numbers, choices: {}, ...known }, place, usualDevices(type), 'us');
           const need = before.needs[0];
           if (!need) return false;
@@ -260,10 +266,13 @@ describe('a set put lower', () => {
     const type = setTypeOf('lodge-run');
     const setting = { numbers: { depth: inches(21), topUnder: inches(3) }, choices: {}, pond: POND, tail: null };
     const layout = layFrom(type, setting, { kind: 'run', surface: 'pond', bed: null }, usualDevices(type), 'us');
-    const numbers = restated(type, setting, { pond: POND }, layout, 'pond', { pond: LEVEL }, inches(8));
+    const numbers = restated(type, setting, { then: { pond: POND }, layout, surface: 'pond', known: { pond: LEVEL }, lower: inches(8) });
     near(numbers.depth, inches(11.75));
     near(numbers.topUnder, inches(1.75));
-    assert.equal(restated(type, setting, { pond: POND }, layout, 'pond', { pond: inches(15) }, 0).depth, undefined);
+    assert.equal(
+      restated(type, setting, { then: { pond: POND }, layout, surface: 'pond', known: { pond: inches(15) }, lower: 0 }).depth,
+      undefined,
+    );
   });
 });
 

@@ -279,6 +279,23 @@ describe('what a device wrote without a signal', () => {
     saved(await post('/morning?/decide', { held: bad.id, decision: 'take' }), /\/morning$/);
     assert.equal((await rows('check_visit', { id: (bad.body as Check).id }))[0]?.note, 'wind\ufffdfrom the north');
   });
+
+  it('what nobody can read is held, named as such, and Rounds stands; half a character is kept as none', async () => {
+    const nonsense = { ...check(snapshot, 15, 'untouched', 4), kind: 'sign' } as NewEntry;
+    const half = check(snapshot, 15, 'untouched', 5, { ['\ud800\u0000']: 'a \\u0000 that was typed' } as never);
+    const { status, answers } = await send([[nonsense], [half]]);
+    assert.equal(status, 200);
+    assert.deepEqual(
+      answers.map((a) => a.fate),
+      ['held', 'held'],
+    );
+    const page = await get('/morning');
+    assert.match(page, /Sign, sent in a form that cannot be read/);
+    const [kept] = await rows('held_entry', { id: half.id });
+    assert.equal((kept?.body as Record<string, string>)['\ufffd\ufffd'], 'a \\u0000 that was typed');
+    refused(await post('/morning?/decide', { held: nonsense.id, decision: 'take' }), 409);
+    for (const { id } of [nonsense, half]) saved(await post('/morning?/decide', { held: id, decision: 'leave' }), /\/morning$/);
+  });
 });
 
 describe('a photo taken out of reach', () => {

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { after, before, describe, it } from 'node:test';
 import { connect } from '#server/database';
-import { formsOf, linksOf, type PageForm } from '../support/forms';
+import { everyForm, kindOf, NASTY, type PageForm } from '../support/forms';
 import { startProgram, type Program } from '../support/server';
 import { webOf } from '../support/web';
 
@@ -10,41 +10,11 @@ let program: Program;
 const { post, get, refused } = webOf(() => program);
 let forms: PageForm[] = [];
 
-/** One page of a kind: ids are all alike, and so are the sets. */
-const kindOf = (path: string): string => path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}/g, 'id').replace(/=[^&]*/g, '');
-
-async function everyForm(): Promise<PageForm[]> {
-  const [seen, known, queue] = [new Set<string>(), new Map<string, PageForm>(), ['/morning']];
-  for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
-    if (seen.has(kindOf(path)) || /\/export|\.(csv|json|gpx|kml)/.test(path)) continue;
-    seen.add(kindOf(path));
-    const page = await get(path);
-    queue.push(...linksOf(page));
-    for (const form of formsOf(page, path)) {
-      const kind = `${kindOf(form.action)} ${form.fields.map(([name]) => name.replace(/\d+/g, 'n')).join()}`;
-      if (!known.has(kind)) known.set(kind, form);
-    }
-  }
-  return [...known.values()];
-}
-
 before(async () => {
   program = await startProgram({ demo: true });
-  forms = await everyForm();
+  ({ forms } = await everyForm(get));
 });
 after(() => program.end());
-
-const NASTY = [
-  '\u0000',
-  '-'.repeat(36),
-  '019b76da-a800-7000-8000-00000000000g',
-  '__proto__',
-  '2026-13-45T25:61',
-  '9'.repeat(400),
-  '\ud800x',
-  '[]',
-  '1e999',
-];
 
 /** Two of them, others for every form. */
 const some = (n: number): string[] => [0, 1].map((i) => NASTY[(n + i * 4) % NASTY.length] ?? '');
@@ -77,6 +47,17 @@ describe('more than the pool can answer (F208)', () => {
     refused(sent, 503, 'two otters at the weir', 'nothing was saved', 'Send again');
     assert.match(await get('/people'), /Wren Ostby/);
     assert.match(program.output.join(''), /POST \S+: the database does not answer/);
+  });
+});
+
+describe('an address that names nothing', () => {
+  it('is answered as one that names what is not there, and what is no form as none', async () => {
+    for (const path of ['/waters/@zq/guide?species=beaver', '/bench/zq', '/check/..%2f..', '/colonies/zq', '/photo/zq', '/book/zq'])
+      assert.equal((await fetch(program.base + path)).status, 404, path);
+    for (const path of ['/pair', '/bench/card/reply.json']) {
+      const answer = await fetch(program.base + path, { method: 'POST', body: '{', headers: { 'content-type': 'image/jpeg' } });
+      assert.equal(answer.status, 400, path);
+    }
   });
 });
 

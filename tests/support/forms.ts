@@ -24,3 +24,36 @@ export function formsOf(html: string, path: string): PageForm[] {
 /** The ways inside the program that a page leads to. */
 export const linksOf = (html: string): string[] =>
   [...html.matchAll(/<a\b[^>]*\shref="(\/[^"#]*)"/g)].map(([, href = '']) => href.replaceAll('&amp;', '&'));
+
+/** One page of a kind: ids are all alike, and so are the sets. */
+export const kindOf = (path: string): string => path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}/g, 'id').replace(/=[^&]*/g, '');
+
+/** One form and one page of every kind that can be reached from Rounds. @param get a page by its path */
+export async function everyForm(get: (path: string) => Promise<string>): Promise<{ forms: PageForm[]; pages: string[] }> {
+  const [seen, known, queue, pages] = [new Set<string>(), new Map<string, PageForm>(), ['/morning'], [] as string[]];
+  for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
+    if (seen.has(kindOf(path)) || /\/export|\.(csv|json|gpx|kml)/.test(path)) continue;
+    seen.add(kindOf(path));
+    pages.push(path);
+    const page = await get(path);
+    queue.push(...linksOf(page));
+    for (const form of formsOf(page, path)) {
+      const kind = `${kindOf(form.action)} ${form.fields.map(([name]) => name.replace(/\d+/g, 'n')).join()}`;
+      if (!known.has(kind)) known.set(kind, form);
+    }
+  }
+  return { forms: [...known.values()], pages };
+}
+
+/** What no form of the program sends. */
+export const NASTY = [
+  '\u0000',
+  '-'.repeat(36),
+  '019b76da-a800-7000-8000-00000000000g',
+  '__proto__',
+  '2026-13-45T25:61',
+  '9'.repeat(400),
+  '\ud800x',
+  '[]',
+  '1e999',
+];

@@ -83,7 +83,7 @@ export function outlookOf(
   const course = moving.waters[water]?.[state?.axis === 'tail' ? 'tail' : 'pond'] ?? null;
   const frost = frostOutlook(view, season.sheets[water], course, span);
   const wet = state && course ? levelOutlook(view, state, course, span, frost !== null) : null;
-  const current = currentOf(view, season, moving.open, span.levels, now);
+  const current = currentOf(view, season, { open: moving.open, levels: span.levels, now });
   const sentence = [wet?.sentence, frost?.sentence, current].filter(Boolean).join(' ');
   const remedy = frost?.remedy.order ? frost.remedy : (wet?.remedy ?? NO_REMEDY);
   if (sentence === '' && remedy.order === '') return null;
@@ -192,8 +192,15 @@ function lowerBy(view: SetView, device: string, { grown, until }: { grown: numbe
   };
 }
 
+/** What runs at a moment. */
+interface Running {
+  open: Opening[];
+  levels: Water;
+  now: Date;
+}
+
 /** What the current does to a trigger: where a flow was measured, or a break draws through its channel. Empty when it holds, unless it is always asked. */
-export function currentOf(view: SetView, season: Facts, open: Opening[], levels: Water, now: Date, always = false): string {
+export function currentOf(view: SetView, season: Facts, { open, levels, now }: Running, always = false): string {
   const grip = view.devices.find((d) => d.class === 'bodyGrip');
   const set = season.sets.find((s) => s.id === view.id);
   if (!grip || !set) return '';
@@ -251,17 +258,14 @@ export function standingOf(
   const clock = clockFrom(now, season.clock);
   const seconds = (at: Date): number => (at.getTime() - course.from.getTime()) / 1000;
   const moment = (s: number | null): Date | null => (s === null ? null : new Date(course.from.getTime() + s * 1000));
-  const ahead = standingAhead(
-    bed,
-    latest(station.measures, 'sink')?.value ?? null,
-    standerOf(who.words),
-    course.courses,
-    seconds(now),
-    seconds(nextCheck(view.deadline, now, { ...season.line, ...(view.every && { rule: view.every }) })),
-    (s) => clock(new Date(course.from.getTime() + s * 1000)),
-    who.person.system,
-    follows ? (level) => surfaceAt(follows, level) : undefined,
-  );
+  const place = { bed, sink: latest(station.measures, 'sink')?.value ?? null };
+  const ground = follows ? { ...place, follows: (level: number) => surfaceAt(follows, level) } : place;
+  const ahead = standingAhead(ground, standerOf(who.words), course.courses, {
+    now: seconds(now),
+    check: seconds(nextCheck(view.deadline, now, { ...season.line, ...(view.every && { rule: view.every }) })),
+    clock: (s) => clock(new Date(course.from.getTime() + s * 1000)),
+    system: who.person.system,
+  });
   return { ...ahead, opens: moment(ahead.now ? null : ahead.again), shuts: moment(ahead.until) };
 }
 

@@ -7,6 +7,14 @@ import { bottomAt } from '../water/part';
 
 export type SeenLevel = { ok: true; surface: 'pond' | 'tail'; level: number; bound: 'exact' | 'atMost' } | { ok: false; sentence: string };
 
+/** A set as it lies, and the device whose spot was looked at. */
+export interface SeenAt {
+  layout: Layout;
+  device: string;
+  /** levels on which other parts may depend */
+  known: Known;
+}
+
 const EXAMPLE = 'Write it like “pan 4 in dry”, “3 in under”, or only “dry”.';
 
 /** The surface that a need is measured from, at a place with a relation of its own too. */
@@ -19,11 +27,8 @@ function surfaceOf({ from }: Need): 'pond' | 'tail' | null {
 
 /**
  * Without a gauge a set is the gauge: what was seen at a device as a level of the water. `4 in dry` is a reading; `dry` alone an upper bound.
- *
- * @param device whose spot was looked at
- * @param known levels on which other parts may depend
  */
-export function seenAsLevel(text: string, layout: Layout, device: string, known: Known, unit: LengthUnit, words: Gauge = {}): SeenLevel {
+export function seenAsLevel(text: string, { layout, device, known }: SeenAt, unit: LengthUnit, words: Gauge = {}): SeenLevel {
   const need = layout.needs.find((n) => n.device === device && surfaceOf(n) !== null);
   const part = need && layout.parts.find((p) => p.id === need.of.part);
   const surface = need && surfaceOf(need);

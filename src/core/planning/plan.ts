@@ -160,13 +160,19 @@ const taking = (place: Candidate, perNight: number): string =>
 export const fitting = (minutes: number, people: number, each: number): number =>
   Number.isFinite(minutes) ? Math.max(0, Math.floor((minutes * people) / each + 1e-9)) : Number.MAX_SAFE_INTEGER;
 
+/** The days of a plan in words, and the nights between them. */
+export interface PlanWords {
+  day: string;
+  back: string;
+  nights: number;
+  /** the end of the light; null where nobody can tell */
+  until: string | null;
+}
+
 /** What the plan comes to, in one sentence. */
 export function planSentence(
   taken: readonly { minutes: number }[],
-  day: string,
-  back: string,
-  nights: number,
-  until: string | null,
+  { day, back, nights, until }: PlanWords,
   { people, each, minutes }: Pick<PlanInput, 'people' | 'each' | 'minutes'>,
 ): string {
   const who = people === 1 ? 'one person' : `${people} people`;

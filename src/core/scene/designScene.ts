@@ -71,104 +71,109 @@ const BEHIND = -0.7;
 /** Whether a part is drawn as the animal meets the set: what it has passed already is not. */
 export const isAhead = (part: Part): boolean => (part.kind === 'line' ? part.x - part.wide / 2 : part.x + part.wide / 2) >= BEHIND;
 
-/**
- * A design from the side (x along the travel) or as the animal meets it (y across), to one scale both ways. What is drawn is the parts list, part for part.
- *
- * @param known the levels to draw it at
- * @param surface the surface that stands there
- * @param bare leaves the lengths out, for small pictures
- * @param made the level when it was made, m: drawn where it is another one now, since lengths are measured from it
- */
-export function designScene(
-  design: Design,
-  view: View,
-  known: Known,
-  surface: 'pond' | 'tail',
-  frame: { width: number; height: number },
-  system: System,
-  bare = false,
-  made: number | null = null,
-): DesignScene {
-  const surfaceLevel = known[surface] ?? null;
+/** How a design is looked at. */
+export interface Look {
+  view: View;
+  /** the levels to draw it at, and which surface stands there */
+  known: Known;
+  surface: 'pond' | 'tail';
+  frame: { width: number; height: number };
+  system: System;
+  /** leaves the lengths out, for small pictures */
+  bare?: boolean;
+  /** the level when it was made, m: drawn where it is another one now, since lengths are measured from it */
+  made?: number | null;
+}
+
+/** A look with what every piece of the drawing asks of it. */
+interface Seen extends Required<Look> {
+  design: Design;
+  /** the level of its surface, m; null where none is known */
+  level: number | null;
+  put: (p: Point) => Point;
+  scale: number;
+}
+
+/** A design from the side (x along the travel) or as the animal meets it (y across), to one scale both ways. What is drawn is the parts list, part for part. */
+export function designScene(design: Design, look: Look): DesignScene {
+  const { view, known, surface, frame, bare = false, made = null } = look;
+  const level = known[surface] ?? null;
   const parts = design.parts.filter((part) => view === 'side' || isAhead(part));
   const strokes = [...parts].sort(byDepth(view)).flatMap((part) => drawPart(part, view, bottomAt(part, known) ?? part.z.k));
-  const there = (travel: Travel): Travel =>
-    made === null || surfaceLevel === null ? travel : atTheWater(travel, design.ground, made, surfaceLevel);
-  const afoot = (travel: Travel): Travel => onTheGround(travel, design.ground, surfaceLevel);
-  const animals = design.travel
-    .map(there)
-    .map(afoot)
-    .flatMap((travel) => (view === 'side' ? animalSide(travel) : animalFront(travel)));
+  const animals = animalsOf(design, { view, level, made });
   const line = view === 'side' ? design.ground : design.front;
   const marks = bare ? [] : design.marks.filter((mark) => mark.view === view);
-  const points: Point[] = [...strokes, ...animals]
-    .flatMap((s) => s.line)
-    .concat(
-      line,
-      marks.flatMap((m) => [m.at, m.to]),
-    );
-  if (points.length === 0)
-    return {
-      ...frame,
-      view,
-      scale: 1,
-      ground: '',
-      beyond: null,
-      water: null,
-      made: null,
-      ice: null,
-      shapes: [],
-      boxes: {},
-      dimensions: [],
-      twin: [],
-    };
-  const fit = fitted(points, surfaceLevel, frame, bare);
-  const put = ([h, z]: Point): Point => [fit.left + h * fit.scale, fit.bottom - z * fit.scale];
-  const dims = lanes(marks).map((mark) => dimensionOf(mark, put, fit.scale, system));
-  const water = surfaceLevel === null ? null : put([0, surfaceLevel])[1];
-  const reach = surfaceLevel === null || view === 'eye' ? null : wetReach(design.ground, surfaceLevel, surface);
-  const [from, to] = reach ? (reach.map((h) => Math.min(frame.width, Math.max(0, put([h, 0])[0]))) as Point) : [0, frame.width];
-  const own: Wish = {
-    width: textWidth('water', SIZE),
-    height: TALL,
-    spots:
-      water === null
-        ? []
-        : ([
-            [to - textWidth('water', SIZE) / 2 - 6, water - 11],
-            [from + textWidth('water', SIZE) / 2 + 6, water - 11],
-          ].sort(([a = 0], [b = 0]) => (to < frame.width ? a - b : b - a)) as Point[]),
-  };
-  const segments = dims.map(({ from, to }): Segment => [...from, ...to]);
-  if (water !== null) segments.push([from, water, to, water]);
+  const points = [...[...strokes, ...animals].flatMap((s) => s.line), ...line, ...marks.flatMap((m) => [m.at, m.to])];
+  if (points.length === 0) return nothing(view, frame);
+  const { left, bottom, scale } = fitted(points, level, frame, bare);
+  const put = ([h, z]: Point): Point => [left + h * scale, bottom - z * scale];
+  const seen: Seen = { ...look, bare, made, design, level, put, scale };
   const boxes = boxesOf(strokes, put);
   const devices = parts.flatMap((part) => (part.device ? [boxes[part.id]] : [])).filter((box): box is Box => box !== undefined);
-  const handles = dims.map(({ to: [x, y] }): Box => ({ x: x - 7, y: y - 7, width: 14, height: 14 }));
-  const [waterBox, ...labels] = placeAround([own, ...dims.map((d) => wishOf(d))], frame, segments, [...devices, ...handles]);
+  const { water, dimensions, taken } = lettered(seen, marks, devices);
   return {
     ...frame,
     view,
-    scale: fit.scale,
+    scale,
     ground: groundPath(line.map(put), frame),
-    beyond: view === 'side' && surfaceLevel !== null ? bankBeyond(design.front, surfaceLevel, put) : null,
-    water: water === null || !waterBox ? null : { y: water, from, to, box: waterBox },
-    made:
-      bare || made === null || surfaceLevel === null || Math.abs(made - surfaceLevel) < 0.01
-        ? null
-        : madeAt(put([0, made])[1], waterBox ? [waterBox, ...labels] : labels),
-    ice:
-      known.sheet && surfaceLevel !== null
-        ? { y: put([0, surfaceLevel + (1 - ICE_RATIO) * known.sheet])[1], height: known.sheet * fit.scale }
-        : null,
+    beyond: view === 'side' && level !== null ? bankBeyond(design.front, level, put) : null,
+    water,
+    made: bare || made === null || level === null || Math.abs(made - level) < 0.01 ? null : madeAt(put([0, made])[1], taken),
+    ice: known.sheet && level !== null ? { y: put([0, level + (1 - ICE_RATIO) * known.sheet])[1], height: known.sheet * scale } : null,
     shapes: [...animals, ...strokes].map((s) => shapeOf(s, put)),
     boxes,
-    dimensions: dims.map((d, i) => {
-      const box = labels[i] ?? { x: 0, y: 0, width: 0, height: 0 };
-      return { ...d, box, leader: leaderOf(d, box) };
-    }),
-    twin: twinOf(design, dims, view, surfaceLevel, known, system),
+    dimensions,
+    twin: twinOf(seen, dimensions),
   };
 }
+
+const nothing = (view: View, frame: Look['frame']): DesignScene => ({
+  ...frame,
+  ...{ view, scale: 1, ground: '', beyond: null, water: null, made: null, ice: null, shapes: [], boxes: {}, dimensions: [], twin: [] },
+});
+
+/** The animals on their way, at the water as it stands now. */
+function animalsOf({ travel, ground }: Design, { view, level, made }: Pick<Seen, 'view' | 'level' | 'made'>): Stroke[] {
+  const there = (own: Travel): Travel => (made === null || level === null ? own : atTheWater(own, ground, made, level));
+  return travel
+    .map((own) => onTheGround(there(own), ground, level))
+    .flatMap((own) => (view === 'side' ? animalSide(own) : animalFront(own)));
+}
+
+/** The lengths and the word of the water, each where it covers nothing. @param devices boxes of what is looked for */
+function lettered(seen: Seen, marks: Mark[], devices: readonly Box[]): Pick<DesignScene, 'water' | 'dimensions'> & { taken: Box[] } {
+  const { put, level, frame } = seen;
+  const dims = lanes(marks).map((mark) => dimensionOf(mark, seen));
+  const y = level === null ? null : put([0, level])[1];
+  const [from, to] = waterEnds(seen);
+  const segments = dims.map(({ from, to }): Segment => [...from, ...to]);
+  if (y !== null) segments.push([from, y, to, y]);
+  const handles = dims.map(({ to: [x, y] }): Box => ({ x: x - 7, y: y - 7, width: 14, height: 14 }));
+  const own: Wish = { width: WATER_WIDE, height: TALL, spots: y === null ? [] : waterSpots([from, to], y, frame.width) };
+  const [box, ...labels] = placeAround([own, ...dims.map((d) => wishOf(d))], frame, segments, [...devices, ...handles]);
+  return {
+    water: y === null || !box ? null : { y, from, to, box },
+    taken: box ? [box, ...labels] : labels,
+    dimensions: dims.map((d, i) => {
+      const label = labels[i] ?? { x: 0, y: 0, width: 0, height: 0 };
+      return { ...d, box: label, leader: leaderOf(d, label) };
+    }),
+  };
+}
+
+/** From where to where the water is drawn, px. */
+function waterEnds({ level, view, design, surface, put, frame }: Seen): [from: number, to: number] {
+  const reach = level === null || view === 'eye' ? null : wetReach(design.ground, level, surface);
+  return reach ? (reach.map((h) => Math.min(frame.width, Math.max(0, put([h, 0])[0]))) as Point) : [0, frame.width];
+}
+
+const WATER_WIDE = textWidth('water', SIZE);
+
+/** Where the word of the water may stand: at the end that is open first. */
+const waterSpots = ([from, to]: [number, number], y: number, width: number): Point[] =>
+  ([to - WATER_WIDE / 2 - 6, from + WATER_WIDE / 2 + 6].map((x) => [x, y - 11]) as Point[]).sort(([a], [b]) =>
+    to < width ? a - b : b - a,
+  );
 
 /**
  * From where to where a surface reaches along the travel, m: where the ground stands out between two waters the one belongs to the pond,
@@ -251,7 +256,7 @@ function lanes(marks: Mark[]): Mark[] {
   });
 }
 
-function dimensionOf(mark: Mark, put: (p: Point) => Point, scale: number, system: System): Omit<Dimension, 'box' | 'leader'> {
+function dimensionOf(mark: Mark, { put, scale, system }: Pick<Seen, 'put' | 'scale' | 'system'>): Omit<Dimension, 'box' | 'leader'> {
   const length = Math.hypot(mark.to[0] - mark.at[0], mark.to[1] - mark.at[1]);
   return {
     key: mark.key,
@@ -332,20 +337,13 @@ function bankBeyond(front: Point[], surface: number, put: (p: Point) => Point): 
 }
 
 /** The numbers of the drawing in words, with the animal that is drawn. */
-function twinOf(
-  design: Design,
-  dims: Omit<Dimension, 'box' | 'leader'>[],
-  view: View,
-  surface: number | null,
-  known: Known,
-  system: System,
-): string[] {
+function twinOf({ design, view, level, known, system }: Seen, dims: readonly Dimension[]): string[] {
   const lengths = dims.map(({ label, text }) => `${label} ${text}.`);
   const ice = known.sheet ? [`${printLength(known.sheet, system)} of ice.`] : [];
   const who = design.travel[0];
   const animal = who
     ? [`Drawn at true size: ${BUILDS[who.build].called}, ${printLength(BUILDS[who.build].body, system)} without its tail.`]
     : [];
-  const dry = surface === null ? ['No level was read: the drawing takes the water as it is seen.'] : [];
+  const dry = level === null ? ['No level was read: the drawing takes the water as it is seen.'] : [];
   return [...lengths, ...ice, ...(view === 'side' ? animal : []), ...dry];
 }

@@ -4,22 +4,26 @@ import type { Known } from '../water/levels';
 import { heightAt } from '../water/need';
 import { numberSpec, type SetType } from './setType';
 
+/** A set as it was laid, and the water at which it is put lower or higher. */
+export interface Restand {
+  /** the levels when it was made */
+  then: Known;
+  layout: Layout;
+  surface: 'pond' | 'tail';
+  /** the levels now */
+  known: Known;
+  /** m, negative when higher */
+  lower: number;
+}
+
 /**
  * The numbers of a set as they would be measured at the levels of now, for a remake that puts it lower or higher.
  * A number that no longer can be (a depth where the bed is dry) is left out.
- *
- * @param then the levels it was measured from
- * @param layout the set as it stands
- * @param lower metres by which the device goes down (up when negative)
  */
 export function restated(
   type: SetType,
   setting: Pick<Setting, 'numbers'>,
-  then: Known,
-  layout: Layout,
-  surface: 'pond' | 'tail',
-  known: Known,
-  lower: number,
+  { then, layout, surface, known, lower }: Restand,
 ): Record<string, number> {
   const rise = (known[surface] ?? 0) - (then[surface] ?? known[surface] ?? 0);
   const numbers: Record<string, number> = {};

@@ -73,4 +73,4 @@ export function textsOf(type: SetType, frame: Frame): { where: string; text: str
 }
 
 const drawn = (type: SetType, design: ReturnType<typeof sampleDesign>, view: 'side' | 'eye', system: System): string[] =>
-  designScene(design, view, sampleLevels(type), sampleSurface(type), { width: 600, height: 300 }, system).twin;
+  designScene(design, { view, known: sampleLevels(type), surface: sampleSurface(type), frame: { width: 600, height: 300 }, system }).twin;

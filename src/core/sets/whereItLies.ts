@@ -35,21 +35,25 @@ const HOLDS: Record<Hold['kind'], string> = {
   drowner: 'drowning weight',
 };
 
+interface Tied {
+  /** where the tie was said to go */
+  anchor: string;
+  system: System;
+  /** of the water, m in the design's datum */
+  level: number;
+  /** which of its holds; the first when left out */
+  hold?: Design['holds'][number] | undefined;
+}
+
 /**
  * Where device and animal can lie when a set is found without its trap, from the tie outward, in the order to look. Missing is mostly a catch.
  *
- * @param anchor where the tie was said to go
- * @param level of the water, m in the design's datum
- * @param hold which of its holds; the first when left out
  * @source common practice
  */
 export function whereItLies(
   design: Pick<Design, 'holds' | 'parts' | 'ground' | 'front'>,
   type: Pick<SetType, 'hides' | 'devices' | 'underIce'>,
-  anchor: string,
-  system: System,
-  level: number,
-  hold = design.holds[0],
+  { anchor, system, level, hold = design.holds[0] }: Tied,
 ): WhereItLies | null {
   if (!hold) return null;
   const print = (m: number): string => printLength(m, system);

@@ -141,7 +141,7 @@ export function pondCourse(model: PondModel, start: number, hours: number, every
     const rises = (at: number, l: number): number => (come - outflowAt(model, l, at, middle)) / area(model.area, l);
     // what ran out is what came in less what is stored: summed up beside the level it would drift where a drowned break all but stops
     const outAt = (at: number, l: number): number => before + come * (at - since) - volumeBetween(model.area, from, l);
-    level = integrate(rises, time, level, stop, allowed, 60, steady, (begun, to, valueAt) => {
+    level = integrate(rises, { start: time, value: level, end: stop }, { allowed, first: 60, steady }, (begun, to, valueAt) => {
       for (; next > begun && next <= to && next < stop; next += every) {
         const l = valueAt(next);
         points.push({ at: next, level: l, out: outAt(next, l) });

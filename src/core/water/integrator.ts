@@ -4,29 +4,34 @@ export type Rate = (at: number, value: number) => number;
 /** A step that was taken, with the value anywhere on it. */
 export type Step = (from: number, to: number, valueAt: (at: number) => number) => void;
 
+/** From where to where a value is run. */
+export interface Span {
+  start: number;
+  /** at the start */
+  value: number;
+  end: number;
+}
+
+export interface Care {
+  /** largest error of a step, in the unit of the value */
+  allowed: number;
+  /** length of the first step tried */
+  first: number;
+  /** the rate does not ask for the time: a value that has come to rest stays there, and is not followed in steps of its own quick return */
+  steady: boolean;
+}
+
 /** More steps than this are no solution, but a rate that chatters. */
 const MOST = 100_000;
 
 /**
  * One value run forward by its rate: the pair of orders 5 and 4 of Dormand and Prince, steps as long as their difference allows.
  *
- * @param allowed largest error of a step, in the unit of the value
- * @param first length of the first step tried
- * @param steady the rate does not ask for the time: a value that has come to rest stays there, and is not followed in steps of its own quick return
  * @param step hears every step; read off between its ends by the dense output of fourth order
  * @returns the value at `end`; NaN where a rate is no number, or the steps come to no end
  * @source Hairer, Nørsett, Wanner, Solving Ordinary Differential Equations I, table II.5.2 and eq. (II.6.13), from memory; held against the package odex in the tests
  */
-export function integrate(
-  rate: Rate,
-  start: number,
-  value: number,
-  end: number,
-  allowed: number,
-  first: number,
-  steady: boolean,
-  step: Step,
-): number {
+export function integrate(rate: Rate, { start, value, end }: Span, { allowed, first, steady }: Care, step: Step): number {
   let [x, y, h, k1] = [start, value, Math.min(first, end - start), rate(start, value)];
   let isSecondTry = false;
   for (let n = 0; x < end; n += 1) {

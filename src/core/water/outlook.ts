@@ -59,21 +59,23 @@ const share = (levels: readonly number[], { min, max }: Interval, by = 0): numbe
 export const shareInBand = (course: readonly CoursePoint[], band: Interval, from: number, to: number): number =>
   share(risingOf(course, from, to), band);
 
+/** During which time a device can be moved how far. */
+export interface Reach {
+  /** seconds from the start of the courses */
+  from: number;
+  to: number;
+  /** how far it can go down to the bed, m; null when that is not known */
+  room: number | null;
+  /** how far it can go up to what is over it, m; null or left out where nothing is */
+  above?: number | null;
+}
+
 /**
  * The change of height that keeps a device in its band longest until a time: most of it on the middle course, then on the low and the high one, then the smallest, in steps of ¼ in.
  *
- * @param room how far it can go down to the bed, m; null when that is not known
- * @param above how far it can go up to what is over it, m; null where nothing is
  * @returns metres up (down when negative), and the share of the time it then spends in its band
  */
-export function bestShift(
-  courses: Courses,
-  band: Interval,
-  from: number,
-  to: number,
-  room: number | null,
-  above: number | null = null,
-): { by: number; share: number } {
+export function bestShift(courses: Courses, band: Interval, { from, to, room, above = null }: Reach): { by: number; share: number } {
   const up = Math.min(FURTHEST, above ?? FURTHEST);
   const down = Math.min(FURTHEST, room ?? FURTHEST);
   const [low, middle, high] = [risingOf(courses.low, from, to), risingOf(courses.middle, from, to), risingOf(courses.high, from, to)];
@@ -150,7 +152,7 @@ function remedyOf(
 ): Remedy {
   const after = Math.min(wanted, courses.middle.at(-1)?.at ?? 0);
   if (!say || check >= after) return NO_REMEDY;
-  const { by, share: inside } = bestShift(courses, band, check, after, room, above);
+  const { by, share: inside } = bestShift(courses, band, { from: check, to: after, room, above });
   if (inside < 0.05) return { order: 'Move it to another depth', then: `No adjustment lasts until ${clock(after)}.`, by: 0 };
   if (by === 0 || inside < shareInBand(courses.middle, band, check, after) + 0.05) return NO_REMEDY;
   const order = `${by < 0 ? say.down : say.up} ${printLength(Math.abs(by), system)}${stoneText(by, stone, system)}`;

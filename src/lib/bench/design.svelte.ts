@@ -199,8 +199,8 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     return higher === 0 ? base : { ...base, [surface]: (base[surface] ?? 0) + higher };
   });
   const frame = (ratio: number) => ({ width: Math.max(240, room), height: Math.max(230, room * ratio) });
-  const side = $derived(designScene(design, 'side', known, surface, frame(0.48), system, false, from[surface] ?? null));
-  const eye = $derived(designScene(design, 'eye', known, surface, frame(0.5), system, false, from[surface] ?? null));
+  const side = $derived(designScene(design, { view: 'side', known, surface, frame: frame(0.48), system, made: from[surface] ?? null }));
+  const eye = $derived(designScene(design, { view: 'eye', known, surface, frame: frame(0.5), system, made: from[surface] ?? null }));
   const states = $derived.by(() => {
     const all = statesOf({ layout: design, devices: [] }, { known, age: {}, atMost: {} }, bench.frame);
     const speaks = worst(all);

@@ -46,7 +46,10 @@
   const view = $derived(data.view);
   // where something is to be moved, that alone is written on the drawing
   const scene = $derived(
-    designScene(data.design, 'side', data.water.known, view.station.surface, { width: 390, height: 190 }, system, data.doing.by !== 0),
+    designScene(data.design, {
+      ...{ view: 'side', known: data.water.known, surface: view.station.surface, frame: { width: 390, height: 190 } },
+      ...{ system, bare: data.doing.by !== 0 },
+    }),
   );
   const move = $derived(moveArrow(scene, data.design.parts, data.doing.by, system));
   const isRefused = $derived(kept?.problem !== undefined && kept.values?.change !== undefined);

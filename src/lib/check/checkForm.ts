@@ -178,7 +178,7 @@ function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Da
   if (read.text('seen') !== '') {
     const device = view.devices[0]?.position ?? '';
     const known = season.levels[view.station.water]?.known ?? {};
-    const seen = seenAsLevel(read.text('seen'), view.layout, device, known, smallUnit(who.person.system), who.words);
+    const seen = seenAsLevel(read.text('seen'), { layout: view.layout, device, known }, smallUnit(who.person.system), who.words);
     if (seen.ok)
       add(
         'seen',
@@ -250,7 +250,7 @@ async function remadeSet(
           choices: held.choices,
           ...(held.lures ? { lures: held.lures } : {}),
           at: at.toISOString(),
-          numbers: restated(type, held, view.then, view.layout, view.station.surface, known, lower),
+          numbers: restated(type, held, { then: view.then, layout: view.layout, surface: view.station.surface, known, lower }),
         };
   if (!read.ok()) return null;
   return {

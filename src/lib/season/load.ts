@@ -32,7 +32,7 @@ function broughtFor(season: Season, set: TrapSet, moving: MovingAll, asker: Aske
   if (!view || Math.abs(by) < 1e-3) return [];
   const { type, setting, design } = designOf(season, set, asker);
   const known = season.levels[view.station.water]?.known ?? {};
-  const numbers = restated(type, setting, view.then, design, view.station.surface, known, -by);
+  const numbers = restated(type, setting, { then: view.then, layout: design, surface: view.station.surface, known, lower: -by });
   const moved = { ...set, settings: withSetting(set.settings, { ...setting, at: asker.now.toISOString(), numbers }) };
   const list = brought(wholeOf(season, set, asker), wholeOf(season, moved, asker));
   const onStand = design.parts.some(({ kind }) => kind === 'stand');

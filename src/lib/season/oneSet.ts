@@ -56,7 +56,7 @@ export const liesOf = (
   return design.holds.map((hold) => ({
     shore,
     device: type.positions.find((p) => p.id === hold.device)?.label ?? hold.device,
-    found: whereItLies(design, type, set.anchor, asker.who.person.system, then[station.surface] ?? 0, hold),
+    found: whereItLies(design, type, { anchor: set.anchor, system: asker.who.person.system, level: then[station.surface] ?? 0, hold }),
   }));
 };
 

@@ -1,7 +1,10 @@
-import { fail } from '@sveltejs/kit';
+import { error, fail } from '@sveltejs/kit';
 import type { Reader } from '#lib/form/reader';
 import { Refusal } from './record/refusal';
 import { staleText } from './stale';
+
+/** The form that an address without a page of its own was sent. */
+export const formIn = (request: Request): Promise<FormData> => request.formData().catch(() => error(400, 'That is no form.'));
 
 /** What a page gets back when its form was refused: a sentence on top, one beside each field, and all that was typed. */
 export function refused(read: Reader, problem = 'Not saved: look at the marked fields.', status = 400, newer: string | null = null) {
@@ -21,19 +24,19 @@ export async function attempt<T>(
   if (!read.ok()) return { failure: refused(read) };
   try {
     return { done: await write() };
-  } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
-    for (const [path, sentence] of Object.entries(error.fields)) read.refuse(field(path), sentence);
-    if (error.stale) {
-      const problem = await staleText(error.stale, read.who);
-      return { failure: refused(read, problem, 409, error.stale.latest.id) };
+  } catch (fault) {
+    if (!(fault instanceof Refusal)) throw fault;
+    for (const [path, sentence] of Object.entries(fault.fields)) read.refuse(field(path), sentence);
+    if (fault.stale) {
+      const problem = await staleText(fault.stale, read.who);
+      return { failure: refused(read, problem, 409, fault.stale.latest.id) };
     }
-    const general = error.fields.form ?? error.fields.id;
+    const general = fault.fields.form ?? fault.fields.id;
     return {
       failure: refused(
         read,
         general ?? 'Not saved: look at the marked fields.',
-        error.code === 'conflict' || error.code === 'differs' ? 409 : 400,
+        fault.code === 'conflict' || fault.code === 'differs' ? 409 : 400,
       ),
     };
   }

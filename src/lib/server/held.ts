@@ -1,7 +1,7 @@
 import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import { changesOf, changesText } from '#core/record/changes';
 import { fold } from '#core/record/fold';
-import type { Body, Kind } from '#core/record/kinds';
+import { KIND_WORDS, SCHEMAS, type Body, type Kind } from '#core/record/kinds';
 import { entrySentence } from '#core/record/sentence';
 import { whenText } from '#core/time/clock';
 import { isId } from '#lib/form/newId';
@@ -21,16 +21,18 @@ export async function heldShown({ clock }: Season, { who, now }: App.Locals) {
   const { system } = who.person;
   return Promise.all(
     held.map(async ({ id, kind, body, by, opened, occurred_at, reason }) => {
+      // what a device sent may be nothing that the record knows
+      const { data: read } = SCHEMAS[kind].safeParse(body) as { data?: Body<Kind> };
       const past = await pastOf(db(), who.crew, kind, body.id);
       const then = past.findIndex((e) => e.id === opened);
       const was = then === -1 ? null : (fold(past.slice(0, then + 1)) as Body<Kind> | null);
       return {
         id,
-        what: entrySentence(kind, body as Body<Kind>, names.all, system),
+        what: read ? entrySentence(kind, read, names.all, system) : `${KIND_WORDS[kind]}, sent in a form that cannot be read`,
         by: (by && names.all[by]) ?? 'Someone',
         when: whenText(occurred_at, now, clock),
         reason,
-        mine: was ? changesText(changesOf(kind, was, body as Body<Kind>, system, clock), names.all) : '',
+        mine: was && read ? changesText(changesOf(kind, was, read, system, clock), names.all) : '',
       };
     }),
   );

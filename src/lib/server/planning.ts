@@ -177,7 +177,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     nights,
     light,
     each,
-    sentence: planSentence(take, words(setting), words(back), nights, until, input),
+    sentence: planSentence(take, { day: words(setting), back: words(back), nights, until }, input),
     free,
     rows,
     mean,

@@ -33,7 +33,7 @@
     if (!set || !view || !field.asker) return null;
     const { design } = designOf(season, set, field.asker);
     const known = season.levels[view.station.water]?.known ?? {};
-    return designScene(design, 'side', known, view.station.surface, { width: 390, height: 190 }, system);
+    return designScene(design, { view: 'side', known, surface: view.station.surface, frame: { width: 390, height: 190 }, system });
   });
 
   async function save(event: SubmitEvent): Promise<void> {

@@ -1,4 +1,5 @@
 import { redirect } from '@sveltejs/kit';
+import { formIn } from '$lib/server/form';
 import { pair } from '$lib/server/pairing';
 import { escape, plainPage } from '$lib/server/plainPage';
 import type { RequestHandler } from './$types';
@@ -22,7 +23,7 @@ export const GET: RequestHandler = ({ url }) =>
   );
 
 export const POST: RequestHandler = async ({ request, locals, cookies, url }) => {
-  const form = await request.formData();
+  const form = await formIn(request);
   const typed = String(form.get('code') ?? '').slice(0, 40);
   const done = await pair(typed, String(form.get('name') ?? ''), locals.now);
   if ('sentence' in done) return page(403, done.sentence, typed);

@@ -19,13 +19,20 @@ export interface Held {
 
 const COLUMNS = ['id', 'batch', 'kind', 'body', 'occurred_at', 'by', 'opened', 'version', 'reason', 'received_at', 'decision'];
 
-/** A character that PostgreSQL keeps in no text, shown as one that nobody could read. */
-const keepable = (_: string, value: unknown): unknown => (typeof value === 'string' ? value.replaceAll('\0', '\ufffd') : value);
+/** What PostgreSQL keeps in no text, and half a character: shown as one that nobody could read. */
+const UNKEPT = /\0|\p{Surrogate}/gu;
+/** The same as JSON writes it. */
+const UNKEPT_JSON = /(?<!\\)((?:\\\\)*)\\u(?:0000|d[89a-f][0-9a-f]{2})/gi;
 
 /** Keeps an entry as it was sent; sent again nothing happens. */
-export const holdEntry = (db: Knex, crew: string, { body, ...held }: Omit<Held, 'decision'>): Promise<unknown> =>
+export const holdEntry = (db: Knex, crew: string, { body, reason, ...held }: Omit<Held, 'decision'>): Promise<unknown> =>
   db('held_entry')
-    .insert({ ...held, body: JSON.stringify(body, keepable), crew_id: crew })
+    .insert({
+      ...held,
+      reason: reason.replace(UNKEPT, '\ufffd'),
+      body: JSON.stringify(body).replace(UNKEPT_JSON, '$1\ufffd'),
+      crew_id: crew,
+    })
     .onConflict('id')
     .ignore();
 

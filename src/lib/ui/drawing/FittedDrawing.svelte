@@ -25,7 +25,7 @@
   let room = $state(600);
   const width = $derived(Math.max(240, room));
   const scene = $derived(
-    designScene(design, view, known, surface, { width, height: Math.max(bare ? 130 : 230, width * ratio) }, system, bare, made),
+    designScene(design, { view, known, surface, frame: { width, height: Math.max(bare ? 130 : 230, width * ratio) }, system, bare, made }),
   );
 </script>
 

@@ -44,7 +44,7 @@ async function aheadOf(season: Season, id: string, locals: App.Locals) {
   const levels = season.levels[view.station.water] ?? { known: {}, age: {}, atMost: {} };
   const state = stateOf(view, levels, frameOf(season, view.station.water, locals.who.person.system));
   const said = outlookOf(view, state, season, moving, locals);
-  const current = currentOf(view, season, moving.open, levels, locals.now, true);
+  const current = currentOf(view, season, { open: moving.open, levels, now: locals.now }, true);
   const standing = standingOf(view, moving, season, locals);
   return {
     remedy: said?.remedy ?? null,

@@ -1,11 +1,12 @@
 import { error } from '@sveltejs/kit';
 import { CARD_VERSION, REPLY_FORMAT, replyFileSchema } from '#core/card/card';
 import { wholeMinute } from '#core/time/localTime';
+import { formIn } from '$lib/server/form';
 import type { RequestHandler } from './$types';
 
 /** What was answered to a friend's card, as a file that his program takes. */
 export const POST: RequestHandler = async ({ request, locals }) => {
-  const data = await request.formData();
+  const data = await formIn(request);
   const text = (name: string): string => {
     const value = data.get(name);
     return typeof value === 'string' ? value.trim() : '';

@@ -11,7 +11,7 @@ import { printLength, printWay } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, refused } from '$lib/server/form';
 import { reader } from '#lib/form/reader';
-import { idBeside, isId, newId } from '#lib/form/newId';
+import { idBeside, newId } from '#lib/form/newId';
 import { record } from '$lib/server/record/write';
 import type { NewEntry } from '#core/record/entry';
 import { iceInHoles } from '$lib/server/survey';
@@ -25,7 +25,7 @@ const MOST = 5;
 
 async function find(locals: App.Locals, params: { water: string; survey: string }) {
   const found = await waterOf(locals, params.water);
-  const [survey] = isId(params.survey) ? await surveys(db(), locals.who.crew, { water: params.water, id: params.survey }) : [];
+  const [survey] = await surveys(db(), locals.who.crew, { water: params.water, id: params.survey });
   if (!survey) error(404, 'There is no such reading in this record.');
   return { ...found, survey };
 }
