@@ -101,7 +101,7 @@ export async function readBench(read: Reader, place: Place): Promise<BenchWrite 
   const readings = at ? await readingsAt(read, place, at, state === 'live') : null;
   if (number === undefined) read.refuse('number', 'A set has a number.');
   if (at && at > now) read.refuse('at', 'A set cannot be placed in the future: prepare it, with the date on which it opens.');
-  if (state === 'live') refuseUnarmed(read, type, devices, choices, place, typed);
+  if (state === 'live') refuseUnarmed(read, place, { type, devices, choices, numbers: typed });
   const opening = at && state === 'live' && before?.state !== 'live' ? openingOf(read, place, at) : null;
   if (!at || !readings || number === undefined || !read.ok()) return null;
 
@@ -207,14 +207,14 @@ async function despite(
   return doubtful.length > 0 && reason ? `live although it fails by ${doubtful.join(', ')}: ${reason}` : '';
 }
 
-function refuseUnarmed(
-  read: Reader,
-  type: SetType,
-  devices: Record<string, Device>,
-  choices: Record<string, string>,
-  { before, now }: Place,
-  numbers: Record<string, number>,
-): void {
+interface Armed {
+  type: SetType;
+  devices: Record<string, Device>;
+  choices: Record<string, string>;
+  numbers: Record<string, number>;
+}
+
+function refuseUnarmed(read: Reader, { before, now }: Place, { type, devices, choices, numbers }: Armed): void {
   for (const position of type.positions) {
     if (!position.optional && !devices[position.id])
       read.refuse(`d.${position.id}`, `A live set needs its ${position.label.toLowerCase()}: choose a tag.`);

@@ -25,34 +25,27 @@ import type { Written } from '#core/record/written';
 import { index, type Season } from '#lib/season/season';
 import { frameOf } from '#core/ahead/facts';
 
+/** A set at the bench: one that stands in the record, or a new one, perhaps built like another. */
+export interface Built {
+  season: Season;
+  station: Station;
+  type: SetType;
+  set: Written<TrapSet> | undefined;
+  number: number;
+  like?: TrapSet | undefined;
+}
+
 /** Everything the bench shows for one set at one station; plain values, so that the page calculates while numbers change. */
-export async function benchData(
-  season: Season,
-  station: Station,
-  type: SetType,
-  set: Written<TrapSet> | undefined,
-  number: number,
-  locals: App.Locals,
-  like?: TrapSet,
-) {
+export async function benchData(built: Built, locals: App.Locals) {
+  const { season, station, type, set, like } = built;
   const { now, who } = locals;
   const held = set && settingAt(set, now);
   const model = held ?? (like && habitsOf(type, settingAt(like, now)));
-  const standing = {
-    ...set?.reserved,
-    ...Object.fromEntries((set?.stays ?? []).filter((s) => s.to === null).map((s) => [s.position, s.device])),
-  };
-  const freshTags = like ? freeAs(like, season, now) : {};
-  const print = (key: string, value: number): string => printNumber(numberSpec(type, key) ?? { unit: 'length' }, value, who.person.system);
-  const known = answered(type, station);
-  /** what a new set begins with by the schools of its line */
-  const byLine = beginsWith(season.line.schools, type, like?.species ?? type.species[0] ?? 'beaver');
-  const water = season.waters.find((w) => w.id === station.water);
   return {
     type: type.id,
     station,
     follows: season.follows[station.id] ?? null,
-    waterName: water?.name ?? '',
+    waterName: season.waters.find((w) => w.id === station.water)?.name ?? '',
     levels: season.levels[station.water] ?? { known: {}, age: {}, atMost: {} },
     ice: type.underIce ? iceAhead(season, station, set, locals) : null,
     neighbours: neighboursOf(season, station, set?.id, locals),
@@ -66,8 +59,31 @@ export async function benchData(
     frame: frameOf(season, station.water, who.person.system),
     /** the user's own notes of the rules, shown beside every set */
     rulebook: season.line.rulebook,
-    /** what it is judged by, and what the record answers of it; null without a rulebook */
-    rules: season.rules && {
+    rules: rulesAt(built, now),
+    /** what the critique looks at beside the design */
+    around: await aroundHere(station, type, set, locals),
+    overruled: set?.overruled ?? {},
+    schools: season.line.schools,
+    opened: set?.entry,
+    opens: await opensOf(built, model, locals),
+    /** the set whose numbers stand in the fields of a new one */
+    copied: like ? `${like.number} ${like.name}` : '',
+    fields: fieldsOf(built, model, locals),
+    shed: shedFor(built),
+    /** jars and bundles that what draws is taken from */
+    jars: await jarsOf(locals),
+    /** what is free and does not fit, with what would */
+    unfit: usable(season)
+      .filter((d) => !d.set && !type.devices.includes(d.class))
+      .map((d) => `${d.tag}, ${sizeText(d.class, d.size)}`),
+    takes: type.devices.map((c) => CLASS_WORDS[c]).join(' or '),
+  };
+}
+
+/** What it is judged by, and what the record answers of it; null without a rulebook. */
+function rulesAt({ season, station, set }: Built, now: Date) {
+  return (
+    season.rules && {
       book: season.rules.book,
       version: season.rules.version,
       attested: set?.attested ?? [],
@@ -75,58 +91,57 @@ export async function benchData(
       facts: factsHere(season, station, set && season.views.find((v) => v.id === set.id), now, now),
       today: localDate(now, season.line.zone),
       hours: season.clock.hours,
-    },
-    /** what the critique looks at beside the design */
-    around: await aroundHere(station, type, set, locals),
-    overruled: set?.overruled ?? {},
-    schools: season.line.schools,
-    opened: set?.entry,
-    opens: await opensOf(season, station, type, set, model, locals),
-    /** the set whose numbers stand in the fields of a new one */
-    copied: like ? `${like.number} ${like.name}` : '',
-    fields: {
-      number: String(set?.number ?? number),
-      name: set?.name ?? station.name,
-      // what is built like a live set is built now; else nothing goes live that nobody said
-      state: set?.state ?? (like?.state === 'live' ? 'live' : 'planned'),
-      opens: set?.opens ?? '',
-      anchor: set?.anchor ?? '',
-      hole: set?.hole ?? '',
-      leftBecause: set?.leftBecause ?? '',
-      took: set?.took ? String(set.took) : '',
-      note: set?.note ?? '',
-      situation: set?.situation ?? '',
-      exemption: set?.exemption ?? '',
-      species: set?.species ?? like?.species ?? type.species[0] ?? 'beaver',
-      at: toField(now, season.line.zone),
-      ...Object.fromEntries(Object.entries(model?.numbers ?? {}).map(([key, value]) => [`n.${key}`, print(key, value)])),
-      ...Object.fromEntries(
-        Object.entries(type.choices).map(([key, choice]) => [
-          `c.${key}`,
-          model?.choices[key] ?? known[key as ChoiceKey] ?? byLine[key] ?? choice.default,
-        ]),
-      ),
-      ...lureFields(model?.lures),
-      ...Object.fromEntries(type.positions.map(({ id }) => [`d.${id}`, standing[id] ?? freshTags[id] ?? ''])),
-    } as Record<string, string>,
-    shed: season.shed
-      .filter((d) => type.devices.includes(d.class) && d.condition !== 'lost' && d.condition !== 'broken')
-      .map((d) => ({
-        id: d.id,
-        class: d.class,
-        size: d.size,
-        text: `${d.tag}, ${sizeText(d.class, d.size)}${d.set && d.set.id !== set?.id ? ` (stands in ${d.set.number} ${d.set.name})` : ''}`,
-        free: !d.set || d.set.id === set?.id,
-      })),
-    /** jars and bundles that what draws is taken from */
-    jars: await jarsOf(locals),
-    /** what is free and does not fit, with what would */
-    unfit: season.shed
-      .filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken' && !type.devices.includes(d.class))
-      .map((d) => `${d.tag}, ${sizeText(d.class, d.size)}`),
-    takes: type.devices.map((c) => CLASS_WORDS[c]).join(' or '),
-  };
+    }
+  );
 }
+
+/** What stands in the fields of its form, as its reader writes it. @param model the setting whose numbers and choices stand there */
+function fieldsOf({ season, station, type, set, number, like }: Built, model: Partial<Setting> | undefined, { now, who }: App.Locals) {
+  const standing = {
+    ...set?.reserved,
+    ...Object.fromEntries((set?.stays ?? []).flatMap((s) => (s.to === null ? [[s.position, s.device]] : []))),
+  };
+  const freshTags = like ? freeAs(like, season, now) : {};
+  const print = (key: string, value: number): string => printNumber(numberSpec(type, key) ?? { unit: 'length' }, value, who.person.system);
+  const known = answered(type, station);
+  const species = set?.species ?? like?.species ?? type.species[0] ?? 'beaver';
+  /** what a new set begins with by the schools of its line */
+  const byLine = beginsWith(season.line.schools, type, like?.species ?? type.species[0] ?? 'beaver');
+  const choices = Object.entries(type.choices).map(([key, choice]) => [
+    `c.${key}`,
+    model?.choices?.[key] ?? known[key as ChoiceKey] ?? byLine[key] ?? choice.default,
+  ]);
+  const fields: Record<string, string> = {
+    number: String(set?.number ?? number),
+    name: set?.name ?? station.name,
+    // what is built like a live set is built now; else nothing goes live that nobody said
+    state: set?.state ?? (like?.state === 'live' ? 'live' : 'planned'),
+    ...{ opens: set?.opens ?? '', anchor: set?.anchor ?? '', hole: set?.hole ?? '', leftBecause: set?.leftBecause ?? '' },
+    ...{ took: set?.took ? String(set.took) : '', note: set?.note ?? '' },
+    ...{ situation: set?.situation ?? '', exemption: set?.exemption ?? '', species },
+    at: toField(now, season.line.zone),
+    ...Object.fromEntries(Object.entries(model?.numbers ?? {}).map(([key, value]) => [`n.${key}`, print(key, value)])),
+    ...(Object.fromEntries(choices) as Record<string, string>),
+    ...lureFields(model?.lures),
+    ...Object.fromEntries(type.positions.map(({ id }) => [`d.${id}`, standing[id] ?? freshTags[id] ?? ''])),
+  };
+  return fields;
+}
+
+/** What of the shed can be set at all. */
+const usable = ({ shed }: Season) => shed.filter((d) => d.condition !== 'lost' && d.condition !== 'broken');
+
+/** The traps that fit a type, each with where it stands. */
+const shedFor = ({ season, type, set }: Built) =>
+  usable(season)
+    .filter((d) => type.devices.includes(d.class))
+    .map((d) => ({
+      id: d.id,
+      class: d.class,
+      size: d.size,
+      text: `${d.tag}, ${sizeText(d.class, d.size)}${d.set && d.set.id !== set?.id ? ` (stands in ${d.set.number} ${d.set.name})` : ''}`,
+      free: !d.set || d.set.id === set?.id,
+    }));
 
 async function aroundHere(station: Station, type: SetType, set: TrapSet | undefined, locals: App.Locals) {
   const known = await loadKnown(locals, station.water);
@@ -135,11 +150,8 @@ async function aroundHere(station: Station, type: SetType, set: TrapSet | undefi
 
 /** What a type that opens the dam is asked when its set goes live: the break as its numbers and the water of now have it. Null where it opens none, or did already. */
 async function opensOf(
-  season: Season,
-  station: Station,
-  type: SetType,
-  set: TrapSet | undefined,
-  model: Pick<Setting, 'numbers'> | undefined,
+  { season, station, type, set }: Built,
+  model: Partial<Pick<Setting, 'numbers'>> | undefined,
   { who }: App.Locals,
 ): Promise<{ words: string; width: string; bottom: string } | null> {
   const { acts } = type;
@@ -150,8 +162,8 @@ async function opensOf(
   const bottom =
     level === undefined
       ? ''
-      : levelText(level - (model?.numbers.breakDepth ?? acts.depth), frameOf(season, station.water, who.person.system));
-  return { words: acts.words, width: printLength(model?.numbers.breakWidth ?? acts.width, who.person.system), bottom };
+      : levelText(level - (model?.numbers?.breakDepth ?? acts.depth), frameOf(season, station.water, who.person.system));
+  return { words: acts.words, width: printLength(model?.numbers?.breakWidth ?? acts.width, who.person.system), bottom };
 }
 
 /** What of the shed draws, by portions, with how much of it there is. */
@@ -164,7 +176,7 @@ async function jarsOf({ who, now }: App.Locals): Promise<{ id: string; text: str
 
 /** For each place of a set a free device of the same size as stands in it. */
 function freeAs(like: TrapSet, season: Season, now: Date): Record<string, string> {
-  const free = season.shed.filter((d) => !d.set && d.condition !== 'lost' && d.condition !== 'broken');
+  const free = usable(season).filter((d) => !d.set);
   const taken = new Set<string>();
   const sizes = devicesAt(like, now, index<Device>(season.shed));
   return Object.fromEntries(

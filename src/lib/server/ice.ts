@@ -84,10 +84,17 @@ export function holesOf(season: Season, water: string, hours: readonly WeatherHo
   if (!sheet) return [];
   return season.views
     .filter((v) => v.station.water === water && v.state === 'live' && setTypeOf(v.type).underIce)
-    .map((view) => holeOf(view, season, sheet, hours, now, system));
+    .map((view) => holeOf(view, season, { sheet, hours, now, system }));
 }
 
-function holeOf(view: SetView, season: Season, sheet: Sheet, hours: readonly WeatherHour[], now: Date, system: System): HoleCheck {
+interface OverIce {
+  sheet: Sheet;
+  hours: readonly WeatherHour[];
+  now: Date;
+  system: System;
+}
+
+function holeOf(view: SetView, season: Season, { sheet, hours, now, system }: OverIce): HoleCheck {
   const print = (m: number): string => printLength(m, system);
   const set = season.sets.find((s) => s.id === view.id);
   const setting = set && settingAt(set, now);

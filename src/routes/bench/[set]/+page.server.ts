@@ -28,7 +28,7 @@ async function find(locals: App.Locals, id: string) {
 export const load: PageServerLoad = async ({ locals, params, url }) => {
   const { season, set, station, type } = await find(locals, params.set);
   return {
-    bench: await benchData(season, station, type, set, set.number, locals),
+    bench: await benchData({ season, station, type, set, number: set.number }, locals),
     state: set.state,
     ahead: await aheadOf(season, set.id, locals),
     set: { id: set.id, number: set.number, name: set.name },

@@ -61,19 +61,9 @@ async function likeOf(season: Season, type: string, url: URL): Promise<TrapSet |
 export const load: PageServerLoad = async ({ locals, url }) => {
   const { season, station, type } = await placeOf(locals, url);
   const like = await likeOf(season, type.id, url);
-  const bench = await benchData(
-    season,
-    station,
-    type,
-    undefined,
-    numberFor(
-      station.number,
-      await setNumbers(db(), season.line.id),
-      season.stations.map((s) => s.number),
-    ),
-    locals,
-    like,
-  );
+  const stations = season.stations.map((s) => s.number);
+  const number = numberFor(station.number, await setNumbers(db(), season.line.id), stations);
+  const bench = await benchData({ season, station, type, set: undefined, number, like }, locals);
   // a trap that was chosen for the place stands in its first position
   const chosen = deviceOf(season, url);
   const position = type.positions[0];
