@@ -136,7 +136,7 @@
   }
   .more {
     display: grid;
-    grid-template-columns: repeat(3, 1fr);
+    grid-template-columns: repeat(2, 1fr);
     gap: 8px;
     padding: 10px 14px 0;
   }
