@@ -10,6 +10,8 @@ import { GRIP } from '#core/words/findings/grip';
 import { HOLD } from '#core/words/findings/hold';
 import { ICE } from '#core/words/findings/ice';
 import { LOOP } from '#core/words/findings/loop';
+import { PLACE } from '#core/words/findings/place';
+import { WEATHER } from '#core/words/findings/weather';
 import { FINDINGS, found, tell, type Finding } from '#core/words/finding';
 
 /** A finding is what was found, in SI; words are put to it for a reader. */
@@ -20,7 +22,7 @@ const length = fc.double({ min: 0.003, max: 6, noNaN: true });
 
 describe('findings', () => {
   it('have words of their own: no name is used twice', () => {
-    const names = [GRIP, HOLD, LOOP, BED, ICE].flatMap((group) => Object.keys(group));
+    const names = [GRIP, HOLD, LOOP, BED, ICE, PLACE, WEATHER].flatMap((group) => Object.keys(group));
     assert.deepEqual([...names].sort(), Object.keys(FINDINGS).sort());
   });
   it('carry no words and no units: the same layout for both readers', () => {
@@ -61,6 +63,12 @@ describe('findings', () => {
           found('overBed', 'holds', 'computed', { needs: a, depth: b }),
           found('largestLoop', 'fails', 'computed', { cable: a, most: b, short: true, more: c }),
           found('fullCover', 'holds', 'practice', { depth: a, swims: b, called: 'a mink' }),
+          found('sinks', 'fails', 'yours', { mud: a }),
+          found('wade', 'holds', 'yours', { water: a, mud: b, waders: a + b + c }),
+          found('wadeTooDeep', 'fails', 'practice', { water: a, mud: null, waders: b }),
+          found('onIce', 'unknown', 'published', { thin: a, white: false, fell: 0 }),
+          found('rainAtNight', 'warns', 'practice', { rain: 20 * a }),
+          found('snow', 'warns', 'practice', { snow: 10 * a }),
         ];
         for (const finding of all) {
           const [us, metric] = [tell(finding, 'us'), tell(finding, 'metric')];

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
-import { bearing, BEARING_TABLE, firstDays, ICE_CAUTION, iceShort, iceStanding } from '#core/ice/bearing';
+import { bearing, BEARING_TABLE, firstDays, ICE_CAUTION, iceShort } from '#core/ice/bearing';
+import { iceStanding } from '#core/words/ice';
 import { alphaOf, freeboard, grown, growthOf, iceAt, iceCourse, ICE_WATERS, placeFactor, thawed } from '#core/ice/growth';
 import { holdsPole, newIce, safetyPole } from '#core/ice/hole';
 import { hangingClearance, hangingWire, loopSpan, poleMarks, shortBy, wireToCut, type PolePlan } from '#core/ice/pole';

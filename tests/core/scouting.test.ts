@@ -1,3 +1,4 @@
+import { tell } from '#core/words/finding';
 import { foundPlace } from '#core/scouting/asStation';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
@@ -77,7 +78,7 @@ describe('the winter lodge (common practice)', () => {
   it('signs that agree do, signs that disagree do not', () => {
     assert.equal(lodgeLife(['frostedVent', 'greenPile'], at).verdict, 'holds');
     assert.equal(lodgeLife(['weeds', 'drySticks'], at).verdict, 'fails');
-    assert.match(lodgeLife(['frostedVent', 'weeds'], at).sentence, /disagree.*otter, muskrat or nobody/);
+    assert.match(tell(lodgeLife(['frostedVent', 'weeds'], at), 'us').sentence, /disagree.*otter, muskrat or nobody/);
   });
   const hole = (felt: Hole['felt'], distance: number, bearing = 120): Hole => ({ felt, distance: feet(distance), bearing, ice: null });
   it('sticks: two feet outward and again; the edge is the place; clear lies between', () => {

@@ -1,4 +1,5 @@
 import assert from 'node:assert/strict';
+import { tell } from '#core/words/finding';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { activity, evidence, useOf, type FoundSign } from '#core/sign/activity';
@@ -82,25 +83,25 @@ describe('the activity of a station', () => {
 
 describe('what the sign says', () => {
   it('fresh sign of two kinds is use, with its reasons', () => {
-    const said = useOf([sign('cuttings', 0), sign('wetSlide', 0), sign('mendedLeak', 0)], NOW);
+    const said = tell(useOf([sign('cuttings', 0), sign('wetSlide', 0), sign('mendedLeak', 0)], NOW), 'us');
     assert.equal(said.verdict, 'holds');
     assert.match(said.sentence, /^In use. For: fresh cuttings today, wet slide today/);
   });
   it('a lodge that looks live and is not: weeds and dry sticks beside an old pile', () => {
-    const said = useOf([sign('greenPile', 30, 'weeks'), sign('weeds', 0), sign('drySticks', 0)], NOW);
+    const said = tell(useOf([sign('greenPile', 30, 'weeks'), sign('weeds', 0), sign('drySticks', 0)], NOW), 'us');
     assert.equal(said.verdict, 'fails');
     assert.match(said.sentence, /^Likely not in use.*Against: dry sticks only today, weeds on the lodge today/);
   });
   it('says how old a sign was when it was noted, not only when', () =>
     assert.match(
-      useOf([sign('cuttings', 0, 'days'), sign('wetSlide', 1, 'weeks')], NOW).sentence,
+      tell(useOf([sign('cuttings', 0, 'days'), sign('wetSlide', 1, 'weeks')], NOW), 'us').sentence,
       /fresh cuttings days old today, wet slide weeks old yesterday/,
     ));
   it('a catch of the night before tells that the place is used', () => {
-    const said = useOf([sign('catch', 0)], NOW);
+    const said = tell(useOf([sign('catch', 0)], NOW), 'us');
     assert.deepEqual([said.verdict, said.figure], ['holds', 'use score 9/10']);
     assert.match(said.sentence, /^In use\. For: catch today/);
   });
-  it('one faint sign is only perhaps', () => assert.equal(useOf([sign('cuttings', 4)], NOW).verdict, 'warns'));
-  it('no sign at all cannot be told', () => assert.equal(useOf([], NOW).verdict, 'unknown'));
+  it('one faint sign is only perhaps', () => assert.equal(tell(useOf([sign('cuttings', 4)], NOW), 'us').verdict, 'warns'));
+  it('no sign at all cannot be told', () => assert.equal(tell(useOf([], NOW), 'us').verdict, 'unknown'));
 });

@@ -1,3 +1,4 @@
+import { tell } from '#core/words/finding';
 import { waysText } from '#core/stations/ways';
 import { isDammed } from '#core/stations/dammed';
 import assert from 'node:assert/strict';
@@ -72,13 +73,13 @@ describe('a station’s own relation to its gauge', () => {
 
 describe('standing there (figures of common practice)', () => {
   const stander = { waders: inches(40), knee: inches(20), own: true };
-  const at = (depth: number | null, sink: number | null) => standingAt({ depth, sink }, stander, 'us');
+  const at = (depth: number | null, sink: number | null) => tell(standingAt({ depth, sink }, stander), 'us');
   it('under ice the ice speaks, however deep or shallow the water is (F11)', () => {
     for (const depth of [0.1, 0.5, 2]) {
-      const thin = standingAt({ depth, sink: 0.05, ice: { thin: 0.05, white: false, fell: 0 } }, stander, 'us');
+      const thin = tell(standingAt({ depth, sink: 0.05, ice: { thin: 0.05, white: false, fell: 0 } }, stander), 'us');
       assert.equal(thin.verdict, 'fails');
       assert.match(thin.sentence, /^Ice: maybe only 2 in, 2 in short of the 4 in/);
-      const thick = standingAt({ depth, sink: 0.05, ice: { thin: 0.2, white: false, fell: 0 } }, stander, 'us');
+      const thick = tell(standingAt({ depth, sink: 0.05, ice: { thin: 0.2, white: false, fell: 0 } }, stander), 'us');
       assert.equal(thick.verdict, 'unknown');
       assert.doesNotMatch(`${thin.sentence} ${thick.sentence}`, /waders|wade/);
     }

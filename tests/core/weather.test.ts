@@ -68,7 +68,7 @@ describe('hours of weather', () => {
 
 describe('what the weather asks of tonight', () => {
   const [now, dusk, dawn] = [36 * HOUR, 44 * HOUR, 58 * HOUR];
-  const said = (over: (n: number) => Partial<WeatherHour>): string[] => tonight(hours(60, over), now, dusk, dawn, 'us').map((f) => f.id);
+  const said = (over: (n: number) => Partial<WeatherHour>): string[] => tonight(hours(60, over), { now, dusk, dawn }).map((f) => f.id);
   it('rain before dark, and rain in the night', () => {
     assert.deepEqual(
       said((n) => ({ rain: n === 40 ? 6 : 0 })),
@@ -92,9 +92,9 @@ describe('what the weather asks of tonight', () => {
   it('neither rain nor frost is a quiet night; hours nobody told are unknown', () => {
     assert.deepEqual(
       said(() => ({})),
-      ['quiet'],
+      ['quietNight'],
     );
-    assert.equal(tonight([], now, dusk, dawn, 'us')[0]?.verdict, 'unknown');
+    assert.equal(tonight([], { now, dusk, dawn })[0]?.verdict, 'unknown');
   });
 });
 

@@ -22,7 +22,7 @@ import { surfaceAt } from '../water/ownLevel';
 import { NO_REMEDY, type Remedy } from '../water/remedy';
 import { roomAbove, roomBelow } from '../water/room';
 import { deviceState, type DeviceState, type Water } from '../water/state';
-import { iceStanding } from '../ice/bearing';
+import { iceStanding } from '../words/ice';
 import { iceHere, type Sheet } from '../ice/sheets';
 import { frameOf, type Facts, type Reader } from './facts';
 import type { MovingAll } from './moving';

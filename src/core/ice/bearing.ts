@@ -59,7 +59,7 @@ export function bearing(ice: number, white: boolean, fell: number, system: Syste
 }
 
 /** Clear ice that the table asks for one person on foot, m; double for white ice. */
-const clearAsked = (white: boolean): number => BEARING_TABLE[0].clear * (white ? 2 : 1);
+export const clearAsked = (white: boolean): number => BEARING_TABLE[0].clear * (white ? 2 : 1);
 
 /** What is known of the ice where somebody wants to stand. */
 export interface IceHere {
@@ -72,17 +72,6 @@ export interface IceHere {
 
 /** Whether the thinnest that may be there is under the table's figure for one person, or the sheet may hang hollow. */
 export const iceShort = ({ thin, white, fell }: IceHere): boolean => (fell !== null && fell > HOLLOW) || thin < clearAsked(white);
-
-/** What is said instead of wading where ice is: the shortfall against the table with its caution, or whom to ask. Never that it can be stood on. */
-export function iceStanding({ thin, white, fell }: IceHere, system: System): string {
-  if (fell !== null && fell > HOLLOW)
-    return `Ice, and the water fell ${printLength(fell, system)} since it froze over: it may hang hollow. Stay off.`;
-  const asked = clearAsked(white);
-  const kind = white ? 'white ice' : 'ice';
-  if (thin < asked)
-    return `Ice: maybe only ${printLength(thin, system)}, ${asked - thin < INCH / 8 ? 'just under' : `${printLength(asked - thin, system)} short of`} the ${printLength(asked, system)} of ${kind} that the table asks for one person. Stay off.`;
-  return `Ice: ${printLength(thin, system)} at the thinnest by the course, nobody measured just here. Ask someone who did, and measure before every step: no ice is safe.`;
-}
 
 /** Days from now after which the thickest and the thinnest course reach a thickness; null where one does not. Shown only as a range. */
 export function firstDays(

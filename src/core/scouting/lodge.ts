@@ -3,7 +3,7 @@ import { signKind } from '../sign/kinds';
 import type { System } from '../units/factors';
 import { feet } from '../units/factors';
 import { printLength } from '../units/length';
-import type { Told } from '../words/finding';
+import { found, type Finding, type FindingValues } from '../words/finding';
 
 /** What is looked at on a lodge in winter; every one of them is a kind of sign. */
 export const LODGE_SIGNS = ['frostedVent', 'tracksSnow', 'greenPile', 'weeds', 'drySticks'] as const;
@@ -62,46 +62,25 @@ export function likelyRuns(ledge: number | null, pile: number | null): LikelyRun
   ];
 }
 
+/** From this use on a lodge counts as lived in. [practice] */
+const LIVE = 0.4;
+type LodgeSays = 'lodgeOneSign' | 'lodgeDisagrees' | 'lodgeLive' | 'lodgeDead';
+
 /**
  * Whether a winter lodge is live, from what was seen on it. No single sign decides: with one alone the answer stays open.
  *
  * @source common practice; weights and half-lives of the sign table
  */
-export function lodgeLife(seen: readonly LodgeSign[], now: Date): Told {
-  const base = { id: 'lodgeLife', about: 'Is it live', origin: 'practice' as const };
-  if (seen.length === 0)
-    return {
-      ...base,
-      verdict: 'unknown',
-      figure: 'nothing noted',
-      sentence: 'Nothing was noted on this lodge: look for vent, tracks, weeds and the inside of the sticks.',
-    };
-  const value = activity(
-    seen.map((kind) => ({ kind, freshness: 'hours' as const, at: now, species: 'beaver' })),
-    now,
-  );
-  const said = (tells: 'use' | 'contrary'): string[] => seen.filter((s) => signKind(s).tells === tells).map((s) => signKind(s).label);
-  const [forIt, against] = [said('use'), said('contrary')];
-  const reasons = [forIt.length > 0 && `for it: ${forIt.join(', ')}`, against.length > 0 && `against it: ${against.join(', ')}`]
-    .filter(Boolean)
-    .join('; ');
-  const figure = `${forIt.length} for, ${against.length} against`;
-  if (seen.length === 1)
-    return {
-      ...base,
-      verdict: 'warns',
-      figure,
-      sentence: `One sign does not decide (${reasons}). Look for a second before a hole is cut.`,
-    };
-  if (forIt.length > 0 && against.length > 0)
-    return {
-      ...base,
-      verdict: 'warns',
-      figure,
-      sentence: `The signs disagree (${reasons}): it may be otter, muskrat or nobody. Snap a stick of the pile, and hang the camera here.`,
-    };
-  if (value > 0.4) return { ...base, verdict: 'holds', figure, sentence: `Live, as far as it can be seen (${reasons}).` };
-  return { ...base, verdict: 'fails', figure, sentence: `Not lived in, as far as it can be seen (${reasons}): otter, muskrat or nobody.` };
+export function lodgeLife(seen: readonly LodgeSign[], now: Date): Finding {
+  const named = (says: LodgeSays, verdict: Finding['verdict'], values: FindingValues<'lodgeLive'>): Finding =>
+    found(says, verdict, 'practice', values, { id: 'lodgeLife' });
+  if (seen.length === 0) return found('lodgeUnknown', 'unknown', 'practice', {}, { id: 'lodgeLife' });
+  const telling = (side: 'use' | 'contrary') => seen.filter((s) => signKind(s).tells === side);
+  const values = { use: telling('use'), contrary: telling('contrary') };
+  if (seen.length === 1) return named('lodgeOneSign', 'warns', values);
+  if (values.use.length > 0 && values.contrary.length > 0) return named('lodgeDisagrees', 'warns', values);
+  const fresh = seen.map((kind) => ({ kind, freshness: 'hours' as const, at: now, species: 'beaver' }));
+  return activity(fresh, now) > LIVE ? named('lodgeLive', 'holds', values) : named('lodgeDead', 'fails', values);
 }
 
 /** A hole on the plan of the lodge: metres east and north of the peak. */

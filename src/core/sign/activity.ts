@@ -1,4 +1,4 @@
-import type { Told } from '../words/finding';
+import { found, type Finding, type FindingValues } from '../words/finding';
 import { FRESHNESS, signKind, type Freshness } from './kinds';
 
 /** One sign as it was found. */
@@ -41,50 +41,27 @@ export function activity(signs: FoundSign[], now: Date, halfLives: Readonly<Reco
   return (1 - unused) * unhindered;
 }
 
-const ageText = (at: Date, now: Date): string => {
-  const days = Math.round((now.getTime() - at.getTime()) / DAY);
-  return days <= 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
-};
+/** So many signs of a side are named. */
+const NAMED = 3;
 
-/** What a station's sign says of its use, as a sentence with its reasons; never a bare figure. */
-export function useOf(signs: FoundSign[], now: Date, halfLives: Readonly<Record<string, number>> = {}): Told {
-  const base = { id: 'inUse', about: 'In use', origin: 'practice' as const };
-  if (signs.length === 0)
-    return {
-      ...base,
-      verdict: 'unknown',
-      figure: 'no sign noted',
-      sentence: 'No sign recorded. Scout before you set.',
-    };
-  const value = activity(signs, now, halfLives);
+/** What a station's sign says of its use, with its reasons, the weightiest first; never a bare figure. */
+export function useOf(signs: FoundSign[], now: Date, halfLives: Readonly<Record<string, number>> = {}): Finding {
+  const named = (
+    says: 'notInUse' | 'maybeInUse' | 'inUse',
+    verdict: 'fails' | 'warns' | 'holds',
+    values: FindingValues<'inUse'>,
+  ): Finding => found(says, verdict, 'practice', values, { id: 'inUse' });
+  if (signs.length === 0) return found('useUnknown', 'unknown', 'practice', {}, { id: 'inUse' });
+  const score = activity(signs, now, halfLives);
   const counting = [...signs]
     .filter((s) => s.at <= now)
     .sort((a, b) => evidence(b, now, halfLives[b.kind]) - evidence(a, now, halfLives[a.kind]));
-  const said = (tells: 'use' | 'contrary'): string =>
+  const telling = (side: 'use' | 'contrary') =>
     counting
-      .filter((s) => signKind(s.kind).tells === tells)
-      .slice(0, 3)
-      .map(
-        (s) =>
-          `${signKind(s.kind).label} ${{ hours: '', days: 'days old ', weeks: 'weeks old ', old: 'old ' }[s.freshness]}${ageText(s.at, now)}`,
-      )
-      .join(', ');
-  const [forIt, against] = [said('use'), said('contrary')];
-  const told = (side: string, list: string): string => (list ? `${side}: ${list}. ` : '');
-  const figure = `use score ${Math.round(value * 10)}/10`;
-  if (value < IDLE)
-    return {
-      ...base,
-      verdict: 'fails',
-      figure,
-      sentence: `Likely not in use. ${told('For', forIt)}${told('Against', against)}`.trim(),
-    };
-  if (value < BUSY)
-    return {
-      ...base,
-      verdict: 'warns',
-      figure,
-      sentence: `Maybe in use. ${told('For', forIt)}${told('Against', against)}Look again before you set.`,
-    };
-  return { ...base, verdict: 'holds', figure, sentence: `In use. ${told('For', forIt)}${told('Against', against)}`.trim() };
+      .filter((s) => signKind(s.kind).tells === side)
+      .slice(0, NAMED)
+      .map(({ kind, freshness, at }) => ({ kind, freshness, days: Math.round((now.getTime() - at.getTime()) / DAY) }));
+  const values = { score, use: telling('use'), contrary: telling('contrary') };
+  if (score < IDLE) return named('notInUse', 'fails', values);
+  return score < BUSY ? named('maybeInUse', 'warns', values) : named('inUse', 'holds', values);
 }

@@ -1,9 +1,8 @@
-import { iceShort, iceStanding, type IceHere } from '../ice/bearing';
-import type { System } from '../units/factors';
+import { iceShort, type IceHere } from '../ice/bearing';
 import { inches } from '../units/factors';
 import { TYPICAL_BODY } from '../units/bodyGauge';
-import { printLength, type Gauge } from '../units/length';
-import type { Told } from '../words/finding';
+import type { Gauge } from '../units/length';
+import { found, type Finding } from '../words/finding';
 
 /** Water may come this near to the top of the waders. [practice] */
 export const FREEBOARD = inches(6);
@@ -33,63 +32,15 @@ export const standerOf = (measures: Gauge): Stander => ({
 export function standingAt(
   { depth, sink, ice = null }: { depth: number | null; sink: number | null; ice?: IceHere | null },
   { waders, knee, own }: Stander,
-  system: System,
-): Told {
-  const base = { id: 'standing', about: 'Wading', origin: own ? ('yours' as const) : ('practice' as const) };
-  const print = (metres: number): string => printLength(metres, system);
-  if (sink !== null && sink > knee)
-    return {
-      ...base,
-      verdict: 'fails',
-      figure: `sinks ${print(sink)}`,
-      sentence: `Stay out: you sink ${print(sink)}, past the knee.`,
-    };
-  if (ice)
-    return {
-      id: 'standing',
-      about: 'Ice',
-      origin: 'published',
-      verdict: iceShort(ice) ? 'fails' : 'unknown',
-      figure: printLength(ice.thin, system),
-      sentence: iceStanding(ice, system),
-    };
-  if (depth === null)
-    return {
-      ...base,
-      verdict: 'unknown',
-      figure: 'depth not known',
-      sentence: 'Depth unknown: feel it with a stick before you step in.',
-    };
-  const wet = Math.max(0, depth) + (sink ?? 0);
-  const sum =
-    sink === null
-      ? `${print(Math.max(0, depth))} water, mud depth not measured`
-      : `${print(Math.max(0, depth))} water + ${print(sink)} mud`;
-  if (wet > waders)
-    return {
-      ...base,
-      verdict: 'fails',
-      figure: print(wet),
-      sentence: `Too deep to wade: ${sum}; waders ${print(waders)}. Boat, pole or another day.`,
-    };
-  if (wet > waders - FREEBOARD)
-    return {
-      ...base,
-      verdict: 'warns',
-      figure: print(wet),
-      sentence: `Only ${print(waders - wet)} of waders left: ${sum}. A current or one wrong step takes that.`,
-    };
-  if (sink === null)
-    return {
-      ...base,
-      verdict: 'unknown',
-      figure: print(wet),
-      sentence: `${sum}: ${print(waders - wet)} of waders left, less what your boot sinks. Feel the bottom with a stick first.`,
-    };
-  return {
-    ...base,
-    verdict: 'holds',
-    figure: print(wet),
-    sentence: `${sum}: ${print(waders - wet)} of waders left. Feel each step: bottoms change.`,
-  };
+): Finding {
+  const origin = own ? 'yours' : 'practice';
+  if (sink !== null && sink > knee) return found('sinks', 'fails', origin, { mud: sink });
+  if (ice) return found('onIce', iceShort(ice) ? 'fails' : 'unknown', 'published', ice);
+  const water = depth === null ? null : Math.max(0, depth);
+  const values = { water, mud: sink, waders };
+  const left = waders - (water ?? 0) - (sink ?? 0);
+  if (water === null) return found('wadeUnknown', 'unknown', origin, values);
+  if (left < 0) return found('wadeTooDeep', 'fails', origin, values);
+  if (left < FREEBOARD) return found('wadeBarely', 'warns', origin, values);
+  return sink === null ? found('wadeNoBottom', 'unknown', origin, values) : found('wade', 'holds', origin, values);
 }

@@ -2,7 +2,7 @@ import { inches } from '../units/factors';
 import { an, agree, many } from '../units/many';
 import { monthsText } from '../sets/search';
 import type { System } from '../units/factors';
-import { tempText } from '../weather/tonight';
+import { tempText } from '../units/weather';
 import { capital, sayFor, type Say } from './say';
 import { otherSide, SCHOOLS, type SchoolId, type Side } from './schools';
 

@@ -6,10 +6,12 @@ import { GRIP } from './findings/grip';
 import { HOLD } from './findings/hold';
 import { ICE } from './findings/ice';
 import { LOOP } from './findings/loop';
+import { PLACE } from './findings/place';
+import { WEATHER } from './findings/weather';
 import { sayFor, type Words } from './say';
 
-/** Every finding of a design, and what is said of it. */
-export const FINDINGS = { ...GRIP, ...HOLD, ...LOOP, ...BED, ...ICE };
+/** Every finding of a design, a place or a night, and what is said of it. */
+export const FINDINGS = { ...GRIP, ...HOLD, ...LOOP, ...BED, ...ICE, ...PLACE, ...WEATHER };
 export type FindingId = keyof typeof FINDINGS;
 export type FindingValues<K extends FindingId> = (typeof FINDINGS)[K] extends Words<infer V> ? V : never;
 

@@ -1,5 +1,6 @@
 import type { System } from '../units/factors';
 import { printLength, printLevel } from '../units/length';
+import { rainText, tempText } from '../units/weather';
 import { printForce, printWeight } from '../units/weight';
 
 /** How figures are written for a reader. Lengths m, forces N, weights kg, shares 0 to 1. */
@@ -11,6 +12,8 @@ export interface Say {
   force: (newtons: number) => string;
   weight: (kilograms: number) => string;
   percent: (share: number) => string;
+  temperature: (celsius: number) => string;
+  rain: (mm: number) => string;
 }
 
 export const sayFor = (system: System): Say => ({
@@ -20,6 +23,8 @@ export const sayFor = (system: System): Say => ({
   force: (n) => printForce(n, system),
   weight: (kg) => printWeight(kg, system),
   percent: (share) => `${Math.round(share * 100)}%`,
+  temperature: (celsius) => tempText(celsius, system),
+  rain: (mm) => rainText(mm, system),
 });
 
 export const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;

@@ -1,3 +1,4 @@
+import { tell } from '#core/words/finding';
 import { intervalOf } from '#core/rules/inForce';
 import { seasonAt } from '#core/rules/seasons';
 import type { Station } from '#core/stations/placed';
@@ -228,7 +229,7 @@ export function barredOf({ who, now }: App.Locals, season: Season, s: Station, l
   const depth = s.bed && level !== undefined ? level - (s.bed.level - s.bed.depth) : null;
   const sink = latest(s.measures, 'sink')?.value ?? null;
   const ice = iceHere(s, season.sheets[s.water], season.ice, now);
-  const standing = standingAt({ depth, sink, ice }, standerOf(who.person.measures), who.person.system);
+  const standing = tell(standingAt({ depth, sink, ice }, standerOf(who.person.measures)), who.person.system);
   return standing.verdict === 'fails' ? standing.sentence : null;
 }
 

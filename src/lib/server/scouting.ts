@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import type { Station } from '#core/stations/placed';
 import { CAUGHT } from '#core/sign/kinds';
 import { activity, useOf, type FoundSign } from '#core/sign/activity';
-import type { Told } from '#core/words/finding';
+import { tell, type Told } from '#core/words/finding';
 import { db } from './database';
 import { catchesSince } from './repositories/checks';
 import { crewOf } from './repositories/places';
@@ -68,7 +68,7 @@ async function scoutedOf({ who, now }: App.Locals, water: string): Promise<Scout
     signs: noted,
     cameras,
     found,
-    use: (station) => useOf(found(station), now, halfLives),
+    use: (station) => tell(useOf(found(station), now, halfLives), who.person.system),
     activity: (station, species) => {
       const own = found(station, species);
       return own.length === 0 ? null : activity(own, now, halfLives);

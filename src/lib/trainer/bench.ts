@@ -7,6 +7,7 @@ import { numberSpec } from '#core/sets/setType';
 import { printNumber } from '#core/sets/numberText';
 import { useOf } from '#core/sign/activity';
 import type { Station } from '#core/stations/placed';
+import { tell } from '#core/words/finding';
 import { dayOf, type Stranger } from '#core/trainer/stranger';
 import type { Build, Lesson } from '#core/trainer/lived';
 import type { System } from '#core/units/factors';
@@ -16,7 +17,7 @@ import type { BenchData } from '$lib/server/benchData';
 /** What a lesson's place gives the critique: its sign, who was trapped before, ice. Nothing of the record. */
 export function aroundOf(pond: Stranger, lesson: Lesson, station: Station): Around {
   const signs = pond.signs[station.id] ?? [];
-  const { verdict, sentence } = useOf(signs, dayOf(0));
+  const { verdict, sentence } = tell(useOf(signs, dayOf(0)), 'us');
   return {
     ...NOTHING_AROUND,
     month: 11,

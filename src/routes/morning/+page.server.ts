@@ -1,3 +1,4 @@
+import { tell } from '#core/words/finding';
 import { latestStart, ruleText, type Owed } from '#core/time/deadline';
 import { type Clock, dateText, dayText, daySaid, spanText, whenText } from '#core/time/clock';
 import { addDays, localDate } from '#core/time/localTime';
@@ -122,7 +123,7 @@ function weatherTonight(season: Season, { hours }: MovingAll, { now, who }: App.
   const today = localDate(now, zone);
   const dusk = sunOf(today, zone, season.line).sunset ?? now;
   const dawn = sunOf(addDays(today, 1), zone, season.line).sunrise ?? new Date(now.getTime() + DAY);
-  return tonight(hours, now.getTime(), dusk.getTime(), dawn.getTime(), who.person.system);
+  return tonight(hours, { now: now.getTime(), dusk: dusk.getTime(), dawn: dawn.getTime() }).map((f) => tell(f, who.person.system));
 }
 
 /** What the last two readings of a water say of the night; null when the last one is not of today's night. */

@@ -9,6 +9,7 @@
   import type { Station } from '#core/stations/placed';
   import { dayOf } from '#core/trainer/stranger';
   import type { System } from '#core/units/factors';
+  import { tell } from '#core/words/finding';
   import { signText, tracksText } from '#core/words/trainer';
   import { freeTraps } from '$lib/trainer/bench';
   import type { Playing } from '$lib/trainer/moves.svelte';
@@ -25,7 +26,7 @@
   const pond = $derived(game.pond);
   const lesson = $derived(game.lesson);
   const signs = $derived(pond.signs[station.id] ?? []);
-  const use = $derived(useOf(signs, dayOf(0)));
+  const use = $derived(tell(useOf(signs, dayOf(0)), system));
   const tracks = $derived(lesson.tracks.filter((t) => t.station === station.id));
   const standing = $derived(lesson.sets.find((s) => !s.pulled && s.build.station === station.id)?.build ?? null);
   const free = $derived(new Set(freeTraps(pond, lesson, standing?.id).map((t) => t.class)));

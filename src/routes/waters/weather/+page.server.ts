@@ -7,7 +7,9 @@ import { addDays, instantOf, localDate, toField, wholeMinute } from '#core/time/
 import { sunOf } from '#core/time/sun';
 import { daysOf, merged, observed } from '#core/weather/hours';
 import { planWeather } from '#core/weather/table';
-import { rainText, tempText, tonight } from '#core/weather/tonight';
+import { rainText, tempText } from '#core/units/weather';
+import { tonight } from '#core/weather/tonight';
+import { tell } from '#core/words/finding';
 import { db } from '$lib/server/database';
 import { attempt, refused } from '$lib/server/form';
 import { reader, type Reader } from '#lib/form/reader';
@@ -42,7 +44,7 @@ export const load: PageServerLoad = async ({ locals }) => {
   const wet = (mm: number): number => (system === 'us' ? Math.round((mm / 25.4) * 100) / 100 : mm);
   const clock = (ms: number): string => toField(new Date(ms), zone);
   return {
-    findings: tonight(hours, now.getTime(), dusk.getTime(), dawn.getTime(), system),
+    findings: tonight(hours, { now: now.getTime(), dusk: dusk.getTime(), dawn: dawn.getTime() }).map((f) => tell(f, system)),
     banks: hour
       ? ground
           .filter((g) => g.water && (g.kind === 'shore' || g.kind === 'stream line'))

@@ -1,3 +1,4 @@
+import { tell } from '#core/words/finding';
 import { redirect } from '@sveltejs/kit';
 import { SPECIES } from '#core/animals/species';
 import type { Draft } from '#core/record/kinds';
@@ -45,7 +46,10 @@ export const load: PageServerLoad = async ({ locals, params }) => {
   const still = water.kind === 'pond' && bed !== null && level !== undefined ? level - bed : null;
   const here = still ?? depth?.depth ?? null;
   const ice = iceHere(station, season.sheets[water.id], season.ice, now);
-  const standing = standingAt({ depth: here, sink: latest(station.measures, 'sink')?.value ?? null, ice }, standerOf(measures), system);
+  const standing = tell(
+    standingAt({ depth: here, sink: latest(station.measures, 'sink')?.value ?? null, ice }, standerOf(measures)),
+    system,
+  );
   const inADay = { station, follows: season.follows[station.id] ?? null, deadline: null };
   // of ice nothing is promised ahead: its caution is that of now
   const ahead = ice ? '' : (standingOf(inADay, movingOf(season, now), season, locals)?.sentence ?? '');

@@ -1,3 +1,4 @@
+import { tell } from '#core/words/finding';
 import { error, redirect } from '@sveltejs/kit';
 import { compass } from '#core/ground/geodesic';
 import { foundPlace } from '#core/scouting/asStation';
@@ -60,7 +61,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
       found.kind === 'lodge'
         ? {
             caution: ICE_CAUTION,
-            life: lodgeLife(found.seen as LodgeSign[], new Date(survey.at)),
+            life: tell(lodgeLife(found.seen as LodgeSign[], new Date(survey.at)), system),
             plan: lodgePlan(found, 420, system),
             feels: HOLE_FEELS,
             holes: found.holes.map((h, i) => ({

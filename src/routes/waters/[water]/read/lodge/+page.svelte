@@ -1,6 +1,7 @@
 <script lang="ts">
   import { enhance } from '$app/forms';
   import { ICE_CAUTION, lodgeLife, type LodgeSign } from '#core/scouting/lodge';
+  import { tell } from '#core/words/finding';
   import FindingLine from '$lib/ui/FindingLine.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import SelectField from '$lib/ui/SelectField.svelte';
@@ -12,7 +13,7 @@
   const kept = $derived(form as Kept | null);
   const far = $derived(data.who?.person.system === 'metric' ? 'metres' : 'feet');
   let seen = $derived<LodgeSign[]>(data.signs.filter((s) => ticked(kept, 'seen', s.id)).map((s) => s.id));
-  const life = $derived(seen.length > 0 ? lodgeLife(seen, new Date(0)) : null);
+  const life = $derived(seen.length > 0 ? tell(lodgeLife(seen, new Date(0)), data.who?.person.system ?? 'us') : null);
 </script>
 
 <svelte:head><title>Find runs under ice · Zaprud</title></svelte:head>
