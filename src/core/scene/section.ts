@@ -76,104 +76,28 @@ const LEFT = 104;
 const PITCH = 92;
 /** Lays out the section of one water: bed, surfaces, stations in order, every set at its depth with its level band. */
 export function sectionScene(input: SectionInput): SectionScene {
-  const { water, views, levels, earlier, frame } = input;
-  const stations = soundedBySets(input.stations, views);
+  const it = laidOut(input);
+  const { ground, stations, size, top, scale, xOf, yOf, low, high, end, stops, far } = it;
+  const { water, earlier, levels, frame } = input;
   const { system } = frame;
-  const ground = bedLine(water, stations);
-  const far = Math.max(...ground.map(([along]) => along), ...stations.map((s) => s.along), feet(60));
-  const taken = new Set(views.map((v) => v.station.id));
-  const free = stations.filter((s) => !taken.has(s.id));
-  const places = [...new Set([...views.map((v) => v.station), ...free].map((s) => s.along))].sort((a, b) => a - b);
-  const width = input.size.columns ? LEFT + Math.max(places.length, 3) * PITCH + 30 : input.size.width * (input.zoom ?? 1);
-  const size = { width, height: input.size.height };
-  const right = input.size.columns ? 0 : RIGHT;
-  const stops: [number, number][] = input.size.columns
-    ? columnStops(places, far)
-    : [
-        [0, LEFT],
-        [far, width - RIGHT - 40],
-      ];
-  const xOf = (along: number): number => between(stops, along);
-  const marks = keptLabels(views, input.stations, width, () =>
-    labelled([...views.map(({ number, name, station }) => ({ number, name, along: station.along })), ...free], xOf, width - right),
-  );
-  const rows = Math.max(1, ...marks.map((m) => m.label.row + 1));
-  const top = 12 + rows * ROW;
-  const [low, high] = range(ground, stations, views, levels);
-  const scale = (size.height - top - FOOT) / (high - low);
-  const yOf = (z: number): number => top + (high - z) * scale;
-  const scales: Scales = { xOf, yOf, scale, top, bottom: size.height - FOOT };
-  const dam = stations.find((s) => s.kind === 'dam' && s.surface === 'pond');
-  // a pond ends at its dam, whether the water below it was ever read or not
-  const end = dam && (water.kind === 'pond' || levels.known.tail !== undefined) ? xOf(dam.along) : size.width;
-  const surfaces: SectionScene['surfaces'] = [];
-  if (levels.known.pond !== undefined)
-    surfaces.push({
-      surface: 'pond',
-      level: levels.known.pond,
-      y: yOf(levels.known.pond),
-      from: 0,
-      to: end,
-      text: `${levelText(levels.known.pond, frame)}${agedText(levels.age.pond)}`,
-    });
-  if (levels.known.tail !== undefined && dam)
-    surfaces.push({
-      surface: 'tail',
-      level: levels.known.tail,
-      y: yOf(levels.known.tail),
-      from: end,
-      to: size.width,
-      text: `${levelText(levels.known.tail, frame, 'tail')}${agedText(levels.age.tail)}`,
-    });
+  const shores = [ground[0]?.[1] ?? low, ground.at(-1)?.[1] ?? low].map(yOf) as [number, number];
   return {
-    width: size.width,
-    height: size.height,
-    top,
-    scale,
-    surfaces,
-    bed: [
-      [-10, yOf(ground[0]?.[1] ?? low)],
-      ...ground.map(([along, z]): [number, number] => [xOf(along), yOf(z)]),
-      [size.width + 10, yOf(ground.at(-1)?.[1] ?? low)],
-    ],
-    lodges: stations
-      .filter((s) => s.kind === 'lodge' && s.crest !== null)
-      .map((s) => ({
-        x: xOf(s.along),
-        top: yOf(s.crest ?? high),
-        base: yOf(bedAt(ground, s.along)),
-        half: input.size.columns ? 40 : 84,
-      })),
-    before:
-      earlier === null
-        ? null
-        : {
-            y: yOf(earlier.level),
-            from: 0,
-            to: end,
-            text: `${levelText(earlier.level, frame)} ${earlier.when}`,
-            textY: clearOf(yOf(earlier.level), levels.known.pond === undefined ? null : yOf(levels.known.pond)),
-          },
-    ice: iceOf(levels, end, yOf, scale, input.snow ?? 0, system),
+    ...{ width: size.width, height: size.height, top, scale, stops },
+    surfaces: surfacesOf(it, input),
+    bed: [[-10, shores[0]], ...ground.map(([along, z]): [number, number] => [xOf(along), yOf(z)]), [size.width + 10, shores[1]]],
+    lodges: lodgesOf(it, input),
+    before: earlier && {
+      ...{ y: yOf(earlier.level), from: 0, to: end, text: `${levelText(earlier.level, frame)} ${earlier.when}` },
+      textY: clearOf(yOf(earlier.level), levels.known.pond === undefined ? null : yOf(levels.known.pond)),
+    },
+    ice: iceOf(it, input),
     ahead: input.ahead ? aheadOf(input.ahead, end, yOf, frame) : null,
-    sets: views.map((view, i) => {
-      const { label, full } = marks[i] as { label: PlacedLabel; full: string };
-      const mark = { label: { ...label, y: 12 + label.row * ROW }, full };
-      return sectionSet(view, mark, scales, levels, frame, (along) => bedAt(ground, along));
+    ...standingOf(it, input),
+    stations: stations.map((s) => {
+      const deep = s.bed !== null || s.crest !== null;
+      return { id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), text: `${s.number} ${s.name}`, deep };
     }),
-    free: free.map((s, i) => {
-      const { label, full } = marks[views.length + i] as { label: PlacedLabel; full: string };
-      return { id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), label: { ...label, y: 12 + label.row * ROW }, full };
-    }),
-    stations: stations.map((s) => ({
-      id: s.id,
-      x: xOf(s.along),
-      y: yOf(bedAt(ground, s.along)),
-      text: `${s.number} ${s.name}`,
-      deep: s.bed !== null || s.crest !== null,
-    })),
     guessed: water.profile.length === 0 && stations.every((s) => s.bed === null && s.crest === null),
-    stops,
     levels: levelTicks(onGauge(low, frame), onGauge(high, frame), system).map((z) => ({
       y: yOf(offGauge(z, frame)),
       text: printLevel(z, system).replace(/ (in|cm|m)$/, ''),
@@ -182,6 +106,68 @@ export function sectionScene(input: SectionInput): SectionScene {
       wayTicks(far, system).map((along) => ({ x: xOf(along), text: printWay(along, system) })),
       size.width,
     ),
+  };
+}
+
+/** Where everything of a section lies, before it is drawn: px, and m of elevation. */
+type LaidOut = ReturnType<typeof laidOut>;
+function laidOut({ water, views, levels, stations: all, size: asked, zoom = 1 }: SectionInput) {
+  const stations = soundedBySets(all, views);
+  const ground = bedLine(water, stations);
+  const far = Math.max(...ground.map(([along]) => along), ...stations.map((s) => s.along), feet(60));
+  const taken = new Set(views.map((v) => v.station.id));
+  const free = stations.filter((s) => !taken.has(s.id));
+  const places = [...new Set([...views.map((v) => v.station), ...free].map((s) => s.along))].sort((a, b) => a - b);
+  const width = asked.columns ? LEFT + Math.max(places.length, 3) * PITCH + 30 : asked.width * zoom;
+  const size = { width, height: asked.height };
+  const across: [number, number][] = [
+    [0, LEFT],
+    [far, width - RIGHT - 40],
+  ];
+  const stops = asked.columns ? columnStops(places, far) : across;
+  const xOf = (along: number): number => between(stops, along);
+  const marks = keptLabels(views, all, width, () => {
+    const named = [...views.map(({ number, name, station }) => ({ number, name, along: station.along })), ...free];
+    return labelled(named, xOf, width - (asked.columns ? 0 : RIGHT));
+  });
+  const top = 12 + Math.max(1, ...marks.map((m) => m.label.row + 1)) * ROW;
+  const [low, high] = range(ground, stations, views, levels);
+  const scale = (size.height - top - FOOT) / (high - low);
+  const yOf = (z: number): number => top + (high - z) * scale;
+  const dam = stations.find((s) => s.kind === 'dam' && s.surface === 'pond');
+  // a pond ends at its dam, whether the water below it was ever read or not
+  const end = dam && (water.kind === 'pond' || levels.known.tail !== undefined) ? xOf(dam.along) : size.width;
+  return { ground, stations, free, far, size, stops, xOf, yOf, marks, top, low, high, scale, dam, end };
+}
+
+/** The pond up to its dam, and the water below it from there on. */
+function surfacesOf({ yOf, end, size, dam }: LaidOut, { levels: { known, age }, frame }: SectionInput): SectionScene['surfaces'] {
+  const one = (surface: 'pond' | 'tail', level: number, from: number, to: number): SectionScene['surfaces'][number] => {
+    const text = `${surface === 'tail' ? levelText(level, frame, 'tail') : levelText(level, frame)}${agedText(age[surface])}`;
+    return { surface, level, y: yOf(level), from, to, text };
+  };
+  return [
+    ...(known.pond === undefined ? [] : [one('pond', known.pond, 0, end)]),
+    ...(known.tail === undefined || !dam ? [] : [one('tail', known.tail, end, size.width)]),
+  ];
+}
+
+const lodgesOf = ({ stations, ground, xOf, yOf, high }: LaidOut, { size }: SectionInput): SectionScene['lodges'] =>
+  stations
+    .filter((s) => s.kind === 'lodge' && s.crest !== null)
+    .map((s) => ({ x: xOf(s.along), top: yOf(s.crest ?? high), base: yOf(bedAt(ground, s.along)), half: size.columns ? 40 : 84 }));
+
+/** The sets as they stand, and the places without one, each under its label. */
+function standingOf(it: LaidOut, { views, levels, frame }: SectionInput): Pick<SectionScene, 'sets' | 'free'> {
+  const { xOf, yOf, scale, top, size, ground, free } = it;
+  const scales: Scales = { xOf, yOf, scale, top, bottom: size.height - FOOT };
+  const markOf = (i: number) => {
+    const { label, full } = it.marks[i] as { label: PlacedLabel; full: string };
+    return { label: { ...label, y: 12 + label.row * ROW }, full };
+  };
+  return {
+    sets: views.map((view, i) => sectionSet(view, markOf(i), scales, { levels, frame, bedAt: (along) => bedAt(ground, along) })),
+    free: free.map((s, i) => ({ id: s.id, x: xOf(s.along), y: yOf(bedAt(ground, s.along)), ...markOf(views.length + i) })),
   };
 }
 
@@ -199,7 +185,7 @@ function aheadOf(
 }
 
 /** The sheet as it floats: nine parts in ten under the water line. */
-function iceOf({ known }: Water, to: number, yOf: (z: number) => number, scale: number, snow: number, system: System): SectionScene['ice'] {
+function iceOf({ yOf, scale, end: to }: LaidOut, { levels: { known }, snow = 0, frame }: SectionInput): SectionScene['ice'] {
   if (known.pond === undefined || !known.sheet) return null;
   return {
     y: yOf(known.pond + (1 - ICE_RATIO) * known.sheet),
@@ -207,7 +193,7 @@ function iceOf({ known }: Water, to: number, yOf: (z: number) => number, scale: 
     snow: snow * scale,
     from: 0,
     to,
-    text: `${printLength(known.sheet, system)} of ice`,
+    text: `${printLength(known.sheet, frame.system)} of ice`,
   };
 }
 

@@ -60,14 +60,19 @@ export interface Scales {
   bottom: number;
 }
 
+/** The water of the section, and its bed along the shore, m. */
+interface Around {
+  levels: Water;
+  frame: Frame;
+  bedAt: (along: number) => number;
+}
+
 /** One set of the section: its devices where they hang or stand, and the band of its worst device. */
 export function sectionSet(
   view: SetView,
   { label, full }: { label: PlacedLabel & { y: number }; full: string },
   { xOf, yOf, scale, top, bottom }: Scales,
-  levels: Water,
-  frame: Frame,
-  bedAt: (along: number) => number,
+  { levels, frame, bedAt }: Around,
 ): SectionSet {
   const drawn = view.layout.parts.filter((p) => p.device && DEVICES.includes(p.kind));
   const apart = Math.max(50, ...drawn.filter((p) => p.kind !== 'pan').map((p) => p.height * scale + 30));

@@ -12,7 +12,7 @@ import { placingOf } from '#core/run/work';
 import { setTypeOf } from '#core/sets/catalogue';
 import { crewMean, planOf, planSentence, withinSentence, type Candidate, type PlanInput, type Ranked } from '#core/planning/plan';
 import { metOn, type Met } from '#core/planning/met';
-import { suggestionsFor } from '#core/planning/suggest';
+import { suggestionsFor, type Suggestion } from '#core/planning/suggest';
 import { boundariesOf, outsideSentence } from '#core/ground/permission';
 import { clockText, dateText, dayText } from '#core/time/clock';
 import { addDays, instantOf, localDate } from '#core/time/localTime';
@@ -90,11 +90,79 @@ export const offered = (season: Season, station: Station, now: Date, taught: rea
   shyOf: taught.filter((m) => m.water === station.water).flatMap((m) => m.devices),
 });
 
+/** The days of a plan, and how long it is light on the first of them. */
+function daysOf(season: Season, days: readonly string[], now: Date) {
+  const { zone } = season.line;
+  const today = localDate(now, zone);
+  const [setting, back] = freeDays(today, days);
+  const sun = sunOf(setting, zone, season.line);
+  const begin = setting === today && sun.sunrise && now > sun.sunrise ? now : (sun.sunrise ?? instantOf(setting, '07:00', zone));
+  const sunset = sun.sunset ?? instantOf(setting, '17:00', zone);
+  const until = isPlaced(season.line) ? clockText(sunset, season.clock) : null;
+  return {
+    ...{ today, setting, back, until },
+    light: until === null ? Infinity : Math.max(0, Math.floor((sunset.getTime() - begin.getTime()) / 60_000)),
+    nights: Math.round((Date.parse(back) - Date.parse(setting)) / 86_400_000),
+  };
+}
+
+type Yields = Awaited<ReturnType<typeof yieldsOf>>;
+const caughtOf = (list: Yields): number => list.reduce((n, y) => n + y.caught, 0);
+const nightsOf = (list: Yields): number => list.reduce((n, y) => n + y.hours.high / 24, 0);
+
+/** All that places are weighed by. */
+interface Weighing {
+  locals: App.Locals;
+  season: Season;
+  scouted: Awaited<ReturnType<typeof loadScouted>>;
+  /** of the animal that is meant */
+  yields: Yields;
+  leave: ReturnType<typeof boundariesOf>;
+  intended: Awaited<ReturnType<typeof intents>>;
+  species: ReturnType<typeof askedOf>['species'];
+  setting: string;
+}
+
+/** A place as the plan weighs it, with the type that suits it first. */
+function candidateOf(s: Station, suggestion: Suggestion | null, weighing: Weighing): Candidate {
+  const { locals, season, scouted, yields, leave, intended, species, setting } = weighing;
+  const kindOf = (id: string) => season.stations.find((own) => own.id === id)?.kind;
+  const alike = yields.filter((y) => kindOf(y.station) === s.kind);
+  return {
+    id: s.id,
+    name: stationName(s),
+    water: season.waters.find((w) => w.id === s.water)?.name ?? '',
+    activity: scouted.activity(s.id, species) ?? (scouted.activity(s.id) === null ? null : 0),
+    caught: caughtOf(alike),
+    nights: nightsOf(alike),
+    suggestion,
+    ...(suggestion ? { minutes: placingMinutes(season, suggestion.built) } : {}),
+    barred: closedBy(season, s, species, setting) ?? barredOf(locals, season, s, leave),
+    taken: takenOf(season, intended, s),
+  };
+}
+
+/** What is meant for places already: by an intent, or by a set of the bench that does not stand yet. */
+function intendedAt({ season, intended }: Weighing, here: Readonly<Record<string, Station>>, today: string) {
+  const dated = (opens: string | null): string => (opens ? ` for ${dateText(opens, today, season.clock.hours)}` : '');
+  const meant = intended.map((i) => {
+    const place = here[i.station];
+    const said = i.doing === 'left' ? `left unset, ${i.because}` : `${i.type}, ${i.doing}${dated(i.opens)}`;
+    return { id: i.id, station: place?.number ?? 0, text: `${place ? stationName(place) : ''}: ${said}`, href: `/book/${i.entry}` };
+  });
+  const built = season.views
+    .filter((v) => (v.state === 'planned' || v.state === 'prepared') && here[v.station.id])
+    .map((v) => {
+      const text = `${v.number} ${v.name}: ${v.typeName}, ${v.state}${dated(v.opens)}`;
+      return { id: v.id, station: v.station.number, text, href: `/bench/${v.id}` };
+    });
+  return [...meant, ...built].filter((i) => i.text.trim() !== '');
+}
+
 /** The plan: every place of the crew, or of one water, in the order of what it brings, taken or left with its reason. */
 export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   const season = await loadSeason(locals);
   if (!season) return null;
-  const { zone } = season.line;
   const [scouted, yields, ground, intended, taught] = await Promise.all([
     loadScouted(locals),
     yieldsOf(locals),
@@ -104,105 +172,42 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
   ]);
   const free = season.shed.filter((d) => d.set === null && d.condition !== 'broken' && d.condition !== 'lost').length;
   const asked = askedOf(params, free);
-  const today = localDate(locals.now, zone);
-  const [setting, back] = freeDays(today, asked.days);
-  const dark = sunOf(setting, zone, season.line);
-  const begin =
-    setting === today && dark.sunrise && locals.now > dark.sunrise ? locals.now : (dark.sunrise ?? instantOf(setting, '07:00', zone));
-  const sunset = dark.sunset ?? instantOf(setting, '17:00', zone);
-  const until = isPlaced(season.line) ? clockText(sunset, season.clock) : null;
-  const light = until === null ? Infinity : Math.max(0, Math.floor((sunset.getTime() - begin.getTime()) / 60_000));
-  const nights = Math.round((Date.parse(back) - Date.parse(setting)) / 86_400_000);
-  const own = yields.filter((y) => y.species === asked.species);
-  const caughtOf = (list: typeof own): number => list.reduce((n, y) => n + y.caught, 0);
-  const nightsOf = (list: typeof own): number => list.reduce((n, y) => n + y.hours.high / 24, 0);
+  const { species } = asked;
+  const { today, setting, back, until, light, nights } = daysOf(season, asked.days, locals.now);
+  const own = yields.filter((y) => y.species === species);
   const mean = crewMean(caughtOf(own), nightsOf(own));
   const each = season.minutes.place.minutes;
+  const { wanted, handled, people, traps } = asked;
   const input: PlanInput = {
-    wanted: asked.wanted,
-    handled: asked.handled,
-    people: asked.people,
-    traps: asked.traps,
+    ...{ wanted, handled, people, traps, each, nights, mean },
     minutes: asked.minutes ?? light,
-    each,
-    nights,
-    mean,
     isPaced: season.line.schools.pace === 'one',
   };
-
-  const words = (date: string): string => dayText(instantOf(date, '12:00', zone), season.clock);
   const month = Number(setting.slice(5, 7));
-  const kindOf = Object.fromEntries(season.stations.map((s) => [s.id, s.kind]));
-  const waterName = Object.fromEntries(season.waters.map((w) => [w.id, w.name]));
-  const leave = boundariesOf(ground);
   const here = season.stations.filter((s) => !asked.water || s.water === asked.water);
-  const types = Object.fromEntries(here.map((s) => [s.id, suggestionsFor(asked.species, offered(season, s, locals.now, taught), month)]));
-  const candidates = here.map((s): Candidate => {
-    const alike = own.filter((y) => kindOf[y.station] === s.kind);
-    const suggestion = types[s.id]?.find((t) => t.first) ?? null;
-    return {
-      id: s.id,
-      name: stationName(s),
-      water: waterName[s.water] ?? '',
-      activity: scouted.activity(s.id, asked.species) ?? (scouted.activity(s.id) === null ? null : 0),
-      caught: caughtOf(alike),
-      nights: nightsOf(alike),
-      suggestion,
-      ...(suggestion ? { minutes: placingMinutes(season, suggestion.built) } : {}),
-      barred: closedBy(season, s, asked.species, setting) ?? barredOf(locals, season, s, leave),
-      taken: takenOf(season, intended, s),
-    };
-  });
-  const ranked = planOf(candidates, input);
   const byId = Object.fromEntries(here.map((s) => [s.id, s]));
-  const rows = ranked.map((r): PlanRow => {
-    const s = byId[r.id] as Station;
-    return {
-      ...r,
-      number: s.number,
-      name: stationName(s),
-      water: waterName[s.water] ?? '',
-      waterId: s.water,
-      kind: s.kind,
-      use: scouted.use(s.id).sentence,
-      known: scouted.activity(s.id) !== null,
-      types: types[s.id] ?? [],
-    };
+  const types = Object.fromEntries(here.map((s) => [s.id, suggestionsFor(species, offered(season, s, locals.now, taught), month)]));
+  const weighing: Weighing = { ...{ locals, season, scouted, yields: own, intended, species, setting }, leave: boundariesOf(ground) };
+  const candidates = here.map((s) => candidateOf(s, types[s.id]?.find((t) => t.first) ?? null, weighing));
+  const rows = planOf(candidates, input).map((ranked): PlanRow => {
+    const place = byId[ranked.id] as Station;
+    const { id, number, kind, water: waterId } = place;
+    const water = season.waters.find((w) => w.id === waterId)?.name ?? '';
+    const known = scouted.activity(id) !== null;
+    const said = { name: stationName(place), use: scouted.use(id).sentence, types: types[id] ?? [] };
+    return { ...ranked, number, kind, waterId, water, known, ...said };
   });
   const take = rows.filter((r) => r.take);
   const [camera] = await cameraPlaces(locals, season, scouted, here);
+  const words = (date: string): string => dayText(instantOf(date, '12:00', season.line.zone), season.clock);
   return {
-    asked,
-    setting,
-    back,
-    nights,
-    light,
-    each,
+    ...{ asked, setting, back, nights, light, each, free, rows, mean, season },
     sentence: planSentence(take, { day: words(setting), back: words(back), nights, until }, input),
-    free,
-    rows,
-    mean,
     rule: intervalOf(season.line, season.rules, { devices: [], situation: null, underIce: false }).every,
     within: asked.minutes === null ? null : withinSentence(asked.minutes, asked.traps, asked.people, each, take),
     camera: camera?.sentence ?? null,
     waters: season.waters.map((w) => ({ value: w.id, text: w.name })),
-    intended: [
-      ...intended.map((i) => ({
-        id: i.id,
-        station: byId[i.station]?.number ?? 0,
-        text: `${byId[i.station] ? stationName(byId[i.station] as Station) : ''}: ${i.doing === 'left' ? `left unset, ${i.because}` : `${i.type}, ${i.doing}${i.opens ? ` for ${dateText(i.opens, today, season.clock.hours)}` : ''}`}`,
-        href: `/book/${i.entry}`,
-      })),
-      ...season.views
-        .filter((v) => (v.state === 'planned' || v.state === 'prepared') && byId[v.station.id])
-        .map((v) => ({
-          id: v.id,
-          station: v.station.number,
-          text: `${v.number} ${v.name}: ${v.typeName}, ${v.state}${v.opens ? ` for ${dateText(v.opens, today, season.clock.hours)}` : ''}`,
-          href: `/bench/${v.id}`,
-        })),
-    ].filter((i) => i.text.trim() !== ''),
-    season,
+    intended: intendedAt(weighing, byId, today),
   };
 }
 
