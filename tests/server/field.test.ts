@@ -8,7 +8,7 @@ import { idBeside, newId } from '#lib/form/newId';
 import { withEntries } from '#lib/field/overlay';
 import { photoId } from '#lib/photo';
 import type { Answered } from '#lib/field/sent';
-import { broughtUp, inShape, type Since, type Snapshot } from '#lib/field/snapshot';
+import { broughtUp, inShape, photosIn, type Since, type Snapshot } from '#lib/field/snapshot';
 import { seasonIn, seasonOf } from '#lib/season/season';
 import { whoOf } from '#lib/season/who';
 import { startProgram, type Program } from '../support/server';
@@ -149,6 +149,18 @@ describe('what a device takes along', () => {
     assert.equal(old(2).catches, now.catches);
     assert.deepEqual([old(1).catches, old(1).facts.shares], [0, []]);
     assert.equal(inShape(now), now);
+  });
+  it('has its photos kept on the device: sets as they were left, their last checks, the places they stand at, each once', () => {
+    const set = (id: string, station: string, state: string, photoLeft: string | null) => ({ id, station, state, photoLeft });
+    const facts = {
+      sets: [set('a', 'p', 'live', 'left'), set('b', 'q', 'pulled', 'old'), set('c', 'p', 'live', null)],
+      places: [
+        { id: 'p', photo: 'place' },
+        { id: 'q', photo: 'elsewhere' },
+      ],
+    };
+    const past = { a: [{ photo: 'check' }, { photo: null }, { photo: 'left' }], b: [{ photo: 'gone' }] };
+    assert.deepEqual(photosIn({ facts, past } as never), ['left', 'check', 'place']);
   });
   it('is brought up to date by what came since, and then is what a new one is', async () => {
     const set = setOf(snapshot, 24);

@@ -5,7 +5,7 @@ import { seasonIn, seasonOf } from '#lib/season/season';
 import { whoOf, type Asker } from '#lib/season/who';
 import { withEntries } from './overlay';
 import { firstOf, moved, newest, photosOf, Refused, sent, sentPhoto } from './send';
-import { inShape, type Snapshot } from './snapshot';
+import { inShape, photosIn, type Snapshot } from './snapshot';
 import { Store, type Kept, type KeptPhoto, type Told, type Waiting } from './store';
 import { noteWaiting } from './waitingHere';
 
@@ -108,7 +108,7 @@ export class Field {
       }
       await this.#store.keep(first);
       await this.#read();
-      void keepPhotos(first.snapshot.facts.sets.flatMap((s) => (s.state === 'live' && s.photoLeft ? [s.photoLeft] : [])));
+      void keepPhotos(photosIn(first.snapshot));
       while (this.waiting.length > 0) {
         const forms = firstOf(this.waiting);
         await this.#sendPhotos(forms);

@@ -55,6 +55,17 @@ export interface Snapshot {
   newest: number;
 }
 
+/** The photos that are looked for on the way: sets as they were left, their last checks, the places they stand at. */
+export function photosIn({ facts, past }: Pick<Snapshot, 'facts' | 'past'>): string[] {
+  const live = facts.sets.filter((s) => s.state === 'live');
+  const places = new Set(live.map((s) => s.station));
+  const all = [
+    ...live.flatMap((s) => [s.photoLeft, ...(past[s.id] ?? []).map((visit) => visit.photo)]),
+    ...facts.places.filter((p) => places.has(p.id)).map((p) => p.photo),
+  ];
+  return [...new Set(all.filter((id) => id !== null))];
+}
+
 /** What came since a snapshot was taken: the members that any newer entry touches, whole; of the readings only the gauges that were read. */
 export type Since = Pick<Snapshot, Always> & Partial<Omit<Snapshot, 'facts' | Always>> & { facts: Partial<Facts> };
 
