@@ -7,6 +7,7 @@ import { fieldsOf, withLeaf } from '#core/record/fields';
 import { SCHEMAS, type Check, type TrapSet } from '#core/record/kinds';
 import { catchText, entrySentence } from '#core/record/sentence';
 import { inches, POUND } from '#core/units/factors';
+import { AS_SET } from '../support/looked';
 
 const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const at = '2026-11-25T13:31:00.000Z';
@@ -24,13 +25,7 @@ const check = (over: Record<string, unknown> = {}, device: Record<string, unknow
     {
       id: id(4),
       stay: id(5),
-      outcome: 'untouched',
-      cause: 'not asked',
-      flags: [],
-      searched: '',
-      felt: 'not said',
-      baitBy: 'not said',
-      catch: null,
+      ...AS_SET,
       ...device,
     },
   ],
@@ -257,13 +252,7 @@ describe('an entry in words', () => {
       const all = devices.map((d, n) => ({
         id: id(20 + n),
         stay: id(30 + n),
-        outcome: 'untouched',
-        cause: 'not asked',
-        flags: [],
-        searched: '',
-        felt: 'not said',
-        baitBy: 'not said',
-        catch: null,
+        ...AS_SET,
         ...d,
       }));
       return entrySentence('check', SCHEMAS.check.parse(check({ devices: all, ...over })), names, 'us');

@@ -83,6 +83,12 @@ describe('the map of a run', () => {
     const stops = Array.from({ length: 9 }, (_, n) => ({ ...stop(String(n), n * 40, 30), label: `${n} east lodge` }));
     const map = runMap(asked({ stops }));
     const rows = map?.stops ?? [];
+    // a label that had to go further is led to from its own mark
+    for (const { leader, x, y } of rows) if (leader) assert.ok(leader.startsWith(`M${x.toFixed(1)} ${y.toFixed(1)}L`));
+    const crowd = runMap(
+      asked({ stops: Array.from({ length: 9 }, (_, n) => ({ ...stop(String(n), n * 40, 4), label: `${n} east lodge` })) }),
+    );
+    assert.ok(crowd?.stops.some((s) => s.leader !== null));
     rows.forEach((one, i) =>
       rows.slice(i + 1).forEach((other) => assert.ok(Math.abs(one.labelY - other.labelY) > 12 || Math.abs(one.labelX - other.labelX) > 60)),
     );

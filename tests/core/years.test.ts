@@ -5,18 +5,13 @@ import type { Check } from '#core/record/kinds';
 import { setTypeOf } from '#core/sets/catalogue';
 import { inches } from '#core/units/factors';
 import { gaveText, meantText } from '#core/words/years';
+import { AS_SET } from '../support/looked';
 
 const device = (over: Partial<Check['devices'][number]>): Check['devices'][number] => ({
   ...{
     id: 'd',
     stay: 's',
-    outcome: 'untouched',
-    cause: 'not asked',
-    flags: [],
-    searched: '',
-    felt: 'not said',
-    baitBy: 'not said',
-    catch: null,
+    ...AS_SET,
   },
   ...over,
 });

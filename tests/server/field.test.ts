@@ -12,6 +12,7 @@ import { broughtUp, inShape, photosIn, type Since, type Snapshot } from '#lib/fi
 import { seasonIn, seasonOf } from '#lib/season/season';
 import { whoOf } from '#lib/season/who';
 import { startProgram, type Program } from '../support/server';
+import { AS_SET } from '../support/looked';
 import { webOf } from '../support/web';
 
 /** A device out of reach: what it takes along, what it computes of it, and what becomes of what it sends. */
@@ -59,17 +60,7 @@ function check(
   const devices = set.stays
     .filter((s) => s.to === null)
     .map(({ id: stay }): Check['devices'][number] => ({
-      ...{
-        id: idBeside(id, stay),
-        stay,
-        outcome,
-        cause: 'not asked',
-        flags: [],
-        searched: '',
-        felt: 'not said',
-        baitBy: 'not said',
-        catch: null,
-      },
+      ...{ ...AS_SET, id: idBeside(id, stay), stay, outcome },
       ...(outcome === 'catch'
         ? {
             catch: {

@@ -22,6 +22,7 @@ import { fieldsOf, withLeaf } from '#core/record/fields';
 import { KINDS, type Check, type Kind, type Draft, type TrapSet } from '#core/record/kinds';
 import { inches } from '#core/units/factors';
 import { startCluster, type Cluster } from '../support/cluster';
+import { AS_SET } from '../support/looked';
 
 const NOW = new Date('2026-11-25T11:22:00Z');
 let cluster: Cluster;
@@ -92,13 +93,7 @@ function untouched(set: TrapSet, at: string): Check {
     devices: set.stays.map((stay) => ({
       id: v7(),
       stay: stay.id,
-      outcome: 'untouched',
-      cause: 'not asked',
-      flags: [],
-      searched: '',
-      felt: 'not said',
-      baitBy: 'not said',
-      catch: null,
+      ...AS_SET,
     })),
   };
 }

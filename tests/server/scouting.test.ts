@@ -394,10 +394,12 @@ describe('guided readings, ledger, counting, plan', () => {
     const [roll] = await rows('camera', { source: 'typed' });
     assert.deepEqual([roll?.station_id, roll?.set_id], [stations['12'], null]);
     // where several sets stand at a place, the camera looks at one of them
-    const [before] = await rows('trap_set', { station_id: stations['12'] });
+    const [before] = await rows('trap_set', { station_id: stations['12'], state: 'live' });
     const hung = { eventStation: `${stations['12'] ?? ''} ${String(before?.id)}`, eventAt: '2026-11-22T20:05', eventCount: '1' };
     saved(await typed(hung), /taken=1/);
     assert.equal((await rows('camera', { set_id: before?.id })).length, 1);
+    const elsewhere = `${stations['13'] ?? ''} ${String(before?.id)}`;
+    refused(await typed({ ...hung, eventStation: elsewhere, eventAt: '2026-11-22T21:05' }), 400, /Choose where the camera hung/);
     refused(await typed({ ...hung, eventStation: '', eventAt: '2026-11-22T21:05' }), 400, /Choose where the camera hung/);
   });
   it('a lodge that looks live and is not, and one that looks dead and is live', async () => {

@@ -20,6 +20,7 @@ import { sets, setOf } from '#server/repositories/sets';
 import type { TrapSet } from '#core/record/kinds';
 import { startCluster, type Cluster } from '../support/cluster';
 import type { Told } from '../support/writer';
+import { AS_SET } from '../support/looked';
 
 const NOW = new Date('2026-11-25T11:22:00Z');
 const run = promisify(execFile);
@@ -127,13 +128,7 @@ describe('taking back what a form wrote', () => {
     devices: set.stays.map(({ id: stay }) => ({
       id: v7(),
       stay,
-      outcome: 'untouched',
-      cause: 'not asked',
-      flags: [],
-      searched: '',
-      felt: 'not said',
-      baitBy: 'not said',
-      catch: null,
+      ...AS_SET,
     })),
   });
   const pulled = (set: TrapSet): TrapSet => ({

@@ -8,6 +8,7 @@ import type { NewEntry } from '#core/record/entry';
 import { devices } from '#server/repositories/gear';
 import { gauges } from '#server/repositories/places';
 import { setOf, sets } from '#server/repositories/sets';
+import { AS_SET } from './looked';
 
 /**
  * A server process that writes to a database which others write to as well: readings, checks, changes and pulls of sets, tags, counts.
@@ -45,13 +46,7 @@ const visit = (set: TrapSet, change: Check['change']): Check => ({
     .map(({ id: stay }) => ({
       id: v7(),
       stay,
-      outcome: 'untouched',
-      cause: 'not asked',
-      flags: [],
-      searched: '',
-      felt: 'not said',
-      baitBy: 'not said',
-      catch: null,
+      ...AS_SET,
     })),
 });
 

@@ -2,7 +2,7 @@ import { way, type Position } from '../ground/geodesic';
 import type { GroundKind, Shape } from '../record/scouting';
 import { FOOT, type System } from '../units/factors';
 import { textWidth } from './labels';
-import { placeAround } from './placing';
+import { placeAround, type Box } from './placing';
 
 export interface Stop {
   id: string;
@@ -25,8 +25,8 @@ export interface RunMapAsked<T extends Stop> {
 }
 
 export interface RunMap<T extends Stop> {
-  /** with their places on the drawing, and of their labels' left ends at their middle, px */
-  stops: (T & { x: number; y: number; labelX: number; labelY: number })[];
+  /** with their places on the drawing, and of their labels' left ends at their middle, px; a path from the mark to a label that lies apart */
+  stops: (T & { x: number; y: number; labelX: number; labelY: number; leader: string | null })[];
   lines: { kind: GroundKind; d: string }[];
   here: { x: number; y: number } | null;
   /** a length that reads round, m, and how long it is drawn, px */
@@ -38,6 +38,8 @@ const LEAST = 60;
 const MARGIN = 34;
 type Plane = readonly [east: number, north: number];
 const TEXT = 14;
+/** A label further from its mark than this does not show whose it is, px. */
+const APART = 16;
 
 /**
  * The stops of a run as they lie on the ground, north up: distances from the middle are true, and over some miles all of them are.
@@ -65,7 +67,8 @@ export function runMap<T extends Stop>({ stops, ground, here, within, width, hei
     const [x, y] = onPaper(lie[i] ?? [0, 0]);
     return inFrame([x, y], width, height) ? [{ ...stop, x, y }] : [];
   });
-  const marks = placed.map(({ x, y }) => ({ x: x - 9, y: y - 9, width: 18, height: 18 }));
+  const at = mine && inFrame(onPaper(mine), width, height);
+  const marks = [...placed, ...(at ? [at] : [])].map(({ x, y }) => ({ x: x - 9, y: y - 9, width: 18, height: 18 }));
   const boxes = placeAround(
     placed.map(({ x, y, label }) => {
       const own = textWidth(label, TEXT) + 4;
@@ -86,11 +89,19 @@ export function runMap<T extends Stop>({ stops, ground, here, within, width, hei
     marks,
   );
   return {
-    stops: placed.map((stop, i) => ({ ...stop, labelX: (boxes[i]?.x ?? 0) + 2, labelY: (boxes[i]?.y ?? 0) + TEXT / 2 + 1 })),
+    stops: placed.map((stop, i) => labelledBy(stop, boxes[i] ?? { x: stop.x, y: stop.y, width: 0, height: 0 })),
     lines: ground.flatMap(({ kind, shape }) => (shape.type === 'Point' ? [] : [{ kind, d: pathOf(shape, (at) => onPaper(plane(at))) }])),
-    here: mine && inFrame(onPaper(mine), width, height),
+    here: at,
     bar: barOf(scale, width / 3, system),
   };
+}
+
+/** A stop with its label; where that had to go further than beside its mark, a thin line leads to it. */
+function labelledBy<T extends { x: number; y: number }>(stop: T, { x, y, width, height }: Box) {
+  const [nearX, nearY] = [Math.min(Math.max(stop.x, x), x + width), Math.min(Math.max(stop.y, y), y + height)];
+  const isApart = Math.hypot(nearX - stop.x, nearY - stop.y) > APART;
+  const leader = isApart ? `M${stop.x.toFixed(1)} ${stop.y.toFixed(1)}L${nearX.toFixed(1)} ${nearY.toFixed(1)}` : null;
+  return { ...stop, labelX: x + 2, labelY: y + TEXT / 2 + 1, leader };
 }
 
 const square = (both: number): Plane => [both, both];

@@ -16,7 +16,7 @@
   let { field, season }: { field: Field; season: Season } = $props();
   const [WIDTH, HEIGHT] = [360, 400];
   /** What lies around the one who walks, m. */
-  const AROUND = 150;
+  const AROUND = 120;
   /** So many have their numbers alone. */
   const MANY = 8;
 
@@ -88,6 +88,7 @@
   {#if map}
     <svg viewBox="0 0 {WIDTH} {HEIGHT}" role="img" aria-label="The sets on their ground, north up. The list below says where each one is.">
       {#each map.lines as { kind, d }, i (i)}<path {d} class={kind.replaceAll(' ', '-')} class:area={d.endsWith('Z')} />{/each}
+      {#each map.stops as { id, leader } (id)}{#if leader}<path class="leader" d={leader} />{/if}{/each}
       {#each map.stops as stop (stop.id)}
         <g transform="translate({stop.x - 9} {stop.y - 9})"><StateMark verdict={stop.verdict} /></g>
         <text x={stop.labelX} y={stop.labelY}>{stop.label}</text>
@@ -158,6 +159,10 @@
   .boundary-of-permission {
     stroke: var(--edge);
     stroke-dasharray: 2 6;
+  }
+  .leader {
+    stroke: var(--ink);
+    stroke-width: 1;
   }
   .here {
     stroke: var(--out);

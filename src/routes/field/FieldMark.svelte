@@ -2,7 +2,7 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { STATION_KINDS } from '#core/stations/kinds';
-  import { printLength, printWay } from '#core/units/length';
+  import { printWay } from '#core/units/length';
   import type { Field } from '$lib/field/client.svelte';
   import { alongOf, markEntries, nearestWater } from '#lib/field/entries';
   import { newId } from '#lib/form/newId';
@@ -51,7 +51,7 @@
   <p class="quiet"><a class="link" href="/field">The run</a></p>
   <h1>Mark a place</h1>
   <p role="status">
-    {#if here}The receiver says where, within {printLength(
+    {#if here}The receiver says where, within {printWay(
         here.coords.accuracy,
         field.asker?.who.person.system ?? 'us',
       )}.{:else}{receiver.silent || 'Waiting for the receiver …'}{/if}

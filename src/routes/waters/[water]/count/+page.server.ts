@@ -71,11 +71,16 @@ const hungAt = (stations: readonly Station[], { sets }: Season) =>
     return [{ value: s.id, text: stationName(s) }, ...before];
   });
 
-/** The place, and the set of it, that were chosen in a form. */
-function hungIn(read: Reader, field: string, stations: readonly Station[]): { station: Station; set: string | null } | null {
-  const [id, set] = read.text(field).split(' ');
+/** The place, and the set that stands at it, as they were chosen in a form. */
+function hungIn(
+  read: Reader,
+  field: string,
+  stations: readonly Station[],
+  { sets }: Season,
+): { station: Station; set: string | null } | null {
+  const [id, set = null] = read.text(field).split(' ');
   const station = stations.find((s) => s.id === id);
-  if (station) return { station, set: set ?? null };
+  if (station && (set === null || sets.some((own) => own.id === set && own.station === id))) return { station, set };
   read.refuse(field, 'Choose where the camera hung.');
   return null;
 }
@@ -129,7 +134,7 @@ export const actions: Actions = {
   file: async ({ request, locals, params }) => {
     const { season, stations } = await waterOf(locals, params.water);
     const read = reader(await request.formData(), locals.who);
-    const hung = hungIn(read, 'station', stations);
+    const hung = hungIn(read, 'station', stations, season);
     const rows = rowsIn(read);
     if (!read.ok() || !hung) return refused(read);
     const plan = await planned(locals, params.water, hung.station.id, rows, season.line.zone);
@@ -149,7 +154,7 @@ export const actions: Actions = {
   typed: async ({ request, locals, params }) => {
     const { season, stations } = await waterOf(locals, params.water);
     const read = reader(await request.formData(), locals.who);
-    const hung = hungIn(read, 'eventStation', stations);
+    const hung = hungIn(read, 'eventStation', stations, season);
     const at = read.text('eventAt') === '' ? undefined : read.instant('eventAt', season.line.zone);
     if (read.text('eventAt') === '') read.refuse('eventAt', 'Say when it came.');
     if (read.text('eventCount') === '') read.refuse('eventCount', 'Say how many were in the picture at once: 1.');
@@ -176,7 +181,7 @@ export const actions: Actions = {
   simulated: async ({ request, locals, params }) => {
     const { season, stations } = await waterOf(locals, params.water);
     const read = reader(await request.formData(), locals.who);
-    const hung = hungIn(read, 'simStation', stations);
+    const hung = hungIn(read, 'simStation', stations, season);
     if (!hung || !read.ok()) return refused(read);
     const { station, set } = hung;
     const { zone } = season.line;
