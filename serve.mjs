@@ -25,12 +25,13 @@ const { handler } = await import('./build/handler.js');
 /** Pages and data go out compressed: signal is thin where they are read. */
 const squeeze = compression();
 
+const named = (process.env.ZAPRUD_HOSTS ?? '').split(',').filter(Boolean);
 const allowed = new Set([
   `127.0.0.1:${port}`,
   `localhost:${port}`,
   `[::1]:${port}`,
   ...reached,
-  ...(process.env.ZAPRUD_HOSTS ?? '').split(',').filter(Boolean),
+  ...named,
 ]);
 
 function plain(response, status, title, sentence) {
@@ -62,7 +63,8 @@ const server = http.createServer((request, response) => {
     request.resume();
     return plain(response, 411, 'How long?', 'A form says its length before it is sent. Go back and send it again.');
   }
-  request.headers['x-zaprud-protocol'] = 'http';
+  // whoever names the hosts has a server of his own before this one, and it says how it was asked
+  request.headers['x-zaprud-protocol'] = named.length > 0 && request.headers['x-forwarded-proto'] === 'https' ? 'https' : 'http';
   squeeze(request, response, () => handler(request, response, () => plain(response, 404, 'Not here', 'There is no such page.')));
 });
 
@@ -80,7 +82,8 @@ server.on('error', (error) => {
 });
 server.listen(port, host, () => {
   console.log(`  Zaprud is open at http://${isOnNetwork ? '127.0.0.1' : host}:${port}   (Ctrl-C stops it)`);
-  for (const at of reached) console.log(`  On your network at http://${at} for devices that are paired, under People`);
+  for (const at of reached) console.log(`  On your network at http://${at} for devices that are let in, under People`);
+  if (named.length > 0 || process.env.ZAPRUD_DOOR === 'closed') console.log('  Everybody signs in, at this machine too: ./invite NAME lets the first one in');
 });
 
 let stopping = false;

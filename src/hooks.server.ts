@@ -3,8 +3,9 @@ import { redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
 import { stringify } from 'devalue';
 import { now } from '$lib/server/clock';
 import { isId } from '#lib/form/newId';
-import { AWAY_SENTENCE, db, isAway } from '$lib/server/database';
-import { isNear, owns } from '$lib/server/pairing';
+import { AWAY_SENTENCE, atDoor, db, inCrew, isAway } from '$lib/server/database';
+import { callerOf, type Caller } from '$lib/server/door/caller';
+import { DOORS, isOpenTo } from '$lib/server/door/rooms';
 import { plainPage, sendAgainPage } from '$lib/server/plainPage';
 import { probe } from '$lib/server/ready';
 import { whoIs } from '$lib/server/repositories/places';
@@ -22,20 +23,13 @@ export const handle: Handle = async ({ event, resolve }) => {
     html.replace('%zaprud.theme%', themeOf(event.cookies.get('theme'), event.locals.sunIsDown ?? false, event.url.pathname));
   const send = () => resolve(event, { transformPageChunk: ({ html }) => themed(html) });
   try {
-    const near = isNear(event.getClientAddress(), event.request.headers);
-    const paired = near ? null : await owns(event.cookies.get('device'), event.locals.now);
-    if (!near && !paired) return guarded(await unpaired(event, send));
-    // a paired device works as the person it was paired for, and as no other
-    const picked = paired ? paired.person_id : event.cookies.get('person');
-    event.locals.isNear = near;
-    const found = await whoIs(db(), picked && isId(picked) ? picked : undefined);
-    event.locals.isPicked = found?.person.id === picked;
-    if (found) event.locals.who = whoOf(found.crew, found.person);
-    else if (event.url.pathname !== '/begin') redirect(303, '/begin');
-    const response = await send();
+    const caller = await atDoor(() => callerOf(event, event.locals.now));
+    if (caller.from === 'nowhere' || DOORS.includes(event.url.pathname))
+      return guarded(await atDoor(() => outside(event, send)), event.url);
+    const response = await inCrew(caller, () => inside(event, caller, send));
     const isAwayNow = event.locals.isAway && response.status >= 500;
     if (isAwayNow && typed) return await keepTyped(event, typed);
-    return guarded(isAwayNow ? new Response(response.body, { status: 503, headers: response.headers }) : response);
+    return guarded(isAwayNow ? new Response(response.body, { status: 503, headers: response.headers }) : response, event.url);
   } catch (error) {
     if (!isAway(error)) throw error;
     logAway(event);
@@ -59,21 +53,45 @@ function onlyIds(params: Partial<Record<string, string>>): void {
   for (const [name, value] of Object.entries(params)) if (!NAMES.includes(name) && !isId(value ?? '')) params[name] = NOBODY;
 }
 
-/** Nothing answers a device that was not paired but the page on which it is. */
-async function unpaired({ url, request }: Parameters<Handle>[0]['event'], send: () => Response | Promise<Response>): Promise<Response> {
-  if (url.pathname === '/pair') return send();
+type Event = Parameters<Handle>[0]['event'];
+type Send = () => Response | Promise<Response>;
+
+/** Answers one who was let in, as the person he is; a device works as the person it was let in for, and as no other. */
+async function inside(event: Event, caller: Caller, send: Send): Promise<Response> {
+  const { locals, cookies, url, route, request } = event;
+  const picked = caller.person ?? cookies.get('person');
+  const found = await whoIs(db(), picked && isId(picked) ? picked : undefined);
+  Object.assign(locals, {
+    isNear: caller.from === 'here',
+    role: caller.role,
+    device: caller.device ?? null,
+    isPicked: found?.person.id === picked,
+  });
+  if (found) locals.who = whoOf(found.crew, found.person);
+  else if (url.pathname !== '/begin') redirect(303, '/begin');
+  if (!isOpenTo(caller.role, route.id)) return request.method === 'GET' && url.pathname === '/morning' ? toShared() : notHere();
+  return send();
+}
+
+const toShared = (): Response => new Response(null, { status: 303, headers: { location: '/shared' } });
+const notHere = (): Response => plainPage(404, 'Not here', 'There is no such page.');
+
+/** Nothing answers one who was not let in but the pages on which he is. */
+async function outside({ url, request }: Event, send: Send): Promise<Response> {
+  if (DOORS.includes(url.pathname)) return send();
   if (request.method === 'GET' && (request.headers.get('accept') ?? '').includes('text/html'))
-    return new Response(null, { status: 303, headers: { location: '/pair' } });
+    return new Response(null, { status: 303, headers: { location: '/signin' } });
   return plainPage(
     401,
-    'Not paired',
-    'This device was not paired with Zaprud, or was ended. Have a code shown at the machine, under People.',
+    'Not signed in',
+    'This device is not signed in with Zaprud, or was ended. Sign in, or have a code shown at the machine, under People.',
   );
 }
 
 /** What a page may load and who may frame it; it says nothing of where it was read, and no shared cache keeps it. */
-function guarded(response: Response): Response {
+function guarded(response: Response, url: URL): Response {
   for (const [name, value] of GUARDS) if (!response.headers.has(name)) response.headers.set(name, value);
+  if (url.protocol === 'https:') response.headers.set('strict-transport-security', 'max-age=31536000');
   return response;
 }
 

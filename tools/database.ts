@@ -16,9 +16,15 @@ async function prepare(flags: Set<string>): Promise<void> {
     const done = await migrate(db);
     if (done.length > 0) say(`Brought the record to its newest shape (${done.length} ${done.length === 1 ? 'step' : 'steps'}).`);
     await demo(db, flags);
+    await letProgramIn(db, process.env.ZAPRUD_PROGRAM_PASSWORD);
   } finally {
     await db.destroy();
   }
+}
+
+/** The program's own sign-in to the database, as the role that owns nothing. The password is ours and hexadecimal. */
+async function letProgramIn(db: ReturnType<typeof connect>, password: string | undefined): Promise<void> {
+  if (password && /^[0-9a-f]+$/.test(password)) await db.raw(`alter role zaprud_program login password '${password}'`);
 }
 
 async function demo(db: ReturnType<typeof connect>, flags: Set<string>): Promise<void> {

@@ -44,7 +44,7 @@ async function run(file: string): Promise<void> {
     say(
       `${many(head.entries, 'entry', 'entries')} of ${head.crews.map((c) => c.name).join(', ')} are the record now; ${onlyThere} of them were not here.`,
     );
-    say(`Digest ${digest}${head.digest === digest ? ', as when the copy was made' : ''}. Phones are paired again under People.`);
+    say(`Digest ${digest}${head.digest === digest ? ', as when the copy was made' : ''}. Who may come in here stays as it was.`);
   } finally {
     await db.destroy();
   }

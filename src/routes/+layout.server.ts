@@ -20,8 +20,8 @@ function overdueOf(season: Season | null, now: Date): { id: string; text: string
 }
 
 export const load: LayoutServerLoad = async ({ locals, cookies, route }) => {
-  // the field part has its own facts
-  if (!locals.who || route.id === '/field')
+  // the field part has its own facts, and a client sees nothing of the line
+  if (!locals.who || route.id === '/field' || locals.role === 'reader')
     return {
       who: null,
       theme: cookies.get('theme') ?? 'auto',

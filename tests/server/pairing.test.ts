@@ -29,8 +29,8 @@ async function far(path: string, { cookie = '', form }: { cookie?: string; form?
 }
 
 async function codeFor(name: string): Promise<string> {
-  const page = await post('/people?/pair', { for: people[name] ?? '' });
-  const [, code] = /class="big mono[^"]*">([A-Z2-9]{4} [A-Z2-9]{4})</.exec(page.text) ?? [];
+  const page = await post('/people/door?/invite', { entry: uuid(), person: people[name] ?? '', newName: '', role: 'trapper', how: 'code' });
+  const [, code] = />([A-Z2-9]{4} [A-Z2-9]{4})</.exec(page.text) ?? [];
   assert.ok(code, page.text.slice(0, 300));
   return code;
 }
@@ -39,13 +39,13 @@ describe('a device beyond this machine', () => {
   it('gets no answer before it is paired, whatever it asks for and whoever it says it is', async () => {
     for (const path of ['/morning', '/field', '/book', '/people']) {
       const { status, location } = await far(path, { cookie: `person=${people['Wren Ostby']}` });
-      assert.deepEqual([status, location], [303, '/pair'], path);
+      assert.deepEqual([status, location], [303, '/signin'], path);
     }
     const facts = await fetch(`${program.base}/field/facts`, { headers: FAR });
     assert.equal(facts.status, 401);
     assert.ok(!(await facts.text()).includes('south mound'));
     assert.equal((await far('/morning?/undo', { form: { entry: uuid() } })).status, 401);
-    assert.match((await far('/pair')).text, /Only devices that were paired get an answer here/);
+    assert.match((await far('/pair')).text, /A code is shown at the machine itself/);
   });
 
   it('is paired with a code, once, for one person, and works as nobody else', async () => {
@@ -53,7 +53,7 @@ describe('a device beyond this machine', () => {
     const mine = Object.keys(people).find((n) => n !== other && n !== 'Wren Ostby') ?? 'Wren Ostby';
     const code = await codeFor(mine);
     const paired = await far('/pair', { form: { code: code.toLowerCase(), name: 'Blue phone' } });
-    assert.deepEqual([paired.status, paired.location], [303, '/field']);
+    assert.deepEqual([paired.status, paired.location], [303, '/']);
     assert.match(paired.given, /HttpOnly/);
     assert.match(paired.given, /SameSite=Strict/);
     const [cookie = ''] = paired.given.split(';');
@@ -64,23 +64,23 @@ describe('a device beyond this machine', () => {
 
     assert.match((await far('/morning', { cookie: `${cookie}; person=${people[other]}` })).text, new RegExp(mine));
     assert.equal((await far('/people?/pick', { cookie, form: { person: people[other] ?? '' } })).status, 403);
-    assert.equal((await far('/people?/pair', { cookie, form: { for: people[mine] ?? '' } })).status, 403);
+    assert.equal((await far('/people/door?/invite', { cookie, form: { person: people[mine] ?? '' } })).status, 403);
     assert.equal((await far('/pair', { form: { code, name: 'Second' } })).status, 403, 'a code is used once');
 
-    const page = await get('/people');
+    const page = await get('/people/door');
     assert.match(page, /Blue phone/);
     const [device] = await rows('paired_device', { name: 'Blue phone' });
-    saved(await post('/people?/endDevice', { device: String(device?.id) }), /people/);
-    assert.deepEqual((await far('/morning', { cookie })).location, '/pair');
+    saved(await post('/people/door?/endDevice', { device: String(device?.id) }), /door/);
+    assert.deepEqual((await far('/morning', { cookie })).location, '/signin');
   });
 
   it('finds no code by trying: after a few wrong ones even the right one waits', async () => {
     const code = await codeFor('Wren Ostby');
     const wrong = [];
     for (let i = 0; i < 9; i += 1) wrong.push((await far('/pair', { form: { code: `AAAA AAA${i}`, name: '' } })).text);
-    assert.match(wrong[0] ?? '', /That code is wrong, was used, or is older than ten minutes/);
-    assert.match(wrong.at(-1) ?? '', /Too many wrong codes\. Wait ten minutes/);
-    assert.match((await far('/pair', { form: { code, name: '' } })).text, /Too many wrong codes/);
+    assert.match(wrong[0] ?? '', /That code is wrong, was used, or is too old/);
+    assert.match(wrong.at(-1) ?? '', /Too many tries\. Wait ten minutes/);
+    assert.match((await far('/pair', { form: { code, name: '' } })).text, /Too many tries/);
     assert.equal((await rows('paired_device', { ended_at: null })).length, 0);
   });
 });

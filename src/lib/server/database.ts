@@ -1,3 +1,5 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
+import type { Role } from '#core/door/roles';
 import knexModule, { type Knex } from 'knex';
 import pg from 'pg';
 
@@ -13,16 +15,89 @@ function oneLine(message: unknown): void {
   console.error(`database: ${String(message).split('\n')[0]}`);
 }
 
-/** A pool for one database; its tables are looked for in the schemas named, in their order. */
-export function connect(url: string, searchPath: string[] = ['public']): Knex {
-  return knexModule({
+/** The plans of the few statements that a page asks are kept, and none is worth compiling. */
+const PLANS = '-c plan_cache_mode=force_generic_plan -c jit=off';
+
+const pooled = (url: string, options: string, searchPath: string[], pool: Knex.PoolConfig = {}): Knex =>
+  knexModule({
     client: 'pg',
     searchPath,
-    // a page asks the same few statements: their plans are kept, and none is worth compiling
-    connection: { connectionString: url, connectionTimeoutMillis: 4000, options: '-c plan_cache_mode=force_generic_plan -c jit=off' },
+    connection: { connectionString: url, connectionTimeoutMillis: 4000, options },
     log: { warn: oneLine, error: oneLine, debug: oneLine, deprecate: oneLine },
-    pool: { min: 0, max: 10, acquireTimeoutMillis: 5000 },
+    pool: { min: 0, max: 10, acquireTimeoutMillis: 5000, ...pool },
   });
+
+/** The owner's pool for one database, which sees every crew: for tools and migrations. Tables are looked for in the schemas named, in their order. */
+export const connect = (url: string, searchPath: string[] = ['public']): Knex => pooled(url, `${PLANS} -c zaprud.all=on`, searchPath);
+
+/** For whom a statement is asked: a crew, or the door, which tells whose crew a caller is of. */
+type Standing = { crew: string; role: Role } | 'door';
+const standing = new AsyncLocalStorage<Standing>();
+
+/** Does a piece of work in which the database shows the rows of one crew, and takes no others. A statement goes out when it is awaited: here. */
+export const inCrew = <T>({ crew, role }: { crew: string; role: Role }, work: () => T | Promise<T>): Promise<T> =>
+  standing.run({ crew, role }, async () => await work());
+/** Does what comes before a crew is known: the database shows what opens the door, and nothing of any record. */
+export const atDoor = <T>(work: () => T | Promise<T>): Promise<T> => standing.run('door', async () => await work());
+
+/** What the one may do for whom work is done just now; null where a tool works for nobody. */
+export function roleNow(): Role | null {
+  const whom = standing.getStore();
+  return typeof whom === 'object' ? whom.role : null;
+}
+
+/** A page's statement may take so long, ms: longer, and it is ended. */
+const STATEMENT_LIMIT = 30_000;
+
+interface Raw {
+  query(text: string, values?: unknown[]): Promise<{ rows: Record<string, unknown>[] }>;
+  standsFor?: string;
+}
+
+/**
+ * The pool of a server: it works as a role that owns no table, and a connection is told for whom before a statement goes over it. What is
+ * asked for nobody gets no row.
+ */
+export function connectAsProgram(url: string): Knex {
+  const knex = pooled(url, `${PLANS} -c statement_timeout=${STATEMENT_LIMIT}`, ['public'], {
+    afterCreate: (connection: Raw, done: (error: unknown, connection: Raw) => void) => {
+      leaveOwner(connection).then(
+        () => done(null, connection),
+        (error: unknown) => done(error, connection),
+      );
+    },
+  });
+  const client = knex.client as { acquireConnection(): Promise<Raw>; releaseConnection(connection: Raw): Promise<void> };
+  const acquire = client.acquireConnection.bind(client);
+  client.acquireConnection = async () => {
+    const connection = await acquire();
+    try {
+      await standFor(connection, standing.getStore());
+    } catch (error) {
+      await client.releaseConnection(connection);
+      throw error;
+    }
+    return connection;
+  };
+  return knex;
+}
+
+const PROGRAM = 'zaprud_program';
+
+/** Where the login owns the tables, it puts that off. */
+async function leaveOwner(connection: Raw): Promise<void> {
+  const { rows } = await connection.query(
+    `select 1 from pg_roles where rolname = '${PROGRAM}' and rolname <> current_user and pg_has_role(current_user, oid, 'member')`,
+  );
+  if (rows.length > 0) await connection.query(`set role ${PROGRAM}`);
+}
+
+async function standFor(connection: Raw, whom: Standing | undefined): Promise<void> {
+  const crew = typeof whom === 'object' ? whom.crew : '';
+  const door = whom === 'door' ? 'on' : '';
+  if (connection.standsFor === `${crew} ${door}`) return;
+  await connection.query(`select set_config('zaprud.crew', $1, false), set_config('zaprud.door', $2, false)`, [crew, door]);
+  connection.standsFor = `${crew} ${door}`;
 }
 
 const statements = new Map<string, string>();
@@ -43,7 +118,7 @@ let pool: Knex | undefined;
 /** The pool of this server, opened at first use from `DATABASE_URL`. */
 export function db(): Knex {
   if (!process.env.DATABASE_URL) throw new Error('DATABASE_URL is not set: start Zaprud with ./start, or name a PostgreSQL database');
-  pool ??= connect(process.env.DATABASE_URL);
+  pool ??= connectAsProgram(process.env.DATABASE_URL);
   return pool;
 }
 

@@ -1,5 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { db } from '$lib/server/database';
+import { db, inCrew } from '$lib/server/database';
 import { attempt, refused } from '$lib/server/form';
 import { reader } from '#lib/form/reader';
 import { idBeside, newId } from '#lib/form/newId';
@@ -35,21 +35,22 @@ export const actions: Actions = {
       read.refuse('lat', 'A check by the last light needs the place: it gives the hours of light.');
     if (!rule || !read.ok()) return refused(read);
     const named = (name: string, instead: string): string => read.text(name) || read.text(instead);
-    const crew = of('crew');
-    const person = of('person');
+    // who was invited has a crew and a name, and begins its line
+    const invited = locals.who && locals.who.crew !== of('crew') ? locals.who : null;
+    const crew = invited?.crew ?? of('crew');
+    const person = invited?.person.id ?? of('person');
     const common = { crew, occurredAt: locals.now, by: null };
     const entry = (kind: NewEntry['kind'], body: NewEntry['body']): NewEntry =>
       ({ ...common, id: of(`entry ${kind}`), kind, body }) as NewEntry;
-    const result = await attempt(read, async () => {
+    const begin = async (): Promise<void> => {
       await record(
         db(),
-        entry('crew', { id: crew, name: named('crew', 'person') }),
-        entry('person', {
-          id: person,
-          name: read.text('person'),
-          system: read.text('system') === 'metric' ? 'metric' : 'us',
-          measures: {},
-        }),
+        ...(invited
+          ? []
+          : [
+              entry('crew', { id: crew, name: named('crew', 'person') }),
+              entry('person', { id: person, name: read.text('person'), system: read.text('system') === 'metric' ? 'metric' : 'us', measures: {} }),
+            ]),
         entry('line', {
           id: of('line'),
           name: named('line', 'water'),
@@ -70,7 +71,8 @@ export const actions: Actions = {
         }),
         entry('gauge', { id: of('gauge'), water: of('water'), name: 'gauge', surface: 'pond', zero: 0 }),
       );
-    });
+    };
+    const result = await attempt(read, () => inCrew({ crew, role: invited ? locals.role : 'owner' }, begin));
     if ('failure' in result) return result.failure;
     cookies.set('person', person, { path: '/', maxAge: 60 * 60 * 24 * 365, sameSite: 'lax', httpOnly: true, secure: false });
     redirect(303, `/waters/${of('water')}`);

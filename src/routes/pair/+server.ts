@@ -1,32 +1,40 @@
 import { redirect } from '@sveltejs/kit';
 import { formIn } from '$lib/server/form';
-import { pair } from '$lib/server/pairing';
-import { escape, plainPage } from '$lib/server/plainPage';
+import { addressOf } from '$lib/server/door/caller';
+import { ownerOfCode } from '$lib/server/door/codes';
+import { begin } from '$lib/server/door/session';
+import { isTooOften, missed, TOO_OFTEN } from '$lib/server/door/throttle';
+import { doorPage, field } from '$lib/server/door/page';
 import type { RequestHandler } from './$types';
 
-const YEAR = 60 * 60 * 24 * 365;
-
 const page = (status: number, sentence: string, code: string) =>
-  plainPage(
+  doorPage(
     status,
     'Pair this device',
     sentence,
-    `<form method="post" action="/pair"><p><label>Code<br><input name="code" value="${escape(code)}" autocomplete="off" autocapitalize="characters" required style="font:inherit;padding:.6rem;width:12em"></label></p><p><label>What this device is called<br><input name="name" value="Phone" maxlength="60" style="font:inherit;padding:.6rem;width:12em"></label></p><button>Pair it</button></form>`,
+    `<form method="post" action="/pair">${field('Code', 'code', { value: code, autocomplete: 'off', autocapitalize: 'characters' })}${field('What this device is called', 'name', { value: 'Phone', maxlength: '60' })}<button>Pair it</button></form><p><a href="/signin">Sign in with a name instead</a></p>`,
   );
 
-/** What a device beyond this machine is shown until it is paired. */
+/** What a device is shown that was sent a code or a link. */
 export const GET: RequestHandler = ({ url }) =>
   page(
     200,
-    'Only devices that were paired get an answer here. The code is shown at the machine itself, under People.',
-    url.searchParams.get('code') ?? '',
+    'A code is shown at the machine itself, under People, or comes as a link from whose crew it is. It works once.',
+    url.searchParams.get('code')?.slice(0, 60) ?? '',
   );
 
-export const POST: RequestHandler = async ({ request, locals, cookies, url }) => {
+export const POST: RequestHandler = async (event) => {
+  const { request, locals, cookies, url } = event;
   const form = await formIn(request);
-  const typed = String(form.get('code') ?? '').slice(0, 40);
-  const done = await pair(typed, String(form.get('name') ?? ''), locals.now);
-  if ('sentence' in done) return page(403, done.sentence, typed);
-  cookies.set('device', done.token, { path: '/', maxAge: YEAR, sameSite: 'strict', httpOnly: true, secure: url.protocol === 'https:' });
-  redirect(303, '/field');
+  const typed = String(form.get('code') ?? '').slice(0, 60);
+  const address = addressOf(event);
+  const trier = { login: `code ${address}`, address };
+  if (await isTooOften(trier, locals.now)) return page(403, TOO_OFTEN, typed);
+  const owner = await ownerOfCode(typed, locals.now);
+  if (!owner) {
+    await missed(trier, locals.now);
+    return page(403, 'That code is wrong, was used, or is too old. Have a new one shown at the machine, under People.', typed);
+  }
+  await begin(owner, String(form.get('name') ?? ''), { how: 'paired', now: locals.now, cookies, url });
+  redirect(303, '/');
 };

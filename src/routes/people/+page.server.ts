@@ -4,19 +4,16 @@ import { askTimes } from '$lib/server/repositories/checks';
 import { error, redirect } from '@sveltejs/kit';
 import { setTypeOf } from '#core/sets/catalogue';
 import { minutesOf, placedOften, placingOf, TASKS, TIMES_WANTED, WORK_MINUTES, type Takes } from '#core/run/work';
-import { clockOf, daySaid, whenText, type Clock } from '#core/time/clock';
 import { BODY_WORDS, TYPICAL_BODY } from '#core/units/bodyGauge';
 import { parseLength, printLength, smallUnit } from '#core/units/length';
 import { db } from '$lib/server/database';
 import { attempt, refused } from '$lib/server/form';
 import { openedOn, reader } from '#lib/form/reader';
-import { idBeside, isId, newId } from '#lib/form/newId';
+import { idBeside, newId } from '#lib/form/newId';
 import { readPlace } from '$lib/server/placeForm';
 import { bodyOf } from '#core/record/written';
 import { record } from '$lib/server/record/write';
 import { people, sites } from '$lib/server/repositories/places';
-import { addresses, makeCode } from '$lib/server/pairing';
-import { endDevice, pairedDevices } from '$lib/server/repositories/pairing';
 import { currentLine } from '$lib/server/repositories/sets';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -25,22 +22,16 @@ const YEAR = 60 * 60 * 24 * 365;
 export const load: PageServerLoad = async ({ locals }) => {
   const { person } = locals.who;
   const tools = Object.entries(person.measures).filter(([word]) => !(BODY_WORDS as readonly string[]).includes(word));
-  const [crew, devices, line, times] = await Promise.all([
+  const [crew, line, times] = await Promise.all([
     people(db(), locals.who.crew),
-    pairedDevices(db(), locals.who.crew),
     currentLine(db(), locals.who.crew),
     together(db(), { times: askTimes(db(), locals.who.crew, person.id) }),
   ]);
   const takes = minutesOf(person.minutes, times.times);
   return {
     crew,
-    /** paired and ended at the machine itself alone */
     isNear: locals.isNear,
-    isReached: addresses().length > 0,
-    devices: devices.map(({ paired_at, seen_at, ...own }) => ({
-      ...own,
-      ...told(paired_at, seen_at, clockOf(person, line?.zone ?? 'UTC'), locals.now),
-    })),
+    isOwner: locals.role === 'owner',
     opened: crew.find((p) => p.id === person.id)?.entry,
     me: {
       ...person,
@@ -61,11 +52,6 @@ export const load: PageServerLoad = async ({ locals }) => {
   };
 };
 
-const told = (paired: Date, seen: Date, clock: Clock, now: Date) => ({
-  paired: daySaid(paired, now, clock),
-  seen: whenText(seen, now, clock),
-});
-
 const printed = (minutes: number | undefined): string => (minutes === undefined ? '' : String(Number(minutes.toFixed(1))));
 
 /** Where the minutes of a task come from that nobody typed. */
@@ -78,22 +64,6 @@ function saysOf({ minutes, low, high, times, from }: Takes): { says: string; ori
 const degrees = (value: number | null): string => (value === null ? '' : String(Math.round(value * 1e5) / 1e5));
 
 export const actions: Actions = {
-  /** A code with which one device is paired, shown once. */
-  pair: async ({ request, locals }) => {
-    if (!locals.isNear) error(403, 'A device is paired at the machine itself.');
-    const chosen = String((await request.formData()).get('for') ?? '');
-    const person = (await people(db(), locals.who.crew)).find((p) => p.id === chosen);
-    if (!person) error(400, 'Nobody of this crew is called so: choose again from the list.');
-    return { paired: { for: person.name, ...(await makeCode(locals, person.id)) } };
-  },
-
-  endDevice: async ({ request, locals }) => {
-    const id = String((await request.formData()).get('device') ?? '');
-    if (!locals.isNear || !isId(id)) error(403, 'A device is ended at the machine itself.');
-    await endDevice(db(), locals.who.crew, id, locals.now);
-    redirect(303, '/people');
-  },
-
   /** The line's name, zone and place; ground of which nobody said where it lies takes the place with it. */
   line: async ({ request, locals }) => {
     const read = reader(await request.formData(), locals.who);

@@ -1,8 +1,6 @@
 <script lang="ts">
   import OriginKey from '$lib/ui/OriginKey.svelte';
-  import type { ComponentProps } from 'svelte';
   import { enhance } from '$app/forms';
-  import Devices from './Devices.svelte';
   import PlaceFields from '$lib/ui/PlaceFields.svelte';
   import Opened from '$lib/ui/Opened.svelte';
   import Problem from '$lib/ui/Problem.svelte';
@@ -14,7 +12,6 @@
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
-  const paired = $derived((form as { paired?: ComponentProps<typeof Devices>['paired'] } | null)?.paired ?? null);
   const LIGHTS = [
     { value: 'auto', text: 'light in the rooms, dark at a check before dawn' },
     { value: 'firstlight', text: 'firstlight: always light' },
@@ -27,7 +24,8 @@
 <div class="page">
   <h1>People and settings</h1>
   <p class="quiet">
-    Nobody signs in on this machine: whoever opens it works as your crew and sees every place. A device beyond it is paired first.
+    {#if data.isNear}Nobody signs in on this machine: whoever opens it works as your crew and sees every place.{/if}
+    <a href="/people/door">Who may come in, from which device</a>
   </p>
   <Problem text={kept?.problem} />
   <div class="cols">
@@ -52,7 +50,6 @@
         <SelectField label="Light" name="theme" value={data.theme ?? 'auto'} options={LIGHTS} />
         <button class="btn">Use this light</button>
       </form>
-      {#if data.isNear}<Devices crew={data.crew} me={data.me.id} devices={data.devices} isReached={data.isReached} {paired} />{/if}
       {#if data.line}
         <form method="POST" action="?/line" class="sheet mt-4" use:enhance={keeping}>
           <h2>The line</h2>

@@ -15,7 +15,7 @@ export interface Stale {
 export class Refusal extends Error {
   constructor(
     readonly fields: Record<string, string>,
-    readonly code: 'input' | 'conflict' | 'differs' | 'foreign' | 'unknown' | 'stale' = 'input',
+    readonly code: 'input' | 'conflict' | 'differs' | 'unknown' | 'stale' = 'input',
     readonly stale: Stale | null = null,
   ) {
     super(Object.values(fields).join(' '));

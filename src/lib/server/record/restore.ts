@@ -65,11 +65,26 @@ export async function restore(db: Knex, path: string, { connectTo, migrate, step
 
 async function changePlaces(db: Knex): Promise<void> {
   await db.transaction(async (trx) => {
+    for (const table of AT_THE_DOOR) await keepDoor(trx, table);
     // what indexes are made of moves along, before the old schema goes
     await trx.raw('alter extension btree_gist set schema ??', [SCHEMA]);
     await trx.raw('drop schema public cascade');
     await trx.raw('alter schema ?? rename to public', [SCHEMA]);
   });
+}
+
+/** Who may come in is this machine's own: it stays, as far as the copy knows the person and the water. */
+const AT_THE_DOOR = ['account', 'paired_device', 'shared_water'] as const;
+
+async function keepDoor(trx: Knex, table: (typeof AT_THE_DOOR)[number]): Promise<void> {
+  const { rows } = await trx.raw<{ rows: { there: boolean }[] }>(`select to_regclass('public.' || ?) is not null as there`, [table]);
+  if (!rows[0]?.there) return;
+  const water = table === 'shared_water' ? 'and exists (select 1 from ??.water w where w.crew_id = d.crew_id and w.id = d.water_id)' : '';
+  await trx.raw(
+    `insert into ??.?? select d.* from public.?? d
+     where exists (select 1 from ??.person p where p.crew_id = d.crew_id and p.id = d.person_id) ${water}`,
+    [SCHEMA, table, table, SCHEMA, ...(water ? [SCHEMA] : [])],
+  );
 }
 
 /** Entries and photos first; truth is written from them; what waits for a decision names a crew, and comes last. */

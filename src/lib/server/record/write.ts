@@ -5,7 +5,9 @@ import { faultsOf } from '#core/record/faults';
 import { fold } from '#core/record/fold';
 import { BODY_VERSION, KIND_WORDS, SCHEMAS, WITHDRAWABLE, type Body, type Kind } from '#core/record/kinds';
 import type { NewEntry, Withdrawal } from '#core/record/entry';
+import { whyNot, type Asked } from '#core/door/roles';
 import { now } from '../clock';
+import { roleNow } from '../database';
 import { pastOf, type Entry } from '../repositories/entries';
 import { apply } from './apply';
 import { hold, touchedBy } from './locks';
@@ -42,7 +44,10 @@ export async function record(db: Knex, ...entries: (NewEntry | Withdrawal)[]): P
 async function writeAll(trx: Knex, entries: (NewEntry | Withdrawal)[]): Promise<Written> {
   const [first] = entries;
   if (!first) return 'again';
-  const targets = await targetsOf(trx, entries);
+  const role = roleNow();
+  const not = role && whyNot(role, entries.map(asked));
+  if (not) throw new Refusal({ form: not });
+  const targets = await targetsOf(trx, first.crew, entries);
   const things = entries.flatMap((entry) => {
     if (!('withdraws' in entry)) return touchedBy(entry.kind, entry.body.id, entry.body);
     const target = targets.get(entry.withdraws);
@@ -57,11 +62,14 @@ async function writeAll(trx: Knex, entries: (NewEntry | Withdrawal)[]): Promise<
   return written;
 }
 
+const asked = (entry: NewEntry | Withdrawal): Asked =>
+  'withdraws' in entry ? { kind: '', corrects: true } : { kind: entry.kind, corrects: Boolean(entry.corrects) };
+
 /** What is to be withdrawn: an entry never changes, so it can be read before anything is held. */
-async function targetsOf(trx: Knex, entries: (NewEntry | Withdrawal)[]): Promise<Map<string, Entry>> {
+async function targetsOf(trx: Knex, crew: string, entries: (NewEntry | Withdrawal)[]): Promise<Map<string, Entry>> {
   const ids = entries.flatMap((entry) => ('withdraws' in entry ? [entry.withdraws] : []));
   if (ids.length === 0) return new Map();
-  const rows: Entry[] = await trx('entry').whereIn('id', ids);
+  const rows: Entry[] = await trx('entry').where({ crew_id: crew }).whereIn('id', ids);
   return new Map(rows.map((row) => [row.id, row]));
 }
 
@@ -136,9 +144,8 @@ async function withdraw(trx: Knex, { id, crew, withdraws, by, reason }: Withdraw
 
 /** Whether an entry with that id and body is in the book already. */
 async function isThere(trx: Knex, id: string, crew: string, body_hash: string): Promise<boolean> {
-  const there: Entry | undefined = await trx('entry').where({ id }).first();
+  const there: Entry | undefined = await trx('entry').where({ id, crew_id: crew }).first();
   if (!there) return false;
-  if (there.crew_id !== crew) throw new Refusal({ id: 'This entry belongs to another crew.' }, 'foreign');
   if (there.body_hash === body_hash) return true;
   throw new Refusal({ form: 'Already saved with other values. Open it in the book to correct it.' }, 'differs');
 }

@@ -14,7 +14,7 @@ export async function putCheck(trx: Knex, body: Check, { crew, entry }: Owner): 
   const { set, devices, changeNote, photo, ...visit } = body;
   await upsert(trx, 'check_visit', { ...visit, set_id: set, change_note: changeNote, photo_id: photo, entry_id: entry }, crew);
   await trx('check_device')
-    .where({ visit_id: visit.id })
+    .where({ crew_id: crew, visit_id: visit.id })
     .whereNotIn(
       'id',
       devices.map((d) => d.id),
@@ -46,7 +46,7 @@ export async function putCheck(trx: Knex, body: Check, { crew, entry }: Owner): 
       crew,
     );
     await trx('catch')
-      .where({ check_id: device.id })
+      .where({ crew_id: crew, check_id: device.id })
       .whereNot({ id: caught?.id ?? device.id })
       .delete();
     if (caught) {
@@ -259,7 +259,7 @@ export async function untouchedInARow(db: Knex, crew: string, line: string): Pro
     `with look as (
        select v.set_id, v.at, bool_and(d.outcome = 'untouched') as calm
        from check_visit v join check_device d on d.visit_id = v.id join trap_set s on s.id = v.set_id
-       where v.crew_id = :crew and s.line_id = :line group by v.id, v.set_id, v.at
+       where v.crew_id = :crew and s.line_id = :line group by v.crew_id, v.id
      ), stir as (select set_id, max(at) filter (where not calm) as last from look group by set_id)
      select look.set_id, count(*)::int as visits from look join stir using (set_id)
      where look.calm and (stir.last is null or look.at > stir.last) group by look.set_id`,
@@ -294,7 +294,7 @@ export const askTimes = (db: Knex, crew: string, by: string): Asked<TimeRow, Tim
   query: db.raw(
     `(select v.took, v.change, array_agg(c.outcome) as outcomes, coalesce(bool_or(k.alive), false) as is_alive, s.type, false as is_placed
        from check_visit v join trap_set s on s.id = v.set_id join check_device c on c.visit_id = v.id left join catch k on k.check_id = c.id
-       where v.crew_id = :crew and v.by = :by and v.took is not null group by v.id, s.type order by v.at desc limit 200)
+       where v.crew_id = :crew and v.by = :by and v.took is not null group by v.crew_id, v.id, s.type order by v.at desc limit 200)
      union all
      (select s.took, 'as it was', '{}', false, s.type, true from trap_set s where s.crew_id = :crew and s.by = :by and s.took is not null limit 200)`,
     { crew, by },

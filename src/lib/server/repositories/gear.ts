@@ -54,7 +54,7 @@ export async function stock(db: Knex, crew: string, since: Date): Promise<StockH
      left join stock_move m on m.stock_id = s.id
      left join entry e on e.id = m.entry_id
      where s.crew_id = :crew
-     group by s.id, c.count, c.at, c.seq
+     group by s.crew_id, s.id, c.count, c.at, c.seq
      order by s.kind, s.name`,
     { crew, since },
   );

@@ -33,7 +33,7 @@ export const holdEntry = (db: Knex, crew: string, { body, reason, ...held }: Omi
       body: JSON.stringify(body).replace(UNKEPT_JSON, '$1\ufffd'),
       crew_id: crew,
     })
-    .onConflict('id')
+    .onConflict(['crew_id', 'id'])
     .ignore();
 
 /** What waits for somebody's decision, the oldest first. */

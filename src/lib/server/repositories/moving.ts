@@ -21,7 +21,7 @@ export const putTold = (trx: Knex, { gauge, ...own }: ToldRise, { crew, entry }:
 /** Writes a logger's stretch with its points; what the body no longer lists is taken out. */
 export async function putLogged(trx: Knex, { gauge, points, ...own }: LoggedBody, { crew, entry }: Owner): Promise<void> {
   await upsert(trx, 'logged', { ...own, gauge_id: gauge, entry_id: entry }, crew);
-  await trx('logged_point').where({ logged_id: own.id }).delete();
+  await trx('logged_point').where({ crew_id: crew, logged_id: own.id }).delete();
   await trx.raw(
     `insert into logged_point (logged_id, gauge_id, crew_id, at, level)
      select ?, ?, ?, to_timestamp(p.at / 1000), p.level from unnest(?::double precision[], ?::double precision[]) as p (at, level)`,
@@ -30,29 +30,30 @@ export async function putLogged(trx: Knex, { gauge, points, ...own }: LoggedBody
 }
 
 type Told = WeatherStretch & { source: string; station: string };
-/** Weather by the entry that told it. An entry is never changed, so its hours are read from the database once. */
+/** Weather by the crew and the entry that told it. An entry is never changed, so its hours are read from the database once. */
 const TOLD = new Map<string, Told>();
 const MOST_TOLD = 4000;
 
 /** Weather told since a time, oldest first. */
 export async function weatherSince(db: Knex, crew: string, since: Date): Promise<Told[]> {
   // two tellings of one minute stand in the order in which they were written
+  const key = (entry: string): string => `${crew} ${entry}`;
   const listed: { entry_id: string }[] = await db('weather')
-    .join('entry', 'entry.id', 'weather.entry_id')
+    .join('entry', { 'entry.id': 'weather.entry_id', 'entry.crew_id': 'weather.crew_id' })
     .select('weather.entry_id')
     .where({ 'weather.crew_id': crew })
     .where('weather.made', '>=', since)
     .orderBy(['weather.made', 'entry.seq']);
   if (TOLD.size > MOST_TOLD) TOLD.clear();
-  const missing = listed.map((row) => row.entry_id).filter((entry) => !TOLD.has(entry));
+  const missing = listed.map((row) => row.entry_id).filter((entry) => !TOLD.has(key(entry)));
   if (missing.length > 0) {
     const rows: (Omit<Told, 'made'> & { made: Date; entry_id: string })[] = await db('weather')
       .select('entry_id', 'made', 'hours', 'source', 'station')
       .where({ crew_id: crew })
       .whereIn('entry_id', missing);
-    for (const { entry_id, made, ...own } of rows) TOLD.set(entry_id, { ...own, made: made.getTime() });
+    for (const { entry_id, made, ...own } of rows) TOLD.set(key(entry_id), { ...own, made: made.getTime() });
   }
-  return listed.flatMap(({ entry_id }) => TOLD.get(entry_id) ?? []);
+  return listed.flatMap(({ entry_id }) => TOLD.get(key(entry_id)) ?? []);
 }
 
 type IceRow = Omit<Ice, 'water' | 'station' | 'at'> & { water_id: string; station_id: string | null; at: Date; entry_id: string };

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 
 /** A photo lies in a table of its own and is never read with a list. Its id follows from its content, so that sending it twice keeps one. */
 export async function keepPhoto(db: Knex, crew: string, id: string, type: string, bytes: Buffer): Promise<void> {
-  await db('photo').insert({ id, crew_id: crew, type, bytes }).onConflict('id').ignore();
+  await db('photo').insert({ id, crew_id: crew, type, bytes }).onConflict(['crew_id', 'id']).ignore();
 }
 
 export const photoOf = (db: Knex, crew: string, id: string): Promise<{ type: string; bytes: Buffer } | undefined> =>

@@ -124,6 +124,9 @@ export async function crewOf(db: Knex, crew: string): Promise<Written<Crew> | un
   return row && { id: row.id, name: row.name, halfLives: row.half_lives, entry: row.entry };
 }
 
+/** The crews of this record, the first one first: two at most, as more than one is all that is asked. */
+export const crews = (db: Knex): Promise<string[]> => db('crew').orderBy('id').limit(2).pluck('id');
+
 /** The person of that id with the crew, or else the first person of the record. */
 export async function whoIs(db: Knex, person: string | undefined): Promise<{ crew: string; person: Person } | null> {
   const query = () =>

@@ -22,8 +22,8 @@ export const putOpening = (trx: Knex, { water, set, ...own }: Body<'opening'>, {
 /** Writes a camera's stretch with its events; what the body no longer lists is taken out. */
 export async function putCamera(trx: Knex, { station, set, from, to, events, ...own }: CameraRoll, { crew, entry }: Owner): Promise<void> {
   await upsert(trx, 'camera', { ...own, station_id: station, set_id: set, watched_from: from, watched_to: to, entry_id: entry }, crew);
-  await trx('camera_event').where({ camera_id: own.id }).delete();
-  const rows = events.map((event, nth) => ({ ...event, camera_id: own.id, nth }));
+  await trx('camera_event').where({ crew_id: crew, camera_id: own.id }).delete();
+  const rows = events.map((event, nth) => ({ ...event, crew_id: crew, camera_id: own.id, nth }));
   for (let i = 0; i < rows.length; i += 500) await trx('camera_event').insert(rows.slice(i, i + 500));
 }
 

@@ -20,14 +20,14 @@ export async function putSet(trx: Knex, body: TrapSet, { crew, entry }: Owner): 
   };
   await upsert(trx, 'trap_set', row, crew);
   await trx('setting')
-    .where({ set_id: set.id })
+    .where({ crew_id: crew, set_id: set.id })
     .whereNotIn(
       'id',
       settings.map((s) => s.id),
     )
     .delete();
   await trx('stay')
-    .where({ set_id: set.id })
+    .where({ crew_id: crew, set_id: set.id })
     .whereNotIn(
       'id',
       stays.map((s) => s.id),
