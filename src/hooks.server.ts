@@ -34,8 +34,7 @@ export const handle: Handle = async ({ event, resolve }) => {
     if (!isAway(error)) throw error;
     logAway(event);
     if (typed) return keepTyped(event, typed);
-    if (event.isDataRequest)
-      return new Response(JSON.stringify({ message: AWAY_SENTENCE }), { status: 503, headers: { 'content-type': 'application/json' } });
+    if (event.isDataRequest) return awayAsData();
     return plainPage(
       503,
       'Database not available',
@@ -104,12 +103,17 @@ const GUARDS = [
   ['cache-control', 'private, no-cache'],
 ] as const;
 
+const awayAsData = (): Response =>
+  new Response(JSON.stringify({ message: AWAY_SENTENCE }), { status: 503, headers: { 'content-type': 'application/json' } });
+
 async function keepTyped(event: Parameters<Handle>[0]['event'], typed: Request): Promise<Response> {
   if (event.request.headers.get('x-sveltekit-action') === 'true') {
     const body = { type: 'failure', status: 503, data: stringify({ problem: AWAY_SENTENCE, errors: {} }) };
     return new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json' } });
   }
-  return sendAgainPage(AWAY_SENTENCE, event.url.pathname + event.url.search, await typed.formData());
+  // what a device sends is no form of a page: it keeps it itself
+  const form = await typed.formData().catch(() => null);
+  return form ? sendAgainPage(AWAY_SENTENCE, event.url.pathname + event.url.search, form) : awayAsData();
 }
 
 const logAway = ({ request, url }: Parameters<Handle>[0]['event']): void =>

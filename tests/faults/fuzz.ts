@@ -98,6 +98,9 @@ const ENDPOINTS = [
   ...[
     '/photo/x',
     '/pair',
+    '/signin',
+    '/signin/recover',
+    '/shared/x',
     '/waters/export/line.gpx',
     '/waters/export/zq.kml',
     '/bench/card/reply.json',

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { chownSync, chmodSync, mkdtempSync, readdirSync, rmSync, existsSync } from 'node:fs';
+import { chownSync, chmodSync, mkdtempSync, readdirSync, readFileSync, rmSync, existsSync } from 'node:fs';
 import { connect } from '#server/database';
 
 const asRoot = process.getuid?.() === 0;
@@ -30,9 +30,24 @@ export async function databaseIn(folder: string, copied = 'template1', name = `t
   return urlIn(folder, name);
 }
 
-/** A PostgreSQL of the tests' own, on a socket only, in a folder of its own. */
-export function startCluster() {
+/** Puts a disk of its own, of so many megabytes, under a folder. @returns whether this machine lets us */
+function mounted(folder: string, megabytes: number): boolean {
+  try {
+    execFileSync('mount', ['-t', 'tmpfs', '-o', `size=${megabytes}m`, 'tmpfs', folder], { stdio: 'ignore' });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/**
+ * A PostgreSQL of the tests' own, on a socket only, in a folder of its own.
+ *
+ * @param disk megabytes of a disk of its own that can be filled, where this machine lets us make one
+ */
+export function startCluster(disk = 0) {
   const folder = mkdtempSync('/tmp/zp');
+  const hasDisk = disk > 0 && mounted(folder, disk);
   if (asRoot) {
     const number = (flag: string): number => Number(execFileSync('id', [flag, 'postgres'], { encoding: 'utf8' }));
     chownSync(folder, number('-u'), number('-g'));
@@ -56,8 +71,11 @@ export function startCluster() {
   start();
   return {
     folder,
+    hasDisk,
     start,
     stop,
+    /** its first process, of which all others are children */
+    pid: (): number => Number(readFileSync(`${data}/postmaster.pid`, 'utf8').split('\n')[0]),
     /** An empty database of its own, as a URL. */
     database: (): Promise<string> => databaseIn(folder),
     remove(): void {
@@ -66,6 +84,7 @@ export function startCluster() {
       } catch {
         // it was stopped already
       }
+      if (hasDisk) execFileSync('umount', ['-l', folder], { stdio: 'ignore' });
       rmSync(folder, { recursive: true, force: true });
     },
   };

@@ -134,14 +134,22 @@ const AWAY = new Set([
   '08006',
   '08001',
   '08003',
+  // too many connections, its disk or memory full, its disk broken or read-only, and a statement that took too long
   '53300',
+  '53100',
+  '53200',
+  '58030',
+  '25006',
+  '57014',
 ]);
 
-/** Whether an error means that PostgreSQL cannot be reached, not that it refused something. */
+/** Whether an error means that PostgreSQL cannot be reached or can take nothing just now, not that it refused something. */
 export function isAway(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
-  const { code, errors } = error as Error & { code?: string; errors?: unknown[] };
+  const { code, severity, errors } = error as Error & { code?: string; severity?: string; errors?: unknown[] };
   if (code && AWAY.has(code)) return true;
+  // whatever ends a connection was no fault of what was asked over it
+  if (severity === 'FATAL' || severity === 'PANIC') return true;
   if (errors?.some(isAway)) return true;
   return /Connection terminated|Timeout acquiring a connection|timeout expired|Client has encountered a connection error/i.test(
     error.message,

@@ -53,7 +53,8 @@ export async function decide({ request, locals }: RequestEvent) {
   const [held] = isId(id) ? await heldAmong(db(), locals.who.crew, [id]) : [];
   if (!held) return fail(404, { problem: 'Nothing of that kind waits to be decided.', held: id });
   if (held.decision !== null) redirect(303, '/morning');
-  if (locals.role === 'helper') return fail(403, { problem: 'A helper decides nothing of the record: tell the one whose line it is.', held: id });
+  if (locals.role === 'helper')
+    return fail(403, { problem: 'A helper decides nothing of the record: tell the one whose line it is.', held: id });
   try {
     if (data.get('decision') === 'take') await take(locals, held);
     else await decideHeld(db(), locals.who.crew, { id, decision: 'left', at: locals.now, by: locals.who.person.id });

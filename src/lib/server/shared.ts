@@ -18,6 +18,13 @@ export async function sharedWaters(locals: App.Locals): Promise<{ id: string; na
   return (await watersOf(locals)).map(({ id, name }) => ({ id, name }));
 }
 
+/** How many of each species, the most first. */
+function sortsOf(species: readonly string[]): { species: string; count: number }[] {
+  const counts = new Map<string, number>();
+  for (const one of species) counts.set(one, (counts.get(one) ?? 0) + 1);
+  return [...counts].map(([one, count]) => ({ species: one, count })).sort((a, b) => b.count - a.count);
+}
+
 /**
  * What a client reads of a water in the season under way: what stands there, when it was looked at, what was taken. No count is said that
  * nobody made, and no place is told but where that was allowed.
@@ -28,7 +35,7 @@ export async function sharedWater(locals: App.Locals, water: string) {
   const { who, now } = locals;
   const mine = (await watersOf(locals)).find(({ id }) => id === water);
   const line = mine && (await currentLine(db(), who.crew));
-  if (!mine || !line) return mine ? { ...mine, standing: [], visits: [], taken: [] } : null;
+  if (!mine || !line) return mine ? { ...mine, standing: [], visits: [], taken: [], sorts: [] } : null;
   const clock = clockOf(who.person, line.zone);
   const places = (await stations(db(), who.crew, water)).map((s) => ({
     id: s.id,
@@ -55,7 +62,8 @@ export async function sharedWater(locals: App.Locals, water: string) {
         traps: many(stays.filter((s) => s.to === null).length, 'trap'),
         at: mine.coordinates ? (of.get(station) ?? null) : null,
       })),
-    visits: [...days].map(([day, seen]) => ({ day, sets: seen.toSorted((a, b) => a - b) })),
+    visits: [...days].map(([day, seen]) => ({ day, sets: [...new Set(seen)].sort((a, b) => a - b) })),
+    sorts: sortsOf(caught.map(({ species }) => species)),
     taken: caught.map(({ species, age, at }) => ({ species, age, day: dayText(new Date(at), clock) })),
   };
 }

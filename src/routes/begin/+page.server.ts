@@ -49,7 +49,12 @@ export const actions: Actions = {
           ? []
           : [
               entry('crew', { id: crew, name: named('crew', 'person') }),
-              entry('person', { id: person, name: read.text('person'), system: read.text('system') === 'metric' ? 'metric' : 'us', measures: {} }),
+              entry('person', {
+                id: person,
+                name: read.text('person'),
+                system: read.text('system') === 'metric' ? 'metric' : 'us',
+                measures: {},
+              }),
             ]),
         entry('line', {
           id: of('line'),

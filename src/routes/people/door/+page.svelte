@@ -17,15 +17,18 @@
 
 <div class="page">
   <h1>Who may come in</h1>
-  <p class="quiet"><a href="/people">People and settings</a></p>
+  <p class="quiet"><a href="/people">People and settings</a>, <a href="/shared">what a client sees</a></p>
   <Problem text={kept?.problem} />
   <div class="cols">
     <div>
       {#if data.isOwner}
-        <section class="sheet mt-3" aria-labelledby="crew">
+        <section class="sheet mt-4" aria-labelledby="crew">
           <h2 id="crew">The crew</h2>
           <table>
-            <thead><tr><th>Name</th><th>May do</th><th>Signs in as</th><th><span class="only-heard">Take the key</span></th></tr></thead>
+            <thead
+              ><tr><th>Name</th><th>May do from elsewhere</th><th>Signs in as</th><th><span class="only-heard">Take the key</span></th></tr
+              ></thead
+            >
             <tbody>
               {#each data.people as person (person.id)}
                 <tr>

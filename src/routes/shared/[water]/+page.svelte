@@ -9,10 +9,12 @@
   <h1>{report.name}</h1>
   <p><a href="/shared">All waters that are shared</a></p>
   <dl class="counts">
-    <div>
-      <dt>taken this season</dt>
-      <dd>{report.taken.length}</dd>
-    </div>
+    {#each report.sorts as { species, count } (species)}
+      <div>
+        <dt>{species} taken this season</dt>
+        <dd>{count}</dd>
+      </div>
+    {/each}
     <div>
       <dt>sets standing</dt>
       <dd>{report.standing.length}</dd>
@@ -31,6 +33,9 @@
     </section>
     <section aria-labelledby="standing">
       <h2 id="standing">Standing now</h2>
+      {#if report.standing.length > 0}<p class="caution">
+          A set trap can hold a dog or a child's hand: keep off, and ask whose line it is before anybody goes near.
+        </p>{/if}
       {#each report.standing as set (set.number)}
         <p>
           Set {set.number}, {set.traps}, since {set.since}{#if set.at}<br /><span class="mono quiet"
@@ -38,9 +43,6 @@
             >{/if}
         </p>
       {:else}<p class="quiet">None.</p>{/each}
-      {#if report.standing.length > 0}<p class="caution">
-          A set trap can hold a dog or a child's hand: keep off, and ask whose line it is before anybody goes near.
-        </p>{/if}
     </section>
     <section aria-labelledby="looked">
       <h2 id="looked">Looked at</h2>
