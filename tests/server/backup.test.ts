@@ -149,6 +149,18 @@ describe('a copy put back', () => {
     const [last] = await db('entry').max('seq as seq');
     assert.ok(Number(next.rows[0]?.n) > Number(last?.seq));
   });
+  it('keeps who may come in at this machine, and two at once are told of each other', async () => {
+    const [person] = await rows('person', { name: 'Wren Ostby' });
+    await db('account').insert({ crew_id: person?.crew_id, person_id: person?.id, role: 'owner', made_at: new Date(0) });
+    const both = await Promise.allSettled([1, 2].map(() => restore(db, file('whole.gz'), means)));
+    assert.deepEqual(both.map(({ status }) => status).sort(), ['fulfilled', 'rejected']);
+    assert.match(
+      String((both.find(({ status }) => status === 'rejected') as PromiseRejectedResult).reason),
+      /Another copy is being put back/,
+    );
+    assert.equal((await rows('account', { role: 'owner' })).length, 1);
+    assert.match(await get('/people/door'), /owner/);
+  });
   it('that says another thing than it was made of changes nothing, nor does one that is broken', async () => {
     const before_ = await digestOf(db);
     // whole by its end, but of another record

@@ -16,7 +16,7 @@ import { gauges, stations, waters } from '#server/repositories/places';
 import { recentReadings } from '#server/repositories/readings';
 import { openings, stationLevels } from '#server/repositories/scouting';
 import { sets } from '#server/repositories/sets';
-import { startCluster, type Cluster } from '../support/cluster';
+import { databaseIn, startCluster, type Cluster } from '../support/cluster';
 
 /** A record as the first version wrote it: elevations in the datum of the water, and a copy of the level beside everything that was measured under it. */
 const crew = v7();
@@ -187,28 +187,25 @@ const landed: [kind: string, body: Record<string, unknown>][] = [
 
 let cluster: Cluster;
 let db: Knex;
+const migrations = { directory: fileURLToPath(new URL('../../db/migrations', import.meta.url)), loadExtensions: ['.ts'] };
+/** the steps that the first version had that anybody kept a record with */
+const FIRST = 8;
+
+async function writeLanded(to: Knex): Promise<void> {
+  for (const [kind, body] of landed) {
+    const text = JSON.stringify(body);
+    await to('entry').insert({
+      ...{ id: v7(), crew_id: crew, kind, subject: String(body.id), occurred_at: AT, recorded_at: AT, by: null, corrects: null },
+      ...{ withdrawn: false, reason: '', body: text, body_hash: createHash('sha256').update(text).digest('hex') },
+    });
+  }
+}
+
 before(async () => {
   cluster = startCluster();
   db = connect(await cluster.database());
-  const directory = fileURLToPath(new URL('../../db/migrations', import.meta.url));
-  for (let done = 0; done < 8; done += 1) await db.migrate.up({ directory, loadExtensions: ['.ts'] });
-  for (const [kind, body] of landed) {
-    const text = JSON.stringify(body);
-    await db('entry').insert({
-      id: v7(),
-      crew_id: crew,
-      kind,
-      subject: String(body.id),
-      occurred_at: AT,
-      recorded_at: AT,
-      by: null,
-      corrects: null,
-      withdrawn: false,
-      reason: '',
-      body: text,
-      body_hash: createHash('sha256').update(text).digest('hex'),
-    });
-  }
+  for (let done = 0; done < FIRST; done += 1) await db.migrate.up(migrations);
+  await writeLanded(db);
   await migrate(db);
 });
 after(async () => {
@@ -220,6 +217,29 @@ const only = <T>(list: T[]): T => {
   assert.equal(list.length, 1);
   return list[0] as T;
 };
+
+describe('a record that landed at any step', () => {
+  it('is brought to today’s shape, and says the same whichever step it landed at', async () => {
+    const grown = await databaseIn(cluster.folder, 'template1', 'grown');
+    const own = connect(grown);
+    const [, ahead] = (await own.migrate.list(migrations)) as [unknown[], unknown[]];
+    for (let done = 0; done < FIRST; done += 1) await own.migrate.up(migrations);
+    await writeLanded(own);
+    await own.destroy();
+    const said = new Set<string>();
+    for (let step = FIRST; step <= ahead.length; step += 1) {
+      const copy = connect(await databaseIn(cluster.folder, 'grown', `grown_${step}`));
+      await migrate(copy);
+      said.add(JSON.stringify(Object.entries(await digests(copy))));
+      await copy.destroy();
+      const next = connect(grown);
+      await next.migrate.up(migrations);
+      await next.destroy();
+    }
+    assert.equal(said.size, 1);
+    assert.ok(ahead.length > 30);
+  });
+});
 
 describe('a record that landed before', () => {
   it('comes along: its tables are written anew, its entries are as they were', async () => {

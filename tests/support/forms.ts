@@ -1,3 +1,7 @@
+import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { SHARED } from './server';
+
 /** A form as it stands in a page: where it goes, and what it sends when nothing is touched. */
 export interface PageForm {
   action: string;
@@ -28,8 +32,30 @@ export const linksOf = (html: string): string[] =>
 /** One page of a kind: ids are all alike, and so are the sets. */
 export const kindOf = (path: string): string => path.replace(/[0-9a-f]{8}-[0-9a-f-]{27}/g, 'id').replace(/=[^&]*/g, '');
 
-/** One form and one page of every kind that can be reached from Rounds. @param get a page by its path */
-export async function everyForm(get: (path: string) => Promise<string>): Promise<{ forms: PageForm[]; pages: string[] }> {
+export interface Rooms {
+  forms: PageForm[];
+  pages: string[];
+}
+
+/**
+ * One form and one page of every kind that can be reached from Rounds. Programs of one suite have copies of one record: the first that asks
+ * walks through it, the others are told.
+ *
+ * @param get a page by its path
+ */
+export async function everyForm(get: (path: string) => Promise<string>): Promise<Rooms> {
+  const folder = process.env[SHARED];
+  const kept = folder && join(folder, 'rooms.json');
+  if (kept && existsSync(kept)) return JSON.parse(readFileSync(kept, 'utf8')) as Rooms;
+  const rooms = await walked(get);
+  if (kept) {
+    writeFileSync(`${kept}.${process.pid}`, JSON.stringify(rooms));
+    renameSync(`${kept}.${process.pid}`, kept);
+  }
+  return rooms;
+}
+
+async function walked(get: (path: string) => Promise<string>): Promise<Rooms> {
   const [seen, known, queue, pages] = [new Set<string>(), new Map<string, PageForm>(), ['/morning'], [] as string[]];
   for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
     if (seen.has(kindOf(path)) || /\/export|\.(csv|json|gpx|kml)/.test(path)) continue;

@@ -3,6 +3,7 @@ import { createServer } from 'node:net';
 import { loadDemo } from '../../db/demo/load';
 import { migrate } from '../../db/migrate';
 import { connect } from '#server/database';
+import { spread } from './spread';
 import { databaseIn, startCluster, type Cluster } from './cluster';
 
 /** The moment that every test of the interface is told from: 05:22 at the line. */
@@ -30,7 +31,7 @@ async function fill(url: string, demo: boolean): Promise<string> {
 }
 
 /** Where a cluster stands whose records many programs copy; its folder is told to the processes of the suite here. */
-const SHARED = 'ZAPRUD_TEST_CLUSTER';
+export const SHARED = 'ZAPRUD_TEST_CLUSTER';
 const recordOf = (demo: boolean): string => (demo ? 'record_with_demo' : 'record_empty');
 
 /** A cluster with both records, filled once for a whole suite: a copy of them costs a tenth of filling them. */
@@ -41,6 +42,38 @@ export async function shareRecords(): Promise<() => void> {
   return () => cluster.remove();
 }
 
+/** So many servers behind one address: `ZAPRUD_TEST_SERVERS=2` runs any suite on two that share nothing but their record. */
+const SERVERS = Number(process.env.ZAPRUD_TEST_SERVERS ?? 1);
+
+/** A server of the built program, once it listens. */
+async function began(
+  port: number,
+  { url, now, folder }: { url: string; now: string; folder: string },
+  output: string[],
+): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['serve.mjs'], {
+    cwd: folder,
+    env: { ...process.env, PORT: String(port), DATABASE_URL: url, ZAPRUD_NOW: now },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  await new Promise<void>((resolve, reject) => {
+    child.stdout.on('data', (text: Buffer) => {
+      output.push(String(text));
+      if (String(text).includes('open at')) resolve();
+    });
+    child.stderr.on('data', (text: Buffer) => output.push(String(text)));
+    child.on('exit', () => reject(new Error(`the server ended: ${output.join('')}`)));
+  });
+  return child;
+}
+
+const ended = (child: ChildProcess): Promise<void> =>
+  new Promise((resolve) => {
+    if (child.exitCode !== null) return resolve();
+    child.on('exit', () => resolve());
+    child.kill('SIGTERM');
+  });
+
 /** The built program with the demo or an empty record, on a copy of the shared records, or where there are none (or `own` is wanted) on a cluster of its own. */
 export async function startProgram({ demo, own = false }: { demo: boolean; own?: boolean }) {
   const shared = own ? undefined : process.env[SHARED];
@@ -48,30 +81,19 @@ export async function startProgram({ demo, own = false }: { demo: boolean; own?:
   const url = shared ? await databaseIn(shared, recordOf(demo)) : await fill(await (cluster as Cluster).database(), demo);
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
-  let child: ChildProcess;
+  const children: ChildProcess[] = [];
   const output: string[] = [];
+  // each on the address itself, or several behind it
+  const ports = SERVERS === 1 ? [port] : await Promise.all(Array.from({ length: SERVERS }, freePort));
+  const front = SERVERS === 1 ? null : await spread(port, () => ports);
   /** @param folder where its build lies: another than this one is another version */
   const start = async (now = NOW, folder = process.cwd()): Promise<void> => {
-    child = spawn(process.execPath, ['serve.mjs'], {
-      cwd: folder,
-      env: { ...process.env, PORT: String(port), DATABASE_URL: url, ZAPRUD_NOW: now },
-      stdio: ['ignore', 'pipe', 'pipe'],
-    });
-    await new Promise<void>((resolve, reject) => {
-      child.stdout?.on('data', (text: Buffer) => {
-        output.push(String(text));
-        if (String(text).includes('open at')) resolve();
-      });
-      child.stderr?.on('data', (text: Buffer) => output.push(String(text)));
-      child.on('exit', () => reject(new Error(`the server ended: ${output.join('')}`)));
-    });
+    children.length = 0;
+    for (const own of ports) children.push(await began(own, { url, now, folder }, output));
   };
-  const stop = (): Promise<void> =>
-    new Promise((resolve) => {
-      if (child.exitCode !== null) return resolve();
-      child.on('exit', () => resolve());
-      child.kill('SIGTERM');
-    });
+  const stop = async (): Promise<void> => {
+    await Promise.all(children.map(ended));
+  };
   await start();
   return {
     base,
@@ -87,6 +109,7 @@ export async function startProgram({ demo, own = false }: { demo: boolean; own?:
     /** ends everything and removes the cluster */
     async end(): Promise<void> {
       await stop();
+      front?.close();
       cluster?.remove();
     },
   };

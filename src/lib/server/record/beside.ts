@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { Knex } from 'knex';
+import { alone } from './locks';
 import { digests, replay, TRUTH } from './replay';
 
 const SCHEMA = 'replayed';
@@ -21,10 +22,19 @@ async function linksOf(db: Knex, beside: Knex): Promise<void> {
  *
  * @param connectTo a connection whose tables are looked for in these schemas, in their order
  */
-export async function replayBeside(
-  db: Knex,
-  connectTo: (searchPath: string[]) => Knex,
-): Promise<{ entries: number; digest: string; differing: string[] }> {
+export async function replayBeside(db: Knex, connectTo: (searchPath: string[]) => Knex): Promise<Held> {
+  const held = await alone(db, SCHEMA, () => rebuilt(db, connectTo));
+  if (!held) throw new Error('The tables are being rebuilt by another process just now: wait until that is done.');
+  return held.done;
+}
+
+interface Held {
+  entries: number;
+  digest: string;
+  differing: string[];
+}
+
+async function rebuilt(db: Knex, connectTo: (searchPath: string[]) => Knex): Promise<Held> {
   await db.raw('drop schema if exists ?? cascade', [SCHEMA]);
   await db.raw('create schema ??', [SCHEMA]);
   const beside = connectTo([SCHEMA, 'public']);

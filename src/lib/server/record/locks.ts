@@ -25,3 +25,16 @@ export async function hold(trx: Knex, crew: string, things: readonly string[]): 
     [crew, [...things]],
   );
 }
+
+/**
+ * Does a piece of work that only one process may do at a time, whichever server it is of.
+ *
+ * @returns null where another is at it
+ */
+export const alone = <T>(db: Knex, what: string, work: () => Promise<T>): Promise<{ done: T } | null> =>
+  db.transaction(async (guard) => {
+    const { rows } = await guard.raw<{ rows: { got: boolean }[] }>('select pg_try_advisory_xact_lock(hashtextextended(?, 1)) as got', [
+      what,
+    ]);
+    return rows[0]?.got ? { done: await work() } : null;
+  });

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { digestOf, headOfDump, readDump, Unusable, type Head, type Table } from './dump';
+import { alone } from './locks';
 import { replay } from './replay';
 
 const SCHEMA = 'restored';
@@ -41,8 +42,15 @@ interface Means {
  *
  * @throws Unusable when the copy is broken or newer, or what it says does not give the record that it was made of
  */
-export async function restore(db: Knex, path: string, { connectTo, migrate, steps }: Means): Promise<{ head: Head; digest: string }> {
-  const head = await headOfDump(path, steps);
+export async function restore(db: Knex, path: string, means: Means): Promise<{ head: Head; digest: string }> {
+  const head = await headOfDump(path, means.steps);
+  const restored = await alone(db, SCHEMA, () => putBack(db, path, head, means));
+  if (!restored) throw new Unusable('Another copy is being put back just now: wait until that is done.');
+  return { head, digest: restored.done };
+}
+
+/** @returns the digest of what was put back */
+async function putBack(db: Knex, path: string, head: Head, { connectTo, migrate, steps }: Means): Promise<string> {
   await db.raw('drop schema if exists ?? cascade', [SCHEMA]);
   await db.raw('create schema ??', [SCHEMA]);
   const beside = connectTo([SCHEMA, 'public']);
@@ -60,7 +68,7 @@ export async function restore(db: Knex, path: string, { connectTo, migrate, step
     await db.raw('drop schema if exists ?? cascade', [SCHEMA]);
     throw error;
   }
-  return { head, digest };
+  return digest;
 }
 
 async function changePlaces(db: Knex): Promise<void> {
