@@ -322,7 +322,7 @@ describe('the database itself', () => {
           where i.indrelid = c.oid and i.indisprimary), true) as keyed
       from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind = 'r' order by 1`);
     await db.destroy();
-    const ofNobody = ['door_miss', 'knex_migrations', 'knex_migrations_lock', 'note_of_the_house'];
+    const ofNobody = ['door_challenge', 'door_miss', 'knex_migrations', 'knex_migrations_lock', 'note_of_the_house'];
     assert.deepEqual(
       found.filter(({ crew: own }) => !own).map(({ name }) => name),
       ['crew', ...ofNobody],

@@ -48,12 +48,12 @@ const SERVERS = Number(process.env.ZAPRUD_TEST_SERVERS ?? 1);
 /** A server of the built program, once it listens. */
 async function began(
   port: number,
-  { url, now, folder }: { url: string; now: string; folder: string },
+  { url, now, folder, env }: { url: string; now: string; folder: string; env: Record<string, string> },
   output: string[],
 ): Promise<ChildProcess> {
   const child = spawn(process.execPath, ['serve.mjs'], {
     cwd: folder,
-    env: { ...process.env, PORT: String(port), DATABASE_URL: url, ZAPRUD_NOW: now },
+    env: { ...process.env, ...env, PORT: String(port), DATABASE_URL: url, ZAPRUD_NOW: now },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   await new Promise<void>((resolve, reject) => {
@@ -75,7 +75,7 @@ const ended = (child: ChildProcess): Promise<void> =>
   });
 
 /** The built program with the demo or an empty record, on a copy of the shared records, or where there are none (or `own` is wanted) on a cluster of its own. */
-export async function startProgram({ demo, own = false }: { demo: boolean; own?: boolean }) {
+export async function startProgram({ demo, own = false, env = {} }: { demo: boolean; own?: boolean; env?: Record<string, string> }) {
   const shared = own ? undefined : process.env[SHARED];
   const cluster: Cluster | null = shared ? null : startCluster();
   const url = shared ? await databaseIn(shared, recordOf(demo)) : await fill(await (cluster as Cluster).database(), demo);
@@ -89,7 +89,7 @@ export async function startProgram({ demo, own = false }: { demo: boolean; own?:
   /** @param folder where its build lies: another than this one is another version */
   const start = async (now = NOW, folder = process.cwd()): Promise<void> => {
     children.length = 0;
-    for (const own of ports) children.push(await began(own, { url, now, folder }, output));
+    for (const own of ports) children.push(await began(own, { url, now, folder, env }, output));
   };
   const stop = async (): Promise<void> => {
     await Promise.all(children.map(ended));

@@ -67,6 +67,7 @@ export function connectAsProgram(url: string): Knex {
       );
     },
   });
+  noteSlow(knex);
   const client = knex.client as { acquireConnection(): Promise<Raw>; releaseConnection(connection: Raw): Promise<void> };
   const acquire = client.acquireConnection.bind(client);
   client.acquireConnection = async () => {
@@ -80,6 +81,21 @@ export function connectAsProgram(url: string): Knex {
     return connection;
   };
   return knex;
+}
+
+/** A statement that takes so long is noted, ms: by how it begins, never with what was asked for. */
+const SLOW = 1000;
+
+function noteSlow(knex: Knex): void {
+  const begun = new Map<string, number>();
+  const over = ({ __knexQueryUid: id, sql }: { __knexQueryUid: string; sql: string }): void => {
+    const took = performance.now() - (begun.get(id) ?? Infinity);
+    begun.delete(id);
+    if (took > SLOW) console.error(`slow: ${took.toFixed(0)} ms ${sql.replace(/\s+/g, ' ').slice(0, 120)}`);
+  };
+  knex.on('query', ({ __knexQueryUid: id }: { __knexQueryUid: string }) => begun.set(id, performance.now()));
+  knex.on('query-response', (_, asked: { __knexQueryUid: string; sql: string }) => over(asked));
+  knex.on('query-error', (_, asked: { __knexQueryUid: string; sql: string }) => over(asked));
 }
 
 const PROGRAM = 'zaprud_program';

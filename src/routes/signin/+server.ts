@@ -11,7 +11,7 @@ const page = (status: number, sentence: string, login: string) =>
     status,
     'Sign in',
     sentence,
-    `<form method="post" action="/signin">${field('Name', 'login', { value: login, autocomplete: 'username', autocapitalize: 'none' })}${field('Passphrase', 'passphrase', { type: 'password', autocomplete: 'current-password', maxlength: '256' })}${field('What this device is called', 'name', { value: 'Browser', maxlength: '60' })}<button>Sign in</button></form><p><a href="/pair">I have a code or a link</a></p><p><a href="/signin/recover">The passphrase is lost</a></p>`,
+    `<form method="post" action="/signin">${field('Name', 'login', { value: login, autocomplete: 'username', autocapitalize: 'none' })}${field('Passphrase', 'passphrase', { type: 'password', autocomplete: 'current-password', maxlength: '256' })}${field('What this device is called', 'name', { value: 'Browser', maxlength: '60' })}<button>Sign in</button></form><p><a href="/signin/passkey">Use a passkey</a></p><p><a href="/pair">I have a code or a link</a></p><p><a href="/signin/recover">The passphrase is lost</a></p>`,
   );
 
 export const GET: RequestHandler = () => page(200, 'Zaprud on this machine answers those of its crews.', '');

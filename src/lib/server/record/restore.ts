@@ -82,7 +82,7 @@ async function changePlaces(db: Knex): Promise<void> {
 }
 
 /** Who may come in is this machine's own: it stays, as far as the copy knows the person and the water. */
-const AT_THE_DOOR = ['account', 'paired_device', 'shared_water'] as const;
+const AT_THE_DOOR = ['account', 'paired_device', 'passkey', 'shared_water'] as const;
 
 async function keepDoor(trx: Knex, table: (typeof AT_THE_DOOR)[number]): Promise<void> {
   const { rows } = await trx.raw<{ rows: { there: boolean }[] }>(`select to_regclass('public.' || ?) is not null as there`, [table]);

@@ -139,7 +139,7 @@ export async function removeAccount(db: Knex, crew: string, person: string, at: 
   await db.transaction(async (trx) => {
     await endDevicesOf(trx, crew, person, at);
     await trx('pairing_code').where({ crew_id: crew, person_id: person }).delete();
-    for (const table of ['shared_water', 'account']) await trx(table).where({ crew_id: crew, person_id: person }).delete();
+    for (const table of ['shared_water', 'passkey', 'account']) await trx(table).where({ crew_id: crew, person_id: person }).delete();
   });
 }
 

@@ -8,23 +8,26 @@ import { reader, type Reader } from '#lib/form/reader';
 import { db } from '$lib/server/database';
 import { addresses, makeCode } from '$lib/server/door/codes';
 import { faultsOf, keepSignIn, signedIn } from '$lib/server/door/signIn';
+import { allowsPasskeys } from '$lib/server/door/passkeys';
 import { addressOf } from '$lib/server/door/caller';
 import { attempt, refused } from '$lib/server/form';
 import { record } from '$lib/server/record/write';
 import * as door from '$lib/server/repositories/door';
+import { passkeysOf, removePasskey } from '$lib/server/repositories/passkeys';
 import { people, waters } from '$lib/server/repositories/places';
 import { currentLine } from '$lib/server/repositories/sets';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals }) => {
+export const load: PageServerLoad = async ({ locals, url }) => {
   const { crew, person } = locals.who;
   const isOwner = locals.role === 'owner';
-  const [all, known, devices, places, line] = await Promise.all([
+  const [all, known, devices, places, line, passkeys] = await Promise.all([
     people(db(), crew),
     door.accounts(db(), crew),
     door.pairedDevices(db(), crew),
     isOwner ? waters(db(), crew) : [],
     currentLine(db(), crew),
+    passkeysOf(db(), crew, person.id),
   ]);
   const clock = clockOf(person, line?.zone ?? 'UTC');
   const own = known.find((a) => a.person_id === person.id);
@@ -46,6 +49,8 @@ export const load: PageServerLoad = async ({ locals }) => {
         paired: daySaid(paired_at, locals.now, clock),
         seen: whenText(seen_at, locals.now, clock),
       })),
+    passkeys: passkeys.map(({ id, name, made_at }) => ({ id, name, made: daySaid(made_at, locals.now, clock) })),
+    allowsPasskeys: allowsPasskeys(url),
     me: { id: person.id, name: person.name, login: own?.login ?? null },
     ids: { entry: newId() },
   };
@@ -117,6 +122,12 @@ export const actions: Actions = {
     const id = String((await request.formData()).get('person') ?? '');
     if (!isId(id) || id === locals.who.person.id) error(400, 'Nobody takes his own key: another owner does.');
     await door.removeAccount(db(), locals.who.crew, id, locals.now);
+    redirect(303, '/people/door');
+  },
+
+  removePasskey: async ({ request, locals }) => {
+    const id = String((await request.formData()).get('passkey') ?? '');
+    if ((await removePasskey(db(), locals.who.crew, locals.who.person.id, id)) === 0) error(404, 'There is no such passkey.');
     redirect(303, '/people/door');
   },
 

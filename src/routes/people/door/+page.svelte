@@ -6,6 +6,7 @@
   import Devices from './Devices.svelte';
   import Invite from './Invite.svelte';
   import OwnSignIn from './OwnSignIn.svelte';
+  import Passkeys from './Passkeys.svelte';
 
   let { data, form } = $props();
   const kept = $derived(form as Kept | null);
@@ -54,6 +55,7 @@
     </div>
     <div>
       <OwnSignIn name={data.me.name} login={data.me.login} isNear={data.isNear} {kept} {recovery} />
+      <Passkeys passkeys={data.passkeys} isAllowed={data.allowsPasskeys} />
       <Devices devices={data.devices} isReached={data.isReached} isNear={data.isNear} />
       {#if !data.isNear}
         <form method="POST" action="/signout" class="mt-4"><button class="btn">Sign out here</button></form>

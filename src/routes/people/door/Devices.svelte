@@ -29,7 +29,7 @@
             ></span
           >
           <form method="POST" action="?/endDevice" use:enhance>
-            <button class="btn" name="device" value={device.id} aria-label="End {device.name} of {device.person}">End it</button>
+            <button class="btn" name="device" value={device.id} aria-label="End it: {device.name} of {device.person}">End it</button>
           </form>
         </li>
       {/each}
