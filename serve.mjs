@@ -26,13 +26,7 @@ const { handler } = await import('./build/handler.js');
 const squeeze = compression();
 
 const named = (process.env.ZAPRUD_HOSTS ?? '').split(',').filter(Boolean);
-const allowed = new Set([
-  `127.0.0.1:${port}`,
-  `localhost:${port}`,
-  `[::1]:${port}`,
-  ...reached,
-  ...named,
-]);
+const allowed = new Set([`127.0.0.1:${port}`, `localhost:${port}`, `[::1]:${port}`, ...reached, ...named]);
 
 function plain(response, status, title, sentence) {
   response.writeHead(status, { 'content-type': 'text/html; charset=utf-8', connection: 'close' });
@@ -83,7 +77,10 @@ server.on('error', (error) => {
 server.listen(port, host, () => {
   console.log(`  Zaprud is open at http://${isOnNetwork ? '127.0.0.1' : host}:${port}   (Ctrl-C stops it)`);
   for (const at of reached) console.log(`  On your network at http://${at} for devices that are let in, under People`);
-  if (named.length > 0 || process.env.ZAPRUD_DOOR === 'closed') console.log('  Everybody signs in, at this machine too: ./invite NAME lets the first one in');
+  const isElsewhere = !/^(127\.|localhost$|::1$)/.test(host);
+  if (isElsewhere) console.log('  Whoever comes from elsewhere signs in, or is let in under People');
+  if (named.length > 0 || process.env.ZAPRUD_DOOR === 'closed')
+    console.log('  Everybody signs in, at this machine too: ./invite NAME lets the first one in');
 });
 
 let stopping = false;

@@ -311,7 +311,14 @@ for (const size of ['the demo', 'ten times the demo']) {
     const found = await whoIs(db(), undefined);
     if (found) {
       await people(db(), found.crew);
-      await loadSeason({ who: whoOf(found.crew, found.person), now: new Date(NOW), isPicked: true, isNear: true, role: 'owner', device: null });
+      await loadSeason({
+        who: whoOf(found.crew, found.person),
+        now: new Date(NOW),
+        isPicked: true,
+        isNear: true,
+        role: 'owner',
+        device: null,
+      });
     }
     db().removeListener('query', listen);
   };
