@@ -296,17 +296,19 @@ process.env.DATABASE_URL = program.url;
 await firstLoad(program.base);
 await redraw(program.base, say);
 await fieldLine(program.base, say);
-const { db } = await import('#server/database');
+const { db, inCrew } = await import('#server/database');
 const { loadSeason } = await import('#server/season');
 const { people, whoIs } = await import('#server/repositories/places');
 const { whoOf } = await import('#lib/season/who');
-const water = (await db()('water').where({ name: 'Header Pond' }).first('id')).id as string;
+const owner = connect(program.url);
+const crew = (await owner('crew').first('id')).id as string;
+const water = (await owner('water').where({ name: 'Header Pond' }).first('id')).id as string;
 
 for (const size of ['the demo', 'ten times the demo']) {
-  if (size !== 'the demo') await tenfold(db());
+  if (size !== 'the demo') await tenfold(owner);
   const statements: { sql: string; bindings: readonly unknown[] }[] = [];
   const listen = ({ sql, bindings }: { sql: string; bindings: readonly unknown[] }): void => void statements.push({ sql, bindings });
-  const load = async (): Promise<void> => {
+  const asCrew = async (): Promise<void> => {
     db().on('query', listen);
     const found = await whoIs(db(), undefined);
     if (found) {
@@ -322,6 +324,7 @@ for (const size of ['the demo', 'ten times the demo']) {
     }
     db().removeListener('query', listen);
   };
+  const load = (): Promise<void> => inCrew({ crew, role: 'owner' }, asCrew);
   const sql = await sqlTime(program.url, load, statements);
   for (const [name, path] of [
     ['Morning', '/morning'],
@@ -345,7 +348,8 @@ for (const { said, held, right, of } of calibrate(2000, 1).ranges)
     `right ${Math.round((right / of) * 1000) / 10}%`,
     `they hold ${Math.round(held * 1000) / 10}%, of ${of} drawn colonies`,
   );
-const gauge = (await db()('gauge').where({ water_id: water, surface: 'pond' }).first('id')).id as string;
+const gauge = (await owner('gauge').where({ water_id: water, surface: 'pond' }).first('id')).id as string;
 await outbox(program.base, gauge, say);
 await db().destroy();
+await owner.destroy();
 await program.end();

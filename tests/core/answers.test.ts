@@ -3,7 +3,8 @@ import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { currentOnTrigger, currentText, drag, FIRING_FORCE } from '#core/devices/trigger';
 import { afterNight, TURNED, type Counted } from '#core/morning/afterNight';
-import { standingAhead } from '#core/stations/standingAhead';
+import { standingAhead, type Ahead } from '#core/stations/standingAhead';
+import { wadingText } from '#core/words/wading';
 import { inches } from '#core/units/factors';
 import { leavesBy, largestBreak, smallestBreak, type BreakPlan } from '#core/water/breakDesign';
 import { pondCourse, levelOn } from '#core/water/balance';
@@ -98,21 +99,22 @@ describe('what a set answers', () => {
 describe('can I stand there', () => {
   const at = (perHour: number, from = 40, knee = inches(20)) =>
     standingAhead({ bed: inches(10), sink: inches(3) }, { waders: inches(46), knee, own: true }, courses(perHour, from), {
-      ...{ now: 0, check: 12 * HOUR, clock, system: 'us' },
+      ...{ now: 0, check: 12 * HOUR },
     });
+  const said = (ahead: Ahead): string => wadingText(ahead, clock, 'us').sentence;
   it('30 in of water and 3 of sink leave more than 6 in of 46: now and at the check of a steady water', () =>
     assert.deepEqual([at(0).now, at(0).surely], [true, true]));
   it('a rise cuts it off before the check, and it says so', () => {
     const ahead = at(1);
     assert.deepEqual([ahead.now, ahead.atCheck], [true, false]);
-    assert.match(ahead.sentence, /Too deep to wade by the check/);
+    assert.match(said(ahead), /Too deep to wade by the check/);
   });
   it('after a flood it says from when it can be stood at again', () => {
     const ahead = at(-1, 60);
     assert.equal(ahead.now, false);
     // 60 − 13 = 47 on the gauge, 37 of water and 3 of sink: 40 of 46, with 6 to spare
     assert.equal(Math.round((ahead.again ?? 0) / HOUR), 13);
-    assert.match(ahead.sentence, /Wadable again about 13 h/);
+    assert.match(said(ahead), /Wadable again about 13 h/);
   });
   it('perhaps not, when only the upper end of the band cuts it off', () => {
     const ahead = at(0.55);

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
 import fc from 'fast-check';
 import { bearing, BEARING_TABLE, firstDays, ICE_CAUTION, iceShort } from '#core/ice/bearing';
-import { iceStanding } from '#core/words/ice';
+import { bearingText, iceStanding } from '#core/words/ice';
 import { alphaOf, freeboard, grown, growthOf, iceAt, iceCourse, ICE_WATERS, placeFactor, thawed } from '#core/ice/growth';
 import { holdsPole, newIce, safetyPole } from '#core/ice/hole';
 import { hangingClearance, hangingWire, loopSpan, poleMarks, shortBy, wireToCut, type PolePlan } from '#core/ice/pole';
@@ -174,30 +174,31 @@ describe('a hanging trap', () => {
 });
 
 describe('bearing', () => {
+  const told = (ice: number, white: boolean, fell: number) => bearingText(bearing(ice, white, fell), 'us');
   it('asks 4, 5, 8 and 12 in of clear ice (common agency table, from memory), of white ice double', () => {
     assert.deepEqual(
       BEARING_TABLE.map((r) => Math.round(r.clear / INCH)),
       [4, 5, 8, 12],
     );
-    assert.match(bearing(0.1, true, 0, 'us').rows[0]?.asks ?? '', /^8 in/);
+    assert.match(told(0.1, true, 0).rows[0]?.asks ?? '', /^8 in/);
   });
   it('gives no figure at all when the water fell under the sheet', () => {
-    const hollow = bearing(0.4, false, 0.2, 'us');
-    assert.deepEqual([hollow.hollow, hollow.rows.length], [true, 0]);
+    const hollow = told(0.4, false, 0.2);
+    assert.deepEqual([bearing(0.4, false, 0.2).hollow, hollow.rows.length], [true, 0]);
     assert.match(hollow.sentence, /may hang hollow .* No figure holds/);
     assert.doesNotMatch(hollow.sentence, /lb|kg/);
   });
   it('never says that ice is safe, whatever the thickness', () =>
     fc.assert(
       fc.property(fc.double({ min: 0, max: 1.5, noNaN: true }), fc.boolean(), (ice, white) => {
-        const said = JSON.stringify(bearing(ice, white, 0, 'metric'));
+        const said = JSON.stringify(bearingText(bearing(ice, white, 0), 'metric'));
         assert.doesNotMatch(said, /safe/i);
       }),
     ));
   it('names no load that a sheet would carry', () => {
-    for (const ice of [0.05, 0.1, 0.3]) assert.doesNotMatch(bearing(ice, false, 0, 'us').sentence, /lb|kg|carr|holds/);
-    assert.match(bearing(0.05, false, 0, 'us').sentence, /the table asks 4 in for one person on foot: 2 in short/);
-    assert.match(bearing(0.2, true, 0, 'us').sentence, /8 in for one person on foot: .*(short|no promise)/);
+    for (const ice of [0.05, 0.1, 0.3]) assert.doesNotMatch(told(ice, false, 0).sentence, /lb|kg|carr|holds/);
+    assert.match(told(0.05, false, 0).sentence, /the table asks 4 in for one person on foot: 2 in short/);
+    assert.match(told(0.2, true, 0).sentence, /8 in for one person on foot: .*(short|no promise)/);
   });
   it('says of standing what is short, whom to ask, and never that it can be done (F11)', () =>
     fc.assert(

@@ -2,7 +2,8 @@ import { currentOnTrigger, currentText } from '../devices/trigger';
 import { BODY_GRIPS, FOOTHOLDS } from '../devices/sizes';
 import { ICE_RATIO, iceAt } from '../ice/growth';
 import { standerOf } from '../stations/standing';
-import { standingAhead, type Ahead } from '../stations/standingAhead';
+import { standingAhead, type Reach } from '../stations/standingAhead';
+import { wadingText, type WadingSaid } from '../words/wading';
 import type { Opening } from '../water/placed';
 import { setTypeOf } from '../sets/catalogue';
 import { atPlace, settingAt, type SetView } from '../sets/standing';
@@ -237,7 +238,7 @@ export function standingOf(
   moving: MovingAll,
   season: Facts,
   reader: Reader,
-): (Ahead & Window) | null {
+): (Reach & WadingSaid & Window) | null {
   const { station, follows } = view;
   const ice = iceHere(station, season.sheets[station.water], season.ice, reader.now);
   if (ice)
@@ -260,13 +261,11 @@ export function standingOf(
   const moment = (s: number | null): Date | null => (s === null ? null : new Date(course.from.getTime() + s * 1000));
   const place = { bed, sink: latest(station.measures, 'sink')?.value ?? null };
   const ground = follows ? { ...place, follows: (level: number) => surfaceAt(follows, level) } : place;
-  const ahead = standingAhead(ground, standerOf(who.words), course.courses, {
-    now: seconds(now),
-    check: seconds(nextCheck(view.deadline, now, { ...season.line, ...(view.every && { rule: view.every }) })),
-    clock: (s) => clock(new Date(course.from.getTime() + s * 1000)),
-    system: who.person.system,
-  });
-  return { ...ahead, opens: moment(ahead.now ? null : ahead.again), shuts: moment(ahead.until) };
+  const check = nextCheck(view.deadline, now, { ...season.line, ...(view.every && { rule: view.every }) });
+  const ahead = standingAhead(ground, standerOf(who.words), course.courses, { now: seconds(now), check: seconds(check) });
+  const { now: wadable, again, until } = ahead;
+  const said = wadingText(ahead, (s) => clock(new Date(course.from.getTime() + s * 1000)), who.person.system);
+  return { ...ahead, ...said, opens: moment(wadable ? null : again), shuts: moment(until) };
 }
 
 /** Why the band a day ahead is as wide as it is, the largest doubt first. */

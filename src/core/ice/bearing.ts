@@ -1,5 +1,4 @@
-import { INCH, type System } from '../units/factors';
-import { printLength } from '../units/length';
+import { INCH } from '../units/factors';
 
 /** Said with every figure on ice. */
 export const ICE_CAUTION =
@@ -17,9 +16,15 @@ export const BEARING_TABLE = [
 export const HOLLOW = 0.05;
 
 export interface Bearing {
+  /** the thinnest that may be there, m */
+  ice: number;
+  white: boolean;
+  /** how far the water fell since the sheet froze over, m */
+  fell: number;
+  /** the sheet may hang with nothing under it: no figure holds */
   hollow: boolean;
-  sentence: string;
-  rows: { load: string; asks: string; says: string }[];
+  /** what the table asks for each load, m, and by how much the ice is over it, m; none of a hollow sheet */
+  rows: { load: string; asks: number; over: number }[];
 }
 
 /**
@@ -29,33 +34,10 @@ export interface Bearing {
  * @param white it is white (snow) ice: the table asks for double
  * @param fell how far the water fell since the sheet froze over, m
  */
-export function bearing(ice: number, white: boolean, fell: number, system: System): Bearing {
-  if (fell > HOLLOW)
-    return {
-      hollow: true,
-      rows: [],
-      sentence: `The water fell ${printLength(fell, system)} since it froze over: the sheet may hang hollow with nothing under it. No figure holds for it. Stay off.`,
-    };
-  const rows = BEARING_TABLE.map(({ load, clear }) => {
-    const asks = clear * (white ? 2 : 1);
-    return {
-      load,
-      asks: printLength(asks, system),
-      says:
-        Math.abs(ice - asks) < INCH / 8
-          ? 'right at the figure'
-          : ice >= asks
-            ? `the table's figure is reached by ${printLength(ice - asks, system)}`
-            : `${printLength(asks - ice, system)} short`,
-    };
-  });
-  const short = clearAsked(white) - ice;
-  const against = short > INCH / 8 ? `${printLength(short, system)} short` : 'reached, which is no promise';
-  return {
-    hollow: false,
-    rows,
-    sentence: `At the thinnest that may be there ${printLength(ice, system)}${white ? ' of white ice' : ''}; the table asks ${printLength(clearAsked(white), system)} for one person on foot: ${against}.`,
-  };
+export function bearing(ice: number, white: boolean, fell: number): Bearing {
+  const hollow = fell > HOLLOW;
+  const rows = BEARING_TABLE.map(({ load, clear }) => ({ load, asks: clear * (white ? 2 : 1), over: ice - clear * (white ? 2 : 1) }));
+  return { ice, white, fell, hollow, rows: hollow ? [] : rows };
 }
 
 /** Clear ice that the table asks for one person on foot, m; double for white ice. */

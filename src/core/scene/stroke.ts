@@ -28,15 +28,22 @@ export interface Stroke {
   dash?: boolean;
 }
 
-/** Points of an arc. @param from angle in rad, counter-clockwise to `to` */
-export function arc([cx, cz]: Point, rx: number, rz: number, from = 0, to = 2 * Math.PI, steps = 20): Point[] {
+interface Turn {
+  /** angles in rad, counter-clockwise */
+  from?: number;
+  to?: number;
+  steps?: number;
+}
+
+/** Points of an arc by its half axes. */
+export function arc([cx, cz]: Point, [rx, rz]: Point, { from = 0, to = 2 * Math.PI, steps = 20 }: Turn = {}): Point[] {
   return Array.from({ length: steps + 1 }, (_, i): Point => {
     const angle = from + ((to - from) * i) / steps;
     return [cx + rx * Math.cos(angle), cz + rz * Math.sin(angle)];
   });
 }
 
-export const circle = (centre: Point, r: number, steps = 16): Point[] => arc(centre, r, r, 0, 2 * Math.PI, steps);
+export const circle = (centre: Point, r: number, steps = 16): Point[] => arc(centre, [r, r], { steps });
 
 /** A curve through a bend: quadratic, from, by, to. */
 export function bent([x0, z0]: Point, [x1, z1]: Point, [x2, z2]: Point, steps = 10): Point[] {
@@ -50,7 +57,8 @@ export function bent([x0, z0]: Point, [x1, z1]: Point, [x2, z2]: Point, steps = 
 /** A rectangle with rounded corners; left, bottom, width, height. */
 export function rounded(left: number, bottom: number, width: number, height: number, r: number): Point[] {
   const radius = Math.min(r, width / 2, height / 2);
-  const corner = (cx: number, cz: number, from: number): Point[] => arc([cx, cz], radius, radius, from, from + Math.PI / 2, 4);
+  const corner = (cx: number, cz: number, from: number): Point[] =>
+    arc([cx, cz], [radius, radius], { from, to: from + Math.PI / 2, steps: 4 });
   const [right, top] = [left + width, bottom + height];
   return [
     ...corner(right - radius, top - radius, 0),

@@ -95,15 +95,19 @@ function sided(label: string, from: number, to: number): string {
   return label.endsWith('above water') && to < from - 1e-9 ? label.replace('above water', 'below water') : label;
 }
 
-/** A height on a drawing: from a level down or up to a spot. `grows` is the way the spot moves when the number grows. */
+/** Where a length is drawn: from one end to the other, and the way its end moves when the number grows. */
+interface Drawn {
+  view: Mark['view'];
+  from: number;
+  to: number;
+  grows?: 1 | -1;
+}
+
+/** A height on a drawing, at a place across: from a level down or up to a spot. */
 export const upright = (
   key: NumberKey | null,
   label: string,
-  view: Mark['view'],
-  across: number,
-  from: number,
-  to: number,
-  grows: 1 | -1 = -1,
+  { view, across, from, to, grows = -1 }: Drawn & { across: number },
 ): Mark => ({
   key,
   label: sided(label, from, to),
@@ -114,15 +118,7 @@ export const upright = (
 });
 
 /** A width on a drawing, at an elevation. */
-export const level = (
-  key: NumberKey | null,
-  label: string,
-  view: Mark['view'],
-  z: number,
-  from: number,
-  to: number,
-  grows: 1 | -1 = 1,
-): Mark => ({
+export const level = (key: NumberKey | null, label: string, { view, z, from, to, grows = 1 }: Drawn & { z: number }): Mark => ({
   key,
   label,
   view,

@@ -150,14 +150,8 @@ function askedOf(read: Reader): Check['asked'] {
 function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Date, form: string): Draft<'reading'>[] {
   const found: Draft<'reading'>[] = [];
   const gaugeOf = (surface: 'pond' | 'tail') => season.gauges.find((g) => g.water === view.station.water && g.surface === surface);
-  const add = (
-    name: string,
-    surface: 'pond' | 'tail',
-    level: number,
-    bound: Draft<'reading'>['bound'],
-    source: Draft<'reading'>['source'],
-    note: string,
-  ): void => {
+  type Seen = Pick<Draft<'reading'>, 'level' | 'bound' | 'source' | 'note'> & { surface: 'pond' | 'tail' };
+  const add = (name: string, { surface, level, bound, source, note }: Seen): void => {
     const gauge = gaugeOf(surface);
     if (!gauge) return read.refuse(name, 'This water has no gauge on that surface.');
     if (source === 'gauge') askIfFar(read, name, gauge, at, season);
@@ -174,20 +168,19 @@ function readingsOf(read: Reader, { season, set, view, who }: CheckPlace, at: Da
   };
   const level = read.length('level');
   const { surface } = view.station;
-  if (level !== undefined) add('level', surface, level, 'exact', 'gauge', 'read at a check');
+  if (level !== undefined) add('level', { surface, level, bound: 'exact', source: 'gauge', note: 'read at a check' });
   if (read.text('seen') !== '') {
     const device = view.devices[0]?.position ?? '';
     const known = season.levels[view.station.water]?.known ?? {};
     const seen = seenAsLevel(read.text('seen'), { layout: view.layout, device, known }, smallUnit(who.person.system), who.words);
     if (seen.ok)
-      add(
-        'seen',
-        seen.surface,
-        shownBy(gaugeOf(seen.surface), seen.level, at.getTime()),
-        seen.bound,
-        'set',
-        `seen at set ${set.number}: ${read.text('seen')}`,
-      );
+      add('seen', {
+        surface: seen.surface,
+        level: shownBy(gaugeOf(seen.surface), seen.level, at.getTime()),
+        bound: seen.bound,
+        source: 'set',
+        note: `seen at set ${set.number}: ${read.text('seen')}`,
+      });
     else read.refuse('seen', seen.sentence);
   }
   return found;

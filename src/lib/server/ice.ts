@@ -1,5 +1,6 @@
 import { type Clock } from '#core/time/clock';
 import { bearing, firstDays, BEARING_TABLE, ICE_CAUTION } from '#core/ice/bearing';
+import { bearingText } from '#core/words/ice';
 import { freeboard, iceAt, ICE_RATIO, ICE_WATERS } from '#core/ice/growth';
 import { HOLDS_POLE, holdsPole, newIce, safetyPole } from '#core/ice/hole';
 import type { Ice } from '#core/record/kinds';
@@ -37,9 +38,11 @@ export function bearingOf(season: Season, water: string, now: Date, system: Syst
   const ice = sheet && iceAt(sheet.course, now.getTime());
   if (!sheet || !ice) return null;
   const thin = thinnest(season, water, now);
+  const found = bearing(ice.low, sheet.last.white, sheet.fell ?? 0);
   return {
     caution: ICE_CAUTION,
-    ...bearing(ice.low, sheet.last.white, sheet.fell ?? 0, system),
+    hollow: found.hollow,
+    ...bearingText(found, system),
     thin: thin && thin.thickness < ice.low ? `${printLength(thin.thickness, system)} may be all over ${thin.where}: ${thin.why}.` : '',
     unknownFall: sheet.fell === null,
   };

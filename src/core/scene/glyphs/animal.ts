@@ -213,8 +213,8 @@ export function animalFront({ build, y = 0, z, pose }: Travel): Stroke[] {
   }));
   const body =
     pose === 'rears'
-      ? arc([y, z + BUILDS[build].rears * 0.45], width * 0.5, BUILDS[build].rears * 0.45)
-      : arc([y, z + tall * 0.45], width * 0.5, tall * 0.45);
+      ? arc([y, z + BUILDS[build].rears * 0.45], [width * 0.5, BUILDS[build].rears * 0.45])
+      : arc([y, z + tall * 0.45], [width * 0.5, tall * 0.45]);
   const at: Point = pose === 'rears' ? [y, z + BUILDS[build].rears * 0.85] : head;
   return [
     { part: 'animal', line: body, ink: 'animal', width: 1, closed: true, fill: 'ink' },

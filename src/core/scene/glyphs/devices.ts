@@ -307,7 +307,7 @@ export function loopSide({ id, x, height, wide, look = {} }: Part, z: number): S
   const lock: Point = look.lock === 'top' ? [x, z + height] : [x, z + height * 0.72];
   const half = wide > 0.05 ? wide / 2 : height * 0.07;
   return [
-    steel(id, arc(middle, half, height / 2, 0, 2 * Math.PI, 28), 2, { closed: true }),
+    steel(id, arc(middle, [half, height / 2], { steps: 28 }), 2, { closed: true }),
     steel(id, circle(lock, inches(0.28), 10), 1.6, { closed: true, fill: 'ink' }),
   ];
 }
@@ -319,7 +319,7 @@ export function loopFront({ id, y, height, across, look = {} }: Part, z: number)
   const angle = look.lock === 'top' ? Math.PI / 2 : Math.PI * 0.2;
   const lock: Point = [y + r * Math.cos(angle), middle[1] + r * Math.sin(angle)];
   return [
-    steel(id, arc(middle, across / 2, r, 0, 2 * Math.PI, 36), 2.4, { closed: true }),
+    steel(id, arc(middle, [across / 2, r], { steps: 36 }), 2.4, { closed: true }),
     steel(id, bent(lock, [lock[0] + inches(1.4), lock[1] + inches(1)], [lock[0] + inches(2.6), lock[1] - inches(0.2)]), 2),
     steel(id, circle(lock, inches(0.36), 10), 1.6, { closed: true, fill: 'ink' }),
   ];

@@ -222,7 +222,7 @@ const wall: Draw = ({ part, at, wide, z, view }) => {
 /** A culvert: round as it is met, two lines from the side. */
 const pipe: Draw = ({ part, at, wide, z, view }) =>
   view === 'eye'
-    ? [one(part, arc([at, z + part.height / 2], wide / 2, part.height / 2, 0, 2 * Math.PI, 32), 'stone', { fill: 'none', width: 3 })]
+    ? [one(part, arc([at, z + part.height / 2], [wide / 2, part.height / 2], { steps: 32 }), 'stone', { fill: 'none', width: 3 })]
     : [one(part, box(at - wide / 2, z, wide, part.height), 'stone', { fill: 'none', width: 2.4 })];
 
 const ledge: Draw = ({ part, at, wide, z }) => [
@@ -264,7 +264,7 @@ const openBox: Draw = ({ part, at, wide, z, view }) => {
 
 const tube: Draw = ({ part, at, wide, z }) => [
   one(part, rounded(at - wide / 2, z, wide, part.height, inches(0.4)), 'steel', { fill: 'pale', width: 2.2 }),
-  one(part, arc([at, z + part.height], wide / 2, inches(0.5)), 'steel', { fill: 'none', width: 1.6 }),
+  one(part, arc([at, z + part.height], [wide / 2, inches(0.5)]), 'steel', { fill: 'none', width: 1.6 }),
   {
     part: part.id,
     line: [

@@ -86,7 +86,7 @@ export const baitedBank: SetType = {
       hold,
       { ground: [...deepGround(laying, floor, hold), ...landing(surface, floor, { toe: to - inches(2) }).slice(1)], front: flat(floor) },
       {
-        marks: [across('panToBait', 'Pan before the sticks', 'side', surface + inches(12), 0, to)],
+        marks: [across('panToBait', 'Pan before the sticks', { view: 'side', z: surface + inches(12), from: 0, to })],
         travel: [{ build: 'beaverAdult', x: -inches(8), z: Math.max(floor, surface - 0.2), pose: 'swims' }],
       },
     );

@@ -108,8 +108,8 @@ export const bankDenRun: SetType = {
         ],
         front: section,
         marks: [
-          across('fromMouth', 'Before the mouth', 'side', floor - inches(4), 0, mouth),
-          across('width', 'Run at the bed', 'eye', floor - inches(5), -width / 2, width / 2),
+          across('fromMouth', 'Before the mouth', { view: 'side', z: floor - inches(4), from: 0, to: mouth }),
+          across('width', 'Run at the bed', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(14), z: floor + inches(1), pose: 'walks' }],
       },

@@ -38,7 +38,8 @@ function berm(laying: Laying, floor: number): Piece {
     parts: [
       { id: 'berm', kind: 'mound', bearer: 'bed', x: -BERM_AHEAD, y: 0, z: fixed(floor), height, wide: inches(8), across: inches(20) },
     ],
-    marks: under < 0.003 ? [] : [upright('berm', 'Berm below water', 'side', -BERM_AHEAD, surface, surface - under)],
+    marks:
+      under < 0.003 ? [] : [upright('berm', 'Berm below water', { view: 'side', across: -BERM_AHEAD, from: surface, to: surface - under })],
     findings: [
       found(
         'berm',
@@ -124,7 +125,7 @@ export const castorFoothold: SetType = {
           [to + inches(26), surface + inches(4)],
         ],
         front: flat(floor),
-        marks: [across('panToMound', 'Pan before the mound', 'side', surface + inches(11), 0, to)],
+        marks: [across('panToMound', 'Pan before the mound', { view: 'side', z: surface + inches(11), from: 0, to })],
         travel: [{ build: 'beaverAdult', x: -inches(8), z: Math.max(floor, surface - 0.2), pose: 'swims' }],
       },
     );

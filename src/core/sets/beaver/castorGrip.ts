@@ -62,8 +62,8 @@ export const castorGrip: SetType = {
         ground: landing(surface, floor, { toe: inches(6), rise: inches(6) }),
         front: section,
         marks: [
-          across('cut', 'Cut', 'eye', floor - inches(4), -cut / 2, cut / 2),
-          across('toMound', 'Cut to the mound', 'side', surface + inches(14), 0, to),
+          across('cut', 'Cut', { view: 'eye', z: floor - inches(4), from: -cut / 2, to: cut / 2 }),
+          across('toMound', 'Cut to the mound', { view: 'side', z: surface + inches(14), from: 0, to }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(14), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },

@@ -65,7 +65,7 @@ export const castorSlickSnare: SetType = {
           [inches(8), floor],
           [inches(28), surface + inches(1)],
         ],
-        marks: [across('mound', 'Mound behind the loop', 'side', surface + inches(18), 0, back)],
+        marks: [across('mound', 'Mound behind the loop', { view: 'side', z: surface + inches(18), from: 0, to: back })],
         travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
       hangable(laying),

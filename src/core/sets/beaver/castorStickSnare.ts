@@ -76,8 +76,14 @@ export const castorStickSnare: SetType = {
           [inches(30), floor],
         ],
         marks: [
-          across('behind', 'Scent stick behind', 'side', surface + inches(16), 0, behind),
-          mark(null, 'Top of the loop on its rod, above the bed', 'eye', size / 2 + inches(9), floor, bottom + size, 1),
+          across('behind', 'Scent stick behind', { view: 'side', z: surface + inches(16), from: 0, to: behind }),
+          mark(null, 'Top of the loop on its rod, above the bed', {
+            view: 'eye',
+            across: size / 2 + inches(9),
+            from: floor,
+            to: bottom + size,
+            grows: 1,
+          }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },

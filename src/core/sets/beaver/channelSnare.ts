@@ -115,7 +115,7 @@ function drawn(laying: Laying): Piece {
   return assemble(
     {
       front: trench(surface, floor, loop + inches(6), loop + inches(12)),
-      marks: [across('loop', 'Loop', 'eye', bottom + loop / 2, -loop / 2, loop / 2)],
+      marks: [across('loop', 'Loop', { view: 'eye', z: bottom + loop / 2, from: -loop / 2, to: loop / 2 })],
       travel: [{ build: 'beaverAdult', x: -inches(14), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       supplies: [...snareSupplies(laying, cutOf(laying)), { kind: 'wire', what: '9 gauge support wire', amount: inches(24) }],
     },

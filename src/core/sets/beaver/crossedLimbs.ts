@@ -92,7 +92,7 @@ export const crossedLimbs: SetType = {
           [inches(30), floor],
         ],
         front: trench(surface, floor, width - inches(4), width),
-        marks: [across('width', 'Width of the way', 'eye', floor - inches(5), -width / 2, width / 2)],
+        marks: [across('width', 'Width of the way', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 })],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
 

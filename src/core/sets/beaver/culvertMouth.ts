@@ -90,8 +90,8 @@ export const culvertMouth: SetType = {
         ],
         front: section,
         marks: [
-          across('before', 'Before the mouth', 'side', floor - inches(4), 0, before),
-          across('pipe', 'Culvert', 'eye', floor - inches(5), -pipe / 2, pipe / 2),
+          across('before', 'Before the mouth', { view: 'side', z: floor - inches(4), from: 0, to: before }),
+          across('pipe', 'Culvert', { view: 'eye', z: floor - inches(5), from: -pipe / 2, to: pipe / 2 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: floor + inches(1), pose: 'walks' }],
       },

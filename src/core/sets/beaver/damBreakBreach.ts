@@ -106,8 +106,8 @@ export const damBreakBreach: SetType = {
           [half + inches(24), surface + inches(3)],
         ],
         marks: [
-          mark('sill', 'Bottom below water', 'side', -inches(10), surface, floor),
-          across('breakWidth', 'Break', 'eye', floor - inches(4), -half, half),
+          mark('sill', 'Bottom below water', { view: 'side', across: -inches(10), from: surface, to: floor }),
+          across('breakWidth', 'Break', { view: 'eye', z: floor - inches(4), from: -half, to: half }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },

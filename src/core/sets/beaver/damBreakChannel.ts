@@ -154,17 +154,9 @@ function jawsBottom(laying: Laying): number {
 
 const floorOf = (laying: Laying): number => bedOf(laying) ?? jawsBottom(laying) - of(laying, 'frameOverBed');
 
-const pole = (id: string, x: number, z: Part['z'], bearer: Part['bearer'], across: number, stock: string): Part => ({
-  id,
-  kind: 'log',
-  bearer,
-  x,
-  y: 0,
-  z,
-  height: inches(3),
-  wide: inches(3),
-  across,
-  stock,
+const pole = (own: Pick<Part, 'id' | 'x' | 'z' | 'bearer' | 'across' | 'stock'>): Part => ({
+  ...{ kind: 'log', y: 0, height: inches(3), wide: inches(3) },
+  ...own,
 });
 
 function gripParts(laying: Laying): Part[] {
@@ -194,14 +186,10 @@ function gripParts(laying: Laying): Part[] {
       stock: 'stand',
     },
     {
-      ...pole(
-        'dive',
-        of(laying, 'poleAhead'),
-        follows(laying.place.surface, -draws(DIVE_POLE)),
-        'float',
-        width,
-        `dive pole ${printLength(width + inches(24), laying.system)}, tied`,
-      ),
+      ...pole({
+        ...{ id: 'dive', bearer: 'float', across: width, stock: `dive pole ${printLength(width + inches(24), laying.system)}, tied` },
+        ...{ x: of(laying, 'poleAhead'), z: follows(laying.place.surface, -draws(DIVE_POLE)) },
+      }),
       tiedTo: 'bank',
     },
     fencePole(laying, floor),
@@ -210,7 +198,10 @@ function gripParts(laying: Laying): Part[] {
 
 /** The pole along the outer edge of the channel. */
 const fencePole = (laying: Laying, floor: number): Part => ({
-  ...pole('fence', 0, fixed(Math.max(floor, levelThen(laying) - inches(4))), 'bed', inches(3), 'pole along the outer edge'),
+  ...pole({
+    ...{ id: 'fence', bearer: 'bed', across: inches(3), stock: 'pole along the outer edge' },
+    ...{ x: 0, z: fixed(Math.max(floor, levelThen(laying) - inches(4))) },
+  }),
   y: of(laying, 'width') / 2,
 });
 
@@ -268,7 +259,7 @@ function drawn(laying: Laying): Piece {
         [half, floor + inches(4)],
         [half + inches(18), floor + inches(3)],
       ],
-      marks: [across('width', 'Channel', 'eye', floor - inches(5), -half, half)],
+      marks: [across('width', 'Channel', { view: 'eye', z: floor - inches(5), from: -half, to: half })],
       travel: [
         {
           build: 'beaverAdult',
@@ -278,7 +269,9 @@ function drawn(laying: Laying): Piece {
         },
       ],
     },
-    isSnare(laying) ? { marks: [across('loop', 'Loop', 'eye', height, -loop / 2, loop / 2)] } : gripMarks(laying, size, jawsBottom(laying)),
+    isSnare(laying)
+      ? { marks: [across('loop', 'Loop', { view: 'eye', z: height, from: -loop / 2, to: loop / 2 })] }
+      : gripMarks(laying, size, jawsBottom(laying)),
     depthMarks(laying, floor, -inches(16), half - inches(5)),
     tie(laying, {
       numbers,

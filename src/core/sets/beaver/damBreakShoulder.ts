@@ -96,13 +96,25 @@ export const damBreakShoulder: SetType = {
       ],
       marks: [
         ...filled.map((side) =>
-          upright(`${side}Under`, `${side} pan under`, 'side', xOf(laying, side), surface, surface - underOf(laying, side)),
+          upright(`${side}Under`, `${side} pan under`, {
+            view: 'side',
+            across: xOf(laying, side),
+            from: surface,
+            to: surface - underOf(laying, side),
+          }),
         ),
         ...(filled.length > 1
-          ? [across('apart', 'Beds apart', 'side', surface + inches(6), -of(laying, 'apart') / 2, of(laying, 'apart') / 2)]
+          ? [
+              across('apart', 'Beds apart', {
+                view: 'side',
+                z: surface + inches(6),
+                from: -of(laying, 'apart') / 2,
+                to: of(laying, 'apart') / 2,
+              }),
+            ]
           : []),
-        upright('breakDepth', 'Bottom below water', 'side', 0, surface, sill),
-        across('breakWidth', 'Break', 'side', sill - inches(4), -half, half),
+        upright('breakDepth', 'Bottom below water', { view: 'side', across: 0, from: surface, to: sill }),
+        across('breakWidth', 'Break', { view: 'side', z: sill - inches(4), from: -half, to: half }),
       ],
       travel:
         filled.length === 0 ? [] : [{ build: 'beaverAdult', x: -of(laying, 'apart') / 2 - inches(14), z: surface - 0.2, pose: 'swims' }],

@@ -142,9 +142,9 @@ function drawn(laying: Laying, size: string): Piece {
         [inches(30), crest + inches(3)],
       ],
       marks: [
-        upright('overTail', 'Above the water below the dam', 'side', inches(7), tail, jaws, 1),
-        upright('overTail', 'Above the water below the dam', 'eye', 0, tail, jaws, 1),
-        upright('crestOver', 'Crest over the jaws', 'side', -inches(9), jaws + frame, crest, 1),
+        upright('overTail', 'Above the water below the dam', { view: 'side', across: inches(7), from: tail, to: jaws, grows: 1 }),
+        upright('overTail', 'Above the water below the dam', { view: 'eye', across: 0, from: tail, to: jaws, grows: 1 }),
+        upright('crestOver', 'Crest over the jaws', { view: 'side', across: -inches(9), from: jaws + frame, to: crest, grows: 1 }),
       ],
       travel: [{ build: 'beaverAdult', x: -inches(20), z: crest, pose: 'walks' }],
     },

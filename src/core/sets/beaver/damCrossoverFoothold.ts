@@ -74,7 +74,7 @@ export const damCrossoverFoothold: SetType = {
           [gap / 2, surface + inches(5)],
           [gap / 2 + inches(20), surface + inches(7)],
         ]),
-        marks: [across('gap', 'Gap', 'eye', surface + inches(9), -gap / 2, gap / 2)],
+        marks: [across('gap', 'Gap', { view: 'eye', z: surface + inches(9), from: -gap / 2, to: gap / 2 })],
         travel: [{ build: 'beaverAdult', x: -inches(8), z: surface - 0.2, pose: 'swims' }],
       },
     );

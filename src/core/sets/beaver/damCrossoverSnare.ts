@@ -85,9 +85,9 @@ export const damCrossoverSnare: SetType = {
           [gap / 2 + inches(24), deck + inches(6)],
         ],
         marks: [
-          mark('overDeck', 'Over the deck', 'eye', 0, deck, bottom, 1),
-          mark('deckOver', 'Deck over the pond', 'side', -inches(16), surface, deck, 1),
-          across('gap', 'Gap', 'eye', deck - inches(3), -gap / 2, gap / 2),
+          mark('overDeck', 'Over the deck', { view: 'eye', across: 0, from: deck, to: bottom, grows: 1 }),
+          mark('deckOver', 'Deck over the pond', { view: 'side', across: -inches(16), from: surface, to: deck, grows: 1 }),
+          across('gap', 'Gap', { view: 'eye', z: deck - inches(3), from: -gap / 2, to: gap / 2 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(3), z: deck, pose: 'walks' }],
       },

@@ -115,8 +115,8 @@ export const divePole: SetType = {
         ],
         front: section,
         marks: [
-          across('poleAhead', 'Pole ahead', 'side', surface + inches(7), 0, -of(laying, 'poleAhead'), -1),
-          across('width', 'Width of the way', 'eye', floor - inches(5), -width / 2, width / 2),
+          across('poleAhead', 'Pole ahead', { view: 'side', z: surface + inches(7), from: 0, to: -of(laying, 'poleAhead'), grows: -1 }),
+          across('width', 'Width of the way', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },

@@ -207,9 +207,11 @@ function drawn(laying: Laying, spacing: number): Piece {
   const [bed, top] = [of(laying, 'widthBed'), of(laying, 'widthSurface')];
   const two = Object.keys(laying.devices).length > 1;
   const marks = [
-    across('widthBed', 'Run at the bed', 'eye', floor - inches(5), -bed / 2, bed / 2),
-    across('widthSurface', 'Run at the surface', 'eye', surface + inches(8), -top / 2, top / 2),
-    ...(two ? [across('spacing', 'Between the traps', 'side', floor + openingOf(size) + inches(3), 0, spacing)] : []),
+    across('widthBed', 'Run at the bed', { view: 'eye', z: floor - inches(5), from: -bed / 2, to: bed / 2 }),
+    across('widthSurface', 'Run at the surface', { view: 'eye', z: surface + inches(8), from: -top / 2, to: top / 2 }),
+    ...(two
+      ? [across('spacing', 'Between the traps', { view: 'side', z: floor + openingOf(size) + inches(3), from: 0, to: spacing })]
+      : []),
   ];
   return assemble(
     {

@@ -78,7 +78,7 @@ export const lodgeRunSnare: SetType = {
         findings: [...loopFits(laying, bottom, size, 1), found('bare', 'holds', 'practice', { open: width - size })],
         ground: bedLine(floor, -inches(40)),
         front: trench(surface, floor, width, width + inches(14)),
-        marks: [across('width', 'Run at the bed', 'eye', floor - inches(5), -width / 2, width / 2)],
+        marks: [across('width', 'Run at the bed', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 })],
         travel: [{ build: 'beaverAdult', x: -inches(14), z: floor + inches(1), pose: 'walks' }],
       },
       hangs(laying, {

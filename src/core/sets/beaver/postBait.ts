@@ -128,9 +128,9 @@ export const postBait: SetType = {
           ),
         ],
         marks: [
-          mark('baitHigh', 'Bait over the pan', 'side', to - inches(2), pan, high, 1),
-          across('panToBait', 'Pan before the bait', 'side', pan - inches(5), 0, to),
-          mark('baitHigh', 'Bait over the pan', 'eye', -inches(9), pan, high, 1),
+          mark('baitHigh', 'Bait over the pan', { view: 'side', across: to - inches(2), from: pan, to: high, grows: 1 }),
+          across('panToBait', 'Pan before the bait', { view: 'side', z: pan - inches(5), from: 0, to }),
+          mark('baitHigh', 'Bait over the pan', { view: 'eye', across: -inches(9), from: pan, to: high, grows: 1 }),
         ],
         travel: [{ build: 'beaverAdult', x: to - inches(3), z: pan, pose: 'rears' }],
       },

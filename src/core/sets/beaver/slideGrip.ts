@@ -79,8 +79,8 @@ export const slideGrip: SetType = {
         ],
         front: section,
         marks: [
-          across('fromToe', 'Out from the foot of the slide', 'side', surface + inches(9), 0, toe),
-          across('width', 'Width', 'eye', floor - inches(5), -width / 2, width / 2),
+          across('fromToe', 'Out from the foot of the slide', { view: 'side', z: surface + inches(9), from: 0, to: toe }),
+          across('width', 'Width', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },

@@ -63,7 +63,7 @@ export const slideSnare: SetType = {
         findings: [shareFinding(laying, [bottom, size], SHARE), ...loopFits(laying, bottom, size, SHARE.aim[0])],
         ground: landing(surface, floor, { toe: inches(12), rise: inches(18) }),
         front: trench(surface, floor, width - inches(4), width),
-        marks: [across('width', 'Width', 'eye', floor - inches(5), -width / 2, width / 2)],
+        marks: [across('width', 'Width', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 })],
         travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
       hangs(laying, {

@@ -110,9 +110,9 @@ export const trailWaterline: SetType = {
           [trail / 2 + inches(22), surface + inches(4)],
         ],
         marks: [
-          mark('barUnder', 'Cross bar below water', 'eye', 0, surface, surface - of(laying, 'barUnder')),
-          across('trail', 'Trail', 'eye', floor - inches(4), -trail / 2, trail / 2),
-          mark(null, 'Top above water', 'side', 0, surface, bottom + frame, 1),
+          mark('barUnder', 'Cross bar below water', { view: 'eye', across: 0, from: surface, to: surface - of(laying, 'barUnder') }),
+          across('trail', 'Trail', { view: 'eye', z: floor - inches(4), from: -trail / 2, to: trail / 2 }),
+          mark(null, 'Top above water', { view: 'side', across: 0, from: surface, to: bottom + frame, grows: 1 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: Math.max(floor, surface - BUILDS.beaverAdult.swims), pose: 'swims' }],
       },

@@ -96,9 +96,14 @@ export const iceHanging: SetType = {
       front: groundOf(laying),
       findings: [wire(laying), nextCheck(laying), holeFinding(laying), ...bedFinding(laying)],
       marks: [
-        upright('drop', 'Drop', 'side', -inches(8), iceTop, jawTop),
-        upright('drop', 'Drop', 'eye', -inches(7), iceTop, jawTop),
-        upright('depth', 'Bed to the water line', 'side', -inches(20), known.pond, bedOf(laying) ?? known.pond - inches(60)),
+        upright('drop', 'Drop', { view: 'side', across: -inches(8), from: iceTop, to: jawTop }),
+        upright('drop', 'Drop', { view: 'eye', across: -inches(7), from: iceTop, to: jawTop }),
+        upright('depth', 'Bed to the water line', {
+          view: 'side',
+          across: -inches(20),
+          from: known.pond,
+          to: bedOf(laying) ?? known.pond - inches(60),
+        }),
       ],
       travel: [{ build: 'beaverAdult', x: -inches(16), z: jawTop - frameOf(laying, filled[0] ?? 'near'), pose: 'swims' }],
       supplies: [

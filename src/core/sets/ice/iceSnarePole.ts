@@ -93,9 +93,9 @@ export const iceSnarePole: SetType = {
       front: groundOf(laying),
       findings: [marks(plan), ...inReach(plan), ...poleFits(laying, plan), holeFinding(laying, plan), holding(laying)],
       marks: [
-        upright('depth', 'Bed to the water line', 'side', inches(24), surface, surface - plan.depth),
-        upright('pushIn', 'Pushed into the bed', 'side', -inches(4), foot + plan.pushIn, foot),
-        upright('depth', 'Bed to the water line', 'eye', inches(24), surface, surface - plan.depth),
+        upright('depth', 'Bed to the water line', { view: 'side', across: inches(24), from: surface, to: surface - plan.depth }),
+        upright('pushIn', 'Pushed into the bed', { view: 'side', across: -inches(4), from: foot + plan.pushIn, to: foot }),
+        upright('depth', 'Bed to the water line', { view: 'eye', across: inches(24), from: surface, to: surface - plan.depth }),
       ],
       travel: [{ build: 'beaverAdult', x: -inches(16), z: foot + (poleMarks(plan).loops[0]?.bottom ?? 0), pose: 'swims' }],
       supplies: [

@@ -102,7 +102,7 @@ export const bottomEdge: SetType = {
           [inches(26), floor],
         ],
         front: besideWall(surface, floor, wall),
-        marks: [across('offWall', 'Off the wall', 'eye', bottom + frame + inches(1.5), wall, frame / 2, -1)],
+        marks: [across('offWall', 'Off the wall', { view: 'eye', z: bottom + frame + inches(1.5), from: wall, to: frame / 2, grows: -1 })],
         travel: [{ build: big ? 'otter' : 'mink', x: -inches(10), z: floor, pose: 'walks' }],
       },
 

@@ -112,9 +112,9 @@ export const box: SetType = {
           [inches(22), floor - inches(0.75)],
         ],
         marks: [
-          across('box', 'Box', 'side', floor - inches(4), -inside, long - inside),
-          across('opening', 'Opening', 'eye', floor - inches(3), -wide / 2, wide / 2),
-          mark('topUnder', 'Top above water', 'side', -inches(9), surface, bottom + frame, -1),
+          across('box', 'Box', { view: 'side', z: floor - inches(4), from: -inside, to: long - inside }),
+          across('opening', 'Opening', { view: 'eye', z: floor - inches(3), from: -wide / 2, to: wide / 2 }),
+          mark('topUnder', 'Top above water', { view: 'side', across: -inches(9), from: surface, to: bottom + frame, grows: -1 }),
         ],
         travel: [{ build: 'mink', x: -inside - inches(6), z: floor, pose: 'walks' }],
       },

@@ -130,9 +130,9 @@ export const cubby: SetType = {
           [inches(24), floor],
         ],
         marks: [
-          across('hollow', 'Hollow', 'side', floor - inches(3), 0, deep),
-          across('wide', 'Width', 'eye', floor - inches(2.5), -wide / 2, wide / 2),
-          mark('topUnder', 'Top above water', 'side', -inches(4), surface, bottom + frame, -1),
+          across('hollow', 'Hollow', { view: 'side', z: floor - inches(3), from: 0, to: deep }),
+          across('wide', 'Width', { view: 'eye', z: floor - inches(2.5), from: -wide / 2, to: wide / 2 }),
+          mark('topUnder', 'Top above water', { view: 'side', across: -inches(4), from: surface, to: bottom + frame, grows: -1 }),
         ],
         travel: [{ build: 'mink', x: -inches(7), z: floor, pose: 'walks' }],
       },

@@ -166,9 +166,9 @@ export const logCrossing: SetType = {
       ],
       front: flat(floor, inches(24)),
       marks: [
-        mark('overWater', 'Log above water', 'side', -inches(24), surface, surface + over, 1),
-        mark('overWater', 'Log above water', 'eye', -inches(12), surface, surface + over, 1),
-        mark('trunk', 'Trunk', 'side', -inches(31), surface + over, surface + over - thick),
+        mark('overWater', 'Log above water', { view: 'side', across: -inches(24), from: surface, to: surface + over, grows: 1 }),
+        mark('overWater', 'Log above water', { view: 'eye', across: -inches(12), from: surface, to: surface + over, grows: 1 }),
+        mark('trunk', 'Trunk', { view: 'side', across: -inches(31), from: surface + over, to: surface + over - thick }),
       ],
       travel: [{ build: 'mink', x: -inches(8), z: surface + over, pose: 'walks' }],
     });

@@ -107,8 +107,8 @@ export const rootPlatform: SetType = {
           [inches(24), seat - inches(6)],
         ],
         marks: [
-          across('ledge', 'Ledge', 'side', seat - inches(7), -half, half),
-          mark('roots', 'Roots over the ledge', 'eye', -inches(9), seat, roots, 1),
+          across('ledge', 'Ledge', { view: 'side', z: seat - inches(7), from: -half, to: half }),
+          mark('roots', 'Roots over the ledge', { view: 'eye', across: -inches(9), from: seat, to: roots, grows: 1 }),
         ],
         travel: [{ build: 'mink', x: -inches(6), z: surface - 0.06, pose: 'swims' }],
       },

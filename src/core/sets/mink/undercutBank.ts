@@ -109,8 +109,8 @@ export const undercutBank: SetType = {
           [inner + of(laying, 'under') + inches(10), roof + inches(9)],
         ],
         marks: [
-          mark('roof', 'Roof over the bed', 'eye', -inches(8), floor, roof, 1),
-          across('under', 'Under the roof', 'eye', roof + inches(11), inner, inner + of(laying, 'under')),
+          mark('roof', 'Roof over the bed', { view: 'eye', across: -inches(8), from: floor, to: roof, grows: 1 }),
+          across('under', 'Under the roof', { view: 'eye', z: roof + inches(11), from: inner, to: inner + of(laying, 'under') }),
         ],
         travel: [{ build: 'mink', x: -inches(9), z: surface - 0.06, pose: 'swims' }],
       },

@@ -84,10 +84,10 @@ export const wallBlind: SetType = {
           ...(Math.abs(cover) < 0.003
             ? []
             : [
-                upright('panUnder', 'Pan below water', 'side', 0.03, surface, surface - cover),
-                upright('panUnder', 'Pan below water', 'eye', 0, surface, surface - cover),
+                upright('panUnder', 'Pan below water', { view: 'side', across: 0.03, from: surface, to: surface - cover }),
+                upright('panUnder', 'Pan below water', { view: 'eye', across: 0, from: surface, to: surface - cover }),
               ]),
-          across('offWall', 'Off the wall', 'eye', floor - inches(2), 0, off),
+          across('offWall', 'Off the wall', { view: 'eye', z: floor - inches(2), from: 0, to: off }),
         ],
         travel: [{ build: 'mink', x: -inches(6), z: surface - 0.06, pose: 'swims' }],
       },

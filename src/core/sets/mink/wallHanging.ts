@@ -146,13 +146,19 @@ export const wallHanging: SetType = {
         ],
         front: besideWall(surface, floor, wall),
         marks: [
-          mark('acrossUnder', 'Middle above water', 'eye', -inches(2), surface, surface + of(laying, 'acrossUnder'), 1),
-          mark('ledge', 'Ledge above water', 'eye', -frame / 2 - inches(6), surface, ledge, 1),
-          mark(null, 'Top above water', 'side', 0, surface, bottom + frame, 1),
+          mark('acrossUnder', 'Middle above water', {
+            view: 'eye',
+            across: -inches(2),
+            from: surface,
+            to: surface + of(laying, 'acrossUnder'),
+            grows: 1,
+          }),
+          mark('ledge', 'Ledge above water', { view: 'eye', across: -frame / 2 - inches(6), from: surface, to: ledge, grows: 1 }),
+          mark(null, 'Top above water', { view: 'side', across: 0, from: surface, to: bottom + frame, grows: 1 }),
         ].filter((m) => Math.abs(m.at[1] - m.to[1]) > 0.004),
         travel: [{ build: 'mink', x: -inches(9), y: 0, z: surface - BUILDS.mink.swims, pose: 'swims' }],
       },
-      { marks: [across('offWall', 'Off the wall', 'eye', bottom - inches(2), wall, frame / 2, -1)] },
+      { marks: [across('offWall', 'Off the wall', { view: 'eye', z: bottom - inches(2), from: wall, to: frame / 2, grows: -1 })] },
       depthMarks(laying, floor, -inches(20), -inches(10.5)),
       movable(laying),
       tie(laying, {

@@ -104,8 +104,8 @@ export const denRun: SetType = {
         ],
         front: section,
         marks: [
-          across('width', 'Run at the bed', 'eye', floor - inches(3), -width / 2, width / 2),
-          across('mouth', 'Before the hole', 'side', floor - inches(3), 0, mouth),
+          across('width', 'Run at the bed', { view: 'eye', z: floor - inches(3), from: -width / 2, to: width / 2 }),
+          across('mouth', 'Before the hole', { view: 'side', z: floor - inches(3), from: 0, to: mouth }),
         ],
         travel: [{ build: 'muskrat', x: -inches(7), z: floor + inches(0.5), pose: 'walks' }],
       },

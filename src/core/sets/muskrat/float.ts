@@ -81,9 +81,9 @@ export const float: SetType = {
         weightFinding(laying, laying.devices[positions[0] ?? 'left']?.size ?? '1½', 'muskrat'),
       ],
       marks: [
-        upright('draft', 'Raft below water', 'side', -inches(22), raft, raft - of(laying, 'draft')),
-        upright('depth', 'Depth under the raft', 'side', inches(16), raft, bedOf(laying) ?? raft - inches(30)),
-        upright('depth', 'Depth under the raft', 'eye', inches(14), raft, bedOf(laying) ?? raft - inches(30)),
+        upright('draft', 'Raft below water', { view: 'side', across: -inches(22), from: raft, to: raft - of(laying, 'draft') }),
+        upright('depth', 'Depth under the raft', { view: 'side', across: inches(16), from: raft, to: bedOf(laying) ?? raft - inches(30) }),
+        upright('depth', 'Depth under the raft', { view: 'eye', across: inches(14), from: raft, to: bedOf(laying) ?? raft - inches(30) }),
       ],
       travel: [{ build: 'muskrat', x: -inches(24), z: raft - 0.08, pose: 'swims' }],
       supplies: [{ kind: 'bait', what: 'roots or apple', amount: 1 }],

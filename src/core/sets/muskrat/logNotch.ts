@@ -110,10 +110,10 @@ export const logNotch: SetType = {
       ground: bedLine(floor, -half - inches(8), half + inches(8)),
       front: flat(floor, inches(18)),
       marks: [
-        mark('panUnder', 'Pan below water', 'side', inches(1), surface, surface - under),
-        mark('panUnder', 'Pan below water', 'eye', inches(1), surface, surface - under),
-        across('notch', 'Notch', 'side', surface + inches(6), -notch / 2, notch / 2),
-        mark('log', 'Log', 'side', half + inches(3), surface + whole, surface + whole - thick),
+        mark('panUnder', 'Pan below water', { view: 'side', across: inches(1), from: surface, to: surface - under }),
+        mark('panUnder', 'Pan below water', { view: 'eye', across: inches(1), from: surface, to: surface - under }),
+        across('notch', 'Notch', { view: 'side', z: surface + inches(6), from: -notch / 2, to: notch / 2 }),
+        mark('log', 'Log', { view: 'side', across: half + inches(3), from: surface + whole, to: surface + whole - thick }),
       ],
       travel: [{ build: 'muskrat', x: -half * 0.55, z: surface + whole, pose: 'walks' }],
     });

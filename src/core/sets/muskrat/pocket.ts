@@ -119,8 +119,8 @@ export const pocket: SetType = {
           [inches(22), roof + inches(5)],
         ],
         marks: [
-          across('pocketDeep', 'Pocket into the bank', 'side', floor - inches(3), mouth, mouth + deep),
-          mark('baitUp', 'Back end above water', 'side', mouth + deep, surface, dry, 1),
+          across('pocketDeep', 'Pocket into the bank', { view: 'side', z: floor - inches(3), from: mouth, to: mouth + deep }),
+          mark('baitUp', 'Back end above water', { view: 'side', across: mouth + deep, from: surface, to: dry, grows: 1 }),
         ],
         travel: [{ build, x: -inches(5), z: surface - 0.07, pose: 'swims' }],
       },

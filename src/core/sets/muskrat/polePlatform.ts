@@ -130,9 +130,9 @@ export const polePlatform: SetType = {
         ground: bedLine(floor, -inches(32), inches(32)),
         front: flat(floor, inches(20)),
         marks: [
-          mark('panUnder', 'Pan below water', 'side', inches(1), surface, board + pan),
-          mark('panUnder', 'Pan below water', 'eye', inches(1), surface, board + pan),
-          across('long', 'Platform', 'side', board - inches(4), -long / 2, long / 2),
+          mark('panUnder', 'Pan below water', { view: 'side', across: inches(1), from: surface, to: board + pan }),
+          mark('panUnder', 'Pan below water', { view: 'eye', across: inches(1), from: surface, to: board + pan }),
+          across('long', 'Platform', { view: 'side', z: board - inches(4), from: -long / 2, to: long / 2 }),
         ],
         travel: [{ build: 'muskrat', x: -long / 2 - inches(3), z: surface - 0.08, pose: 'swims' }],
       },

@@ -79,8 +79,8 @@ export const latrineApproach: SetType = {
         ],
         front: section,
         marks: [
-          across('width', 'Landing', 'eye', floor - inches(4), -width / 2, width / 2),
-          across('toLatrine', 'Trap to the latrine', 'side', surface + inches(16), 0, to),
+          across('width', 'Landing', { view: 'eye', z: floor - inches(4), from: -width / 2, to: width / 2 }),
+          across('toLatrine', 'Trap to the latrine', { view: 'side', z: surface + inches(16), from: 0, to }),
         ],
         travel: [{ build: 'otter', x: -inches(12), z: surface - BUILDS.otter.swims, pose: 'swims' }],
       },

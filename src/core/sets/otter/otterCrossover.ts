@@ -90,8 +90,8 @@ export const otterCrossover: SetType = {
         ],
         front: flat(floor),
         marks: [
-          across('trail', 'Trail', 'eye', surface + inches(14), -trail / 2, trail / 2),
-          across('neck', 'Neck of land', 'side', surface + inches(16), inches(14), inches(14) + neck),
+          across('trail', 'Trail', { view: 'eye', z: surface + inches(14), from: -trail / 2, to: trail / 2 }),
+          across('neck', 'Neck of land', { view: 'side', z: surface + inches(16), from: inches(14), to: inches(14) + neck }),
         ],
         travel: [{ build: 'otter', x: -inches(6), z: Math.max(floor, surface - 0.12), pose: 'swims' }],
       },

@@ -71,7 +71,7 @@ export const otterLatrine: SetType = {
         [to + inches(14), surface + inches(8)],
       ],
       front: flat(floor),
-      marks: [across('toLatrine', 'Pan before the latrine', 'side', surface + inches(16), 0, to)],
+      marks: [across('toLatrine', 'Pan before the latrine', { view: 'side', z: surface + inches(16), from: 0, to })],
       travel: [{ build: 'otter', x: -inches(6), z: Math.max(floor, surface - 0.12), pose: 'swims' }],
     });
   },

@@ -68,8 +68,8 @@ export function bed(laying: Laying, place: BedPlace): Piece {
       Math.abs(under) < 0.003
         ? []
         : [
-            mark(key, name, 'side', x + spread * 0.2, surface, surface - under),
-            mark(key, name, 'eye', y + spread * 0.2, surface, surface - under),
+            mark(key, name, { view: 'side', across: x + spread * 0.2, from: surface, to: surface - under }),
+            mark(key, name, { view: 'eye', across: y + spread * 0.2, from: surface, to: surface - under }),
           ],
   };
 }
@@ -79,7 +79,10 @@ export function offsetPiece(laying: Laying, off: number, under: number, foot: Fo
   const { off: wanted, under: covered } = FOOT[foot];
   const fits = off >= inches(wanted[0]) - 1e-6 && off <= inches(wanted[1]) + 1e-6;
   return {
-    marks: Math.abs(off) < inches(1) ? [] : [across('offset', 'Off the middle', 'eye', levelThen(laying) - under - inches(7), 0, off)],
+    marks:
+      Math.abs(off) < inches(1)
+        ? []
+        : [across('offset', 'Off the middle', { view: 'eye', z: levelThen(laying) - under - inches(7), from: 0, to: off })],
     findings: [found('foot', fits ? 'holds' : 'warns', 'practice', { foot, off, wanted, under: covered })],
   };
 }

@@ -193,7 +193,12 @@ export const coverNeed = (
 export function gripMarks(laying: Laying, size: string, bottom: number, key: NumberKey | null = 'topUnder', x = 0): Piece {
   const surface = levelThen(laying);
   const top = bottom + openingOf(size);
-  return { marks: [mark(key, 'Top below water', 'side', x, surface, top), mark(key, 'Top below water', 'eye', 0, surface, top)] };
+  return {
+    marks: [
+      mark(key, 'Top below water', { view: 'side', across: x, from: surface, to: top }),
+      mark(key, 'Top below water', { view: 'eye', across: 0, from: surface, to: top }),
+    ],
+  };
 }
 
 /** The depth as both drawings show it. @param across where on each drawing, m */
@@ -202,7 +207,12 @@ export function depthMarks(laying: Laying, floor: number, side: number, eye: num
   const key = 'depth';
   return surface - floor < 0.02
     ? {}
-    : { marks: [mark(key, 'Depth', 'side', side, surface, floor), mark(key, 'Depth', 'eye', eye, surface, floor)] };
+    : {
+        marks: [
+          mark(key, 'Depth', { view: 'side', across: side, from: surface, to: floor }),
+          mark(key, 'Depth', { view: 'eye', across: eye, from: surface, to: floor }),
+        ],
+      };
 }
 
 /** The trap may be set lower or higher. */

@@ -92,8 +92,10 @@ export function loopPiece(laying: Laying, place: LoopPlace): Piece {
     supplies,
     findings: [cableFinding(laying, { loop, tail, size }), ...cutFinding(laying, loop), ...lockFinding(laying)],
     marks: [
-      across('loop', 'Loop', 'eye', bottom + loop / 2, y - loop / 2, y + loop / 2),
-      ...(bottom < levelThen(laying) ? [mark(null, 'Lowest point below water', 'side', x, levelThen(laying), bottom)] : []),
+      across('loop', 'Loop', { view: 'eye', z: bottom + loop / 2, from: y - loop / 2, to: y + loop / 2 }),
+      ...(bottom < levelThen(laying)
+        ? [mark(null, 'Lowest point below water', { view: 'side', across: x, from: levelThen(laying), to: bottom })]
+        : []),
     ],
   };
 }

@@ -190,7 +190,7 @@ function slideHold(laying: Laying, asked: Asked): Piece {
     holds: [{ ...asked.hold, kind: 'slide', anchor: anchorAt(asked), deep }],
     supplies: [{ kind: 'wire', what: 'slide wire', amount: wire }, ...end.supplies],
     findings: [slideFinding(laying, wanted, { build: own.build, held: own.held, bank }), bankHolds(laying, asked)],
-    marks: [mark('stopDepth', 'Depth at the stop', 'side', deep[0], surface, deep[1])],
+    marks: [mark('stopDepth', 'Depth at the stop', { view: 'side', across: deep[0], from: surface, to: deep[1] })],
   };
 }
 
@@ -224,7 +224,7 @@ function tangleHold(laying: Laying, asked: Asked): Piece {
     holds: [{ ...asked.hold, kind: 'pole', anchor: [deep[0], 0, deep[1]], deep }],
     supplies: [{ kind: 'cable', what: TETHER, amount: wire }],
     findings: [tangleFinding(laying, own)],
-    marks: [mark('stopDepth', 'Depth at the pole', 'side', deep[0] - inches(6), surface, deep[1])],
+    marks: [mark('stopDepth', 'Depth at the pole', { view: 'side', across: deep[0] - inches(6), from: surface, to: deep[1] })],
   };
 }
 
@@ -244,7 +244,7 @@ function bagHold(laying: Laying, asked: Asked): Piece {
       { kind: 'fill', what: `${fill} for the bag`, amount: laying.numbers.bag ?? bagOf(own.build, 'swimming', fill) ?? 0 },
     ],
     findings: [bagFinding(laying, own, fill)],
-    marks: [mark('stopDepth', 'Depth at the bag', 'side', deep[0], surface, deep[1])],
+    marks: [mark('stopDepth', 'Depth at the bag', { view: 'side', across: deep[0], from: surface, to: deep[1] })],
   };
 }
 

@@ -103,9 +103,9 @@ export const enclosedFoot: SetType = {
         ],
         front: flat(land, inches(26)),
         marks: [
-          mark('overWater', 'Ground above water', 'side', inches(13), surface, land, 1),
-          mark('driven', 'Driven in', 'side', -inches(4), land, land - of(laying, 'driven')),
-          across('offTrail', 'Off the trail', 'eye', land - inches(4), 0, off),
+          mark('overWater', 'Ground above water', { view: 'side', across: inches(13), from: surface, to: land, grows: 1 }),
+          mark('driven', 'Driven in', { view: 'side', across: -inches(4), from: land, to: land - of(laying, 'driven') }),
+          across('offTrail', 'Off the trail', { view: 'eye', z: land - inches(4), from: 0, to: off }),
         ].filter((m) => Math.hypot(m.to[0] - m.at[0], m.to[1] - m.at[1]) > 0.01),
         travel: [{ build: 'raccoon', x: -inches(6), z: land, pose: 'walks' }],
       },

@@ -89,7 +89,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
       : null;
   if (!model)
     return { ...base, answer: null, why: why ?? 'The area of the pond is not known: draw its shore on the map, or type the area.' };
-  return { ...base, why: null, answer: answerOf(asked, place, model, moving, HOURS, locals) };
+  return { ...base, why: null, answer: answerOf(asked, place, { model, moving, hours: HOURS }, locals) };
 };
 
 function whyNot({ start, area, depth, errors }: ReturnType<typeof askedOf>): string | null {

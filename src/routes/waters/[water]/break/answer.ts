@@ -43,11 +43,17 @@ function bandsOf({ season, water, levels, frame }: Place) {
   return all.filter((s, i) => all.findIndex((o) => o.set === s.set && same(o.band.min, s.band.min) && same(o.band.max, s.band.max)) === i);
 }
 
+/** The pond as it is calculated, what moves it, and how far ahead. */
+interface Ahead {
+  model: PondModel;
+  moving: MovingAll;
+  hours: number;
+}
+
 /** Everything the designer answers, both ways. */
-export function answerOf(asked: Asked, place: Place, model: PondModel, moving: MovingAll, hours: number, locals: App.Locals) {
+export function answerOf(asked: Asked, place: Place, { model, moving, hours }: Ahead, { now }: App.Locals) {
   const { water, frame, levels } = place;
   const { system } = frame;
-  const { now } = locals;
   const start = asked.start ?? 0;
   const told = clockFrom(now, frame);
   const when = (seconds: number): string => told(new Date(now.getTime() + seconds * 1000));

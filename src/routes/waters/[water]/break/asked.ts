@@ -36,8 +36,7 @@ export function askedOf(
   const length = (
     name: string,
     otherwise: number,
-    least: number,
-    most: number,
+    [least, most]: [number, number],
     say: string,
     unit: LengthUnit = smallUnit(system),
   ): number => {
@@ -48,7 +47,7 @@ export function askedOf(
     return parsed.ok && !errors[name] ? parsed.value : otherwise;
   };
   /** a level on the gauge, as an elevation */
-  const level = (name: string, otherwise: number): number => offGauge(length(name, otherwise, -10, 30, LEVEL_RANGE), frame);
+  const level = (name: string, otherwise: number): number => offGauge(length(name, otherwise, [-10, 30], LEVEL_RANGE), frame);
   const time = (name: string): Date | null => {
     if (text(name) === '') return null;
     const read = readLocalTime(text(name), zone, 'first');
@@ -72,8 +71,8 @@ export function askedOf(
   if (typedArea !== null && !(typedArea > 0 && typedArea * square < 1e7))
     errors.area = 'The area of the pond is above 0 and under 1000 hectares.';
   const area = typedArea !== null && !errors.area ? typedArea * square : drawn;
-  const width = length('width', preset.width, 0.02, 20, 'A break is between 1 in and 65 ft wide.');
-  const rise = length('rise', water.rise ?? 0, 0, 1, 'A pond rises between 0 and 3 ft in a day.');
+  const width = length('width', preset.width, [0.02, 20], 'A break is between 1 in and 65 ft wide.');
+  const rise = length('rise', water.rise ?? 0, [0, 1], 'A pond rises between 0 and 3 ft in a day.');
   const sill = level('sill', start === null ? 0 : onGauge(start, frame) - preset.depth);
   if (start !== null && start - sill > DEEPEST)
     errors.sill = 'That break is over 10 ft deep: type the level of its lowest point on the gauge.';
