@@ -294,9 +294,9 @@ export const askTimes = (db: Knex, crew: string, by: string): Asked<TimeRow, Tim
   query: db.raw(
     `(select v.took, v.change, array_agg(c.outcome) as outcomes, coalesce(bool_or(k.alive), false) as is_alive, s.type, false as is_placed
        from check_visit v join trap_set s on s.id = v.set_id join check_device c on c.visit_id = v.id left join catch k on k.check_id = c.id
-       where v.crew_id = :crew and v.by = :by and v.took is not null group by v.crew_id, v.id, s.type order by v.at desc limit 200)
+       where v.crew_id = :crew and v.by = :by and v.took is not null group by v.crew_id, v.id, s.type order by v.at desc, v.id limit 200)
      union all
-     (select s.took, 'as it was', '{}', false, s.type, true from trap_set s where s.crew_id = :crew and s.by = :by and s.took is not null limit 200)`,
+     (select s.took, 'as it was', '{}', false, s.type, true from trap_set s where s.crew_id = :crew and s.by = :by and s.took is not null order by s.id limit 200)`,
     { crew, by },
   ),
   times: [],
