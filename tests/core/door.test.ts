@@ -69,6 +69,8 @@ describe('an invitation', () => {
   it('names somebody, a role and a way', () => {
     assert.equal(inviteSchema.safeParse(good).success, true);
     assert.deepEqual(fault({ newName: ' ' })?.[0]?.[0], 'newName');
+    // a typed name is not passed over for whom the list happened to stand on
+    assert.match(String(fault({ person: '019b76da-a800-7000-8000-000000000002' })?.[0]?.[1]), /somebody else is chosen above/);
     assert.deepEqual(fault({ role: 'king' })?.[0], ['role', 'Choose what this person may do: owner, trapper, helper or client.']);
     assert.deepEqual(fault({ how: 'owl' })?.[0]?.[0], 'how');
   });

@@ -16,6 +16,12 @@ export const inviteSchema = z
   .superRefine(({ person, newName, role, waters }, context) => {
     if (person === '' && newName === '')
       context.addIssue({ code: 'custom', path: ['newName'], message: 'Choose somebody of the crew, or type a new name.' });
+    if (person !== '' && newName !== '')
+      context.addIssue({
+        code: 'custom',
+        path: ['newName'],
+        message: 'A name was typed, and somebody else is chosen above: choose “somebody new” there, or clear the name.',
+      });
     if (role === 'reader' && waters.length === 0)
       context.addIssue({ code: 'custom', path: ['waters'], message: 'A client reads waters that are shared with him: tick at least one.' });
   });

@@ -4,11 +4,12 @@ import { addressOf } from '$lib/server/door/caller';
 import { ownerOfCode } from '$lib/server/door/codes';
 import { begin } from '$lib/server/door/session';
 import { isTooOften, missed, TOO_OFTEN } from '$lib/server/door/throttle';
-import { doorPage, field } from '$lib/server/door/page';
+import { field } from '$lib/server/door/field';
+import { plainPage } from '$lib/server/plainPage';
 import type { RequestHandler } from './$types';
 
 const page = (status: number, sentence: string, code: string) =>
-  doorPage(
+  plainPage(
     status,
     'Pair this device',
     sentence,

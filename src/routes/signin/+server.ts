@@ -1,13 +1,14 @@
 import { redirect } from '@sveltejs/kit';
 import { formIn } from '$lib/server/form';
 import { addressOf } from '$lib/server/door/caller';
-import { doorPage, field } from '$lib/server/door/page';
+import { field } from '$lib/server/door/field';
 import { begin } from '$lib/server/door/session';
 import { signedIn } from '$lib/server/door/signIn';
+import { plainPage } from '$lib/server/plainPage';
 import type { RequestHandler } from './$types';
 
 const page = (status: number, sentence: string, login: string) =>
-  doorPage(
+  plainPage(
     status,
     'Sign in',
     sentence,

@@ -1,11 +1,8 @@
-import { randomInt } from 'node:crypto';
 import { toString as drawn } from 'qrcode';
 import { db } from '../database';
 import { keepCode, useCode } from '../repositories/door';
-import { hashOf } from './tokens';
+import { hashOf, randomSigns } from './tokens';
 
-/** Letters and digits that nobody takes for one another. */
-const SIGNS = 'ABCDEFGHJKMNPQRSTUVWXYZ23456789';
 const CODE_LENGTH = 8;
 /** A link that is sent is not typed: it can be longer, and lasts. */
 const LINK_LENGTH = 24;
@@ -25,7 +22,7 @@ export interface Shown {
 
 /** A code that nobody guesses, with what is kept of it. */
 export function newCode(how: 'code' | 'link', now: Date): { code: string; hash: string; expires_at: Date } {
-  const code = Array.from({ length: how === 'code' ? CODE_LENGTH : LINK_LENGTH }, () => SIGNS[randomInt(SIGNS.length)]).join('');
+  const code = randomSigns(how === 'code' ? CODE_LENGTH : LINK_LENGTH);
   return { code, hash: hashOf(code), expires_at: new Date(now.getTime() + LASTS[how]) };
 }
 

@@ -9,13 +9,15 @@ const common = new Set<string>(dictionary['passwords-common']);
 
 export const faultOf = (text: string, name: string): string | null => faultOfPassphrase(text, name, (t) => common.has(t));
 
-export const keptAs = (passphrase: string): Promise<string> => hash(passphrase.normalize('NFKC'), COST);
+const plain = (passphrase: string): string => passphrase.normalize('NFKC');
+
+export const keptAs = (passphrase: string): Promise<string> => hash(plain(passphrase), COST);
 
 /** Held against when nobody has the name, so that a wrong name takes as long as a wrong passphrase. */
 let nobody: Promise<string> | undefined;
 
 export async function isRight(kept: string | undefined, passphrase: string): Promise<boolean> {
   nobody ??= keptAs('nobody has this one');
-  const isIt = await verify(kept ?? (await nobody), passphrase.normalize('NFKC').slice(0, 256));
+  const isIt = await verify(kept ?? (await nobody), plain(passphrase));
   return isIt && kept !== undefined;
 }

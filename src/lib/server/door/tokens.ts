@@ -5,7 +5,9 @@ export const hashOf = (text: string): string => createHash('sha256').update(text
 
 export const newToken = (): string => randomBytes(32).toString('base64url');
 
-const DIGITS = 'ABCDEFGHJKMNPQRSTUVWXYZ23456789';
+/** Letters and digits that nobody takes for one another. */
+const SIGNS = 'ABCDEFGHJKMNPQRSTUVWXYZ23456789';
+export const randomSigns = (length: number): string => Array.from({ length }, () => SIGNS[randomInt(SIGNS.length)]).join('');
+
 /** A code to be printed and kept in a drawer, five groups of five: about 124 bits. */
-export const newRecovery = (): string =>
-  Array.from({ length: 5 }, () => Array.from({ length: 5 }, () => DIGITS[randomInt(DIGITS.length)]).join('')).join('-');
+export const newRecovery = (): string => Array.from({ length: 5 }, () => randomSigns(5)).join('-');

@@ -1,12 +1,12 @@
 import { formIn } from '$lib/server/form';
 import { addressOf } from '$lib/server/door/caller';
-import { doorPage, field } from '$lib/server/door/page';
+import { field } from '$lib/server/door/field';
 import { recovered } from '$lib/server/door/signIn';
-import { escape } from '$lib/server/plainPage';
+import { escape, plainPage } from '$lib/server/plainPage';
 import type { RequestHandler } from './$types';
 
 const page = (status: number, sentence: string, login: string) =>
-  doorPage(
+  plainPage(
     status,
     'The passphrase is lost',
     sentence,
@@ -25,7 +25,7 @@ export const POST: RequestHandler = async (event) => {
   ];
   const done = await recovered({ login: login.trim(), code, passphrase }, addressOf(event), event.locals.now);
   if ('sentence' in done) return page(403, done.sentence, login);
-  return doorPage(
+  return plainPage(
     200,
     'The passphrase is changed',
     'Every device that was signed in is signed out. The code you used is used up: print this one and keep it where no one looks.',
