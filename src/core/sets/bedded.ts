@@ -1,12 +1,12 @@
 import { FOOTHOLDS } from '../devices/sizes';
 import { inches } from '../units/factors';
 import { printLength } from '../units/length';
-import { fixed } from '../water/linear';
 import type { Need } from '../water/need';
 import type { Part } from '../water/part';
 import { found, type Finding } from '../words/finding';
 import { ranged, type WorkRange } from './pieces/range';
 import { bedOf, levelThen, type Laying, type NumberSpec } from './setType';
+import { onBed } from './pieces/block';
 
 /** What the types with a bedded foothold have in common: bed, pan, build-up. */
 
@@ -55,37 +55,19 @@ export function bedParts(
   const base = levelThen(laying) - panUnder - pan;
   const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
   const prefix = device === 'trap' ? '' : `${device}-`;
-  const trap: Part = {
-    id: `${prefix}pan`,
-    kind: 'pan',
+  const trap: Part = onBed('pan', `${prefix}pan`, [x, y, base], [pan, spread, spread], {
     device,
-    bearer: 'bed',
-    x,
-    y,
-    z: fixed(base),
-    height: pan,
-    wide: spread,
-    across: spread,
     tiedTo: 'lock',
     stock: `foothold No. ${size}`,
-  };
+  });
   if (base - floor <= 0.005) return [trap];
   const wide = spread + inches(under === 'stone' ? 2 : 6);
   return [
     trap,
-    {
-      id: `${prefix}bed`,
-      kind: under,
+    onBed(under, `${prefix}bed`, [x, y, floor], [base - floor, wide, wide], {
       device,
-      bearer: 'bed',
-      x,
-      y,
-      z: fixed(floor),
-      height: base - floor,
-      wide,
-      across: wide,
       ...(under === 'stone' ? { stock: `flat stone ${printLength(base - floor, laying.system)}` } : {}),
-    },
+    }),
   ];
 }
 

@@ -209,6 +209,14 @@ export interface Suit {
   when?: When;
 }
 
+export const suit = (
+  species: Species,
+  places: readonly StationKind[],
+  rank: number,
+  why: string,
+  more: Pick<Suit, 'months' | 'when'> = {},
+): Suit => ({ species, places, rank, why, ...more });
+
 /** The level that stood at the place when the set was made; a set made without any reading counts from 0 and says so. */
 export const levelThen = ({ then, place }: Laying): number => then[place.surface] ?? 0;
 

@@ -7,7 +7,7 @@ import { depthHere } from '../pieces/grip';
 import { flat, landing } from '../pieces/ground';
 import { bait } from '../pieces/scent';
 import { deepGround, HELD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, suit } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
@@ -28,20 +28,8 @@ export const baitedBank: SetType = {
   species: ['beaver'],
   stations: ['castor mound', 'slide', 'point', 'feed bed', 'bank den'],
   suits: [
-    {
-      species: 'beaver',
-      places: ['castor mound', 'point'],
-      rank: 1,
-      why: 'outside the mating months peeled sticks draw more than scent',
-      months: [6, 12],
-    },
-    {
-      species: 'beaver',
-      places: ['slide', 'feed bed'],
-      rank: 5,
-      why: 'outside the mating months peeled sticks draw more than scent',
-      months: [6, 12],
-    },
+    suit('beaver', ['castor mound', 'point'], 1, 'outside the mating months peeled sticks draw more than scent', { months: [6, 12] }),
+    suit('beaver', ['slide', 'feed bed'], 5, 'outside the mating months peeled sticks draw more than scent', { months: [6, 12] }),
   ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],

@@ -1,5 +1,4 @@
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
@@ -8,9 +7,10 @@ import { trench, GROOVE } from '../pieces/ground';
 import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here, suit } from '../setType';
 import { anchorStep, WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed, type WorkRange } from '../pieces/range';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   topUnder: topUnder(3, [-8, 60]),
@@ -46,8 +46,8 @@ export const bankDenRun: SetType = {
   species: ['beaver', 'otter'],
   stations: ['bank den', 'run', 'undercut'],
   suits: [
-    { species: 'beaver', places: ['bank den'], rank: 1, why: 'in the groove just before the hole' },
-    { species: 'otter', places: ['bank den'], rank: 1, why: 'in the groove just before the hole' },
+    suit('beaver', ['bank den'], 1, 'in the groove just before the hole'),
+    suit('otter', ['bank den'], 1, 'in the groove just before the hole'),
   ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
@@ -77,17 +77,12 @@ export const bankDenRun: SetType = {
       ),
       {
         parts: [
-          {
-            id: 'den',
-            kind: 'ceiling',
-            bearer: 'bank',
-            x: mouth + inches(15),
-            y: 0,
-            z: fixed(floor + inches(13)),
-            height: Math.max(surface + inches(8) - floor - inches(13), inches(5)),
-            wide: inches(28),
-            across: width + inches(10),
-          },
+          onBank(
+            'ceiling',
+            'den',
+            [mouth + inches(15), 0, floor + inches(13)],
+            [Math.max(surface + inches(8) - floor - inches(13), inches(5)), inches(28), width + inches(10)],
+          ),
         ],
         needs: [coverNeed(laying, { aim: [-12, -1], ...runRange(laying) }), reachNeed(laying, 'jaws', of(laying, 'reach'))],
         findings: [

@@ -1,6 +1,5 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
@@ -10,8 +9,9 @@ import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { mound } from '../pieces/scent';
 import { deepGround, HELD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, suit } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
+import { onBed } from '../pieces/block';
 
 const numbers = {
   panUnder: panUnder(3),
@@ -35,9 +35,7 @@ function berm(laying: Laying, floor: number): Piece {
   const { swims, called } = BUILDS.beaverAdult;
   const meets = under < swims - inches(1);
   return {
-    parts: [
-      { id: 'berm', kind: 'mound', bearer: 'bed', x: -BERM_AHEAD, y: 0, z: fixed(floor), height, wide: inches(8), across: inches(20) },
-    ],
+    parts: [onBed('mound', 'berm', [-BERM_AHEAD, 0, floor], [height, inches(8), inches(20)])],
     marks:
       under < 0.003 ? [] : [upright('berm', 'Berm below water', { view: 'side', across: -BERM_AHEAD, from: surface, to: surface - under })],
     findings: [
@@ -60,13 +58,7 @@ export const castorFoothold: SetType = {
   species: ['beaver', 'otter'],
   stations: ['castor mound', 'slide', 'point', 'bank den', 'feed bed'],
   suits: [
-    {
-      species: 'beaver',
-      places: ['castor mound', 'point', 'slide'],
-      rank: 1,
-      why: 'they answer a strange scent from late winter to spring',
-      months: [1, 5],
-    },
+    suit('beaver', ['castor mound', 'point', 'slide'], 1, 'they answer a strange scent from late winter to spring', { months: [1, 5] }),
   ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],

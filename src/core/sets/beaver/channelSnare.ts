@@ -2,7 +2,6 @@ import { BUILDS } from '../../animals/species';
 import { wetAreaShare } from '../../devices/wetAreaShare';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
@@ -12,10 +11,11 @@ import { depthMarks } from '../pieces/grip';
 import { anchored, DRIVEN, tie } from '../pieces/hold';
 import { loopFits, shareNeed, fitsIn, IN_OPEN_WATER } from '../pieces/loop';
 import { cableFinding, isCut, lockFinding, SNARE_CHOICES, snareSupplies, type SnareCut } from '../pieces/snareCut';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here, suit } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 import { ranged, type WorkRange } from '../pieces/range';
 import { under } from '../offer';
+import { onBank, onBed } from '../pieces/block';
 
 const numbers = {
   loop: practised('Loop', 'inside diameter', 10, [4, 16]),
@@ -48,9 +48,9 @@ export const channelSnare: SetType = {
   species: ['beaver', 'otter'],
   stations: ['channel', 'run', 'culvert', 'crossover', 'slide'],
   suits: [
-    { species: 'beaver', places: ['channel'], rank: 1, why: 'the walls narrow the way', when: under('width', 24) },
-    { species: 'beaver', places: ['channel'], rank: 4, why: 'at a pinch, where the walls narrow the way' },
-    { species: 'beaver', places: ['culvert'], rank: 1, why: 'first the nearest lodge runs; then a loop where the walls narrow the way' },
+    suit('beaver', ['channel'], 1, 'the walls narrow the way', { when: under('width', 24) }),
+    suit('beaver', ['channel'], 4, 'at a pinch, where the walls narrow the way'),
+    suit('beaver', ['culvert'], 1, 'first the nearest lodge runs; then a loop where the walls narrow the way'),
   ],
   devices: ['snare'],
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
@@ -170,59 +170,20 @@ function loopParts(laying: Laying): Part[] {
   const pushIn = of(laying, 'pushIn');
   const tall = bottom + loop + inches(4) - floor + pushIn;
   const roof: Part[] = isRoofed(laying)
-    ? [
-        {
-          id: 'ceiling',
-          kind: 'ceiling',
-          bearer: 'bank',
-          x: 0,
-          y: 0,
-          z: fixed(levelThen(laying) + (laying.numbers.ceiling ?? 0)),
-          height: inches(6),
-          wide: 0.8,
-          across: 0.8,
-        },
-      ]
+    ? [onBank('ceiling', 'ceiling', [0, 0, levelThen(laying) + (laying.numbers.ceiling ?? 0)], [inches(6), 0.8, 0.8])]
     : [];
   return [
-    {
-      id: 'loop',
-      kind: 'loop',
+    onBed('loop', 'loop', [0, 0, bottom], [loop, 0.02, loop], {
       device: 'snare',
-      bearer: 'bed',
-      x: 0,
-      y: 0,
-      z: fixed(bottom),
-      height: loop,
-      wide: 0.02,
-      across: loop,
       tiedTo: 'anchor',
       ...(isCut(laying) ? {} : { stock: `snare ${cutOf(laying).size}` }),
-    },
-    {
-      id: 'support',
-      kind: 'support',
-      bearer: 'bed',
-      x: 0.04,
-      y: loop / 2 + inches(1),
-      z: fixed(floor - pushIn),
-      height: tall,
-      wide: inches(0.5),
-      across: inches(0.5),
+    }),
+    onBed('support', 'support', [0.04, loop / 2 + inches(1), floor - pushIn], [tall, inches(0.5), inches(0.5)], {
       stock: `support ${printLength(tall, laying.system)}`,
-    },
-    {
-      id: 'guide',
-      kind: 'stick',
-      bearer: 'bed',
-      x: 0,
-      y: -(loop / 2 + inches(2)),
-      z: fixed(floor - inches(8)),
-      height: tall - pushIn + inches(8),
-      wide: inches(0.75),
-      across: inches(0.75),
+    }),
+    onBed('stick', 'guide', [0, -(loop / 2 + inches(2)), floor - inches(8)], [tall - pushIn + inches(8), inches(0.75), inches(0.75)], {
       stock: 'thin guide stick',
-    },
+    }),
     ...roof,
   ];
 }

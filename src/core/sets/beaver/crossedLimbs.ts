@@ -7,7 +7,7 @@ import { trench } from '../pieces/ground';
 import { swingFinding, upright } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, WADING, onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { under } from '../offer';
@@ -34,13 +34,9 @@ export const crossedLimbs: SetType = {
   species: ['beaver'],
   stations: ['run', 'channel', 'slide', 'feed bed', 'point'],
   suits: [
-    {
-      species: 'beaver',
-      places: ['channel', 'feed bed'],
-      rank: 2,
-      why: 'too shallow for a dive pole: two limbs look fallen, and the way is under the cross',
+    suit('beaver', ['channel', 'feed bed'], 2, 'too shallow for a dive pole: two limbs look fallen, and the way is under the cross', {
       when: under('depth', 13),
-    },
+    }),
   ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],

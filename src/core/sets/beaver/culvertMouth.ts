@@ -1,5 +1,4 @@
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
@@ -7,9 +6,10 @@ import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '
 import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, CULVERTS, onTheBed, once } from '../pieces/steps';
 import { reachNeed, opening } from '../pieces/range';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   topUnder: topUnder(2, [-8, 40]),
@@ -30,7 +30,7 @@ export const culvertMouth: SetType = {
   idea: 'A body-grip before the mouth of a culvert, fenced to both walls. Often plugged: then the lodge runs are better. Whether it is allowed there is asked first.',
   species: ['beaver', 'otter'],
   stations: ['culvert', 'bridge'],
-  suits: [{ species: 'beaver', places: ['culvert'], rank: 2, why: 'where it is lawful and they do not plug it' }],
+  suits: [suit('beaver', ['culvert'], 2, 'where it is lawful and they do not plug it')],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },
@@ -65,19 +65,7 @@ export const culvertMouth: SetType = {
         laying,
       ),
       {
-        parts: [
-          {
-            id: 'pipe',
-            kind: 'pipe',
-            bearer: 'bank',
-            x: before + inches(17),
-            y: 0,
-            z: fixed(floor - inches(3)),
-            height: pipe + inches(3),
-            wide: inches(34),
-            across: pipe,
-          },
-        ],
+        parts: [onBank('pipe', 'pipe', [before + inches(17), 0, floor - inches(3)], [pipe + inches(3), inches(34), pipe])],
         needs: [
           coverNeed(laying, { aim: [-3, 0], ...opening(openingOf(device.size), 'beaverAdult', { by: 'nothing' }) }),
           reachNeed(laying, 'jaws', of(laying, 'reach')),

@@ -7,7 +7,7 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
 import { crossPole, swingFinding, upright } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, suit } from '../setType';
 import { anchorStep, FLOODS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { opening } from '../pieces/range';
@@ -29,7 +29,7 @@ export const damBreakBreach: SetType = {
   idea: 'A body-grip in the break itself, a low stick over the top and two thin guides. Quick; current and pushed debris fire it.',
   species: ['beaver'],
   stations: ['dam', 'crossover'],
-  suits: [{ species: 'beaver', places: ['dam'], rank: 3, why: 'in the leak itself; no rain due, a firm notch' }],
+  suits: [suit('beaver', ['dam'], 3, 'in the leak itself; no rain due, a firm notch')],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },

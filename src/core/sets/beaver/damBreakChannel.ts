@@ -9,13 +9,14 @@ import { GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, type Piece } from '../design';
 import { depthMarks, gripMarks, coverNeed } from '../pieces/grip';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here, suit } from '../setType';
 import { FLOODS, STANDING, feelSwing, hooksOff, loopOrder, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
 import type { Step } from '../work';
 import { reachNeed, opening, draws } from '../pieces/range';
 import { DIVE_POLE } from '../pieces/guides';
 import { IN_OPEN_WATER, shareNeed } from '../pieces/loop';
+import { onBed } from '../pieces/block';
 
 const CHANNEL: Step[] = [
   once('Find the channel with a stick: the shelf, then the drop. Clear old sticks.', FLOODS),
@@ -53,12 +54,12 @@ export const damBreakChannel: SetType = {
   species: ['beaver'],
   stations: ['dam', 'channel', 'run', 'crossover'],
   suits: [
-    {
-      species: 'beaver',
-      places: ['dam'],
-      rank: 1,
-      why: 'the break draws, the trap stands in the channel beside it; opening a dam can flood downstream: get permission first',
-    },
+    suit(
+      'beaver',
+      ['dam'],
+      1,
+      'the break draws, the trap stands in the channel beside it; opening a dam can flood downstream: get permission first',
+    ),
   ],
   devices: ['bodyGrip', 'snare'],
   positions: [{ id: 'trap', label: 'Trap or loop', optional: false }],
@@ -78,13 +79,7 @@ export const damBreakChannel: SetType = {
   ],
   hides: ['under the repair of the nearer break', 'over the crest, on the far side of the dam'],
   choices: { ...anchored('stake'), notch: notchChoice('firm'), trigger: GRIP_TRIGGER },
-  acts: {
-    breaks: 2,
-    shape: 'V',
-    width: inches(10),
-    depth: inches(5),
-    words: 'two small breaks, left and right of the trap, made last',
-  },
+  acts: { breaks: 2, shape: 'V', width: inches(10), depth: inches(5), words: 'two small breaks, left and right of the trap, made last' },
   layOut: (laying) => {
     if (!laying.devices.trap) return NOTHING;
     const floor = bedOf(laying);
@@ -173,18 +168,7 @@ function gripParts(laying: Laying): Part[] {
       tiedTo: 'anchor',
       size: laying.devices.trap?.size ?? '330',
     }),
-    {
-      id: 'stand',
-      kind: 'stand',
-      bearer: 'bed',
-      x: 0,
-      y: 0,
-      z: fixed(floor),
-      height: Math.max(bottom - floor, 0.02),
-      wide: inches(10),
-      across: inches(10),
-      stock: 'stand',
-    },
+    onBed('stand', 'stand', [0, 0, floor], [Math.max(bottom - floor, 0.02), inches(10), inches(10)], { stock: 'stand' }),
     {
       ...pole({
         ...{ id: 'dive', bearer: 'float', across: width, stock: `dive pole ${printLength(width + inches(24), laying.system)}, tied` },
@@ -211,32 +195,18 @@ function snareParts(laying: Laying): Part[] {
   const bottom = levelThen(laying) - top - loop;
   const floor = bedOf(laying) ?? bottom - inches(8);
   return [
-    {
-      id: 'loop',
-      kind: 'loop',
+    onBed('loop', 'loop', [0, 0, bottom], [loop, 0.02, loop], {
       device: 'trap',
-      bearer: 'bed',
-      x: 0,
-      y: 0,
-      z: fixed(bottom),
-      height: loop,
-      wide: 0.02,
-      across: loop,
       tiedTo: 'anchor',
       stock: `snare ${laying.devices.trap?.size ?? ''}`,
-    },
-    {
-      id: 'support',
-      kind: 'support',
-      bearer: 'bed',
-      x: 0,
-      y: loop / 2 + inches(1),
-      z: fixed(floor - inches(10)),
-      height: bottom + loop - floor + inches(10),
-      wide: inches(0.4),
-      across: inches(0.4),
-      stock: 'support rod',
-    },
+    }),
+    onBed(
+      'support',
+      'support',
+      [0, loop / 2 + inches(1), floor - inches(10)],
+      [bottom + loop - floor + inches(10), inches(0.4), inches(0.4)],
+      { stock: 'support rod' },
+    ),
     fencePole(laying, floor),
   ];
 }

@@ -1,5 +1,4 @@
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
@@ -7,11 +6,12 @@ import { assemble, level as across, upright, type Piece } from '../design';
 import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
-import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, type Numbers, practised, here } from '../setType';
+import { bedOf, levelThen, type Laying, type NumberSpec, type SetType, asks, type Numbers, practised, here, suit } from '../setType';
 import { once, FLOODS, LEVERS } from '../pieces/steps';
 import { always } from '../order';
 import { type WorkRange } from '../pieces/range';
 import { soft } from '../offer';
+import { onBed } from '../pieces/block';
 
 const pan = (label: string, default_: number): NumberSpec => ({
   ...PAN_UNDER,
@@ -41,19 +41,8 @@ export const damBreakShoulder: SetType = {
   species: ['beaver'],
   stations: ['dam', 'crossover', 'slide'],
   suits: [
-    {
-      species: 'beaver',
-      places: ['dam'],
-      rank: 0,
-      why: 'the pond side is too soft for a stand: a narrow deep break and beds on the firm shoulders',
-      when: soft,
-    },
-    {
-      species: 'beaver',
-      places: ['dam'],
-      rank: 2,
-      why: 'where the pond side is too soft or full of leaves: a narrow deep break and beds on the firm shoulders',
-    },
+    suit('beaver', ['dam'], 0, 'the pond side is too soft for a stand: a narrow deep break and beds on the firm shoulders', { when: soft }),
+    suit('beaver', ['dam'], 2, 'where the pond side is too soft or full of leaves: a narrow deep break and beds on the firm shoulders'),
   ],
   devices: ['foothold'],
   positions: [
@@ -174,18 +163,15 @@ function holdOfSide(laying: Laying, side: (typeof SIDES)[number]): Piece {
 function bedOfSide(laying: Laying, side: (typeof SIDES)[number]): Part[] {
   const size = laying.devices[side]?.size ?? '4';
   const x = xOf(laying, side);
-  const ring = [-1, 1].map((hand): Part => ({
-    id: `${side}-ring${hand}`,
-    kind: 'stick',
-    bearer: 'bed',
-    x: x + hand * (footholdOf(size).spread / 2 + inches(3)),
-    y: 0,
-    z: fixed(levelThen(laying) - underOf(laying, side) - inches(5)),
-    height: inches(9),
-    wide: inches(0.6),
-    across: inches(0.6),
-    stock: 'ring of small sticks',
-  }));
+  const ring = [-1, 1].map((hand): Part =>
+    onBed(
+      'stick',
+      `${side}-ring${hand}`,
+      [x + hand * (footholdOf(size).spread / 2 + inches(3)), 0, levelThen(laying) - underOf(laying, side) - inches(5)],
+      [inches(9), inches(0.6), inches(0.6)],
+      { stock: 'ring of small sticks' },
+    ),
+  );
   return [...bedParts(laying, size, underOf(laying, side), { device: side, x }), ...ring];
 }
 

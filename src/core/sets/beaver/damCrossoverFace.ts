@@ -7,13 +7,14 @@ import { found, type Finding } from '../../words/finding';
 import { GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, NOTHING, upright, type Piece } from '../design';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { levelThen, type Laying, type SetType, asks, type Numbers, practised, here } from '../setType';
+import { levelThen, type Laying, type SetType, asks, type Numbers, practised, here, suit } from '../setType';
 import { OVER_PLACE, STANDING, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
 import type { Step } from '../work';
 import { opening, type WorkRange, reachNeed } from '../pieces/range';
 import { coverNeed } from '../pieces/grip';
 import { STICK, userOf } from '../pieces/guides';
+import { onBank } from '../pieces/block';
 
 const FACE: Step[] = [
   once('Look at the gap from below; find the firm clear channel at the foot, otherwise the tight place below the crest.'),
@@ -49,8 +50,8 @@ export const damCrossoverFace: SetType = {
   species: ['beaver', 'otter'],
   stations: ['crossover', 'dam'],
   suits: [
-    { species: 'beaver', places: ['crossover'], rank: 1, why: 'they come over the worn gap and down the face' },
-    { species: 'otter', places: ['dam'], rank: 1, why: 'they cross at the gap' },
+    suit('beaver', ['crossover'], 1, 'they come over the worn gap and down the face'),
+    suit('otter', ['dam'], 1, 'they cross at the gap'),
   ],
   looks: { else: 'Check from below the dam' },
   devices: ['bodyGrip'],
@@ -180,18 +181,7 @@ function faceParts(laying: Laying, size: string): Part[] {
   const bottom = (laying.then.tail ?? levelThen(laying)) + of(laying, 'overTail');
   return [
     jawsPart({ id: 'jaws', device: 'trap', bearer: 'bank', x: 0, z: fixed(bottom), tiedTo: 'dam log', size }),
-    {
-      id: 'over',
-      kind: 'log',
-      bearer: 'bank',
-      x: 0,
-      y: 0,
-      z: fixed(bottom + frame + inches(1)),
-      height: inches(2),
-      wide: inches(2),
-      across: inches(26),
-      stock: 'stick over the top',
-    },
+    onBank('log', 'over', [0, 0, bottom + frame + inches(1)], [inches(2), inches(2), inches(26)], { stock: 'stick over the top' }),
     ...sideSticks(laying, size, bottom),
   ];
 }
@@ -206,18 +196,15 @@ const sideSticks = (laying: Laying, size: string, bottom: number): Part[] => {
   const frame = openingOf(size);
   const { sticks, clear } = sidesOf(laying, size);
   return ([-1, 1] as const).flatMap((hand) =>
-    Array.from({ length: sticks }, (_, i): Part => ({
-      id: `${hand < 0 ? 'left' : 'right'}${i + 1}`,
-      kind: 'stick',
-      bearer: 'bank',
-      x: 0,
-      y: hand * (frame / 2 + (i + 1) * clear + (i + 0.5) * STICK),
-      z: fixed(bottom - inches(6)),
-      height: frame + inches(10),
-      wide: STICK,
-      across: STICK,
-      stock: 'side stick',
-    })),
+    Array.from({ length: sticks }, (_, i): Part =>
+      onBank(
+        'stick',
+        `${hand < 0 ? 'left' : 'right'}${i + 1}`,
+        [0, hand * (frame / 2 + (i + 1) * clear + (i + 0.5) * STICK), bottom - inches(6)],
+        [frame + inches(10), STICK, STICK],
+        { stock: 'side stick' },
+      ),
+    ),
   );
 };
 

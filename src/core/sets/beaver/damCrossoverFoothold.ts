@@ -6,7 +6,7 @@ import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
@@ -26,7 +26,7 @@ export const damCrossoverFoothold: SetType = {
   idea: 'A foothold under the pond side of the worn gap, in the middle of it; off center only where the gap is wide enough for that.',
   species: ['beaver', 'otter'],
   stations: ['crossover', 'dam'],
-  suits: [{ species: 'beaver', places: ['crossover'], rank: 2, why: 'in a wet gap, where they climb' }],
+  suits: [suit('beaver', ['crossover'], 2, 'in a wet gap, where they climb')],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '5' },

@@ -5,7 +5,7 @@ import { upright } from '../pieces/guides';
 import { anchored, DRIVEN, tie } from '../pieces/hold';
 import { hangable, loopNumbers, loopPiece, proudNeed } from '../pieces/loop';
 import { SNARE_CHOICES } from '../pieces/snareCut';
-import { levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 
 const { loop, pushIn, tail, loopCable } = loopNumbers(8.5, 0);
@@ -29,7 +29,7 @@ export const damCrossoverSnare: SetType = {
   idea: 'A loop of 8 to 8½ in over the worn gap, its bottom about 3 in over the deck, one thin guide at most.',
   species: ['beaver', 'otter'],
   stations: ['crossover', 'dam', 'slide'],
-  suits: [{ species: 'beaver', places: ['crossover'], rank: 3, why: 'a thin loop in the gap, where body-grips are known' }],
+  suits: [suit('beaver', ['crossover'], 3, 'a thin loop in the gap, where body-grips are known')],
   devices: ['snare'],
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
   usual: { class: 'snare', size: '7×7 3/32' },

@@ -8,10 +8,11 @@ import { trench } from '../pieces/ground';
 import { divePole as pole, FENCE, fenced, DIVE_POLE } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { atLeast } from '../offer';
+import { afloat } from '../pieces/block';
 
 const numbers = {
   topUnder: topUnder(2.5, [0, 8]),
@@ -32,14 +33,8 @@ export const divePole: SetType = {
   species: ['beaver', 'otter'],
   stations: ['run', 'channel', 'slide', 'feed bed', 'point'],
   suits: [
-    {
-      species: 'beaver',
-      places: ['channel', 'feed bed', 'run'],
-      rank: 2,
-      why: 'deep enough for a trap under a tied pole',
-      when: atLeast('depth', 13),
-    },
-    { species: 'beaver', places: ['channel', 'feed bed'], rank: 3, why: 'from 13 in of water, a trap under a tied pole' },
+    suit('beaver', ['channel', 'feed bed', 'run'], 2, 'deep enough for a trap under a tied pole', { when: atLeast('depth', 13) }),
+    suit('beaver', ['channel', 'feed bed'], 3, 'from 13 in of water, a trap under a tied pole'),
   ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
@@ -90,18 +85,9 @@ export const divePole: SetType = {
       {
         parts: [
           pole(laying.place.surface, of(laying, 'poleAhead'), length, laying.system),
-          {
-            id: 'grass',
-            kind: 'grass',
-            bearer: 'float',
-            x: -of(laying, 'poleAhead'),
-            y: 0,
-            z: follows(laying.place.surface, inches(1)),
-            height: inches(3),
-            wide: inches(8),
-            across: width,
+          afloat('grass', 'grass', [-of(laying, 'poleAhead'), 0, follows(laying.place.surface, inches(1))], [inches(3), inches(8), width], {
             stock: 'cut grass over the pole',
-          },
+          }),
         ],
         needs: [
           coverNeed(laying, {

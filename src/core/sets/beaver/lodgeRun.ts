@@ -14,9 +14,10 @@ import { STAND, standFinding } from '../pieces/stand';
 import { openingFindings, swingFinding, upright, userOf } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { spacingWanted, takes } from '../series';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here, suit } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed, type WorkRange } from '../pieces/range';
+import { onBed } from '../pieces/block';
 
 const STICK = inches(1.25);
 
@@ -44,9 +45,9 @@ export const lodgeRun: SetType = {
   species: ['beaver'],
   stations: ['lodge', 'bank den', 'run', 'channel'],
   suits: [
-    { species: 'beaver', places: ['lodge'], rank: 1, why: 'the run is hard underfoot and everyone in the house uses it' },
-    { species: 'beaver', places: ['run'], rank: 1, why: 'they travel along its hard bottom' },
-    { species: 'beaver', places: ['channel'], rank: 5, why: 'a 330 on a stand in the middle of the channel' },
+    suit('beaver', ['lodge'], 1, 'the run is hard underfoot and everyone in the house uses it'),
+    suit('beaver', ['run'], 1, 'they travel along its hard bottom'),
+    suit('beaver', ['channel'], 5, 'a 330 on a stand in the middle of the channel'),
   ],
   devices: ['bodyGrip'],
   positions: [
@@ -74,11 +75,7 @@ export const lodgeRun: SetType = {
     ...anchored('root', true),
     stand: STAND,
     notch: notchChoice('middle'),
-    trigger: {
-      label: 'Trigger',
-      options: { ...GRIP_TRIGGER.options, bottom: 'bottom mounted, bent wide' },
-      default: 'straightV',
-    },
+    trigger: { label: 'Trigger', options: { ...GRIP_TRIGGER.options, bottom: 'bottom mounted, bent wide' }, default: 'straightV' },
   },
   layOut: (laying) => {
     const bed = bedOf(laying);
@@ -160,18 +157,15 @@ function trapParts(laying: Laying, id: string, x: number): Part[] {
     },
     ...holderOf(laying, id, x),
     ...[-1, 1].flatMap((hand) =>
-      Array.from({ length: Math.max(sticks, 1) }, (_, n): Part => ({
-        id: `${id}-fence${hand}-${n}`,
-        kind: 'stick',
-        bearer: 'bed',
-        x,
-        y: hand * (frame / 2 + ((n + 1) * side) / (Math.max(sticks, 1) + 1)),
-        z: fixed(floor - inches(8)),
-        height: tall,
-        wide: STICK,
-        across: STICK,
-        stock: `stick ${printLength(tall, laying.system)}`,
-      })),
+      Array.from({ length: Math.max(sticks, 1) }, (_, n): Part =>
+        onBed(
+          'stick',
+          `${id}-fence${hand}-${n}`,
+          [x, hand * (frame / 2 + ((n + 1) * side) / (Math.max(sticks, 1) + 1)), floor - inches(8)],
+          [tall, STICK, STICK],
+          { stock: `stick ${printLength(tall, laying.system)}` },
+        ),
+      ),
     ),
   ];
 }
@@ -190,12 +184,7 @@ function holderOf(laying: Laying, id: string, x: number): Part[] {
         laying.system,
       ),
     );
-  return [
-    {
-      ...{ id: `${id}-stand`, kind: 'stand', bearer: 'bed', x, y: 0, z: fixed(floor), stock: 'stand' },
-      ...{ height: Math.max(bottom - floor, 0.02), wide: inches(10), across: inches(10) },
-    },
-  ];
+  return [onBed('stand', `${id}-stand`, [x, 0, floor], [Math.max(bottom - floor, 0.02), inches(10), inches(10)], { stock: 'stand' })];
 }
 
 /** The section, the lengths on both drawings, the animal and the tie. */

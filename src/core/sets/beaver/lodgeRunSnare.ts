@@ -7,7 +7,7 @@ import { bedLine, trench } from '../pieces/ground';
 import { loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
 import { SNARE_CHOICES } from '../pieces/snareCut';
-import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, WADING, loopOrder, once } from '../pieces/steps';
 import { ranged, reachNeed } from '../pieces/range';
 
@@ -33,7 +33,7 @@ export const lodgeRunSnare: SetType = {
   idea: 'A bare loop on a 40 in T bar in an entrance run, swivels, no fence: for places where the colony has met body-grips.',
   species: ['beaver'],
   stations: ['lodge', 'bank den', 'run', 'channel'],
-  suits: [{ species: 'beaver', places: ['lodge'], rank: 2, why: 'a bare loop for those that know body-grips' }],
+  suits: [suit('beaver', ['lodge'], 2, 'a bare loop for those that know body-grips')],
   devices: ['snare'],
   positions: [{ id: 'snare', label: 'Snare', optional: false }],
   usual: { class: 'snare', size: '7×7 3/32' },

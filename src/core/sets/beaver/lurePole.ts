@@ -1,7 +1,6 @@
 import { anchored, DRIVEN } from '../pieces/hold';
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import { assemble, NOTHING } from '../design';
 import { depthHere } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
@@ -11,6 +10,7 @@ import { hangs } from '../pieces/stands';
 import { SNARE_CHOICES } from '../pieces/snareCut';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { WADING, loopOrder, once } from '../pieces/steps';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   ...loopNumbers(10, 0.6),
@@ -51,19 +51,7 @@ export const lurePole: SetType = {
     return assemble(
       loopPiece(laying, { numbers, bottom, floor, support: 'wire', look: { lock: 'top' } }),
       {
-        parts: [
-          {
-            id: 'trunk',
-            kind: 'trunk',
-            bearer: 'bank',
-            x: inches(2),
-            y,
-            z: fixed(top - thick),
-            height: thick,
-            wide: inches(40),
-            across: thick,
-          },
-        ],
+        parts: [onBank('trunk', 'trunk', [inches(2), y, top - thick], [thick, inches(40), thick])],
         needs: [shareNeed(laying, SHARE), proudNeed(laying, 2, 1)],
         findings: [shareFinding(laying, [bottom, size, inches(2)], SHARE), ...loopFits(laying, bottom, size, SHARE.aim[0])],
         ground: bedLine(floor, -inches(40)),

@@ -10,11 +10,12 @@ import { flat } from '../pieces/ground';
 import { crossPole, upright } from '../pieces/guides';
 import { bait } from '../pieces/scent';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, suit } from '../setType';
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { footholdOrder, once } from '../pieces/steps';
 import { type WorkRange } from '../pieces/range';
+import { onBed } from '../pieces/block';
 
 const numbers = {
   panUnder: panUnder(4),
@@ -34,9 +35,7 @@ export const postBait: SetType = {
   idea: 'A 4 ft post with bait on a swivel it cannot be pulled from, at rearing height; a stepping stick, and a foothold or two in front of it.',
   species: ['beaver'],
   stations: ['feed bed', 'point', 'slide', 'castor mound'],
-  suits: [
-    { species: 'beaver', places: ['feed bed'], rank: 6, why: 'they stand up for a bait that hangs above the water', months: [6, 12] },
-  ],
+  suits: [suit('beaver', ['feed bed'], 6, 'they stand up for a bait that hangs above the water', { months: [6, 12] })],
   devices: ['foothold'],
   positions: [
     { id: 'trap', label: 'Trap', optional: false },
@@ -98,18 +97,9 @@ export const postBait: SetType = {
             { id: 'step', x: -inches(7), z: fixed(pan - inches(1)), length: inches(20), thick: inches(1.5), name: 'stepping stick' },
             laying.system,
           ),
-          {
-            id: 'arm',
-            kind: 'bar',
-            bearer: 'bed',
-            x: to + inches(3.5),
-            y: 0,
-            z: fixed(high + inches(3.2)),
-            height: inches(0.6),
-            wide: inches(8),
-            across: inches(0.6),
+          onBed('bar', 'arm', [to + inches(3.5), 0, high + inches(3.2)], [inches(0.6), inches(8), inches(0.6)], {
             stock: 'arm with swivel',
-          },
+          }),
         ],
         findings: [
           found(

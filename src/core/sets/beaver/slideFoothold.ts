@@ -11,7 +11,7 @@ import { flat } from '../pieces/ground';
 import { GUIDE, guided, guideStep, upright } from '../pieces/guides';
 import { profileOf } from '../pieces/profile';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type Laying, type NumberSpec, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type NumberSpec, type SetType, asks, type Numbers, suit } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
@@ -44,12 +44,7 @@ export const slideFoothold: SetType = {
   species: ['beaver', 'otter'],
   stations: ['slide', 'point', 'bank den', 'latrine'],
   suits: [
-    {
-      species: 'beaver',
-      places: ['slide'],
-      rank: 3,
-      why: 'where a body-grip was gone round: off the middle of the worn way, drawn down a wire to deep water',
-    },
+    suit('beaver', ['slide'], 3, 'where a body-grip was gone round: off the middle of the worn way, drawn down a wire to deep water'),
   ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
@@ -92,14 +87,7 @@ export const slideFoothold: SetType = {
       {
         parts: [
           upright(
-            {
-              id: 'pole',
-              x: stop?.x ?? -1,
-              foot: poleFoot,
-              top: poleFoot + of(laying, 'pole'),
-              thick: inches(2),
-              name: 'deep-end pole',
-            },
+            { id: 'pole', x: stop?.x ?? -1, foot: poleFoot, top: poleFoot + of(laying, 'pole'), thick: inches(2), name: 'deep-end pole' },
             laying.system,
           ),
         ].map((p) => ({

@@ -8,7 +8,7 @@ import { divePole, FENCE, fenced, DIVE_POLE } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { STAND, standFinding } from '../pieces/stand';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { atLeast } from '../offer';
@@ -34,8 +34,8 @@ export const slideGrip: SetType = {
   species: ['beaver', 'otter'],
   stations: ['slide', 'point', 'bank den'],
   suits: [
-    { species: 'beaver', places: ['slide'], rank: 1, why: 'at the foot of the slide, under a tied pole', when: atLeast('depth', 10) },
-    { species: 'beaver', places: ['slide'], rank: 2, why: 'from 10 in of water at the foot of the slide, under a tied pole' },
+    suit('beaver', ['slide'], 1, 'at the foot of the slide, under a tied pole', { when: atLeast('depth', 10) }),
+    suit('beaver', ['slide'], 2, 'from 10 in of water at the foot of the slide, under a tied pole'),
   ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
@@ -65,12 +65,7 @@ export const slideGrip: SetType = {
       ),
       {
         parts: [divePole(laying.place.surface, AHEAD, width + inches(20), laying.system)],
-        needs: [
-          coverNeed(laying, {
-            aim: [-2, 0],
-            ...opening(frame, 'beaverAdult', { by: 'pole', ahead: AHEAD, thick: DIVE_POLE }),
-          }),
-        ],
+        needs: [coverNeed(laying, { aim: [-2, 0], ...opening(frame, 'beaverAdult', { by: 'pole', ahead: AHEAD, thick: DIVE_POLE }) })],
         ground: [
           [-inches(44), floor - inches(6)],
           [inches(4), floor],

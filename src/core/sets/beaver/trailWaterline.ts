@@ -8,7 +8,7 @@ import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { grip, jawsId, movable } from '../pieces/grip';
 import { swingFinding, upright } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers, here } from '../setType';
+import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, onItsGround, once } from '../pieces/steps';
 import { opening, type WorkRange, ranged } from '../pieces/range';
 import { under } from '../offer';
@@ -35,13 +35,9 @@ export const trailWaterline: SetType = {
   species: ['beaver', 'otter'],
   stations: ['slide', 'channel', 'crossover', 'run'],
   suits: [
-    {
-      species: 'beaver',
-      places: ['slide'],
-      rank: 1,
-      why: 'shallow at the foot of the slide: across the trail, the bar at the waterline',
+    suit('beaver', ['slide'], 1, 'shallow at the foot of the slide: across the trail, the bar at the waterline', {
       when: under('depth', 10),
-    },
+    }),
   ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],

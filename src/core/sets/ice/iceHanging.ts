@@ -13,9 +13,10 @@ import { springsWide } from '../pieces/grip';
 import { assemble, NOTHING, upright } from '../design';
 import { evaluate } from '../../water/linear';
 import { found, type Finding } from '../../words/finding';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, suit } from '../setType';
 import { ranged } from '../pieces/range';
 import { iced } from '../offer';
+import { inIce } from '../pieces/block';
 
 const numbers = {
   drop: {
@@ -45,22 +46,11 @@ export const iceHanging: SetType = {
   species: ['beaver'],
   stations: ['lodge', 'feed bed', 'run', 'bank den', 'channel'],
   suits: [
-    {
-      species: 'beaver',
-      places: ['lodge', 'feed bed'],
-      rank: 0,
-      why: 'under ice they come to green wood between house and feed pile',
+    suit('beaver', ['lodge', 'feed bed'], 0, 'under ice they come to green wood between house and feed pile', {
       months: [12, 3],
       when: iced,
-    },
-    {
-      species: 'beaver',
-      places: ['run', 'bank den'],
-      rank: 2,
-      why: 'under ice, green wood in the way to the feed pile',
-      months: [12, 3],
-      when: iced,
-    },
+    }),
+    suit('beaver', ['run', 'bank den'], 2, 'under ice, green wood in the way to the feed pile', { months: [12, 3], when: iced }),
   ],
   devices: ['bodyGrip'],
   positions: [
@@ -157,46 +147,18 @@ function hung(laying: Laying, id: string, n: number): Part[] {
       tiedTo: 'stick',
       size: laying.devices[id]?.size ?? '330',
     }),
-    {
-      id: `${id}-wire`,
-      kind: 'line',
-      bearer: 'ice',
-      x,
-      y: 0,
-      z,
-      height: dropOf(laying),
-      wide: 0.005,
-      across: 0.005,
-      stock: `2 wires ${printLength(cut(laying), laying.system)}`,
-    },
-    {
-      id: `${id}-bait`,
-      kind: 'bait',
+    inIce('line', `${id}-wire`, [x, 0, z], [dropOf(laying), 0.005, 0.005], { stock: `2 wires ${printLength(cut(laying), laying.system)}` }),
+    inIce('bait', `${id}-bait`, [x, 0, { ...z, k: z.k - frame - of(laying, 'bait') }], [inches(1.5), inches(12), inches(2)], {
       look: { woody: true },
-      bearer: 'ice',
-      x,
-      y: 0,
-      z: { ...z, k: z.k - frame - of(laying, 'bait') },
-      height: inches(1.5),
-      wide: inches(12),
-      across: inches(2),
       stock: 'green wood across its foot',
-    },
+    }),
   ];
 }
 
-const stick = (laying: Laying): Part => ({
-  id: 'stick',
-  kind: 'log',
-  bearer: 'ice',
-  x: inches(8),
-  y: 0,
-  z: { k: 0, pond: 1, sheet: 1 - ICE_RATIO },
-  height: of(laying, 'stick'),
-  wide: inches(44),
-  across: of(laying, 'stick'),
-  stock: 'stick across the hole',
-});
+const stick = (laying: Laying): Part =>
+  inIce('log', 'stick', [inches(8), 0, { k: 0, pond: 1, sheet: 1 - ICE_RATIO }], [of(laying, 'stick'), inches(44), of(laying, 'stick')], {
+    stock: 'stick across the hole',
+  });
 
 const groundOf = (laying: Laying): [number, number][] => {
   const bed = bedOf(laying) ?? levelThen(laying) - inches(60);

@@ -3,17 +3,17 @@ import { poleMarks, shortBy, loopSpan, type PolePlan } from '../../ice/pole';
 import { HOLDS_POLE, newIce, safetyPole } from '../../ice/hole';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { ICE_NUMBERS, expectedIce, holeFirst, HOLE_LAST } from './underIce';
 import { always } from '../order';
 import { assemble, NOTHING, upright } from '../design';
 import { found, type Finding } from '../../words/finding';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, suit } from '../setType';
 import { ranged } from '../pieces/range';
 import { isCut, SNARE_CHOICES, snareSupplies } from '../pieces/snareCut';
 import { iced } from '../offer';
+import { inIce, onBed } from '../pieces/block';
 
 const numbers = {
   depth: measured('Bed to the water line', 'with the pole itself, through the hole', [8, 237], 1),
@@ -43,14 +43,7 @@ export const iceSnarePole: SetType = {
   species: ['beaver'],
   stations: ['lodge', 'feed bed', 'run', 'bank den', 'channel'],
   suits: [
-    {
-      species: 'beaver',
-      places: ['lodge', 'feed bed'],
-      rank: 3,
-      why: 'under ice, where the probe finds no sticks below the hole',
-      months: [12, 3],
-      when: iced,
-    },
+    suit('beaver', ['lodge', 'feed bed'], 3, 'under ice, where the probe finds no sticks below the hole', { months: [12, 3], when: iced }),
   ],
   needsHold: true,
   devices: ['snare'],
@@ -165,20 +158,11 @@ function loopPart(laying: Laying, id: string, plan: PolePlan): Part {
   const tier = poleMarks(plan).loops[tierOf(id)] ?? { top: 0, bottom: 0 };
   const off = plan.loop / 2 + inches(1.5);
   const [x, y] = FACES[id[0] as keyof typeof FACES];
-  return {
-    id: `${id}-loop`,
-    kind: 'loop',
+  return onBed('loop', `${id}-loop`, [x * off, y * off, footOf(laying, plan) + tier.bottom], [plan.loop, plan.loop, plan.loop], {
     device: id,
-    bearer: 'bed',
-    x: x * off,
-    y: y * off,
-    z: fixed(footOf(laying, plan) + tier.bottom),
-    height: plan.loop,
-    wide: plan.loop,
-    across: plan.loop,
     tiedTo: 'pole',
     ...(isCut(laying) ? {} : { stock: `snare ${laying.devices[id]?.size ?? ''}` }),
-  };
+  });
 }
 
 function poleParts(laying: Laying, plan: PolePlan): Part[] {
@@ -188,45 +172,18 @@ function poleParts(laying: Laying, plan: PolePlan): Part[] {
   const span = loopSpan(plan);
   const safety = safetyPole(of(laying, 'hole'));
   return [
-    {
-      id: 'pole',
-      kind: 'support',
-      bearer: 'bed',
-      x: 0,
-      y: 0,
-      z: fixed(footOf(laying, plan)),
-      height: tall,
-      wide: inches(2),
-      across: inches(2),
+    onBed('support', 'pole', [0, 0, footOf(laying, plan)], [tall, inches(2), inches(2)], {
       stock: `pole ${print(tall)}`,
       marks: poleMarkList(plan),
-    },
-    {
-      id: 'bait',
-      kind: 'bait',
+    }),
+    onBed('bait', 'bait', [0, 0, footOf(laying, plan) + (loops.at(-1)?.bottom ?? 0)], [span, inches(5), inches(3)], {
       look: { woody: true },
-      bearer: 'bed',
-      x: 0,
-      y: 0,
-      z: fixed(footOf(laying, plan) + (loops.at(-1)?.bottom ?? 0)),
-      height: span,
-      wide: inches(5),
-      across: inches(3),
       stock: `green wood ${print(Math.max(span, inches(30)))}, both faces`,
-    },
-    {
-      id: 'safety',
-      kind: 'log',
-      bearer: 'ice',
-      x: 0,
-      y: 0,
-      z: { k: 0, pond: 1, sheet: 1 - ICE_RATIO },
-      height: inches(2),
-      wide: safety,
-      across: inches(2),
+    }),
+    inIce('log', 'safety', [0, 0, { k: 0, pond: 1, sheet: 1 - ICE_RATIO }], [inches(2), safety, inches(2)], {
       tiedTo: 'pole',
       stock: `safety pole ${print(safety)}`,
-    },
+    }),
   ];
 }
 

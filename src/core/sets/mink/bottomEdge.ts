@@ -7,10 +7,11 @@ import { besideWall } from '../pieces/ground';
 import { openingFindings } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed } from '../pieces/range';
 import { atLeast } from '../offer';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   topUnder: topUnder(8, [0, 60]),
@@ -31,17 +32,11 @@ export const bottomEdge: SetType = {
   species: ['mink', 'otter', 'muskrat'],
   stations: ['bridge', 'culvert', 'undercut', 'channel', 'point'],
   suits: [
-    {
-      species: 'mink',
-      places: ['channel', 'undercut'],
-      rank: 1,
-      why: 'on the bed along the edge, where it is deep enough',
-      when: atLeast('depth', 8),
-    },
-    { species: 'mink', places: ['channel'], rank: 2, why: 'from 8 in of water, on the bed along the edge' },
-    { species: 'otter', places: ['channel', 'point'], rank: 1, why: 'on the bed, where the way is deep and narrow' },
-    { species: 'otter', places: ['culvert', 'bridge', 'undercut'], rank: 1, why: 'on the bed along the wall' },
-    { species: 'mink', places: ['culvert', 'bridge'], rank: 2, why: 'deep, and no ledge to hang from' },
+    suit('mink', ['channel', 'undercut'], 1, 'on the bed along the edge, where it is deep enough', { when: atLeast('depth', 8) }),
+    suit('mink', ['channel'], 2, 'from 8 in of water, on the bed along the edge'),
+    suit('otter', ['channel', 'point'], 1, 'on the bed, where the way is deep and narrow'),
+    suit('otter', ['culvert', 'bridge', 'undercut'], 1, 'on the bed along the wall'),
+    suit('mink', ['culvert', 'bridge'], 2, 'deep, and no ledge to hang from'),
   ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
@@ -74,19 +69,7 @@ export const bottomEdge: SetType = {
     return assemble(
       grip(laying, { size: device.size, bottom, floor, holder: 'stakes', look: { trigger: 'low' } }),
       {
-        parts: [
-          {
-            id: 'wall',
-            kind: 'wall',
-            bearer: 'bank',
-            x: 0,
-            y: wall + inches(8),
-            z: { k: floor - inches(3) },
-            height: surface - floor + inches(11),
-            wide: inches(44),
-            across: inches(16),
-          },
-        ],
+        parts: [onBank('wall', 'wall', [0, wall + inches(8), floor - inches(3)], [surface - floor + inches(11), inches(44), inches(16)])],
         needs: [
           coverNeed(laying, {
             aim: [-12, -2],

@@ -1,6 +1,5 @@
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { jawOn, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
@@ -10,6 +9,7 @@ import { bait } from '../pieces/scent';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   topUnder: practised('Top below water', 'negative: the jaws stand above water', -8, [-40, 0], 1),
@@ -60,36 +60,14 @@ export const box: SetType = {
     return assemble(
       {
         parts: [
-          {
-            id: 'box',
-            kind: 'box',
-            bearer: 'bank',
-            x: long / 2 - inside,
-            y: 0,
-            z: fixed(floor - inches(0.75)),
-            height: frame + inches(3),
-            wide: long,
-            across: wide + inches(1.5),
+          onBank('box', 'box', [long / 2 - inside, 0, floor - inches(0.75)], [frame + inches(3), long, wide + inches(1.5)], {
             stock: `box ${print(long)}, ${print(wide)} inside`,
-          },
+          }),
         ],
       },
       grip(laying, { size: device.size, bottom, floor, holder: 'none', bearer: 'bank', look: { trigger, springs: 'side' }, tiedTo: 'box' }),
       {
-        parts: [
-          {
-            id: 'grass',
-            kind: 'grass',
-            bearer: 'bank',
-            x: -inside - inches(2),
-            y: 0,
-            z: fixed(floor),
-            height: inches(1.5),
-            wide: inches(5),
-            across: wide,
-            stock: 'dry grass',
-          },
-        ],
+        parts: [onBank('grass', 'grass', [-inside - inches(2), 0, floor], [inches(1.5), inches(5), wide], { stock: 'dry grass' })],
         needs: [coverNeed(laying, { spot: 'bottom', aim: [2, 6], works: [0, null], ends: ['baitWet', 'outOfWater'] })],
         free: [{ device: 'trap', say: { down: 'Lower the box', up: 'Raise the box' }, floor: null }],
         findings: [

@@ -1,5 +1,4 @@
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { DOG, jawOn, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
@@ -10,6 +9,7 @@ import { bait } from '../pieces/scent';
 import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
 import { anchorStep, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   topUnder: practised('Top below water', 'negative: the jaws stand above water', -7, [-40, 3], 1),
@@ -52,34 +52,14 @@ export const cubby: SetType = {
     const deep = of(laying, 'hollow');
     const wide = Math.max(of(laying, 'wide'), inches(5));
     const roof = bottom + frame + inches(1.5);
-    const side = (id: string, y: number) => ({
-      id,
-      kind: 'stones' as const,
-      bearer: 'bank' as const,
-      x: deep / 2,
-      y,
-      z: fixed(floor),
-      height: frame + inches(3),
-      wide: deep,
-      across: inches(7),
-    });
+    const side = (id: string, y: number) => onBank('stones', id, [deep / 2, y, floor], [frame + inches(3), deep, inches(7)]);
     return assemble(
       grip(laying, { size: device.size, bottom, floor, holder: 'none', bearer: 'bank', look: { trigger: 'pan', springs: 'side' } }),
       {
         parts: [
           side('stonesL', -wide / 2 - inches(3.5)),
           side('stonesR', wide / 2 + inches(3.5)),
-          {
-            id: 'roof',
-            kind: 'stones',
-            bearer: 'bank',
-            x: deep / 2 + inches(1),
-            y: 0,
-            z: fixed(roof),
-            height: inches(5),
-            wide: deep + inches(4),
-            across: wide + inches(14),
-          },
+          onBank('stones', 'roof', [deep / 2 + inches(1), 0, roof], [inches(5), deep + inches(4), wide + inches(14)]),
           ...([-1, 1] as const).map((hand) =>
             upright(
               {
@@ -94,18 +74,7 @@ export const cubby: SetType = {
               laying.system,
             ),
           ),
-          {
-            id: 'rest',
-            kind: 'log',
-            bearer: 'bank',
-            x: 0,
-            y: 0,
-            z: fixed(floor),
-            height: inches(0.6),
-            wide: inches(0.6),
-            across: frame + inches(3),
-            stock: 'two small sticks under the jaw',
-          },
+          onBank('log', 'rest', [0, 0, floor], [inches(0.6), inches(0.6), frame + inches(3)], { stock: 'two small sticks under the jaw' }),
         ],
         needs: [coverNeed(laying, { spot: 'bottom', aim: [1, 6], works: [-1, null], ends: ['baitWet', 'outOfWater'] })],
         free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: null }],

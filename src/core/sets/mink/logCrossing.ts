@@ -8,9 +8,10 @@ import { coverNeed } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { linePart, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
+import { borne, onBank } from '../pieces/block';
 
 const numbers = {
   overWater: { ...here(practised('Log above water', 'its top, or over the ice', 10, [1, 80], -1), 'overWater'), plus: 'thick' },
@@ -28,9 +29,7 @@ export const logCrossing: SetType = {
   idea: 'A 155 clipped to the middle of a trunk from bank to bank, tied to a tree; as low as the log lets, so that it still serves once the ice goes.',
   species: ['mink'],
   stations: ['log crossing'],
-  suits: [
-    { species: 'mink', places: ['log crossing'], rank: 1, why: 'clipped to the middle of the trunk; it serves on when the water freezes' },
-  ],
+  suits: [suit('mink', ['log crossing'], 1, 'clipped to the middle of the trunk; it serves on when the water freezes')],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '155' },
@@ -69,34 +68,14 @@ export const logCrossing: SetType = {
     const drowned = !afloat && thaw !== undefined && thaw > over + inches(1);
     return assemble({
       parts: [
-        {
-          id: 'jaws',
-          kind: 'jaws',
+        borne(bearer)('jaws', 'jaws', [0, 0, at(seat)], [frame, 0.02, frame], {
           device: 'trap',
-          bearer,
-          x: 0,
-          y: 0,
-          z: at(seat),
-          height: frame,
-          wide: 0.02,
-          across: frame,
           tiedTo: 'clip',
           stock: `body-grip ${device.size}`,
           look: { size: device.size, springs: 'side', trigger: low ? 'low' : 'v', dog: 'top' },
-        },
-        {
-          id: 'clip',
-          kind: 'bar',
-          bearer,
-          x: 0,
-          y: 0,
-          z: at(over),
-          height: inches(1),
-          wide: inches(3),
-          across: inches(4),
-          stock: 'spiked log clip',
-        },
-        { id: 'trunk', kind: 'trunk', bearer, x: 0, y: 0, z: at(over - thick), height: thick, wide: inches(76), across: thick },
+        }),
+        borne(bearer)('bar', 'clip', [0, 0, at(over)], [inches(1), inches(3), inches(4)], { stock: 'spiked log clip' }),
+        borne(bearer)('trunk', 'trunk', [0, 0, at(over - thick)], [thick, inches(76), thick]),
         // a mink goes round on either side of what it can see past
         ...([-1, 1] as const).map((hand) => ({
           ...upright(
@@ -115,17 +94,7 @@ export const logCrossing: SetType = {
           z: at(over - inches(1)),
           bearer,
         })),
-        {
-          id: 'anchor',
-          kind: 'tree',
-          bearer: 'bank',
-          x: inches(44),
-          y: inches(10),
-          z: fixed(surface - inches(4)),
-          height: inches(28),
-          wide: inches(7),
-          across: inches(7),
-        },
+        onBank('tree', 'anchor', [inches(44), inches(10), surface - inches(4)], [inches(28), inches(7), inches(7)]),
         linePart(
           'anchor-tie',
           [0, 0, surface + over + frame / 2],

@@ -1,13 +1,13 @@
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { bed, panUnder } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   panUnder: panUnder(0.75, [-3, 4]),
@@ -28,7 +28,7 @@ export const rootPlatform: SetType = {
   idea: 'A No. 11 on the ledge under a root wad, just under water, on a slide to the pool beside it; no lure.',
   species: ['mink'],
   stations: ['undercut', 'bank den', 'log crossing'],
-  suits: [{ species: 'mink', places: ['undercut'], rank: 4, why: 'on a ledge of roots' }],
+  suits: [suit('mink', ['undercut'], 4, 'on a ledge of roots')],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '11' },
@@ -59,28 +59,8 @@ export const rootPlatform: SetType = {
       }),
       {
         parts: [
-          {
-            id: 'ledge',
-            kind: 'ledge',
-            bearer: 'bank',
-            x: 0,
-            y: 0,
-            z: fixed(seat - inches(4)),
-            height: inches(4),
-            wide: ledge,
-            across: inches(16),
-          },
-          {
-            id: 'wad',
-            kind: 'root',
-            bearer: 'bank',
-            x: inches(6),
-            y: 0,
-            z: fixed(roots),
-            height: inches(10),
-            wide: inches(26),
-            across: inches(24),
-          },
+          onBank('ledge', 'ledge', [0, 0, seat - inches(4)], [inches(4), ledge, inches(16)]),
+          onBank('root', 'wad', [inches(6), 0, roots], [inches(10), inches(26), inches(24)]),
         ],
       },
       hold,

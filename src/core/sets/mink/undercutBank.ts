@@ -1,15 +1,15 @@
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { DOG, GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
 import { upright } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { atLeast } from '../offer';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top below water', help: 'negative: it stands above water, 1½ to 2 in are wanted' },
@@ -30,8 +30,8 @@ export const undercutBank: SetType = {
   species: ['mink'],
   stations: ['undercut', 'bank den', 'channel'],
   suits: [
-    { species: 'mink', places: ['undercut'], rank: 1, why: 'tight under the roof, its top a little above water', when: atLeast('roof', 9) },
-    { species: 'mink', places: ['undercut'], rank: 3, why: 'tight under a roof that stands 9 in or more over the bed' },
+    suit('mink', ['undercut'], 1, 'tight under the roof, its top a little above water', { when: atLeast('roof', 9) }),
+    suit('mink', ['undercut'], 3, 'tight under a roof that stands 9 in or more over the bed'),
   ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
@@ -72,17 +72,12 @@ export const undercutBank: SetType = {
             },
             laying.system,
           ),
-          {
-            id: 'roof',
-            kind: 'ceiling',
-            bearer: 'bank',
-            x: 0,
-            y: inner + of(laying, 'under') / 2 - inches(6),
-            z: fixed(roof),
-            height: inches(8),
-            wide: inches(46),
-            across: of(laying, 'under') + inches(12),
-          },
+          onBank(
+            'ceiling',
+            'roof',
+            [0, inner + of(laying, 'under') / 2 - inches(6), roof],
+            [inches(8), inches(46), of(laying, 'under') + inches(12)],
+          ),
         ],
         needs: [coverNeed(laying, { aim: [1.5, 2], works: [-2, 4], young: -1.5, who: 'females', ends: ['swumOver', 'climbsElsewhere'] })],
         findings: [

@@ -1,5 +1,4 @@
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
@@ -9,9 +8,10 @@ import { GUIDE, guided, guideStep } from '../pieces/guides';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { CULVERTS, footholdOrder, once } from '../pieces/steps';
 import { under } from '../offer';
+import { onBed } from '../pieces/block';
 
 const numbers = {
   panUnder: { ...PAN_UNDER, label: 'Cover', help: 'water, over what is chosen below', default: inches(1), max: inches(6) },
@@ -37,14 +37,8 @@ export const wallBlind: SetType = {
   species: ['mink', 'muskrat'],
   stations: ['bridge', 'culvert', 'undercut', 'point', 'channel'],
   suits: [
-    { species: 'mink', places: ['culvert', 'bridge'], rank: 1, why: 'they keep along the wall; the pan under a thin sheet of water' },
-    {
-      species: 'mink',
-      places: ['undercut'],
-      rank: 2,
-      why: 'the roof is too low for a body-grip: a pan on the bed under it',
-      when: under('roof', 9),
-    },
+    suit('mink', ['culvert', 'bridge'], 1, 'they keep along the wall; the pan under a thin sheet of water'),
+    suit('mink', ['undercut'], 2, 'the roof is too low for a body-grip: a pan on the bed under it', { when: under('roof', 9) }),
   ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
@@ -106,18 +100,14 @@ export const wallBlind: SetType = {
     ),
 };
 
-const guide = (laying: Laying): Part => ({
-  id: 'guide',
-  kind: 'frontStick',
-  bearer: 'bed',
-  x: 0,
-  y: of(laying, 'offWall') + inches(5),
-  z: fixed((bedOf(laying) ?? levelThen(laying) - inches(5)) - inches(6)),
-  height: inches(20),
-  wide: inches(0.6),
-  across: inches(0.6),
-  stock: 'guide stick ½ to ¾ in',
-});
+const guide = (laying: Laying): Part =>
+  onBed(
+    'frontStick',
+    'guide',
+    [0, of(laying, 'offWall') + inches(5), (bedOf(laying) ?? levelThen(laying) - inches(5)) - inches(6)],
+    [inches(20), inches(0.6), inches(0.6)],
+    { stock: 'guide stick ½ to ¾ in' },
+  );
 
 function groundOf(laying: Laying, size: string, cover: number, hold: Piece): [number, number][] {
   const level = levelThen(laying);

@@ -2,17 +2,17 @@ import { BUILDS } from '../../animals/species';
 import { BODY_GRIPS } from '../../devices/sizes';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { DOG, GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { coverNeed, depthHere, depthMarks, grip, movable } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { CULVERTS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { atLeast } from '../offer';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   acrossUnder: practised('Middle above water', 'of the opening; 0: half of it is under', 0, [-5, 5], -1),
@@ -33,14 +33,8 @@ export const wallHanging: SetType = {
   species: ['mink', 'muskrat'],
   stations: ['bridge', 'culvert', 'channel'],
   suits: [
-    { species: 'muskrat', places: ['culvert', 'bridge'], rank: 1, why: 'they keep along the wall' },
-    {
-      species: 'mink',
-      places: ['culvert', 'bridge'],
-      rank: 0,
-      why: 'too deep for a bed: hung from the ledge, half under',
-      when: atLeast('depth', 8),
-    },
+    suit('muskrat', ['culvert', 'bridge'], 1, 'they keep along the wall'),
+    suit('mink', ['culvert', 'bridge'], 0, 'too deep for a bed: hung from the ledge, half under', { when: atLeast('depth', 8) }),
   ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
@@ -76,53 +70,18 @@ export const wallHanging: SetType = {
       }),
       {
         parts: [
-          {
-            id: 'bar',
-            kind: 'bar',
-            bearer: 'bank',
-            x: 0,
-            y: wall,
-            z: fixed(ledge),
-            height: inches(0.6),
-            wide: inches(6),
-            across: inches(24),
-            stock: 'bar ½ × 24 in with cross piece',
-          },
-          {
-            id: 'drop',
-            kind: 'line',
-            bearer: 'bank',
-            x: 0,
-            y: 0,
-            z: fixed(Math.min(bottom + frame + arm, ledge)),
-            height: Math.max(Math.abs(ledge - bottom - frame - arm), inches(0.5)),
-            wide: 0.005,
-            across: 0.005,
-            stock: `wire ${print(Math.abs(ledge - bottom - frame - arm) + inches(8))}`,
-          },
-          {
-            id: 'stone',
-            kind: 'stone',
-            bearer: 'bank',
-            x: 0,
-            y: wall + inches(8),
-            z: fixed(ledge + inches(0.6)),
-            height: inches(4),
-            wide: inches(7),
-            across: inches(8),
+          onBank('bar', 'bar', [0, wall, ledge], [inches(0.6), inches(6), inches(24)], { stock: 'bar ½ × 24 in with cross piece' }),
+          onBank(
+            'line',
+            'drop',
+            [0, 0, Math.min(bottom + frame + arm, ledge)],
+            [Math.max(Math.abs(ledge - bottom - frame - arm), inches(0.5)), 0.005, 0.005],
+            { stock: `wire ${print(Math.abs(ledge - bottom - frame - arm) + inches(8))}` },
+          ),
+          onBank('stone', 'stone', [0, wall + inches(8), ledge + inches(0.6)], [inches(4), inches(7), inches(8)], {
             stock: 'stone on the bar',
-          },
-          {
-            id: 'wall',
-            kind: 'wall',
-            bearer: 'bank',
-            x: 0,
-            y: wall + inches(9),
-            z: fixed(floor - inches(4)),
-            height: ledge - floor + inches(4),
-            wide: inches(46),
-            across: inches(18),
-          },
+          }),
+          onBank('wall', 'wall', [0, wall + inches(9), floor - inches(4)], [ledge - floor + inches(4), inches(46), inches(18)]),
         ],
         needs: [
           coverNeed(laying, {

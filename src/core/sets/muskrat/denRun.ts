@@ -1,5 +1,4 @@
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
@@ -8,9 +7,10 @@ import { trench, GROOVE } from '../pieces/ground';
 import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here, suit } from '../setType';
 import { anchorStep, onTheBed, once } from '../pieces/steps';
 import { reachNeed, type WorkRange } from '../pieces/range';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   topUnder: topUnder(2, [-3, 30]),
@@ -40,9 +40,9 @@ export const denRun: SetType = {
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'bank den', 'run', 'undercut'],
   suits: [
-    { species: 'muskrat', places: ['bank den', 'run', 'muskrat place'], rank: 1, why: 'a 110 fills a muskrat’s run' },
-    { species: 'mink', places: ['bank den'], rank: 1, why: 'mink look into every hole' },
-    { species: 'muskrat', places: ['undercut'], rank: 2, why: 'where the probe finds a hole' },
+    suit('muskrat', ['bank den', 'run', 'muskrat place'], 1, 'a 110 fills a muskrat’s run'),
+    suit('mink', ['bank den'], 1, 'mink look into every hole'),
+    suit('muskrat', ['undercut'], 2, 'where the probe finds a hole'),
   ],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
@@ -81,17 +81,12 @@ export const denRun: SetType = {
       ),
       {
         parts: [
-          {
-            id: 'hole',
-            kind: 'ceiling',
-            bearer: 'bank',
-            x: mouth + inches(8),
-            y: 0,
-            z: fixed(floor + inches(5.5)),
-            height: Math.max(surface + inches(5) - floor - inches(5.5), inches(3)),
-            wide: inches(16),
-            across: width + inches(6),
-          },
+          onBank(
+            'ceiling',
+            'hole',
+            [mouth + inches(8), 0, floor + inches(5.5)],
+            [Math.max(surface + inches(5) - floor - inches(5.5), inches(3)), inches(16), width + inches(6)],
+          ),
         ],
         needs: [coverNeed(laying, { aim: [-6, -1], ...runRange(laying) }), reachNeed(laying, 'jaws', of(laying, 'reach'))],
         findings: [found('dog', 'holds', 'practice', { over: bottom - floor })],

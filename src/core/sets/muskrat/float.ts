@@ -8,10 +8,11 @@ import { assemble, NOTHING, upright } from '../design';
 import { weightFinding } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { BOTTOM, largestIn, linePart, stakeFinding } from '../pieces/hold';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, here, measured } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, here, measured, suit } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
 import { ranged } from '../pieces/range';
 import { moving } from '../offer';
+import { afloat, onBed } from '../pieces/block';
 
 const numbers = {
   panOver: practised('Pan above water', 'as the raft floats', 0.5, [-1, 4]),
@@ -34,9 +35,9 @@ export const float: SetType = {
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'feed bed', 'channel', 'point', 'bank den'],
   suits: [
-    { species: 'muskrat', places: ['muskrat place'], rank: 0, why: 'the level moves, and it follows', when: moving },
-    { species: 'muskrat', places: ['feed bed'], rank: 1, why: 'it follows the level' },
-    { species: 'muskrat', places: ['muskrat place'], rank: 2, why: 'it follows the level' },
+    suit('muskrat', ['muskrat place'], 0, 'the level moves, and it follows', { when: moving }),
+    suit('muskrat', ['feed bed'], 1, 'it follows the level'),
+    suit('muskrat', ['muskrat place'], 2, 'it follows the level'),
   ],
   looks: {
     aground: 'Move the raft to deeper water',
@@ -122,21 +123,13 @@ function panPart(laying: Laying, id: string): Part {
   const { spread, pan } = FOOTHOLDS[laying.devices[id]?.size ?? '1½'] ?? { spread: inches(4.75), pan: inches(1.125) };
   const draft = of(laying, 'draft');
   const over = of(laying, 'panOver') - pan;
-  return {
-    id: `${id}-pan`,
-    kind: 'pan',
-    device: id,
-    bearer: 'float',
-    x: id === 'left' ? -inches(9) : inches(9),
-    y: 0,
-    z: follows(laying.place.surface, over),
-    height: pan,
-    wide: spread,
-    across: spread,
-    limits: limitsOver(laying, draft + over),
-    tiedTo: 'raft',
-    stock: `foothold No. ${laying.devices[id]?.size ?? ''}`,
-  };
+  return afloat(
+    'pan',
+    `${id}-pan`,
+    [id === 'left' ? -inches(9) : inches(9), 0, follows(laying.place.surface, over)],
+    [pan, spread, spread],
+    { device: id, limits: limitsOver(laying, draft + over), tiedTo: 'raft', stock: `foothold No. ${laying.devices[id]?.size ?? ''}` },
+  );
 }
 
 function raftParts(laying: Laying): Part[] {
@@ -144,31 +137,13 @@ function raftParts(laying: Laying): Part[] {
   const bed = bedOf(laying) ?? levelThen(laying) - inches(30);
   const { driven = inches(18) } = laying.numbers;
   return [
-    {
-      id: 'raft',
-      kind: 'raft',
-      bearer: 'float',
-      x: 0,
-      y: 0,
-      z: follows(laying.place.surface, -draft),
-      height: draft + inches(1),
-      wide: inches(36),
-      across: inches(14),
+    afloat('raft', 'raft', [0, 0, follows(laying.place.surface, -draft)], [draft + inches(1), inches(36), inches(14)], {
       limits: limitsOver(laying, 0),
       stock: 'raft',
-    },
-    {
-      id: 'anchor',
-      kind: 'stake',
-      bearer: 'bed',
-      x: inches(30),
-      y: 0,
-      z: fixed(bed - driven),
-      height: driven + inches(6),
-      wide: inches(1),
-      across: inches(1),
+    }),
+    onBed('stake', 'anchor', [inches(30), 0, bed - driven], [driven + inches(6), inches(1), inches(1)], {
       stock: `stake ${printLength(driven + inches(6), laying.system)}`,
-    },
+    }),
     linePart(
       'anchor-line',
       [inches(18), 0, levelThen(laying)],
@@ -179,20 +154,11 @@ function raftParts(laying: Laying): Part[] {
     ...(laying.choices.roof === 'no'
       ? []
       : [
-          {
-            id: 'roof',
-            kind: 'platform' as const,
-            bearer: 'float' as const,
-            x: 0,
-            y: 0,
-            z: follows(laying.place.surface, inches(8)),
-            height: inches(1),
-            wide: inches(38),
-            across: inches(16),
+          afloat('platform', 'roof', [0, 0, follows(laying.place.surface, inches(8))], [inches(1), inches(38), inches(16)], {
             limits: limitsOver(laying, draft + inches(8)),
             tiedTo: 'raft',
             stock: 'roof board',
-          },
+          }),
         ]),
   ];
 }

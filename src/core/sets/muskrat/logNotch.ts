@@ -7,8 +7,9 @@ import { panUnder, weightFinding } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { depthHere } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
+import { borne } from '../pieces/block';
 
 const numbers = {
   panUnder: panUnder(1, [-2, 4]),
@@ -28,7 +29,7 @@ export const logNotch: SetType = {
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'log crossing', 'feed bed', 'point'],
   afloat: 'float',
-  suits: [{ species: 'muskrat', places: ['log crossing'], rank: 1, why: 'they land on the log' }],
+  suits: [suit('muskrat', ['log crossing'], 1, 'they land on the log')],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '1½' },
@@ -62,46 +63,18 @@ export const logNotch: SetType = {
     const bearer = afloat ? ('float' as const) : ('bank' as const);
     const half = of(laying, 'logLong') / 2;
     const whole = seat + inches(2.5);
-    const piece = (id: string, from: number, to: number) => ({
-      id,
-      kind: 'trunk' as const,
-      bearer,
-      x: (from + to) / 2,
-      y: 0,
-      z: at(whole - thick),
-      height: thick,
-      wide: to - from,
-      across: thick,
-    });
+    const piece = (id: string, from: number, to: number) =>
+      borne(bearer)('trunk', id, [(from + to) / 2, 0, at(whole - thick)], [thick, to - from, thick]);
     return assemble({
       parts: [
-        {
-          id: 'pan',
-          kind: 'pan',
+        borne(bearer)('pan', 'pan', [0, 0, at(seat)], [pan, spread, spread], {
           device: 'trap',
-          bearer,
-          x: 0,
-          y: 0,
-          z: at(seat),
-          height: pan,
-          wide: spread,
-          across: spread,
           tiedTo: 'logB',
           stock: `foothold No. ${device.size}`,
-        },
+        }),
         piece('logA', -half, -notch / 2),
         piece('logB', notch / 2, half),
-        {
-          id: 'seat',
-          kind: 'trunk',
-          bearer,
-          x: 0,
-          y: 0,
-          z: at(whole - thick),
-          height: Math.max(seat - (whole - thick), inches(1)),
-          wide: notch,
-          across: thick,
-        },
+        borne(bearer)('trunk', 'seat', [0, 0, at(whole - thick)], [Math.max(seat - (whole - thick), inches(1)), notch, thick]),
       ],
       needs: [panNeed(laying, { aim: [-1, -0.5], works: [-2.5, 2], ends: ['swumOver', 'climbsElsewhere'] })],
       free: [{ device: 'trap', say: { down: 'Cut the notch deeper', up: 'Block the trap up' }, floor: null }],

@@ -1,5 +1,4 @@
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { footholdOf } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
@@ -8,9 +7,10 @@ import { PAN_PULL } from '../pieces/pan';
 import { depthHere } from '../pieces/grip';
 import { bait } from '../pieces/scent';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, suit } from '../setType';
 import { anchorStep, chainedOrder, once } from '../pieces/steps';
 import { under } from '../offer';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   panUnder: panUnder(0.5, [-1, 4]),
@@ -33,15 +33,9 @@ export const pocket: SetType = {
   species: ['muskrat', 'mink'],
   stations: ['muskrat place', 'undercut', 'channel', 'point', 'bank den', 'bridge'],
   suits: [
-    { species: 'muskrat', places: ['channel', 'point'], rank: 1, why: 'root bait in a flooded pocket' },
-    { species: 'mink', places: ['point', 'muskrat place'], rank: 1, why: 'fish in a flooded pocket at the water’s edge' },
-    {
-      species: 'mink',
-      places: ['channel'],
-      rank: 1,
-      why: 'too shallow to set on the bed: fish in a flooded pocket',
-      when: under('depth', 8),
-    },
+    suit('muskrat', ['channel', 'point'], 1, 'root bait in a flooded pocket'),
+    suit('mink', ['point', 'muskrat place'], 1, 'fish in a flooded pocket at the water’s edge'),
+    suit('mink', ['channel'], 1, 'too shallow to set on the bed: fish in a flooded pocket', { when: under('depth', 8) }),
   ],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
@@ -79,19 +73,7 @@ export const pocket: SetType = {
         range: { aim: [-0.75, -0.25], works: [-2.5, 1], young: -2, who: 'females', ends: ['swumOver', 'bare'] },
       }),
       {
-        parts: [
-          {
-            id: 'roof',
-            kind: 'ceiling',
-            bearer: 'bank',
-            x: mouth + deep / 2 + inches(2),
-            y: 0,
-            z: fixed(roof),
-            height: inches(6),
-            wide: deep + inches(4),
-            across: inches(14),
-          },
-        ],
+        parts: [onBank('ceiling', 'roof', [mouth + deep / 2 + inches(2), 0, roof], [inches(6), deep + inches(4), inches(14)])],
         findings: [
           weightFinding(laying, device.size, build),
           coverFinding(laying, laying.numbers.chainEnd, build),

@@ -1,6 +1,5 @@
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { footholdOf, panNeed } from '../bedded';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
@@ -13,6 +12,7 @@ import { BOTTOM, largestIn, stakeFinding } from '../pieces/hold';
 import { bait } from '../pieces/scent';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
 import { WADING, chainedOrder, once } from '../pieces/steps';
+import { onBed } from '../pieces/block';
 
 const numbers = {
   panUnder: panUnder(1, [-2, 6]),
@@ -61,32 +61,14 @@ export const polePlatform: SetType = {
     return assemble(
       {
         parts: [
-          {
-            id: 'pan',
-            kind: 'pan',
+          onBed('pan', 'pan', [0, 0, board], [pan, spread, spread], {
             device: 'trap',
-            bearer: 'bed',
-            x: 0,
-            y: 0,
-            z: fixed(board),
-            height: pan,
-            wide: spread,
-            across: spread,
             tiedTo: 'postL',
             stock: `foothold No. ${device.size}`,
-          },
-          {
-            id: 'board',
-            kind: 'platform',
-            bearer: 'bed',
-            x: 0,
-            y: 0,
-            z: fixed(board - BOARD),
-            height: BOARD,
-            wide: long,
-            across: inches(8),
+          }),
+          onBed('platform', 'board', [0, 0, board - BOARD], [BOARD, long, inches(8)], {
             stock: `board ${printLength(long, laying.system)}`,
-          },
+          }),
           ...([-1, 1] as const).map((hand) => ({
             ...upright(
               {
@@ -102,22 +84,7 @@ export const polePlatform: SetType = {
             ),
             marks,
           })),
-          ...(roofed
-            ? [
-                {
-                  id: 'roof',
-                  kind: 'platform' as const,
-                  bearer: 'bed' as const,
-                  x: 0,
-                  y: 0,
-                  z: fixed(top),
-                  height: BOARD,
-                  wide: long + inches(2),
-                  across: inches(12),
-                  stock: 'roof board',
-                },
-              ]
-            : []),
+          ...(roofed ? [onBed('platform', 'roof', [0, 0, top], [BOARD, long + inches(2), inches(12)], { stock: 'roof board' })] : []),
         ],
         needs: [panNeed(laying, { aim: [-1, 0], works: [-3, 2], ends: ['swumOver', 'climbsElsewhere'] })],
         free: [{ device: 'trap', say: { down: 'Lower the board', up: 'Raise the board' }, floor }],

@@ -1,6 +1,5 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
 import { assemble, level as across, NOTHING } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
@@ -8,9 +7,10 @@ import { landing, trench } from '../pieces/ground';
 import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   topUnder: topUnder(-1, [-8, 12]),
@@ -30,7 +30,7 @@ export const latrineApproach: SetType = {
   idea: 'A 330 where otter must leave the water for a latrine, its top just above water, the sides closed with what grows there. Only in an open season.',
   species: ['otter'],
   stations: ['latrine', 'point', 'crossover'],
-  suits: [{ species: 'otter', places: ['latrine'], rank: 1, why: 'on the way from the water to the latrine' }],
+  suits: [suit('otter', ['latrine'], 1, 'on the way from the water to the latrine')],
   devices: ['bodyGrip'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'bodyGrip', size: '330' },
@@ -58,19 +58,7 @@ export const latrineApproach: SetType = {
         laying,
       ),
       {
-        parts: [
-          {
-            id: 'latrine',
-            kind: 'stones',
-            bearer: 'bank',
-            x: to,
-            y: 0,
-            z: fixed(surface + inches(7)),
-            height: inches(2),
-            wide: inches(14),
-            across: inches(14),
-          },
-        ],
+        parts: [onBank('stones', 'latrine', [to, 0, surface + inches(7)], [inches(2), inches(14), inches(14)])],
         needs: [coverNeed(laying, { aim: [0, 1], ...opening(openingOf(device.size), 'otter', { by: 'nothing' }, true) })],
         ground: [
           ...landing(surface, floor, { toe: inches(12), rise: inches(7) }).slice(0, 4),

@@ -8,7 +8,7 @@ import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { GUIDE, guided, guideStep, upright } from '../pieces/guides';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
@@ -29,7 +29,7 @@ export const otterCrossover: SetType = {
   idea: 'A foothold on a slide wire at the foot of a worn crossing over a neck of land, two thin sticks beside it. Only in an open season.',
   species: ['otter'],
   stations: ['crossover', 'slide', 'point', 'channel'],
-  suits: [{ species: 'otter', places: ['crossover'], rank: 1, why: 'they cross at the worn gap' }],
+  suits: [suit('otter', ['crossover'], 1, 'they cross at the worn gap')],
   devices: ['foothold'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
   usual: { class: 'foothold', size: '4' },

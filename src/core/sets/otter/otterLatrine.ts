@@ -8,8 +8,8 @@ import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
-import { fixed } from '../../water/linear';
 import { footholdOrder, once } from '../pieces/steps';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   panUnder: panUnder(2.5),
@@ -49,19 +49,7 @@ export const otterLatrine: SetType = {
       { numbers, build: 'otter', held: 'front foot', bank: inches(24) },
     );
     return assemble(bed(laying, { size: device.size, under, range: { aim: [-3, -2], works: [-6, 0], ends: ['swumOver', 'bare'] } }), hold, {
-      parts: [
-        {
-          id: 'latrine',
-          kind: 'stones',
-          bearer: 'bank',
-          x: to,
-          y: 0,
-          z: fixed(surface + inches(7)),
-          height: inches(2),
-          wide: inches(14),
-          across: inches(14),
-        },
-      ],
+      parts: [onBank('stones', 'latrine', [to, 0, surface + inches(7)], [inches(2), inches(14), inches(14)])],
       ground: [
         ...deepGround(laying, floor, hold),
         [-0.3, floor],

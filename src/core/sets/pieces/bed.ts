@@ -15,13 +15,7 @@ export type Foot = 'front' | 'hind';
 
 /** Where the pan lies for a foot: cover and way off the centre line, inches. [practice] */
 export const FOOT: Record<Foot, { under: [number, number]; target: number; off: [number, number]; usualOff: number; range: WorkRange }> = {
-  front: {
-    under: [2, 3],
-    target: 2.5,
-    off: [2, 3],
-    usualOff: 2.5,
-    range: { aim: [-3, -2], works: [-6, 0], ends: ['swumOver', 'bare'] },
-  },
+  front: { under: [2, 3], target: 2.5, off: [2, 3], usualOff: 2.5, range: { aim: [-3, -2], works: [-6, 0], ends: ['swumOver', 'bare'] } },
   hind: {
     under: [6, 9],
     target: 7,

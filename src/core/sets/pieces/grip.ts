@@ -1,7 +1,6 @@
 import { BODY_GRIPS } from '../../devices/sizes';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Bearer, Look, Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
@@ -11,6 +10,7 @@ import type { NumberKey } from '../keys';
 import { bedOf, levelThen, measured, practised, type Laying, type NumberSpec } from '../setType';
 import { upright } from './guides';
 import { ranged, type WorkRange } from './range';
+import { borne } from './block';
 
 /** Body-grips: how high they stand, what carries them, what they need of the water. */
 
@@ -48,21 +48,12 @@ export function grip(laying: Laying, place: GripPlace): Piece {
   const { size, bottom, device = 'trap', bearer = 'bed', x = 0, y = 0, look = {}, tiedTo = 'anchor', room } = place;
   const up = room !== undefined && room < springsWide(size);
   const frame = openingOf(size);
-  const jaws: Part = {
-    id: jawsId(device),
-    kind: 'jaws',
+  const jaws: Part = borne(bearer)('jaws', jawsId(device), [x, y, bottom], [frame, 0.02, frame], {
     device,
-    bearer,
-    x,
-    y,
-    z: fixed(bottom),
-    height: frame,
-    wide: 0.02,
-    across: frame,
     tiedTo,
     stock: `body-grip ${size}`,
     look: { size, springs: 'side', trigger: 'v', dog: 'top', ...(up ? { springs: 'up' as const } : {}), ...look },
-  };
+  });
   return {
     parts: [jaws, ...carrier(laying, place, frame)],
     findings: room === undefined ? [] : [springsFinding(laying, size, bottom, room)],
@@ -94,18 +85,9 @@ function carrier(
     );
   if (holder === 'stand')
     return [
-      {
-        id: id('stand'),
-        kind: 'stand',
-        bearer,
-        x,
-        y,
-        z: fixed(Math.min(floor, bottom - 0.02)),
-        height: Math.max(bottom - floor, 0.02),
-        wide: inches(10),
-        across: frame,
+      borne(bearer)('stand', id('stand'), [x, y, Math.min(floor, bottom - 0.02)], [Math.max(bottom - floor, 0.02), inches(10), frame], {
         stock: 'stand',
-      },
+      }),
     ];
   // through the springs, whose middle lies half an arm outside the frame
   if (holder === 'uprights') return pair('upright', frame / 2 + arm * 0.45, floor - inches(10), bottom + frame * 0.8);
@@ -113,49 +95,20 @@ function carrier(
   if (holder === 'stakes') return pair('stake', frame / 2 - inches(0.4), floor - inches(10), bottom + frame * 0.95);
   if (holder === 'eyes')
     return [
-      {
-        id: id('eyes'),
-        kind: 'log',
-        bearer,
-        x,
-        y,
-        z: fixed(bottom + frame * 0.9),
-        height: inches(1.2),
-        wide: inches(1.2),
-        across: frame + 2 * arm + inches(10),
+      borne(bearer)('log', id('eyes'), [x, y, bottom + frame * 0.9], [inches(1.2), inches(1.2), frame + 2 * arm + inches(10)], {
         stock: `stick through the spring eyes ${printLength(frame + 2 * arm + inches(10), system)}`,
-      },
+      }),
       ...pair('fork', frame / 2 + arm + inches(2), floor - inches(10), bottom + frame * 0.9, inches(1.2)),
     ];
   if (holder === 'clip')
     return [
-      {
-        id: id('clip'),
-        kind: 'bar',
-        bearer,
-        x,
-        y,
-        z: fixed(bottom - inches(1.5)),
-        height: inches(1.5),
-        wide: inches(2),
-        across: inches(4),
-        stock: 'spiked log clip',
-      },
+      borne(bearer)('bar', id('clip'), [x, y, bottom - inches(1.5)], [inches(1.5), inches(2), inches(4)], { stock: 'spiked log clip' }),
     ];
   if (holder === 'bar')
     return [
-      {
-        id: id('bar'),
-        kind: 'bar',
-        bearer,
-        x,
-        y: y + frame * 0.5 + inches(2),
-        z: fixed(bottom + frame),
-        height: inches(0.5),
-        wide: inches(6),
-        across: inches(24),
+      borne(bearer)('bar', id('bar'), [x, y + frame * 0.5 + inches(2), bottom + frame], [inches(0.5), inches(6), inches(24)], {
         stock: 'bar ½ × 24 in, 6 in cross piece',
-      },
+      }),
     ];
   return [];
 }
@@ -225,7 +178,5 @@ export function tooTall(laying: Laying, size: string): Piece {
   const { depth, topUnder: seen } = laying.numbers;
   const frame = openingOf(size);
   if (depth === undefined || seen === undefined || seen + frame <= depth + inches(1)) return {};
-  return {
-    findings: [found('tooTall', 'fails', 'computed', { under: seen, frame, depth }, { field: 'topUnder' })],
-  };
+  return { findings: [found('tooTall', 'fails', 'computed', { under: seen, frame, depth }, { field: 'topUnder' })] };
 }

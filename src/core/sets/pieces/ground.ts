@@ -7,11 +7,7 @@ import { measured, type NumberSpec } from '../setType';
 export type Line = [number, number][];
 
 /** How deep a groove is in its bed: as deep as the frame, nothing swims over the trap in it. */
-export const GROOVE: NumberSpec = {
-  ...measured('Groove', '', [0, 60]),
-  from: ['depth'],
-  less: 'besideGroove',
-};
+export const GROOVE: NumberSpec = { ...measured('Groove', '', [0, 60]), from: ['depth'], less: 'besideGroove' };
 
 /** A groove across the travel, its banks over the surface. */
 export const trench = (surface: number, floor: number, atBed: number, atSurface: number): Line => {

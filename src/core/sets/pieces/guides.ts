@@ -4,13 +4,14 @@ import { cornersBuried, gapBeside, groundAt, shareThrough, type Frame, type Sect
 import { fence } from '../../geometry/fence';
 import { inches, type System } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { fixed, follows, type Linear } from '../../water/linear';
+import { follows, type Linear } from '../../water/linear';
 import type { Bearer, Part, PartKind } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import type { Piece } from '../design';
 import type { ChoiceSpec, Laying } from '../setType';
 import type { AtWork } from '../work';
 import { draws } from './range';
+import { borne } from './block';
 
 /** Sticks, poles and stones that lead an animal, and what they leave open. */
 
@@ -36,19 +37,10 @@ export function upright(own: Wood, system: System): Part {
   const { id, x = 0, y = 0, foot, top, thick = STICK, bearer = 'bed', kind = 'stick', leans, leansAcross, name = 'stick' } = own;
   const look = { ...(leans === undefined ? {} : { leans }), ...(leansAcross === undefined ? {} : { leansAcross }) };
   const length = Math.hypot(top - foot, leans ?? 0, leansAcross ?? 0);
-  return {
-    id,
-    kind,
-    bearer,
-    x,
-    y,
-    z: fixed(foot),
-    height: top - foot,
-    wide: thick,
-    across: thick,
+  return borne(bearer)(kind, id, [x, y, foot], [top - foot, thick, thick], {
     stock: `${name} ${printLength(length, system)}`,
     ...(Object.keys(look).length > 0 ? { look } : {}),
-  };
+  });
 }
 
 /** A pole that lies across the travel. */
@@ -58,19 +50,7 @@ export function crossPole(
 ): Part {
   const { id, x = 0, y = 0, z, length, thick = inches(3), bearer = 'bed', name, tiedTo } = own;
   const tied = tiedTo === undefined ? {} : { tiedTo };
-  return {
-    id,
-    kind: 'log',
-    bearer,
-    x,
-    y,
-    z,
-    height: thick,
-    wide: thick,
-    across: length,
-    stock: `${name} ${printLength(length, system)}`,
-    ...tied,
-  };
+  return borne(bearer)('log', id, [x, y, z], [thick, thick, length], { stock: `${name} ${printLength(length, system)}`, ...tied });
 }
 
 /** What leads the foot to a pan where nothing draws to it. */
@@ -88,10 +68,9 @@ const GUIDE_STONE = inches(4);
 export function guided({ choices }: Pick<Laying, 'choices'>, floor: number, sticks: Part[]): Part[] {
   if (choices.guide === 'none') return [];
   if (choices.guide !== 'stone') return sticks;
-  return sticks.map(({ id, x, y, bearer }) => ({
-    ...{ id, x, y, bearer, kind: 'stone' as const, z: fixed(floor) },
-    ...{ height: GUIDE_STONE, wide: GUIDE_STONE, across: GUIDE_STONE, stock: 'guide stone' },
-  }));
+  return sticks.map(({ id, x, y, bearer }) =>
+    borne(bearer)('stone', id, [x, y, floor], [GUIDE_STONE, GUIDE_STONE, GUIDE_STONE], { stock: 'guide stone' }),
+  );
 }
 
 /** What is done for the guides that were chosen, as a clause of a step. @param sticks as they stand */

@@ -4,11 +4,11 @@ import { isBottom, pullOf, stakeHolds } from '../../hold/bag';
 import { animalReach, type Held } from '../../hold/reach';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { fixed } from '../../water/linear';
 import type { Part, PartKind } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import type { Hold, Piece } from '../design';
 import { measured, numberOf, practised, type ChoiceSpec, type FilledPosition, type Laying, type NumberSpec } from '../setType';
+import { onBank } from './block';
 
 /** What holds the catch: tie, stake, tree. */
 
@@ -101,20 +101,13 @@ export function linePart(
   stock: string,
   tiedTo: string,
 ): Part {
-  return {
+  return onBank(
+    'line',
     id,
-    kind: 'line',
-    bearer: 'bank',
-    x: (x1 + x2) / 2,
-    y: (y1 + y2) / 2,
-    z: fixed(Math.min(z1, z2)),
-    height: Math.max(Math.abs(z2 - z1), 0.005),
-    wide: Math.max(Math.abs(x2 - x1), 0.005),
-    across: Math.max(Math.abs(y2 - y1), 0.005),
-    tiedTo,
-    stock,
-    look: { leans: (x2 - x1) * (z2 - z1) >= 0 ? 1 : -1, leansAcross: (y2 - y1) * (z2 - z1) >= 0 ? 1 : -1 },
-  };
+    [(x1 + x2) / 2, (y1 + y2) / 2, Math.min(z1, z2)],
+    [Math.max(Math.abs(z2 - z1), 0.005), Math.max(Math.abs(x2 - x1), 0.005), Math.max(Math.abs(y2 - y1), 0.005)],
+    { tiedTo, stock, look: { leans: (x2 - x1) * (z2 - z1) >= 0 ? 1 : -1, leansAcross: (y2 - y1) * (z2 - z1) >= 0 ? 1 : -1 } },
+  );
 }
 
 const ANCHORS: Record<Anchor, { kind: PartKind; height: number; wide: number; under: number }> = {
@@ -130,10 +123,9 @@ export function anchorPart(laying: Laying, id: string, [x, y, z]: [number, numbe
   const { kind, height, wide, under } = ANCHORS[to];
   const { driven = under } = to === 'stake' ? laying.numbers : {};
   const tall = driven + height - under;
-  return {
-    ...{ id, kind, bearer: 'bank', x, y, z: fixed(z - driven), height: tall, wide, across: wide },
+  return onBank(kind, id, [x, y, z - driven], [tall, wide, wide], {
     ...(to === 'stake' ? { stock: `stake ${printLength(tall, laying.system)}` } : {}),
-  };
+  });
 }
 
 /** Whether what it is tied to holds the largest animal that can be caught. */

@@ -10,6 +10,7 @@ import { level as across, upright as mark, type Piece } from '../design';
 import { ranged, type Ends, type WorkRange } from './range';
 import { cableFinding, isCut, lockFinding, snareSupplies } from './snareCut';
 import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec } from '../setType';
+import { borne } from './block';
 
 /** Snares: loop, support, cable. */
 
@@ -68,21 +69,12 @@ export function loopPiece(laying: Laying, place: LoopPlace): Piece {
   const loop = numberOf(laying, { numbers }, 'loop');
   const tail = numberOf(laying, { numbers }, 'tail');
   const size = laying.devices[device]?.size ?? '7×7 3/32';
-  const part: Part = {
-    id: loopId(device),
-    kind: 'loop',
+  const part: Part = borne(bearer)('loop', loopId(device), [x, y, bottom], [loop, 0.02, loop], {
     device,
-    bearer,
-    x,
-    y,
-    z: fixed(bottom),
-    height: loop,
-    wide: 0.02,
-    across: loop,
     tiedTo: 'anchor',
     ...(isCut(laying) ? {} : { stock: `snare ${size}` }),
     look: { lock: laying.choices.lock === 'top' ? 'top' : 'side', ...look },
-  };
+  });
   const supplies = [
     ...snareSupplies(laying, { loop, tail, size }),
     { kind: 'wire' as const, what: '9 gauge support wire', amount: inches(24) },

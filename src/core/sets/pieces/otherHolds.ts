@@ -5,11 +5,11 @@ import { animalReach, SAFE_WRAP, sweepOf, turnsUntilTaut, wrapsTake } from '../.
 import type { Profile } from '../../hold/slide';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { levelThen, numberOf, type Laying } from '../setType';
 import { MARGIN, profileOf, type SlideOf } from './profile';
+import { onBed } from './block';
 
 /** What holds a foothold where no slide leads to deep water: a live hold, a tangle pole, a bag of fill. */
 
@@ -19,18 +19,9 @@ const MU = 0.5;
 export function tanglePole(laying: Laying, { numbers }: SlideOf, [x, z]: [number, number]): Part {
   const thick = numberOf(laying, { numbers }, 'poleThick');
   const tall = levelThen(laying) - z + inches(18);
-  return {
-    id: 'tangle',
-    kind: 'support',
-    bearer: 'bed',
-    x,
-    y: 0,
-    z: fixed(z - inches(18)),
-    height: tall,
-    wide: thick,
-    across: thick,
+  return onBed('support', 'tangle', [x, 0, z - inches(18)], [tall, thick, thick], {
     stock: `tangle stake ${printLength(tall, laying.system)}`,
-  };
+  });
 }
 
 /** A live hold needs land at the highest level and water at the lowest within its circle; without a profile it is uncertain. */

@@ -1,12 +1,12 @@
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import type { Bearer, Part } from '../../water/part';
 import type { Piece } from '../design';
+import { borne, onBank } from './block';
 
 /** Mound, bait and what carries them. */
 
 export const mound = (x: number, z: number, { wide = inches(16), height = inches(7), stock = 'mud and leaves' } = {}): Piece => ({
-  parts: [{ id: 'mound', kind: 'mound', bearer: 'bank', x, y: 0, z: fixed(z), height, wide, across: wide * 1.1, stock }],
+  parts: [onBank('mound', 'mound', [x, 0, z], [height, wide, wide * 1.1], { stock })],
   supplies: [{ kind: 'lure', what: 'castor lure', amount: 1 }],
 });
 
@@ -36,18 +36,6 @@ export function bait({
   id = 'bait',
   woody,
 }: BaitPlace): Piece {
-  const part: Part = {
-    id,
-    kind: 'bait',
-    bearer,
-    x,
-    y,
-    z: fixed(z),
-    height,
-    wide,
-    across: wide,
-    stock: what,
-    ...(woody ? { look: { woody } } : {}),
-  };
+  const part: Part = borne(bearer)('bait', id, [x, y, z], [height, wide, wide], { stock: what, ...(woody ? { look: { woody } } : {}) });
   return { parts: [part], supplies: [{ kind: supply, what, amount: 1 }] };
 }

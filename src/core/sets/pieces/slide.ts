@@ -3,7 +3,6 @@ import { animalReach, type Held } from '../../hold/reach';
 import { restAt, shortestSlide } from '../../hold/slide';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
@@ -12,6 +11,7 @@ import { levelThen, measured, numberOf, practised, type Choices, type ChoiceSpec
 import { anchored, anchorFinding, ANCHOR_CABLE, anchorPart, DRIVEN, largestIn, linePart, secondAnchor } from './hold';
 import { bagFinding, bagOf, fillOf, liveFinding, tangleFinding, tanglePole } from './otherHolds';
 import { MARGIN, profileOf, edgeOf, type SlideOf } from './profile';
+import { onBed } from './block';
 
 /** How a foothold lets go of its catch: slide to deep water, live hold, tangle pole, bag of fill. */
 
@@ -110,19 +110,7 @@ function slideParts(laying: Laying, { wire, wanted, bank, device }: Pick<Asked, 
   const { out, z } = deepEnd(laying, wire, wanted, bank);
   const surface = levelThen(laying);
   return [
-    {
-      id: 'stop',
-      kind: 'slideStop',
-      device,
-      bearer: 'bed',
-      x: bank - out,
-      y: 0,
-      z: fixed(z),
-      height: inches(3),
-      wide: inches(3),
-      across: inches(3),
-      stock: 'one-way lock and stop',
-    },
+    onBed('slideStop', 'stop', [bank - out, 0, z], [inches(3), inches(3), inches(3)], { device, stock: 'one-way lock and stop' }),
     linePart(
       'slideWire',
       [bank - out, 0, z + inches(2)],
@@ -232,10 +220,7 @@ function bagHold(laying: Laying, asked: Asked): Piece {
   const { wire, surface, own } = asked;
   const deep = deepSpot(laying, asked);
   const fill = fillOf(laying.choices);
-  const bag: Part = {
-    ...{ id: 'bag', kind: 'bag', bearer: 'bed', x: deep[0], y: 0, z: fixed(deep[1]) },
-    ...{ height: inches(12), wide: inches(20), across: inches(16), stock: 'bag of fill' },
-  };
+  const bag: Part = onBed('bag', 'bag', [deep[0], 0, deep[1]], [inches(12), inches(20), inches(16)], { stock: 'bag of fill' });
   return {
     parts: [bag, deepCable(laying, asked, [deep[0] + inches(10), deep[1]], 'bag')],
     holds: [{ ...asked.hold, kind: 'drowner', anchor: [deep[0], 0, deep[1]], deep }],

@@ -145,9 +145,6 @@ export const loopOrder = (around: Step[], where: string, after: Step[] = []): Or
     ...around,
     { do: 'Load the cable behind the lock and open the loop.' },
     { do: `Hang it ${where}: the last touch of the loop.`, lastReach: true },
-    {
-      do: 'Nudge the support: only the loop may move. If it shut, load and hang it again.',
-      caution: 'The loop closes on a finger too.',
-    },
+    { do: 'Nudge the support: only the loop may move. If it shut, load and hang it again.', caution: 'The loop closes on a finger too.' },
     ...after,
   );

@@ -1,15 +1,15 @@
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { assemble, level as across, NOTHING, upright as mark } from '../design';
 import { flat } from '../pieces/ground';
 import { BOTTOM, stakeFinding } from '../pieces/hold';
 import { bait } from '../pieces/scent';
-import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, suit } from '../setType';
 import { once } from '../pieces/steps';
 import { always } from '../order';
 import { ranged } from '../pieces/range';
+import { onBank } from '../pieces/block';
 
 const numbers = {
   overWater: practised('Ground above water', 'where it stands', 6, [0, 60], -1),
@@ -27,12 +27,12 @@ export const enclosedFoot: SetType = {
   species: ['raccoon'],
   stations: ['bridge', 'culvert', 'point', 'channel', 'log crossing', 'undercut', 'latrine'],
   suits: [
-    {
-      species: 'raccoon',
-      places: ['bridge', 'culvert', 'point', 'channel', 'log crossing', 'undercut', 'latrine'],
-      rank: 1,
-      why: 'a baited tube that only a hand enters',
-    },
+    suit(
+      'raccoon',
+      ['bridge', 'culvert', 'point', 'channel', 'log crossing', 'undercut', 'latrine'],
+      1,
+      'a baited tube that only a hand enters',
+    ),
   ],
   devices: ['enclosed'],
   positions: [{ id: 'trap', label: 'Trap', optional: false }],
@@ -44,9 +44,7 @@ export const enclosedFoot: SetType = {
   remake: ['Dry bait where it is gone or wet; swivel free of mud.'],
   numbers,
   seen: null,
-  choices: {
-    bottom: BOTTOM,
-  },
+  choices: { bottom: BOTTOM },
   layOut: (laying) => {
     if (!laying.devices.trap) return NOTHING;
     const surface = levelThen(laying);
@@ -55,32 +53,14 @@ export const enclosedFoot: SetType = {
     return assemble(
       {
         parts: [
-          {
-            id: 'tube',
-            kind: 'tube',
+          onBank('tube', 'tube', [0, off, land], [TUBE, inches(2.2), inches(2.2)], {
             device: 'trap',
-            bearer: 'bank',
-            x: 0,
-            y: off,
-            z: fixed(land),
-            height: TUBE,
-            wide: inches(2.2),
-            across: inches(2.2),
             tiedTo: 'stake',
             stock: 'enclosed foothold',
-          },
-          {
-            id: 'stake',
-            kind: 'stake',
-            bearer: 'bank',
-            x: 0,
-            y: off,
-            z: fixed(land - of(laying, 'driven')),
-            height: of(laying, 'driven') + inches(1),
-            wide: inches(0.6),
-            across: inches(0.6),
+          }),
+          onBank('stake', 'stake', [0, off, land - of(laying, 'driven')], [of(laying, 'driven') + inches(1), inches(0.6), inches(0.6)], {
             stock: `stake ${printLength(of(laying, 'driven'), laying.system)}`,
-          },
+          }),
         ],
         needs: [
           {
