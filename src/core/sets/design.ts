@@ -104,7 +104,7 @@ interface Drawn {
 }
 
 /** A height on a drawing, at a place across: from a level down or up to a spot. */
-export const upright = (
+export const heightMark = (
   key: NumberKey | null,
   label: string,
   { view, across, from, to, grows = -1 }: Drawn & { across: number },
@@ -118,7 +118,7 @@ export const upright = (
 });
 
 /** A width on a drawing, at an elevation. */
-export const level = (key: NumberKey | null, label: string, { view, z, from, to, grows = 1 }: Drawn & { z: number }): Mark => ({
+export const widthMark = (key: NumberKey | null, label: string, { view, z, from, to, grows = 1 }: Drawn & { z: number }): Mark => ({
   key,
   label,
   view,

@@ -1,6 +1,6 @@
+import { openingOf } from './pieces/grip';
 import { inches } from '../units/factors';
 import { levelThen, type Laying, type SetType } from './setType';
-import { openingOf } from './bodyGrip';
 import type { Design } from './design';
 import type { AtWork, Order, Step } from './work';
 

@@ -220,6 +220,10 @@ export const suit = (
 /** The level that stood at the place when the set was made; a set made without any reading counts from 0 and says so. */
 export const levelThen = ({ then, place }: Laying): number => then[place.surface] ?? 0;
 
+/** The device in its one place; a design is asked for only where something fills one of its places. */
+export const trapIn = ({ devices }: Pick<Laying, 'devices'>): FilledPosition =>
+  devices.trap ?? Object.values(devices)[0] ?? { class: 'bodyGrip', size: '330' };
+
 /** The bed under the set: measured with it, otherwise the station's own; null when neither is known. */
 export function bedOf(laying: Laying): number | null {
   const depth = laying.numbers.depth;

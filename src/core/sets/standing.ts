@@ -11,7 +11,7 @@ import { bedOf } from '../stations/placed';
 import { knownAt, type Surfaces } from '../water/levelAt';
 import type { Known } from '../water/levels';
 import type { Layout } from '../water/layout';
-import type { Design } from './design';
+import { NOTHING, type Design } from './design';
 import { onGauge, surfaceAt, type Follows } from '../water/ownLevel';
 import { deviceState, worst, type DeviceState, type Water } from '../water/state';
 import { setTypeOf } from './catalogue';
@@ -119,6 +119,7 @@ export function layOut(
   system: System,
   ahead: Pick<Laying, 'iceNext' | 'frostToCheck'> = {},
 ): Design {
+  if (type.positions.every(({ id }) => !devices[id])) return NOTHING;
   const { surface, follows } = place;
   const gauge = then[surface];
   const own = follows && gauge !== undefined ? { ...then, [surface]: surfaceAt(follows, gauge) } : then;

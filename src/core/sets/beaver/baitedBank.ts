@@ -1,13 +1,12 @@
 import { inches } from '../../units/factors';
-import { footholdOf } from '../bedded';
-import { assemble, level as across, NOTHING } from '../design';
-import { bed, offset, offsetPiece, panUnder } from '../pieces/bed';
+import { assemble, widthMark } from '../design';
+import { bed, offset, offsetPiece, panUnder, footholdOf } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { depthHere } from '../pieces/grip';
 import { flat, landing } from '../pieces/ground';
 import { bait } from '../pieces/scent';
 import { deepGround, HELD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, suit } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, suit, trapIn } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
@@ -43,8 +42,7 @@ export const baitedBank: SetType = {
   seen: 'panUnder',
   choices: { ...HELD },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const under = of(laying, 'panUnder');
     const to = of(laying, 'panToBait');
@@ -74,7 +72,7 @@ export const baitedBank: SetType = {
       hold,
       { ground: [...deepGround(laying, floor, hold), ...landing(surface, floor, { toe: to - inches(2) }).slice(1)], front: flat(floor) },
       {
-        marks: [across('panToBait', 'Pan before the sticks', { view: 'side', z: surface + inches(12), from: 0, to })],
+        marks: [widthMark('panToBait', 'Pan before the sticks', { view: 'side', z: surface + inches(12), from: 0, to })],
         travel: [{ build: 'beaverAdult', x: -inches(8), z: Math.max(floor, surface - 0.2), pose: 'swims' }],
       },
     );

@@ -1,13 +1,12 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
+import { assemble, widthMark } from '../design';
+import { coverNeed, depthHere, frameOverBed, grip, topUnder, GRIP_TRIGGER, notchChoice, openingOf, stood } from '../pieces/grip';
 import { trench, GROOVE } from '../pieces/ground';
 import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here, suit } from '../setType';
+import { practised, type SetType, asks, type Numbers, type Laying, here, suit } from '../setType';
 import { anchorStep, WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed, type WorkRange } from '../pieces/range';
 import { onBank } from '../pieces/block';
@@ -60,17 +59,13 @@ export const bankDenRun: SetType = {
   seen: 'topUnder',
   choices: { ...anchored('root'), fence: FENCE, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
-    const surface = levelThen(laying);
-    const bottom = jawsBottom(laying, device.size, inches(3), of(laying, 'frameOverBed'));
-    const frame = openingOf(device.size);
-    const floor = bedOf(laying) ?? bottom - of(laying, 'frameOverBed');
+    const stand = stood(laying, { under: inches(3), over: of(laying, 'frameOverBed') });
+    const { surface, frame, bottom, floor } = stand;
     const width = of(laying, 'width');
     const mouth = of(laying, 'fromMouth');
     const section = trench(surface, floor, width, width + inches(8));
     return assemble(
-      grip(laying, { size: device.size, bottom, floor, holder: 'rods', room: width }),
+      grip(laying, { ...stand, holder: 'rods', room: width }),
       fenced(
         { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'bed', most: 2 },
         laying,
@@ -103,20 +98,17 @@ export const bankDenRun: SetType = {
         ],
         front: section,
         marks: [
-          across('fromMouth', 'Before the mouth', { view: 'side', z: floor - inches(4), from: 0, to: mouth }),
-          across('width', 'Run at the bed', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 }),
+          widthMark('fromMouth', 'Before the mouth', { view: 'side', z: floor - inches(4), from: 0, to: mouth }),
+          widthMark('width', 'Run at the bed', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(14), z: floor + inches(1), pose: 'walks' }],
       },
 
       stands(laying, {
         numbers,
-        size: device.size,
-        bottom,
-        floor,
+        ...stand,
         depthAt: [-inches(18), width / 2 + inches(3)],
         at: [-inches(20), width / 2 + inches(14), surface + inches(3)],
-        to: 'root',
         build: 'beaverAdult',
       }),
     );

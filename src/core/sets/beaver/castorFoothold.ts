@@ -1,15 +1,14 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { footholdOf } from '../bedded';
-import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
-import { bed, offset, offsetPiece, panUnder, FOOT, footFor } from '../pieces/bed';
+import { assemble, widthMark, heightMark, type Piece } from '../design';
+import { bed, offset, offsetPiece, panUnder, FOOT, footFor, footholdOf } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { mound } from '../pieces/scent';
 import { deepGround, HELD, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, suit } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, suit, trapIn } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 import { onBed } from '../pieces/block';
 
@@ -37,7 +36,9 @@ function berm(laying: Laying, floor: number): Piece {
   return {
     parts: [onBed('mound', 'berm', [-BERM_AHEAD, 0, floor], [height, inches(8), inches(20)])],
     marks:
-      under < 0.003 ? [] : [upright('berm', 'Berm below water', { view: 'side', across: -BERM_AHEAD, from: surface, to: surface - under })],
+      under < 0.003
+        ? []
+        : [heightMark('berm', 'Berm below water', { view: 'side', across: -BERM_AHEAD, from: surface, to: surface - under })],
     findings: [
       found(
         'berm',
@@ -93,8 +94,7 @@ export const castorFoothold: SetType = {
     },
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const under = of(laying, 'panUnder');
     const off = of(laying, 'offset') * (laying.choices.side === 'left' ? -1 : 1);
     const surface = levelThen(laying);
@@ -117,7 +117,7 @@ export const castorFoothold: SetType = {
           [to + inches(26), surface + inches(4)],
         ],
         front: flat(floor),
-        marks: [across('panToMound', 'Pan before the mound', { view: 'side', z: surface + inches(11), from: 0, to })],
+        marks: [widthMark('panToMound', 'Pan before the mound', { view: 'side', z: surface + inches(11), from: 0, to })],
         travel: [{ build: 'beaverAdult', x: -inches(8), z: Math.max(floor, surface - 0.2), pose: 'swims' }],
       },
     );

@@ -1,13 +1,12 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
+import { assemble, widthMark } from '../design';
+import { coverNeed, grip, gripMarks, movable, topUnder, GRIP_TRIGGER, notchChoice, stood } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
 import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { mound } from '../pieces/scent';
-import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers } from '../setType';
+import { measured, practised, type SetType, asks, type Numbers } from '../setType';
 import { anchorStep, onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
 
@@ -41,17 +40,13 @@ export const castorGrip: SetType = {
   seen: 'topUnder',
   choices: { ...anchored('stake'), fence: FENCE, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
-    const surface = levelThen(laying);
-    const frame = openingOf(device.size);
-    const bottom = jawsBottom(laying, device.size, inches(-3));
-    const floor = bedOf(laying) ?? bottom - inches(0.5);
+    const stand = stood(laying, { under: inches(-3), below: inches(0.5) });
+    const { surface, frame, bottom, floor } = stand;
     const cut = of(laying, 'cut');
     const to = of(laying, 'toMound');
     const section = trench(Math.max(surface, bottom + frame), floor, cut, cut + inches(2));
     return assemble(
-      grip(laying, { size: device.size, bottom, floor, holder: 'stakes', room: cut }),
+      grip(laying, { ...stand, holder: 'stakes', room: cut }),
       fenced(
         { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'bed', most: 1 },
         laying,
@@ -62,19 +57,18 @@ export const castorGrip: SetType = {
         ground: landing(surface, floor, { toe: inches(6), rise: inches(6) }),
         front: section,
         marks: [
-          across('cut', 'Cut', { view: 'eye', z: floor - inches(4), from: -cut / 2, to: cut / 2 }),
-          across('toMound', 'Cut to the mound', { view: 'side', z: surface + inches(14), from: 0, to }),
+          widthMark('cut', 'Cut', { view: 'eye', z: floor - inches(4), from: -cut / 2, to: cut / 2 }),
+          widthMark('toMound', 'Cut to the mound', { view: 'side', z: surface + inches(14), from: 0, to }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(14), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
-      gripMarks(laying, device.size, bottom),
+      gripMarks(laying, stand.size, bottom),
       movable(laying),
       tie(laying, {
         numbers,
         part: 'jaws',
         from: [0, frame / 2, bottom + frame / 2],
         at: [inches(40), inches(16), surface + inches(6)],
-        to: 'stake',
         build: 'beaverAdult',
       }),
     );

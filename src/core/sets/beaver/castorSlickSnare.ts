@@ -1,7 +1,7 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { assemble, level as across, NOTHING } from '../design';
+import { assemble, widthMark } from '../design';
 import { landing } from '../pieces/ground';
 import { anchored, DRIVEN, tie } from '../pieces/hold';
 import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
@@ -42,7 +42,6 @@ export const castorSlickSnare: SetType = {
   travels: true,
   choices: { ...anchored('stake'), ...SNARE_CHOICES },
   layOut: (laying) => {
-    if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);
     const bottom = loopBottom(laying, numbers);
     const size = numberOf(laying, { numbers }, 'loop');
@@ -65,7 +64,7 @@ export const castorSlickSnare: SetType = {
           [inches(8), floor],
           [inches(28), surface + inches(1)],
         ],
-        marks: [across('mound', 'Mound behind the loop', { view: 'side', z: surface + inches(18), from: 0, to: back })],
+        marks: [widthMark('mound', 'Mound behind the loop', { view: 'side', z: surface + inches(18), from: 0, to: back })],
         travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
       hangable(laying),
@@ -75,7 +74,6 @@ export const castorSlickSnare: SetType = {
         part: 'loop',
         from: [0, size / 2, bottom + size * 0.9],
         at: [inches(44), inches(18), surface + inches(9)],
-        to: 'stake',
         build: 'beaverAdult',
         cable: 'tail and extension',
       }),

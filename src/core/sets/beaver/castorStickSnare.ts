@@ -1,10 +1,10 @@
 import { anchored, DRIVEN } from '../pieces/hold';
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { assemble, widthMark, heightMark } from '../design';
 import { depthHere } from '../pieces/grip';
 import { bedLine } from '../pieces/ground';
-import { upright } from '../pieces/guides';
+import { upright, pair } from '../pieces/guides';
 import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
 import { bait } from '../pieces/scent';
 import { hangs } from '../pieces/stands';
@@ -40,7 +40,6 @@ export const castorStickSnare: SetType = {
   travels: true,
   choices: { ...anchored('stake'), ...SNARE_CHOICES },
   layOut: (laying) => {
-    if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);
     const bottom = loopBottom(laying, numbers);
     const size = numberOf(laying, { numbers }, 'loop');
@@ -51,18 +50,11 @@ export const castorStickSnare: SetType = {
       {
         needs: [shareNeed(laying, SHARE), proudNeed(laying, 2, 1)],
         parts: [
-          ...([-1, 1] as const).map((hand) =>
-            upright(
-              {
-                id: `side${hand < 0 ? 'L' : 'R'}`,
-                y: hand * (size / 2 + inches(3)),
-                foot: floor - numberOf(laying, { numbers }, 'pushIn'),
-                top: surface + inches(10),
-                thick: inches(0.8),
-                name: 'side stick',
-              },
-              laying.system,
-            ),
+          ...pair(
+            'side',
+            size / 2 + inches(3),
+            { foot: floor - numberOf(laying, { numbers }, 'pushIn'), top: surface + inches(10), thick: inches(0.8), name: 'side stick' },
+            laying.system,
           ),
           upright(
             { id: 'scentStick', x: behind, foot: floor - inches(10), top: surface + inches(14), thick: inches(1), name: 'scent stick' },
@@ -76,8 +68,8 @@ export const castorStickSnare: SetType = {
           [inches(30), floor],
         ],
         marks: [
-          across('behind', 'Scent stick behind', { view: 'side', z: surface + inches(16), from: 0, to: behind }),
-          mark(null, 'Top of the loop on its rod, above the bed', {
+          widthMark('behind', 'Scent stick behind', { view: 'side', z: surface + inches(16), from: 0, to: behind }),
+          heightMark(null, 'Top of the loop on its rod, above the bed', {
             view: 'eye',
             across: size / 2 + inches(9),
             from: floor,
@@ -95,7 +87,6 @@ export const castorStickSnare: SetType = {
         floor,
         depthAt: [-inches(20), inches(18)],
         at: [inches(44), inches(16), surface + inches(2)],
-        to: 'stake',
       }),
     );
   },

@@ -4,7 +4,7 @@ import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
-import { assemble, level as across, NOTHING, type Piece } from '../design';
+import { assemble, widthMark, type Piece } from '../design';
 import { found, type Finding } from '../../words/finding';
 import { trench } from '../pieces/ground';
 import { depthMarks } from '../pieces/grip';
@@ -74,7 +74,6 @@ export const channelSnare: SetType = {
     ...SNARE_CHOICES,
   },
   layOut: (laying) => {
-    if (!laying.devices.snare) return NOTHING;
     return assemble(
       {
         parts: loopParts(laying),
@@ -115,7 +114,7 @@ function drawn(laying: Laying): Piece {
   return assemble(
     {
       front: trench(surface, floor, loop + inches(6), loop + inches(12)),
-      marks: [across('loop', 'Loop', { view: 'eye', z: bottom + loop / 2, from: -loop / 2, to: loop / 2 })],
+      marks: [widthMark('loop', 'Loop', { view: 'eye', z: bottom + loop / 2, from: -loop / 2, to: loop / 2 })],
       travel: [{ build: 'beaverAdult', x: -inches(14), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       supplies: [...snareSupplies(laying, cutOf(laying)), { kind: 'wire', what: '9 gauge support wire', amount: inches(24) }],
     },
@@ -126,7 +125,6 @@ function drawn(laying: Laying): Piece {
       part: 'loop',
       from: [0, loop / 2, bottom + loop * 0.9],
       at: [inches(22), loop / 2, surface + inches(6)],
-      to: 'root',
       build: 'beaverAdult',
       cable: 'tail and extension',
     }),

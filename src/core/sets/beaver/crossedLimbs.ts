@@ -1,13 +1,12 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
+import { assemble, widthMark } from '../design';
+import { coverNeed, depthHere, grip, topUnder, GRIP_TRIGGER, notchChoice, stood } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { swingFinding, upright } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, WADING, onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { under } from '../offer';
@@ -49,12 +48,8 @@ export const crossedLimbs: SetType = {
   seen: 'topUnder',
   choices: { ...anchored('tree'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
-    const surface = levelThen(laying);
-    const bottom = jawsBottom(laying, device.size, inches(2));
-    const frame = openingOf(device.size);
-    const floor = bedOf(laying) ?? bottom - inches(3);
+    const stand = stood(laying, { under: inches(2), below: inches(3) });
+    const { surface, frame, bottom, floor } = stand;
     const width = of(laying, 'width');
     const top = surface + of(laying, 'limbs');
     const crossing = bottom + frame + CROSSING;
@@ -78,7 +73,7 @@ export const crossedLimbs: SetType = {
       ),
     );
     return assemble(
-      grip(laying, { size: device.size, bottom, floor, holder: 'none', look: { springs: 'up' }, tiedTo: 'limbL' }),
+      grip(laying, { ...stand, holder: 'none', look: { springs: 'up' }, tiedTo: 'limbL' }),
       {
         parts: limbs,
         needs: [coverNeed(laying, { aim: [-3, -1], ...opening(frame, 'beaverAdult', { by: 'wood', over: CROSSING }, true) })],
@@ -88,18 +83,15 @@ export const crossedLimbs: SetType = {
           [inches(30), floor],
         ],
         front: trench(surface, floor, width - inches(4), width),
-        marks: [across('width', 'Width of the way', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 })],
+        marks: [widthMark('width', 'Width of the way', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 })],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
 
       stands(laying, {
         numbers,
-        size: device.size,
-        bottom,
-        floor,
+        ...stand,
         depthAt: [-inches(20), width / 2 + inches(4)],
         at: [inches(24), width / 2 + inches(10), surface + inches(4)],
-        to: 'tree',
         build: 'beaverAdult',
       }),
     );

@@ -1,12 +1,11 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
+import { assemble, widthMark } from '../design';
+import { coverNeed, depthHere, frameOverBed, grip, topUnder, GRIP_TRIGGER, notchChoice, stood } from '../pieces/grip';
 import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, CULVERTS, onTheBed, once } from '../pieces/steps';
 import { reachNeed, opening } from '../pieces/range';
 import { onBank } from '../pieces/block';
@@ -42,12 +41,8 @@ export const culvertMouth: SetType = {
   seen: 'topUnder',
   choices: { ...anchored('stake'), fence: FENCE, notch: notchChoice('firm'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
-    const surface = levelThen(laying);
-    const frame = openingOf(device.size);
-    const bottom = jawsBottom(laying, device.size, inches(2), of(laying, 'frameOverBed'));
-    const floor = bedOf(laying) ?? bottom - of(laying, 'frameOverBed');
+    const stand = stood(laying, { under: inches(2), over: of(laying, 'frameOverBed') });
+    const { surface, frame, bottom, floor } = stand;
     const pipe = of(laying, 'pipe');
     const before = of(laying, 'before');
     const section: [number, number][] = [
@@ -59,7 +54,7 @@ export const culvertMouth: SetType = {
       [pipe / 2 + inches(12), surface + inches(10)],
     ];
     return assemble(
-      grip(laying, { size: device.size, bottom, floor, holder: 'stand', room: pipe }),
+      grip(laying, { ...stand, holder: 'stand', room: pipe }),
       fenced(
         { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'bed', most: 3 },
         laying,
@@ -67,7 +62,7 @@ export const culvertMouth: SetType = {
       {
         parts: [onBank('pipe', 'pipe', [before + inches(17), 0, floor - inches(3)], [pipe + inches(3), inches(34), pipe])],
         needs: [
-          coverNeed(laying, { aim: [-3, 0], ...opening(openingOf(device.size), 'beaverAdult', { by: 'nothing' }) }),
+          coverNeed(laying, { aim: [-3, 0], ...opening(frame, 'beaverAdult', { by: 'nothing' }) }),
           reachNeed(laying, 'jaws', of(laying, 'reach')),
         ],
         findings: [found('culvert', 'warns', 'practice', { pipe }, { id: 'place' })],
@@ -78,20 +73,17 @@ export const culvertMouth: SetType = {
         ],
         front: section,
         marks: [
-          across('before', 'Before the mouth', { view: 'side', z: floor - inches(4), from: 0, to: before }),
-          across('pipe', 'Culvert', { view: 'eye', z: floor - inches(5), from: -pipe / 2, to: pipe / 2 }),
+          widthMark('before', 'Before the mouth', { view: 'side', z: floor - inches(4), from: 0, to: before }),
+          widthMark('pipe', 'Culvert', { view: 'eye', z: floor - inches(5), from: -pipe / 2, to: pipe / 2 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: floor + inches(1), pose: 'walks' }],
       },
 
       stands(laying, {
         numbers,
-        size: device.size,
-        bottom,
-        floor,
+        ...stand,
         depthAt: [-inches(20), pipe / 2 - inches(4)],
         at: [-inches(20), pipe / 2 + inches(10), surface + inches(10)],
-        to: 'stake',
         build: 'beaverAdult',
       }),
     );

@@ -2,12 +2,23 @@ import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
-import { coverNeed, frameOverBed, grip, gripMarks, jawsBottom, movable, tooTall, topUnder } from '../pieces/grip';
-import { crossPole, swingFinding, upright } from '../pieces/guides';
+import { assemble, widthMark, heightMark } from '../design';
+import {
+  coverNeed,
+  frameOverBed,
+  grip,
+  gripMarks,
+  jawsBottom,
+  movable,
+  tooTall,
+  topUnder,
+  GRIP_TRIGGER,
+  notchChoice,
+  openingOf,
+} from '../pieces/grip';
+import { crossPole, swingFinding, pair } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { levelThen, practised, type SetType, asks, type Numbers, suit } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, suit, trapIn } from '../setType';
 import { anchorStep, FLOODS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { opening } from '../pieces/range';
@@ -49,26 +60,17 @@ export const damBreakBreach: SetType = {
   choices: { ...anchored('stake'), notch: notchChoice('firm'), trigger: GRIP_TRIGGER },
   acts: { breaks: 1, shape: 'rectangle', width: inches(14), depth: inches(10), words: 'one break with the trap in it', holdsTrap: true },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const floor = surface - of(laying, 'sill');
     const bottom = laying.numbers.topUnder === undefined ? floor + of(laying, 'frameOverBed') : jawsBottom(laying, device.size, 0);
     const frame = openingOf(device.size);
     const half = Math.max(of(laying, 'breakWidth'), frame + inches(1)) / 2;
-    const guides = ([-1, 1] as const).map((hand) =>
-      upright(
-        {
-          id: `guide${hand < 0 ? 'L' : 'R'}`,
-          x: -inches(2),
-          y: hand * (frame / 2 + inches(1)),
-          foot: floor - inches(8),
-          top: surface + inches(10),
-          thick: inches(0.6),
-          name: 'thin guide',
-        },
-        laying.system,
-      ),
+    const guides = pair(
+      'guide',
+      frame / 2 + inches(1),
+      { x: -inches(2), foot: floor - inches(8), top: surface + inches(10), thick: inches(0.6), name: 'thin guide' },
+      laying.system,
     );
     return assemble(
       grip(laying, { size: device.size, bottom, floor, holder: 'stakes', room: of(laying, 'breakWidth') }),
@@ -106,8 +108,8 @@ export const damBreakBreach: SetType = {
           [half + inches(24), surface + inches(3)],
         ],
         marks: [
-          mark('sill', 'Bottom below water', { view: 'side', across: -inches(10), from: surface, to: floor }),
-          across('breakWidth', 'Break', { view: 'eye', z: floor - inches(4), from: -half, to: half }),
+          heightMark('sill', 'Bottom below water', { view: 'side', across: -inches(10), from: surface, to: floor }),
+          widthMark('breakWidth', 'Break', { view: 'eye', z: floor - inches(4), from: -half, to: half }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
@@ -119,7 +121,6 @@ export const damBreakBreach: SetType = {
         part: 'jaws',
         from: [0, frame / 2, bottom + frame / 2],
         at: [inches(8), half + inches(14), surface + inches(3)],
-        to: 'stake',
         build: 'beaverAdult',
       }),
     );

@@ -5,9 +5,8 @@ import { fixed, follows } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING, type Piece } from '../design';
-import { depthMarks, gripMarks, coverNeed } from '../pieces/grip';
+import { assemble, widthMark, type Piece } from '../design';
+import { depthMarks, gripMarks, coverNeed, GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../pieces/grip';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here, suit } from '../setType';
 import { FLOODS, STANDING, feelSwing, hooksOff, loopOrder, once, setGrip } from '../pieces/steps';
@@ -81,7 +80,6 @@ export const damBreakChannel: SetType = {
   choices: { ...anchored('stake'), notch: notchChoice('firm'), trigger: GRIP_TRIGGER },
   acts: { breaks: 2, shape: 'V', width: inches(10), depth: inches(5), words: 'two small breaks, left and right of the trap, made last' },
   layOut: (laying) => {
-    if (!laying.devices.trap) return NOTHING;
     const floor = bedOf(laying);
     return assemble(
       {
@@ -229,7 +227,7 @@ function drawn(laying: Laying): Piece {
         [half, floor + inches(4)],
         [half + inches(18), floor + inches(3)],
       ],
-      marks: [across('width', 'Channel', { view: 'eye', z: floor - inches(5), from: -half, to: half })],
+      marks: [widthMark('width', 'Channel', { view: 'eye', z: floor - inches(5), from: -half, to: half })],
       travel: [
         {
           build: 'beaverAdult',
@@ -240,7 +238,7 @@ function drawn(laying: Laying): Piece {
       ],
     },
     isSnare(laying)
-      ? { marks: [across('loop', 'Loop', { view: 'eye', z: height, from: -loop / 2, to: loop / 2 })] }
+      ? { marks: [widthMark('loop', 'Loop', { view: 'eye', z: height, from: -loop / 2, to: loop / 2 })] }
       : gripMarks(laying, size, jawsBottom(laying)),
     depthMarks(laying, floor, -inches(16), half - inches(5)),
     tie(laying, {
@@ -248,7 +246,6 @@ function drawn(laying: Laying): Piece {
       part: isSnare(laying) ? 'loop' : 'jaws',
       from: [0, 0, height],
       at: [inches(30), -half - inches(8), surface + inches(5)],
-      to: 'stake',
       build: 'beaverAdult',
     }),
   );

@@ -1,8 +1,8 @@
+import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../pieces/bed';
 import { inches } from '../../units/factors';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
-import { assemble, level as across, upright, type Piece } from '../design';
+import { assemble, widthMark, heightMark, type Piece } from '../design';
 import { holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
@@ -85,7 +85,7 @@ export const damBreakShoulder: SetType = {
       ],
       marks: [
         ...filled.map((side) =>
-          upright(`${side}Under`, `${side} pan under`, {
+          heightMark(`${side}Under`, `${side} pan under`, {
             view: 'side',
             across: xOf(laying, side),
             from: surface,
@@ -94,7 +94,7 @@ export const damBreakShoulder: SetType = {
         ),
         ...(filled.length > 1
           ? [
-              across('apart', 'Beds apart', {
+              widthMark('apart', 'Beds apart', {
                 view: 'side',
                 z: surface + inches(6),
                 from: -of(laying, 'apart') / 2,
@@ -102,8 +102,8 @@ export const damBreakShoulder: SetType = {
               }),
             ]
           : []),
-        upright('breakDepth', 'Bottom below water', { view: 'side', across: 0, from: surface, to: sill }),
-        across('breakWidth', 'Break', { view: 'side', z: sill - inches(4), from: -half, to: half }),
+        heightMark('breakDepth', 'Bottom below water', { view: 'side', across: 0, from: surface, to: sill }),
+        widthMark('breakWidth', 'Break', { view: 'side', z: sill - inches(4), from: -half, to: half }),
       ],
       travel:
         filled.length === 0 ? [] : [{ build: 'beaverAdult', x: -of(laying, 'apart') / 2 - inches(14), z: surface - 0.2, pose: 'swims' }],

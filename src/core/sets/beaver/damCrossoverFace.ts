@@ -4,15 +4,14 @@ import { inches } from '../../units/factors';
 import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, NOTHING, upright, type Piece } from '../design';
+import { assemble, heightMark, type Piece } from '../design';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { levelThen, type Laying, type SetType, asks, type Numbers, practised, here, suit } from '../setType';
+import { levelThen, type Laying, type SetType, asks, type Numbers, practised, here, suit, trapIn } from '../setType';
 import { OVER_PLACE, STANDING, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
 import type { Step } from '../work';
 import { opening, type WorkRange, reachNeed } from '../pieces/range';
-import { coverNeed } from '../pieces/grip';
+import { coverNeed, GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../pieces/grip';
 import { STICK, userOf } from '../pieces/guides';
 import { onBank } from '../pieces/block';
 
@@ -78,8 +77,7 @@ export const damCrossoverFace: SetType = {
     },
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const crest = of(laying, 'crestOver');
     return assemble(
       {
@@ -143,20 +141,13 @@ function drawn(laying: Laying, size: string): Piece {
         [inches(30), crest + inches(3)],
       ],
       marks: [
-        upright('overTail', 'Above the water below the dam', { view: 'side', across: inches(7), from: tail, to: jaws, grows: 1 }),
-        upright('overTail', 'Above the water below the dam', { view: 'eye', across: 0, from: tail, to: jaws, grows: 1 }),
-        upright('crestOver', 'Crest over the jaws', { view: 'side', across: -inches(9), from: jaws + frame, to: crest, grows: 1 }),
+        heightMark('overTail', 'Above the water below the dam', { view: 'side', across: inches(7), from: tail, to: jaws, grows: 1 }),
+        heightMark('overTail', 'Above the water below the dam', { view: 'eye', across: 0, from: tail, to: jaws, grows: 1 }),
+        heightMark('crestOver', 'Crest over the jaws', { view: 'side', across: -inches(9), from: jaws + frame, to: crest, grows: 1 }),
       ],
       travel: [{ build: 'beaverAdult', x: -inches(20), z: crest, pose: 'walks' }],
     },
-    tie(laying, {
-      numbers,
-      part: 'jaws',
-      from: [0, 0, jaws + frame / 2],
-      at: [-inches(16), inches(14), crest],
-      to: 'log',
-      build: 'beaverAdult',
-    }),
+    tie(laying, { numbers, part: 'jaws', from: [0, 0, jaws + frame / 2], at: [-inches(16), inches(14), crest], build: 'beaverAdult' }),
   );
 }
 

@@ -1,12 +1,12 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { assemble, level as across, NOTHING } from '../design';
+import { assemble, widthMark } from '../design';
 import { bed, offset, panUnder } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { mirrored } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, here, suit, trapIn } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
@@ -42,8 +42,7 @@ export const damCrossoverFoothold: SetType = {
     ...anchored('stake'),
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const under = of(laying, 'panUnder');
     const off = of(laying, 'offset');
@@ -74,7 +73,7 @@ export const damCrossoverFoothold: SetType = {
           [gap / 2, surface + inches(5)],
           [gap / 2 + inches(20), surface + inches(7)],
         ]),
-        marks: [across('gap', 'Gap', { view: 'eye', z: surface + inches(9), from: -gap / 2, to: gap / 2 })],
+        marks: [widthMark('gap', 'Gap', { view: 'eye', z: surface + inches(9), from: -gap / 2, to: gap / 2 })],
         travel: [{ build: 'beaverAdult', x: -inches(8), z: surface - 0.2, pose: 'swims' }],
       },
     );

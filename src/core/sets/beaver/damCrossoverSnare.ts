@@ -1,6 +1,6 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { assemble, widthMark, heightMark } from '../design';
 import { upright } from '../pieces/guides';
 import { anchored, DRIVEN, tie } from '../pieces/hold';
 import { hangable, loopNumbers, loopPiece, proudNeed } from '../pieces/loop';
@@ -41,7 +41,6 @@ export const damCrossoverSnare: SetType = {
   seen: null,
   choices: { ...anchored('log'), ...SNARE_CHOICES },
   layOut: (laying) => {
-    if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);
     const deck = surface + of(laying, 'deckOver');
     const bottom = deck + of(laying, 'overDeck');
@@ -85,9 +84,9 @@ export const damCrossoverSnare: SetType = {
           [gap / 2 + inches(24), deck + inches(6)],
         ],
         marks: [
-          mark('overDeck', 'Over the deck', { view: 'eye', across: 0, from: deck, to: bottom, grows: 1 }),
-          mark('deckOver', 'Deck over the pond', { view: 'side', across: -inches(16), from: surface, to: deck, grows: 1 }),
-          across('gap', 'Gap', { view: 'eye', z: deck - inches(3), from: -gap / 2, to: gap / 2 }),
+          heightMark('overDeck', 'Over the deck', { view: 'eye', across: 0, from: deck, to: bottom, grows: 1 }),
+          heightMark('deckOver', 'Deck over the pond', { view: 'side', across: -inches(16), from: surface, to: deck, grows: 1 }),
+          widthMark('gap', 'Gap', { view: 'eye', z: deck - inches(3), from: -gap / 2, to: gap / 2 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(3), z: deck, pose: 'walks' }],
       },
@@ -98,7 +97,6 @@ export const damCrossoverSnare: SetType = {
         part: 'loop',
         from: [0, size / 2, bottom + size * 0.8],
         at: [-inches(24), size / 2 + inches(10), surface],
-        to: 'log',
         build: 'beaverAdult',
         cable: 'tail and extension',
       }),

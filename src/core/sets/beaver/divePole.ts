@@ -1,14 +1,13 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { follows } from '../../water/linear';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
+import { assemble, widthMark } from '../design';
+import { coverNeed, depthHere, frameOverBed, grip, topUnder, GRIP_TRIGGER, notchChoice, stood } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { divePole as pole, FENCE, fenced, DIVE_POLE } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { atLeast } from '../offer';
@@ -58,18 +57,14 @@ export const divePole: SetType = {
     },
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
-    const surface = levelThen(laying);
-    const bottom = jawsBottom(laying, device.size, inches(2.5), null);
-    const frame = openingOf(device.size);
-    const floor = bedOf(laying) ?? bottom - inches(8);
+    const stand = stood(laying, { under: inches(2.5), below: inches(8) });
+    const { surface, frame, bottom, floor } = stand;
     const width = of(laying, 'width');
     const section = trench(surface, floor, width - inches(6), width);
     const eyes = laying.choices.hanging === 'eyes';
     const length = width + inches(24);
     return assemble(
-      grip(laying, { size: device.size, bottom, floor, holder: eyes ? 'eyes' : 'uprights', look: eyes ? { springs: 'up' } : {} }),
+      grip(laying, { ...stand, holder: eyes ? 'eyes' : 'uprights', look: eyes ? { springs: 'up' } : {} }),
       fenced(
         {
           section,
@@ -101,20 +96,17 @@ export const divePole: SetType = {
         ],
         front: section,
         marks: [
-          across('poleAhead', 'Pole ahead', { view: 'side', z: surface + inches(7), from: 0, to: -of(laying, 'poleAhead'), grows: -1 }),
-          across('width', 'Width of the way', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 }),
+          widthMark('poleAhead', 'Pole ahead', { view: 'side', z: surface + inches(7), from: 0, to: -of(laying, 'poleAhead'), grows: -1 }),
+          widthMark('width', 'Width of the way', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
 
       stands(laying, {
         numbers,
-        size: device.size,
-        bottom,
-        floor,
+        ...stand,
         depthAt: [-inches(20), width / 2 + inches(4)],
         at: [inches(26), width / 2 + inches(10), surface + inches(4)],
-        to: 'tree',
         build: 'beaverAdult',
       }),
     );

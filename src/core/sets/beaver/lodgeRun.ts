@@ -6,10 +6,9 @@ import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING, type Piece } from '../design';
+import { assemble, widthMark, type Piece } from '../design';
 import { trench, GROOVE } from '../pieces/ground';
-import { depthMarks, gripMarks, springsFinding, coverNeed } from '../pieces/grip';
+import { depthMarks, gripMarks, springsFinding, coverNeed, GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../pieces/grip';
 import { STAND, standFinding } from '../pieces/stand';
 import { openingFindings, swingFinding, upright, userOf } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
@@ -81,7 +80,6 @@ export const lodgeRun: SetType = {
     const bed = bedOf(laying);
     const positions = Object.keys(laying.devices);
     const spacing = of(laying, 'spacing');
-    if (positions.length === 0) return NOTHING;
     return assemble(
       {
         parts: positions.flatMap((id, i) => trapParts(laying, id, i === 0 ? 0 : spacing)),
@@ -196,10 +194,10 @@ function drawn(laying: Laying, spacing: number): Piece {
   const [bed, top] = [of(laying, 'widthBed'), of(laying, 'widthSurface')];
   const two = Object.keys(laying.devices).length > 1;
   const marks = [
-    across('widthBed', 'Run at the bed', { view: 'eye', z: floor - inches(5), from: -bed / 2, to: bed / 2 }),
-    across('widthSurface', 'Run at the surface', { view: 'eye', z: surface + inches(8), from: -top / 2, to: top / 2 }),
+    widthMark('widthBed', 'Run at the bed', { view: 'eye', z: floor - inches(5), from: -bed / 2, to: bed / 2 }),
+    widthMark('widthSurface', 'Run at the surface', { view: 'eye', z: surface + inches(8), from: -top / 2, to: top / 2 }),
     ...(two
-      ? [across('spacing', 'Between the traps', { view: 'side', z: floor + openingOf(size) + inches(3), from: 0, to: spacing })]
+      ? [widthMark('spacing', 'Between the traps', { view: 'side', z: floor + openingOf(size) + inches(3), from: 0, to: spacing })]
       : []),
   ];
   return assemble(
@@ -217,7 +215,6 @@ function drawn(laying: Laying, spacing: number): Piece {
         part: `${id}-jaws`,
         from: [i * spacing, 0, bottom + openingOf(size) / 2],
         at: [i * spacing - inches(26), -top / 2 - inches(6), surface + inches(2)],
-        to: 'root',
         build: 'beaverAdult',
       }),
     ),

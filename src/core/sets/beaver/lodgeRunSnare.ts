@@ -1,7 +1,7 @@
 import { anchored, DRIVEN } from '../pieces/hold';
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { assemble, level as across, NOTHING } from '../design';
+import { assemble, widthMark } from '../design';
 import { depthHere } from '../pieces/grip';
 import { bedLine, trench } from '../pieces/ground';
 import { loopFits, loopId, loopNumbers, loopPiece } from '../pieces/loop';
@@ -45,7 +45,6 @@ export const lodgeRunSnare: SetType = {
   seen: 'lowestUnder',
   choices: { ...anchored('stake'), ...SNARE_CHOICES },
   layOut: (laying) => {
-    if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);
     const size = of(laying, 'loop');
     const bed = bedOf(laying);
@@ -78,7 +77,7 @@ export const lodgeRunSnare: SetType = {
         findings: [...loopFits(laying, bottom, size, 1), found('bare', 'holds', 'practice', { open: width - size })],
         ground: bedLine(floor, -inches(40)),
         front: trench(surface, floor, width, width + inches(14)),
-        marks: [across('width', 'Run at the bed', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 })],
+        marks: [widthMark('width', 'Run at the bed', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 })],
         travel: [{ build: 'beaverAdult', x: -inches(14), z: floor + inches(1), pose: 'walks' }],
       },
       hangs(laying, {
@@ -88,7 +87,6 @@ export const lodgeRunSnare: SetType = {
         floor,
         depthAt: [-inches(20), width / 2 + inches(4)],
         at: [inches(20), size / 2 + inches(4), floor],
-        to: 'stake',
       }),
     );
   },

@@ -1,7 +1,7 @@
 import { anchored, DRIVEN } from '../pieces/hold';
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { assemble, NOTHING } from '../design';
+import { assemble } from '../design';
 import { depthHere } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
@@ -40,7 +40,6 @@ export const lurePole: SetType = {
   seen: 'lowestUnder',
   choices: { ...anchored('stake'), ...SNARE_CHOICES },
   layOut: (laying) => {
-    if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);
     const bottom = loopBottom(laying, numbers);
     const size = of(laying, 'loop');
@@ -85,7 +84,6 @@ export const lurePole: SetType = {
         floor,
         depthAt: [-inches(20), -inches(16)],
         at: [inches(30), y + inches(10), surface + inches(4)],
-        to: 'stake',
       }),
     );
   },

@@ -1,8 +1,7 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { footholdOf } from '../bedded';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
-import { bed, panUnder } from '../pieces/bed';
+import { assemble, widthMark, heightMark } from '../design';
+import { bed, panUnder, footholdOf } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
@@ -10,11 +9,11 @@ import { flat } from '../pieces/ground';
 import { crossPole, upright } from '../pieces/guides';
 import { bait } from '../pieces/scent';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, suit } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, suit, trapIn } from '../setType';
 import { fixed } from '../../water/linear';
 import { found } from '../../words/finding';
 import { footholdOrder, once } from '../pieces/steps';
-import { type WorkRange } from '../pieces/range';
+import type { WorkRange } from '../pieces/range';
 import { onBed } from '../pieces/block';
 
 const numbers = {
@@ -58,8 +57,7 @@ export const postBait: SetType = {
     ...anchored('stake'),
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const second = laying.devices.second;
     const surface = levelThen(laying);
     const under = of(laying, 'panUnder');
@@ -118,9 +116,9 @@ export const postBait: SetType = {
           ),
         ],
         marks: [
-          mark('baitHigh', 'Bait over the pan', { view: 'side', across: to - inches(2), from: pan, to: high, grows: 1 }),
-          across('panToBait', 'Pan before the bait', { view: 'side', z: pan - inches(5), from: 0, to }),
-          mark('baitHigh', 'Bait over the pan', { view: 'eye', across: -inches(9), from: pan, to: high, grows: 1 }),
+          heightMark('baitHigh', 'Bait over the pan', { view: 'side', across: to - inches(2), from: pan, to: high, grows: 1 }),
+          widthMark('panToBait', 'Pan before the bait', { view: 'side', z: pan - inches(5), from: 0, to }),
+          heightMark('baitHigh', 'Bait over the pan', { view: 'eye', across: -inches(9), from: pan, to: high, grows: 1 }),
         ],
         travel: [{ build: 'beaverAdult', x: to - inches(3), z: pan, pose: 'rears' }],
       },

@@ -1,17 +1,16 @@
 import { inches } from '../../units/factors';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { footholdOf } from '../bedded';
-import { assemble, NOTHING } from '../design';
-import { bed, FOOT, offset, offsetPiece, panUnder, type Foot } from '../pieces/bed';
+import { assemble } from '../design';
+import { bed, FOOT, offset, offsetPiece, panUnder, type Foot, footholdOf } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
-import { GUIDE, guided, guideStep, upright } from '../pieces/guides';
+import { GUIDE, guided, guideStep, upright, pair } from '../pieces/guides';
 import { profileOf } from '../pieces/profile';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type Laying, type NumberSpec, type SetType, asks, type Numbers, suit } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type NumberSpec, type SetType, asks, type Numbers, suit, trapIn } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
@@ -67,8 +66,7 @@ export const slideFoothold: SetType = {
     },
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const foot: Foot = laying.choices.foot === 'front' ? 'front' : 'hind';
     const under = laying.numbers.panUnder ?? inches(FOOT[foot].target + (foot === 'front' ? 0.5 : 0));
     const hold = holdPiece(
@@ -121,14 +119,11 @@ const SIDE = inches(11);
 
 /** A thin stick on each side of the way, beyond the bed. */
 const sides = (laying: Laying, floor: number): Part[] =>
-  ([-1, 1] as const).map((hand) =>
-    upright(
-      {
-        ...{ id: hand < 0 ? 'guideL' : 'guideR', x: inches(2), y: hand * SIDE, thick: inches(0.6), name: 'thin stick' },
-        ...{ foot: floor - inches(6), top: levelThen(laying) + inches(8) },
-      },
-      laying.system,
-    ),
+  pair(
+    'guide',
+    SIDE,
+    { x: inches(2), thick: inches(0.6), name: 'thin stick', foot: floor - inches(6), top: levelThen(laying) + inches(8) },
+    laying.system,
   );
 
 function poleFinding(laying: Laying, depth: number | undefined): Finding {

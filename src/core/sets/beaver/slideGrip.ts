@@ -1,14 +1,13 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
+import { assemble, widthMark } from '../design';
+import { coverNeed, depthHere, frameOverBed, grip, topUnder, GRIP_TRIGGER, notchChoice, stood } from '../pieces/grip';
 import { trench } from '../pieces/ground';
 import { divePole, FENCE, fenced, DIVE_POLE } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { STAND, standFinding } from '../pieces/stand';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, WADING, once, underPole } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { atLeast } from '../offer';
@@ -48,17 +47,13 @@ export const slideGrip: SetType = {
   seen: 'topUnder',
   choices: { ...anchored('tree', true), fence: FENCE, stand: STAND, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
-    const surface = levelThen(laying);
-    const frame = openingOf(device.size);
-    const bottom = jawsBottom(laying, device.size, inches(2), of(laying, 'frameOverBed'));
-    const floor = bedOf(laying) ?? bottom - of(laying, 'frameOverBed');
+    const stand = stood(laying, { under: inches(2), over: of(laying, 'frameOverBed') });
+    const { surface, frame, bottom, floor } = stand;
     const width = of(laying, 'width');
     const toe = of(laying, 'fromToe');
     const section = trench(surface, floor, width - inches(4), width);
     return assemble(
-      grip(laying, { size: device.size, bottom, floor, holder: laying.choices.stand === 'sticks' ? 'uprights' : 'stand', room: width }),
+      grip(laying, { ...stand, holder: laying.choices.stand === 'sticks' ? 'uprights' : 'stand', room: width }),
       fenced(
         { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'beaver', route: 'surface', most: 2 },
         laying,
@@ -74,20 +69,17 @@ export const slideGrip: SetType = {
         ],
         front: section,
         marks: [
-          across('fromToe', 'Out from the foot of the slide', { view: 'side', z: surface + inches(9), from: 0, to: toe }),
-          across('width', 'Width', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 }),
+          widthMark('fromToe', 'Out from the foot of the slide', { view: 'side', z: surface + inches(9), from: 0, to: toe }),
+          widthMark('width', 'Width', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
-      { findings: standFinding(laying, device.size) },
+      { findings: standFinding(laying, stand.size) },
       stands(laying, {
         numbers,
-        size: device.size,
-        bottom,
-        floor,
+        ...stand,
         depthAt: [-inches(20), width / 2 + inches(3)],
         at: [toe + inches(24), inches(24), surface + inches(14)],
-        to: 'tree',
         build: 'beaverAdult',
       }),
     );

@@ -1,10 +1,10 @@
 import { anchored, DRIVEN } from '../pieces/hold';
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { assemble, level as across, NOTHING } from '../design';
+import { assemble, widthMark } from '../design';
 import { depthHere } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
-import { upright } from '../pieces/guides';
+import { pair } from '../pieces/guides';
 import { loopBottom, loopFits, loopNumbers, loopPiece, shareFinding, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
 import { hangs } from '../pieces/stands';
 import { SNARE_CHOICES } from '../pieces/snareCut';
@@ -37,7 +37,6 @@ export const slideSnare: SetType = {
   travels: true,
   choices: { ...anchored('tree'), ...SNARE_CHOICES },
   layOut: (laying) => {
-    if (!laying.devices.snare) return NOTHING;
     const surface = levelThen(laying);
     const bottom = loopBottom(laying, numbers);
     const size = numberOf(laying, { numbers }, 'loop');
@@ -47,23 +46,16 @@ export const slideSnare: SetType = {
       loopPiece(laying, { numbers, bottom, floor, support: 'rod' }),
       {
         needs: [shareNeed(laying, SHARE)],
-        parts: ([-1, 1] as const).map((hand) =>
-          upright(
-            {
-              id: `guide${hand < 0 ? 'L' : 'R'}`,
-              y: hand * (size / 2 + inches(3)),
-              foot: floor - inches(8),
-              top: surface + inches(9),
-              thick: inches(0.7),
-              name: 'thin guide',
-            },
-            laying.system,
-          ),
+        parts: pair(
+          'guide',
+          size / 2 + inches(3),
+          { foot: floor - inches(8), top: surface + inches(9), thick: inches(0.7), name: 'thin guide' },
+          laying.system,
         ),
         findings: [shareFinding(laying, [bottom, size], SHARE), ...loopFits(laying, bottom, size, SHARE.aim[0])],
         ground: landing(surface, floor, { toe: inches(12), rise: inches(18) }),
         front: trench(surface, floor, width - inches(4), width),
-        marks: [across('width', 'Width', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 })],
+        marks: [widthMark('width', 'Width', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 })],
         travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
       hangs(laying, {
@@ -73,7 +65,6 @@ export const slideSnare: SetType = {
         floor,
         depthAt: [-inches(20), width / 2 + inches(3)],
         at: [inches(26), inches(14), surface + inches(10)],
-        to: 'tree',
       }),
     );
   },

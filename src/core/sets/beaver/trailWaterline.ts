@@ -3,12 +3,11 @@ import { tieLength } from '../../hold/tie';
 import { inches } from '../../units/factors';
 import type { Need } from '../../water/need';
 import { found, type Finding } from '../../words/finding';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
-import { grip, jawsId, movable } from '../pieces/grip';
+import { assemble, widthMark, heightMark } from '../design';
+import { grip, jawsId, movable, GRIP_TRIGGER, notchChoice, openingOf } from '../pieces/grip';
 import { swingFinding, upright } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { levelThen, measured, practised, type Laying, type SetType, asks, type Numbers, here, suit, trapIn } from '../setType';
 import { anchorStep, onItsGround, once } from '../pieces/steps';
 import { opening, type WorkRange, ranged } from '../pieces/range';
 import { under } from '../offer';
@@ -54,8 +53,7 @@ export const trailWaterline: SetType = {
   seenAt: 'middle',
   choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const frame = openingOf(device.size);
     const bottom = jawsAt(laying, device.size);
@@ -106,9 +104,9 @@ export const trailWaterline: SetType = {
           [trail / 2 + inches(22), surface + inches(4)],
         ],
         marks: [
-          mark('barUnder', 'Cross bar below water', { view: 'eye', across: 0, from: surface, to: surface - of(laying, 'barUnder') }),
-          across('trail', 'Trail', { view: 'eye', z: floor - inches(4), from: -trail / 2, to: trail / 2 }),
-          mark(null, 'Top above water', { view: 'side', across: 0, from: surface, to: bottom + frame, grows: 1 }),
+          heightMark('barUnder', 'Cross bar below water', { view: 'eye', across: 0, from: surface, to: surface - of(laying, 'barUnder') }),
+          widthMark('trail', 'Trail', { view: 'eye', z: floor - inches(4), from: -trail / 2, to: trail / 2 }),
+          heightMark(null, 'Top above water', { view: 'side', across: 0, from: surface, to: bottom + frame, grows: 1 }),
         ],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: Math.max(floor, surface - BUILDS.beaverAdult.swims), pose: 'swims' }],
       },
@@ -118,7 +116,6 @@ export const trailWaterline: SetType = {
         part: 'jaws',
         from: [0, frame / 2, bottom + frame / 2],
         at: [-inches(20), anchor, surface + inches(1)],
-        to: 'stake',
         build: 'beaverAdult',
       }),
     );

@@ -2,16 +2,14 @@ import { ICE_RATIO } from '../../ice/growth';
 import { hangingClearance, hangingWire, wireToCut } from '../../ice/pole';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
-import type { Linear } from '../../water/linear';
+import { type Linear, evaluate } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { ICE_NUMBERS, expectedIce, holeFirst, HOLE_LAST } from './underIce';
 import { always } from '../order';
 import { hooksOff, setGrip } from '../pieces/steps';
-import { GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../bodyGrip';
-import { springsWide } from '../pieces/grip';
-import { assemble, NOTHING, upright } from '../design';
-import { evaluate } from '../../water/linear';
+import { springsWide, GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../pieces/grip';
+import { assemble, heightMark } from '../design';
 import { found, type Finding } from '../../words/finding';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, suit } from '../setType';
 import { ranged } from '../pieces/range';
@@ -74,7 +72,6 @@ export const iceHanging: SetType = {
   underIce: true,
   layOut: (laying) => {
     const filled = POSITIONS.filter((id) => laying.devices[id]);
-    if (filled.length === 0) return NOTHING;
     const known = { pond: levelThen(laying), sheet: laying.numbers.ice ?? inches(6) };
     const jawTop = evaluate(top(laying), known) ?? levelThen(laying);
     const iceTop = jawTop + dropOf(laying);
@@ -86,9 +83,9 @@ export const iceHanging: SetType = {
       front: groundOf(laying),
       findings: [wire(laying), nextCheck(laying), holeFinding(laying), ...bedFinding(laying)],
       marks: [
-        upright('drop', 'Drop', { view: 'side', across: -inches(8), from: iceTop, to: jawTop }),
-        upright('drop', 'Drop', { view: 'eye', across: -inches(7), from: iceTop, to: jawTop }),
-        upright('depth', 'Bed to the water line', {
+        heightMark('drop', 'Drop', { view: 'side', across: -inches(8), from: iceTop, to: jawTop }),
+        heightMark('drop', 'Drop', { view: 'eye', across: -inches(7), from: iceTop, to: jawTop }),
+        heightMark('depth', 'Bed to the water line', {
           view: 'side',
           across: -inches(20),
           from: known.pond,

@@ -7,7 +7,7 @@ import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { ICE_NUMBERS, expectedIce, holeFirst, HOLE_LAST } from './underIce';
 import { always } from '../order';
-import { assemble, NOTHING, upright } from '../design';
+import { assemble, heightMark } from '../design';
 import { found, type Finding } from '../../words/finding';
 import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, suit } from '../setType';
 import { ranged } from '../pieces/range';
@@ -74,7 +74,6 @@ export const iceSnarePole: SetType = {
   underIce: true,
   layOut: (laying) => {
     const filled = POSITIONS.filter((id) => laying.devices[id]);
-    if (filled.length === 0) return NOTHING;
     const plan = planOf(laying, filled);
     const surface = levelThen(laying);
     const foot = footOf(laying, plan);
@@ -86,9 +85,9 @@ export const iceSnarePole: SetType = {
       front: groundOf(laying),
       findings: [marks(plan), ...inReach(plan), ...poleFits(laying, plan), holeFinding(laying, plan), holding(laying)],
       marks: [
-        upright('depth', 'Bed to the water line', { view: 'side', across: inches(24), from: surface, to: surface - plan.depth }),
-        upright('pushIn', 'Pushed into the bed', { view: 'side', across: -inches(4), from: foot + plan.pushIn, to: foot }),
-        upright('depth', 'Bed to the water line', { view: 'eye', across: inches(24), from: surface, to: surface - plan.depth }),
+        heightMark('depth', 'Bed to the water line', { view: 'side', across: inches(24), from: surface, to: surface - plan.depth }),
+        heightMark('pushIn', 'Pushed into the bed', { view: 'side', across: -inches(4), from: foot + plan.pushIn, to: foot }),
+        heightMark('depth', 'Bed to the water line', { view: 'eye', across: inches(24), from: surface, to: surface - plan.depth }),
       ],
       travel: [{ build: 'beaverAdult', x: -inches(16), z: foot + (poleMarks(plan).loops[0]?.bottom ?? 0), pose: 'swims' }],
       supplies: [

@@ -1,13 +1,12 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { DOG, GRIP_TRIGGER, jawOn, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
+import { assemble, widthMark } from '../design';
+import { coverNeed, depthHere, grip, topUnder, DOG, GRIP_TRIGGER, jawOn, notchChoice, stood } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
 import { openingFindings } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed } from '../pieces/range';
 import { atLeast } from '../offer';
@@ -51,12 +50,8 @@ export const bottomEdge: SetType = {
   seen: 'topUnder',
   choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER, dog: DOG, jawOn: jawOn('ground') },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
-    const surface = levelThen(laying);
-    const frame = openingOf(device.size);
-    const bottom = jawsBottom(laying, device.size, inches(8), 0);
-    const floor = bedOf(laying) ?? bottom;
+    const stand = stood(laying, { under: inches(8), over: 0 });
+    const { surface, frame, bottom, floor } = stand;
     const wall = frame / 2 + of(laying, 'offWall');
     const big = frame > inches(8);
     const section = besideWall(surface, floor, wall, 0);
@@ -67,14 +62,14 @@ export const bottomEdge: SetType = {
       big ? 'otter' : 'mink',
     );
     return assemble(
-      grip(laying, { size: device.size, bottom, floor, holder: 'stakes', look: { trigger: 'low' } }),
+      grip(laying, { ...stand, holder: 'stakes', look: { trigger: 'low' } }),
       {
         parts: [onBank('wall', 'wall', [0, wall + inches(8), floor - inches(3)], [surface - floor + inches(11), inches(44), inches(16)])],
         needs: [
           coverNeed(laying, {
             aim: [-12, -2],
-            works: [-12, openingOf(device.size) / inches(2)],
-            perhaps: [null, openingOf(device.size) / inches(2)],
+            works: [-12, frame / inches(2)],
+            perhaps: [null, frame / inches(2)],
             ends: ['swumOver', 'narrow'],
           }),
           reachNeed(laying, 'jaws', of(laying, 'reach')),
@@ -85,18 +80,17 @@ export const bottomEdge: SetType = {
           [inches(26), floor],
         ],
         front: besideWall(surface, floor, wall),
-        marks: [across('offWall', 'Off the wall', { view: 'eye', z: bottom + frame + inches(1.5), from: wall, to: frame / 2, grows: -1 })],
+        marks: [
+          widthMark('offWall', 'Off the wall', { view: 'eye', z: bottom + frame + inches(1.5), from: wall, to: frame / 2, grows: -1 }),
+        ],
         travel: [{ build: big ? 'otter' : 'mink', x: -inches(10), z: floor, pose: 'walks' }],
       },
 
       stands(laying, {
         numbers,
-        size: device.size,
-        bottom,
-        floor,
+        ...stand,
         depthAt: [-inches(18), -frame / 2 - inches(6)],
         at: [inches(20), -frame / 2 - inches(8), floor],
-        to: 'stake',
         build: big ? 'otter' : 'mink',
         hand: -1,
       }),

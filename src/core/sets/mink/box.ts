@@ -1,12 +1,11 @@
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { found } from '../../words/finding';
-import { jawOn, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
-import { coverNeed, grip, jawsBottom } from '../pieces/grip';
+import { assemble, widthMark, heightMark } from '../design';
+import { coverNeed, grip, jawsBottom, jawOn, notchChoice, openingOf } from '../pieces/grip';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bait } from '../pieces/scent';
-import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, trapIn } from '../setType';
 import { hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { onBank } from '../pieces/block';
@@ -45,8 +44,7 @@ export const box: SetType = {
     jawOn: jawOn('ground'),
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const frame = openingOf(device.size);
     const bottom = jawsBottom(laying, device.size, inches(-8));
@@ -90,9 +88,9 @@ export const box: SetType = {
           [inches(22), floor - inches(0.75)],
         ],
         marks: [
-          across('box', 'Box', { view: 'side', z: floor - inches(4), from: -inside, to: long - inside }),
-          across('opening', 'Opening', { view: 'eye', z: floor - inches(3), from: -wide / 2, to: wide / 2 }),
-          mark('topUnder', 'Top above water', { view: 'side', across: -inches(9), from: surface, to: bottom + frame, grows: -1 }),
+          widthMark('box', 'Box', { view: 'side', z: floor - inches(4), from: -inside, to: long - inside }),
+          widthMark('opening', 'Opening', { view: 'eye', z: floor - inches(3), from: -wide / 2, to: wide / 2 }),
+          heightMark('topUnder', 'Top above water', { view: 'side', across: -inches(9), from: surface, to: bottom + frame, grows: -1 }),
         ],
         travel: [{ build: 'mink', x: -inside - inches(6), z: floor, pose: 'walks' }],
       },
@@ -102,7 +100,6 @@ export const box: SetType = {
         part: 'jaws',
         from: [0, frame / 2, bottom],
         at: [long - inside + inches(5), wide / 2 + inches(10), floor - inches(2)],
-        to: 'stake',
         build: 'mink',
       }),
     );

@@ -1,12 +1,11 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { DOG, jawOn, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
-import { coverNeed, grip, jawsBottom } from '../pieces/grip';
-import { upright } from '../pieces/guides';
+import { assemble, widthMark, heightMark } from '../design';
+import { coverNeed, grip, jawsBottom, DOG, jawOn, notchChoice, openingOf } from '../pieces/grip';
+import { pair } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bait } from '../pieces/scent';
-import { levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, trapIn } from '../setType';
 import { anchorStep, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { onBank } from '../pieces/block';
@@ -43,8 +42,7 @@ export const cubby: SetType = {
   seenAt: 'top',
   choices: { ...anchored('stake'), notch: { ...notchChoice('middle'), default: 'light' }, dog: DOG, jawOn: jawOn('sticks') },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const frame = openingOf(device.size);
     const bottom = jawsBottom(laying, device.size, inches(-7));
@@ -60,19 +58,11 @@ export const cubby: SetType = {
           side('stonesL', -wide / 2 - inches(3.5)),
           side('stonesR', wide / 2 + inches(3.5)),
           onBank('stones', 'roof', [deep / 2 + inches(1), 0, roof], [inches(5), deep + inches(4), wide + inches(14)]),
-          ...([-1, 1] as const).map((hand) =>
-            upright(
-              {
-                id: `stick${hand < 0 ? 'L' : 'R'}`,
-                y: hand * (frame / 2 + inches(1.8)),
-                foot: floor - inches(4),
-                top: roof + inches(1),
-                thick: inches(0.5),
-                bearer: 'bank',
-                name: 'stick through the spring',
-              },
-              laying.system,
-            ),
+          ...pair(
+            'stick',
+            frame / 2 + inches(1.8),
+            { foot: floor - inches(4), top: roof + inches(1), thick: inches(0.5), bearer: 'bank', name: 'stick through the spring' },
+            laying.system,
           ),
           onBank('log', 'rest', [0, 0, floor], [inches(0.6), inches(0.6), frame + inches(3)], { stock: 'two small sticks under the jaw' }),
         ],
@@ -99,21 +89,14 @@ export const cubby: SetType = {
           [inches(24), floor],
         ],
         marks: [
-          across('hollow', 'Hollow', { view: 'side', z: floor - inches(3), from: 0, to: deep }),
-          across('wide', 'Width', { view: 'eye', z: floor - inches(2.5), from: -wide / 2, to: wide / 2 }),
-          mark('topUnder', 'Top above water', { view: 'side', across: -inches(4), from: surface, to: bottom + frame, grows: -1 }),
+          widthMark('hollow', 'Hollow', { view: 'side', z: floor - inches(3), from: 0, to: deep }),
+          widthMark('wide', 'Width', { view: 'eye', z: floor - inches(2.5), from: -wide / 2, to: wide / 2 }),
+          heightMark('topUnder', 'Top above water', { view: 'side', across: -inches(4), from: surface, to: bottom + frame, grows: -1 }),
         ],
         travel: [{ build: 'mink', x: -inches(7), z: floor, pose: 'walks' }],
       },
       bait({ x: deep - inches(3), z: floor, what: 'flesh or fish', height: inches(2), wide: inches(3) }),
-      tie(laying, {
-        numbers,
-        part: 'jaws',
-        from: [0, frame / 2, bottom],
-        at: [-inches(14), wide / 2 + inches(12), floor],
-        to: 'stake',
-        build: 'mink',
-      }),
+      tie(laying, { numbers, part: 'jaws', from: [0, frame / 2, bottom], at: [-inches(14), wide / 2 + inches(12), floor], build: 'mink' }),
     );
   },
   orders: (at) =>

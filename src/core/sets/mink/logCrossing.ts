@@ -2,13 +2,12 @@ import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { fixed, follows, type Linear } from '../../water/linear';
 import { found } from '../../words/finding';
-import { notchChoice, openingOf } from '../bodyGrip';
-import { assemble, NOTHING, upright as mark } from '../design';
-import { coverNeed } from '../pieces/grip';
+import { assemble, heightMark } from '../design';
+import { coverNeed, notchChoice, openingOf } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { linePart, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, here, suit, trapIn } from '../setType';
 import { hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { borne, onBank } from '../pieces/block';
@@ -51,8 +50,7 @@ export const logCrossing: SetType = {
     trigger: { label: 'Trigger', options: { v: 'from the top', low: 'from the bottom' }, default: 'v' },
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const frame = openingOf(device.size);
     const afloat = laying.choices.log === 'afloat';
@@ -135,9 +133,9 @@ export const logCrossing: SetType = {
       ],
       front: flat(floor, inches(24)),
       marks: [
-        mark('overWater', 'Log above water', { view: 'side', across: -inches(24), from: surface, to: surface + over, grows: 1 }),
-        mark('overWater', 'Log above water', { view: 'eye', across: -inches(12), from: surface, to: surface + over, grows: 1 }),
-        mark('trunk', 'Trunk', { view: 'side', across: -inches(31), from: surface + over, to: surface + over - thick }),
+        heightMark('overWater', 'Log above water', { view: 'side', across: -inches(24), from: surface, to: surface + over, grows: 1 }),
+        heightMark('overWater', 'Log above water', { view: 'eye', across: -inches(12), from: surface, to: surface + over, grows: 1 }),
+        heightMark('trunk', 'Trunk', { view: 'side', across: -inches(31), from: surface + over, to: surface + over - thick }),
       ],
       travel: [{ build: 'mink', x: -inches(8), z: surface + over, pose: 'walks' }],
     });

@@ -1,11 +1,11 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { assemble, widthMark, heightMark } from '../design';
 import { bed, panUnder } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { levelThen, practised, type SetType, asks, type Numbers, here, suit, trapIn } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 import { onBank } from '../pieces/block';
 
@@ -39,8 +39,7 @@ export const rootPlatform: SetType = {
   seen: 'panUnder',
   choices: { hold: { label: 'Hold', options: { slide: 'slide wire to the pool' }, default: 'slide' }, ...anchored('stake') },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const under = of(laying, 'panUnder');
     const ledge = of(laying, 'ledge');
@@ -87,8 +86,8 @@ export const rootPlatform: SetType = {
           [inches(24), seat - inches(6)],
         ],
         marks: [
-          across('ledge', 'Ledge', { view: 'side', z: seat - inches(7), from: -half, to: half }),
-          mark('roots', 'Roots over the ledge', { view: 'eye', across: -inches(9), from: seat, to: roots, grows: 1 }),
+          widthMark('ledge', 'Ledge', { view: 'side', z: seat - inches(7), from: -half, to: half }),
+          heightMark('roots', 'Roots over the ledge', { view: 'eye', across: -inches(9), from: seat, to: roots, grows: 1 }),
         ],
         travel: [{ build: 'mink', x: -inches(6), z: surface - 0.06, pose: 'swims' }],
       },

@@ -1,11 +1,10 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { DOG, GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
-import { coverNeed, depthHere, grip, gripMarks, jawsBottom, movable, topUnder } from '../pieces/grip';
+import { assemble, widthMark, heightMark } from '../design';
+import { coverNeed, depthHere, grip, gripMarks, movable, topUnder, DOG, GRIP_TRIGGER, notchChoice, stood } from '../pieces/grip';
 import { upright } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { atLeast } from '../offer';
@@ -47,17 +46,13 @@ export const undercutBank: SetType = {
   seen: 'topUnder',
   choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER, dog: DOG },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
-    const surface = levelThen(laying);
-    const frame = openingOf(device.size);
-    const bottom = jawsBottom(laying, device.size, inches(-1.75), inches(0));
-    const floor = bedOf(laying) ?? bottom;
+    const stand = stood(laying, { under: inches(-1.75), over: inches(0), below: 0 });
+    const { surface, frame, bottom, floor } = stand;
     const roof = floor + of(laying, 'roof');
     const needs = bottom + frame + inches(3);
     const inner = frame / 2 + inches(0.5);
     return assemble(
-      grip(laying, { size: device.size, bottom, floor, holder: 'none', look: { springs: 'bank', dog: 'top', trigger: 'v' } }),
+      grip(laying, { ...stand, holder: 'none', look: { springs: 'bank', dog: 'top', trigger: 'v' } }),
       {
         parts: [
           upright(
@@ -104,21 +99,14 @@ export const undercutBank: SetType = {
           [inner + of(laying, 'under') + inches(10), roof + inches(9)],
         ],
         marks: [
-          mark('roof', 'Roof over the bed', { view: 'eye', across: -inches(8), from: floor, to: roof, grows: 1 }),
-          across('under', 'Under the roof', { view: 'eye', z: roof + inches(11), from: inner, to: inner + of(laying, 'under') }),
+          heightMark('roof', 'Roof over the bed', { view: 'eye', across: -inches(8), from: floor, to: roof, grows: 1 }),
+          widthMark('under', 'Under the roof', { view: 'eye', z: roof + inches(11), from: inner, to: inner + of(laying, 'under') }),
         ],
         travel: [{ build: 'mink', x: -inches(9), z: surface - 0.06, pose: 'swims' }],
       },
-      gripMarks(laying, device.size, bottom),
+      gripMarks(laying, stand.size, bottom),
       movable(laying),
-      tie(laying, {
-        numbers,
-        part: 'jaws',
-        from: [0, -frame / 2, bottom],
-        at: [inches(18), -frame / 2 - inches(8), floor],
-        to: 'stake',
-        build: 'mink',
-      }),
+      tie(laying, { numbers, part: 'jaws', from: [0, -frame / 2, bottom], at: [inches(18), -frame / 2 - inches(8), floor], build: 'mink' }),
     );
   },
   orders: (at) =>

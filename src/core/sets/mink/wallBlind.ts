@@ -1,14 +1,14 @@
+import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../pieces/bed';
 import { inches } from '../../units/factors';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { BED_DEPTH, PAN_UNDER, bedParts, buildUp, footholdOf, panNeed } from '../bedded';
-import { assemble, level as across, NOTHING, upright, type Piece } from '../design';
+import { assemble, widthMark, heightMark, type Piece } from '../design';
 import { besideWall, mirrored } from '../pieces/ground';
 import { GUIDE, guided, guideStep } from '../pieces/guides';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { bedOf, levelThen, practised, type Laying, type SetType, asks, type Numbers, here, suit, trapIn } from '../setType';
 import { CULVERTS, footholdOrder, once } from '../pieces/steps';
 import { under } from '../offer';
 import { onBed } from '../pieces/block';
@@ -59,8 +59,7 @@ export const wallBlind: SetType = {
     measured: { label: 'Cover measured over', options: { pan: 'the pan', stone: 'the stone' }, default: 'pan' },
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const cover = panUnder(laying, device.size);
     const hold = holdPiece(laying, { numbers, build: 'mink', held: 'front foot', bank: inches(16) });
     const surface = levelThen(laying);
@@ -78,10 +77,10 @@ export const wallBlind: SetType = {
           ...(Math.abs(cover) < 0.003
             ? []
             : [
-                upright('panUnder', 'Pan below water', { view: 'side', across: 0.03, from: surface, to: surface - cover }),
-                upright('panUnder', 'Pan below water', { view: 'eye', across: 0, from: surface, to: surface - cover }),
+                heightMark('panUnder', 'Pan below water', { view: 'side', across: 0.03, from: surface, to: surface - cover }),
+                heightMark('panUnder', 'Pan below water', { view: 'eye', across: 0, from: surface, to: surface - cover }),
               ]),
-          across('offWall', 'Off the wall', { view: 'eye', z: floor - inches(2), from: 0, to: off }),
+          widthMark('offWall', 'Off the wall', { view: 'eye', z: floor - inches(2), from: 0, to: off }),
         ],
         travel: [{ build: 'mink', x: -inches(6), z: surface - 0.06, pose: 'swims' }],
       },

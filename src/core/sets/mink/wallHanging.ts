@@ -3,12 +3,11 @@ import { BODY_GRIPS } from '../../devices/sizes';
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { found } from '../../words/finding';
-import { DOG, GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
-import { coverNeed, depthHere, depthMarks, grip, movable } from '../pieces/grip';
+import { assemble, widthMark, heightMark } from '../design';
+import { coverNeed, depthHere, depthMarks, grip, movable, DOG, GRIP_TRIGGER, notchChoice, openingOf } from '../pieces/grip';
 import { besideWall } from '../pieces/ground';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit, trapIn } from '../setType';
 import { CULVERTS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { atLeast } from '../offer';
@@ -48,8 +47,7 @@ export const wallHanging: SetType = {
   seenAt: 'middle',
   choices: { ...anchored('stake'), notch: notchChoice('middle'), trigger: GRIP_TRIGGER, dog: DOG },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const frame = openingOf(device.size);
     const { arm, springs } = BODY_GRIPS[device.size] ?? { arm: 0, springs: 2 };
@@ -105,19 +103,19 @@ export const wallHanging: SetType = {
         ],
         front: besideWall(surface, floor, wall),
         marks: [
-          mark('acrossUnder', 'Middle above water', {
+          heightMark('acrossUnder', 'Middle above water', {
             view: 'eye',
             across: -inches(2),
             from: surface,
             to: surface + of(laying, 'acrossUnder'),
             grows: 1,
           }),
-          mark('ledge', 'Ledge above water', { view: 'eye', across: -frame / 2 - inches(6), from: surface, to: ledge, grows: 1 }),
-          mark(null, 'Top above water', { view: 'side', across: 0, from: surface, to: bottom + frame, grows: 1 }),
+          heightMark('ledge', 'Ledge above water', { view: 'eye', across: -frame / 2 - inches(6), from: surface, to: ledge, grows: 1 }),
+          heightMark(null, 'Top above water', { view: 'side', across: 0, from: surface, to: bottom + frame, grows: 1 }),
         ].filter((m) => Math.abs(m.at[1] - m.to[1]) > 0.004),
         travel: [{ build: 'mink', x: -inches(9), y: 0, z: surface - BUILDS.mink.swims, pose: 'swims' }],
       },
-      { marks: [across('offWall', 'Off the wall', { view: 'eye', z: bottom - inches(2), from: wall, to: frame / 2, grows: -1 })] },
+      { marks: [widthMark('offWall', 'Off the wall', { view: 'eye', z: bottom - inches(2), from: wall, to: frame / 2, grows: -1 })] },
       depthMarks(laying, floor, -inches(20), -inches(10.5)),
       movable(laying),
       tie(laying, {
@@ -126,7 +124,6 @@ export const wallHanging: SetType = {
         // from the lower spring, which points to the stream; a trap of one spring is steadied at its foot
         from: springs === 2 ? [0, -arm - inches(0.8), bottom] : [0, -frame / 2, bottom],
         at: [inches(6), -arm - inches(9), floor],
-        to: 'stake',
         build: 'mink',
       }),
     );

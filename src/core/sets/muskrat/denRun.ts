@@ -1,13 +1,12 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, grip, jawsBottom, topUnder } from '../pieces/grip';
+import { assemble, widthMark } from '../design';
+import { coverNeed, depthHere, grip, topUnder, GRIP_TRIGGER, notchChoice, openingOf, stood } from '../pieces/grip';
 import { trench, GROOVE } from '../pieces/ground';
 import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, type Laying, here, suit } from '../setType';
+import { practised, type SetType, asks, type Numbers, type Laying, here, suit } from '../setType';
 import { anchorStep, onTheBed, once } from '../pieces/steps';
 import { reachNeed, type WorkRange } from '../pieces/range';
 import { onBank } from '../pieces/block';
@@ -56,17 +55,13 @@ export const denRun: SetType = {
   seen: 'topUnder',
   choices: { ...anchored('stake'), fence: FENCE, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
-    const surface = levelThen(laying);
-    const frame = openingOf(device.size);
-    const bottom = jawsBottom(laying, device.size, inches(2), inches(0.5));
-    const floor = bedOf(laying) ?? bottom - inches(0.5);
+    const stand = stood(laying, { under: inches(2), over: inches(0.5) });
+    const { surface, frame, bottom, floor } = stand;
     const width = Math.max(of(laying, 'width'), inches(3));
     const mouth = of(laying, 'mouth');
     const section = trench(surface, floor, width, width + inches(4));
     return assemble(
-      grip(laying, { size: device.size, bottom, floor, holder: 'none', look: { springs: 'up' } }),
+      grip(laying, { ...stand, holder: 'none', look: { springs: 'up' } }),
       fenced(
         {
           section,
@@ -99,20 +94,17 @@ export const denRun: SetType = {
         ],
         front: section,
         marks: [
-          across('width', 'Run at the bed', { view: 'eye', z: floor - inches(3), from: -width / 2, to: width / 2 }),
-          across('mouth', 'Before the hole', { view: 'side', z: floor - inches(3), from: 0, to: mouth }),
+          widthMark('width', 'Run at the bed', { view: 'eye', z: floor - inches(3), from: -width / 2, to: width / 2 }),
+          widthMark('mouth', 'Before the hole', { view: 'side', z: floor - inches(3), from: 0, to: mouth }),
         ],
         travel: [{ build: 'muskrat', x: -inches(7), z: floor + inches(0.5), pose: 'walks' }],
       },
 
       stands(laying, {
         numbers,
-        size: device.size,
-        bottom,
-        floor,
+        ...stand,
         depthAt: [-inches(10), width / 2 + inches(3)],
         at: [-inches(12), width / 2 + inches(6), surface + inches(2)],
-        to: 'stake',
         build: 'muskrat',
       }),
     );

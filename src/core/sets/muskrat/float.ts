@@ -4,7 +4,7 @@ import { printLength } from '../../units/length';
 import { fixed, follows, type Linear } from '../../water/linear';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { assemble, NOTHING, upright } from '../design';
+import { assemble, heightMark } from '../design';
 import { weightFinding } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { BOTTOM, largestIn, linePart, stakeFinding } from '../pieces/hold';
@@ -59,7 +59,6 @@ export const float: SetType = {
   choices: { bottom: BOTTOM, roof: { label: 'Roof against birds', options: { yes: 'roofed', no: 'open' }, default: 'yes' } },
   layOut: (laying) => {
     const positions = Object.keys(laying.devices);
-    if (positions.length === 0) return NOTHING;
     const raft = levelThen(laying);
     return assemble({
       parts: [...positions.map((id) => panPart(laying, id)), ...raftParts(laying)],
@@ -82,9 +81,19 @@ export const float: SetType = {
         weightFinding(laying, laying.devices[positions[0] ?? 'left']?.size ?? '1½', 'muskrat'),
       ],
       marks: [
-        upright('draft', 'Raft below water', { view: 'side', across: -inches(22), from: raft, to: raft - of(laying, 'draft') }),
-        upright('depth', 'Depth under the raft', { view: 'side', across: inches(16), from: raft, to: bedOf(laying) ?? raft - inches(30) }),
-        upright('depth', 'Depth under the raft', { view: 'eye', across: inches(14), from: raft, to: bedOf(laying) ?? raft - inches(30) }),
+        heightMark('draft', 'Raft below water', { view: 'side', across: -inches(22), from: raft, to: raft - of(laying, 'draft') }),
+        heightMark('depth', 'Depth under the raft', {
+          view: 'side',
+          across: inches(16),
+          from: raft,
+          to: bedOf(laying) ?? raft - inches(30),
+        }),
+        heightMark('depth', 'Depth under the raft', {
+          view: 'eye',
+          across: inches(14),
+          from: raft,
+          to: bedOf(laying) ?? raft - inches(30),
+        }),
       ],
       travel: [{ build: 'muskrat', x: -inches(24), z: raft - 0.08, pose: 'swims' }],
       supplies: [{ kind: 'bait', what: 'roots or apple', amount: 1 }],

@@ -1,13 +1,12 @@
 import { inches } from '../../units/factors';
 import { fixed, follows, type Linear } from '../../water/linear';
 import { found } from '../../words/finding';
-import { footholdOf, panNeed } from '../bedded';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
-import { panUnder, weightFinding } from '../pieces/bed';
+import { assemble, widthMark, heightMark } from '../design';
+import { panUnder, weightFinding, footholdOf, panNeed } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { depthHere } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit, trapIn } from '../setType';
 import { chainedOrder, once } from '../pieces/steps';
 import { borne } from '../pieces/block';
 
@@ -49,8 +48,7 @@ export const logNotch: SetType = {
     },
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const afloat = laying.choices.log === 'afloat';
     const { pan, spread } = footholdOf(device.size);
@@ -83,10 +81,10 @@ export const logNotch: SetType = {
       ground: bedLine(floor, -half - inches(8), half + inches(8)),
       front: flat(floor, inches(18)),
       marks: [
-        mark('panUnder', 'Pan below water', { view: 'side', across: inches(1), from: surface, to: surface - under }),
-        mark('panUnder', 'Pan below water', { view: 'eye', across: inches(1), from: surface, to: surface - under }),
-        across('notch', 'Notch', { view: 'side', z: surface + inches(6), from: -notch / 2, to: notch / 2 }),
-        mark('log', 'Log', { view: 'side', across: half + inches(3), from: surface + whole, to: surface + whole - thick }),
+        heightMark('panUnder', 'Pan below water', { view: 'side', across: inches(1), from: surface, to: surface - under }),
+        heightMark('panUnder', 'Pan below water', { view: 'eye', across: inches(1), from: surface, to: surface - under }),
+        widthMark('notch', 'Notch', { view: 'side', z: surface + inches(6), from: -notch / 2, to: notch / 2 }),
+        heightMark('log', 'Log', { view: 'side', across: half + inches(3), from: surface + whole, to: surface + whole - thick }),
       ],
       travel: [{ build: 'muskrat', x: -half * 0.55, z: surface + whole, pose: 'walks' }],
     });

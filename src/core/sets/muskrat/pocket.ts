@@ -1,13 +1,12 @@
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
-import { footholdOf } from '../bedded';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
-import { bed, coverFinding, panUnder, weightFinding } from '../pieces/bed';
+import { assemble, widthMark, heightMark } from '../design';
+import { bed, coverFinding, panUnder, weightFinding, footholdOf } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { depthHere } from '../pieces/grip';
 import { bait } from '../pieces/scent';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, suit } from '../setType';
+import { bedOf, levelThen, measured, practised, type SetType, asks, type Numbers, suit, trapIn } from '../setType';
 import { anchorStep, chainedOrder, once } from '../pieces/steps';
 import { under } from '../offer';
 import { onBank } from '../pieces/block';
@@ -53,8 +52,7 @@ export const pocket: SetType = {
     ...anchored('stake'),
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const under = of(laying, 'panUnder');
     const build = laying.choices.bait === 'root' || laying.choices.bait === undefined ? 'muskrat' : 'mink';
@@ -101,8 +99,8 @@ export const pocket: SetType = {
           [inches(22), roof + inches(5)],
         ],
         marks: [
-          across('pocketDeep', 'Pocket into the bank', { view: 'side', z: floor - inches(3), from: mouth, to: mouth + deep }),
-          mark('baitUp', 'Back end above water', { view: 'side', across: mouth + deep, from: surface, to: dry, grows: 1 }),
+          widthMark('pocketDeep', 'Pocket into the bank', { view: 'side', z: floor - inches(3), from: mouth, to: mouth + deep }),
+          heightMark('baitUp', 'Back end above water', { view: 'side', across: mouth + deep, from: surface, to: dry, grows: 1 }),
         ],
         travel: [{ build, x: -inches(5), z: surface - 0.07, pose: 'swims' }],
       },
@@ -118,7 +116,6 @@ export const pocket: SetType = {
         part: 'pan',
         from: [-inches(3), 0, base],
         at: [-inches(22), 0, floor - inches(2)],
-        to: 'stake',
         build,
         held: 'front foot',
         kind: 'drowner',

@@ -1,16 +1,15 @@
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { found } from '../../words/finding';
-import { footholdOf, panNeed } from '../bedded';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
-import { panUnder, weightFinding } from '../pieces/bed';
+import { assemble, widthMark, heightMark } from '../design';
+import { panUnder, weightFinding, footholdOf, panNeed } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { depthHere, depthMarks } from '../pieces/grip';
 import { bedLine, flat } from '../pieces/ground';
 import { upright } from '../pieces/guides';
 import { BOTTOM, largestIn, stakeFinding } from '../pieces/hold';
 import { bait } from '../pieces/scent';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, trapIn } from '../setType';
 import { WADING, chainedOrder, once } from '../pieces/steps';
 import { onBed } from '../pieces/block';
 
@@ -43,8 +42,7 @@ export const polePlatform: SetType = {
   afloat: 'float',
   choices: { bottom: BOTTOM, roof: { label: 'Roof against birds', options: { yes: 'roofed', no: 'open' }, default: 'yes' } },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const { pan, spread } = footholdOf(device.size);
     const board = surface - of(laying, 'panUnder') - pan;
@@ -97,9 +95,9 @@ export const polePlatform: SetType = {
         ground: bedLine(floor, -inches(32), inches(32)),
         front: flat(floor, inches(20)),
         marks: [
-          mark('panUnder', 'Pan below water', { view: 'side', across: inches(1), from: surface, to: board + pan }),
-          mark('panUnder', 'Pan below water', { view: 'eye', across: inches(1), from: surface, to: board + pan }),
-          across('long', 'Platform', { view: 'side', z: board - inches(4), from: -long / 2, to: long / 2 }),
+          heightMark('panUnder', 'Pan below water', { view: 'side', across: inches(1), from: surface, to: board + pan }),
+          heightMark('panUnder', 'Pan below water', { view: 'eye', across: inches(1), from: surface, to: board + pan }),
+          widthMark('long', 'Platform', { view: 'side', z: board - inches(4), from: -long / 2, to: long / 2 }),
         ],
         travel: [{ build: 'muskrat', x: -long / 2 - inches(3), z: surface - 0.08, pose: 'swims' }],
       },

@@ -1,13 +1,12 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { GRIP_TRIGGER, notchChoice, openingOf } from '../bodyGrip';
-import { assemble, level as across, NOTHING } from '../design';
-import { coverNeed, depthHere, frameOverBed, grip, jawsBottom, topUnder } from '../pieces/grip';
+import { assemble, widthMark } from '../design';
+import { coverNeed, depthHere, frameOverBed, grip, topUnder, GRIP_TRIGGER, notchChoice, stood } from '../pieces/grip';
 import { landing, trench } from '../pieces/ground';
 import { FENCE, fenced } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { practised, type SetType, asks, type Numbers, here, suit } from '../setType';
 import { anchorStep, onItsGround, once } from '../pieces/steps';
 import { opening } from '../pieces/range';
 import { onBank } from '../pieces/block';
@@ -42,24 +41,20 @@ export const latrineApproach: SetType = {
   seen: 'topUnder',
   choices: { ...anchored('stake'), fence: FENCE, notch: notchChoice('middle'), trigger: GRIP_TRIGGER },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
-    const surface = levelThen(laying);
-    const frame = openingOf(device.size);
-    const bottom = jawsBottom(laying, device.size, inches(-1), of(laying, 'frameOverBed'));
-    const floor = bedOf(laying) ?? bottom - of(laying, 'frameOverBed');
+    const stand = stood(laying, { under: inches(-1), over: of(laying, 'frameOverBed') });
+    const { surface, frame, bottom, floor } = stand;
     const width = of(laying, 'width');
     const to = of(laying, 'toLatrine');
     const section = trench(surface, floor, width - inches(2), width);
     return assemble(
-      grip(laying, { size: device.size, bottom, floor, holder: 'rods', room: width, look: { trigger: 'spread' } }),
+      grip(laying, { ...stand, holder: 'rods', room: width, look: { trigger: 'spread' } }),
       fenced(
         { section, level: surface, frame: { y: 0, z: bottom, across: frame, height: frame }, species: 'otter', route: 'surface', most: 2 },
         laying,
       ),
       {
         parts: [onBank('stones', 'latrine', [to, 0, surface + inches(7)], [inches(2), inches(14), inches(14)])],
-        needs: [coverNeed(laying, { aim: [0, 1], ...opening(openingOf(device.size), 'otter', { by: 'nothing' }, true) })],
+        needs: [coverNeed(laying, { aim: [0, 1], ...opening(frame, 'otter', { by: 'nothing' }, true) })],
         ground: [
           ...landing(surface, floor, { toe: inches(12), rise: inches(7) }).slice(0, 4),
           [to, surface + inches(7)],
@@ -67,20 +62,17 @@ export const latrineApproach: SetType = {
         ],
         front: section,
         marks: [
-          across('width', 'Landing', { view: 'eye', z: floor - inches(4), from: -width / 2, to: width / 2 }),
-          across('toLatrine', 'Trap to the latrine', { view: 'side', z: surface + inches(16), from: 0, to }),
+          widthMark('width', 'Landing', { view: 'eye', z: floor - inches(4), from: -width / 2, to: width / 2 }),
+          widthMark('toLatrine', 'Trap to the latrine', { view: 'side', z: surface + inches(16), from: 0, to }),
         ],
         travel: [{ build: 'otter', x: -inches(12), z: surface - BUILDS.otter.swims, pose: 'swims' }],
       },
 
       stands(laying, {
         numbers,
-        size: device.size,
-        bottom,
-        floor,
+        ...stand,
         depthAt: [-inches(20), width / 2 + inches(2)],
         at: [inches(22), width / 2 + inches(8), surface + inches(4)],
-        to: 'stake',
         build: 'otter',
       }),
     );

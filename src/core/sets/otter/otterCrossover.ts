@@ -1,14 +1,13 @@
 import { inches } from '../../units/factors';
-import { footholdOf } from '../bedded';
-import { assemble, level as across, NOTHING } from '../design';
-import { bed, panUnder } from '../pieces/bed';
+import { assemble, widthMark } from '../design';
+import { bed, panUnder, footholdOf } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
-import { GUIDE, guided, guideStep, upright } from '../pieces/guides';
+import { GUIDE, guided, guideStep, pair } from '../pieces/guides';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit, trapIn } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 
 const numbers = {
@@ -44,8 +43,7 @@ export const otterCrossover: SetType = {
     guide: GUIDE,
   },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const under = of(laying, 'panUnder');
     const neck = of(laying, 'neck');
@@ -64,19 +62,11 @@ export const otterCrossover: SetType = {
         parts: guided(
           laying,
           floor,
-          ([-1, 1] as const).map((hand) =>
-            upright(
-              {
-                id: `guide${hand < 0 ? 'L' : 'R'}`,
-                x: inches(1),
-                y: hand * half,
-                foot: floor - inches(6),
-                top: surface + inches(12),
-                thick: inches(0.6),
-                name: 'thin stick',
-              },
-              laying.system,
-            ),
+          pair(
+            'guide',
+            half,
+            { x: inches(1), foot: floor - inches(6), top: surface + inches(12), thick: inches(0.6), name: 'thin stick' },
+            laying.system,
           ),
         ),
         ground: [
@@ -90,8 +80,8 @@ export const otterCrossover: SetType = {
         ],
         front: flat(floor),
         marks: [
-          across('trail', 'Trail', { view: 'eye', z: surface + inches(14), from: -trail / 2, to: trail / 2 }),
-          across('neck', 'Neck of land', { view: 'side', z: surface + inches(16), from: inches(14), to: inches(14) + neck }),
+          widthMark('trail', 'Trail', { view: 'eye', z: surface + inches(14), from: -trail / 2, to: trail / 2 }),
+          widthMark('neck', 'Neck of land', { view: 'side', z: surface + inches(16), from: inches(14), to: inches(14) + neck }),
         ],
         travel: [{ build: 'otter', x: -inches(6), z: Math.max(floor, surface - 0.12), pose: 'swims' }],
       },

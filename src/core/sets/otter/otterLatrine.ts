@@ -1,13 +1,12 @@
 import { inches } from '../../units/factors';
-import { footholdOf } from '../bedded';
-import { assemble, level as across, NOTHING } from '../design';
-import { bed, panUnder } from '../pieces/bed';
+import { assemble, widthMark } from '../design';
+import { bed, panUnder, footholdOf } from '../pieces/bed';
 import { PAN_PULL } from '../pieces/pan';
 import { anchored } from '../pieces/hold';
 import { depthHere } from '../pieces/grip';
 import { flat } from '../pieces/ground';
 import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
-import { bedOf, levelThen, practised, type SetType, asks, type Numbers } from '../setType';
+import { bedOf, levelThen, practised, type SetType, asks, type Numbers, trapIn } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 import { onBank } from '../pieces/block';
 
@@ -37,8 +36,7 @@ export const otterLatrine: SetType = {
   seen: 'panUnder',
   choices: { hold: { label: 'Hold', options: { slide: 'slide wire to deep water' }, default: 'slide' }, ...anchored('stake') },
   layOut: (laying) => {
-    const device = laying.devices.trap;
-    if (!device) return NOTHING;
+    const device = trapIn(laying);
     const surface = levelThen(laying);
     const under = of(laying, 'panUnder');
     const to = of(laying, 'toLatrine');
@@ -59,7 +57,7 @@ export const otterLatrine: SetType = {
         [to + inches(14), surface + inches(8)],
       ],
       front: flat(floor),
-      marks: [across('toLatrine', 'Pan before the latrine', { view: 'side', z: surface + inches(16), from: 0, to })],
+      marks: [widthMark('toLatrine', 'Pan before the latrine', { view: 'side', z: surface + inches(16), from: 0, to })],
       travel: [{ build: 'otter', x: -inches(6), z: Math.max(floor, surface - 0.12), pose: 'swims' }],
     });
   },

@@ -4,15 +4,55 @@ import { printLength } from '../../units/length';
 import type { Need } from '../../water/need';
 import type { Bearer, Look, Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { openingOf } from '../bodyGrip';
-import { upright as mark, type Piece } from '../design';
+import { heightMark, type Piece } from '../design';
 import type { NumberKey } from '../keys';
-import { bedOf, levelThen, measured, practised, type Laying, type NumberSpec } from '../setType';
-import { upright } from './guides';
+import { bedOf, levelThen, measured, practised, type Laying, type NumberSpec, type ChoiceSpec, trapIn } from '../setType';
+import { pair } from './guides';
 import { ranged, type WorkRange } from './range';
 import { borne } from './block';
+import type { Linear } from '../../water/linear';
 
 /** Body-grips: how high they stand, what carries them, what they need of the water. */
+
+/** Which notch the dog sits in, by name and never by number: people count from opposite ends. */
+export const notchChoice = (usual: 'firm' | 'middle'): ChoiceSpec => ({
+  label: 'Notch',
+  options: { firm: 'firm', middle: 'middle', light: 'light' },
+  default: usual,
+});
+
+/** Where its wires hang: to one side they let a stray otter pass that a beaver, who fills the way, does not. [practice] */
+export const GRIP_TRIGGER: ChoiceSpec = {
+  label: 'Trigger',
+  options: { straightV: 'straight V, inside the jaws', side: 'to one side, inside the jaws', spread: 'spread' },
+  default: 'straightV',
+};
+
+/** Where the dog hangs, at types with a wall or mud beside them: held against something it does not let go. [practice] */
+export const DOG: ChoiceSpec = {
+  label: 'Dog',
+  options: { free: 'hangs free', wall: 'against the wall', down: 'down, in mud' },
+  default: 'free',
+  seldom: true,
+};
+
+/** What the lower jaw lies on, at types that stand at the edge of the water: on mud it sinks, in frost it freezes in. [practice] */
+export const jawOn = (usual: 'ground' | 'sticks' | 'stone'): ChoiceSpec => ({
+  label: 'Lower jaw on',
+  options: { ground: 'the ground', sticks: 'two small sticks', stone: 'a flat stone' },
+  default: usual,
+  seldom: true,
+});
+
+/** Opening of a size, m; that of a 330 where the size is not known. */
+export const openingOf = (size: string | undefined): number => BODY_GRIPS[size ?? '330']?.opening ?? inches(10);
+
+/** The jaws of a trap, their bottom at an elevation. */
+export const jawsPart = (own: Pick<Part, 'id' | 'device' | 'bearer' | 'x' | 'tiedTo'> & { z: Linear; size: string }): Part => {
+  const { size, ...rest } = own;
+  const frame = openingOf(size);
+  return { kind: 'jaws', y: 0, height: frame, wide: 0.02, across: frame, stock: `body-grip ${size}`, look: { size }, ...rest };
+};
 
 export const topUnder = (
   usual: number,
@@ -79,10 +119,8 @@ function carrier(
 ): Part[] {
   const id = (name: string): string => (device === 'trap' ? name : `${device}-${name}`);
   const arm = BODY_GRIPS[size]?.arm ?? inches(9);
-  const pair = (name: string, off: number, foot: number, top: number, thick = inches(0.9)): Part[] =>
-    ([-1, 1] as const).map((hand) =>
-      upright({ id: id(`${name}${hand < 0 ? 'L' : 'R'}`), x, y: y + hand * off, foot, top, thick, bearer, name: 'upright' }, system),
-    );
+  const two = (name: string, off: number, foot: number, top: number, thick = inches(0.9)): Part[] =>
+    pair(id(name), off, { x, y, foot, top, thick, bearer, name: 'upright' }, system);
   if (holder === 'stand')
     return [
       borne(bearer)('stand', id('stand'), [x, y, Math.min(floor, bottom - 0.02)], [Math.max(bottom - floor, 0.02), inches(10), frame], {
@@ -90,15 +128,15 @@ function carrier(
       }),
     ];
   // through the springs, whose middle lies half an arm outside the frame
-  if (holder === 'uprights') return pair('upright', frame / 2 + arm * 0.45, floor - inches(10), bottom + frame * 0.8);
-  if (holder === 'rods') return pair('rod', frame / 2 + inches(0.6), floor - inches(10), bottom + frame + inches(3), inches(0.5));
-  if (holder === 'stakes') return pair('stake', frame / 2 - inches(0.4), floor - inches(10), bottom + frame * 0.95);
+  if (holder === 'uprights') return two('upright', frame / 2 + arm * 0.45, floor - inches(10), bottom + frame * 0.8);
+  if (holder === 'rods') return two('rod', frame / 2 + inches(0.6), floor - inches(10), bottom + frame + inches(3), inches(0.5));
+  if (holder === 'stakes') return two('stake', frame / 2 - inches(0.4), floor - inches(10), bottom + frame * 0.95);
   if (holder === 'eyes')
     return [
       borne(bearer)('log', id('eyes'), [x, y, bottom + frame * 0.9], [inches(1.2), inches(1.2), frame + 2 * arm + inches(10)], {
         stock: `stick through the spring eyes ${printLength(frame + 2 * arm + inches(10), system)}`,
       }),
-      ...pair('fork', frame / 2 + arm + inches(2), floor - inches(10), bottom + frame * 0.9, inches(1.2)),
+      ...two('fork', frame / 2 + arm + inches(2), floor - inches(10), bottom + frame * 0.9, inches(1.2)),
     ];
   if (holder === 'clip')
     return [
@@ -120,6 +158,25 @@ export function jawsBottom(laying: Laying, size: string, usualUnder: number, ove
   if (seen !== undefined) return levelThen(laying) - seen - frame;
   const bed = bedOf(laying);
   return bed !== null && overBed !== null ? bed + overBed : levelThen(laying) - usualUnder - frame;
+}
+
+/** A body-grip where it stands: its surface, the foot of its jaws and the bed as elevations; m. */
+export interface Stood {
+  size: string;
+  surface: number;
+  frame: number;
+  bottom: number;
+  floor: number;
+}
+
+/** @param under how far its top is usually under water @param over how high it is carried @param below how far the bed lies under it where nobody measured; m */
+export function stood(
+  laying: Laying,
+  { under, over = null, below = over ?? 0 }: { under: number; over?: number | null; below?: number },
+): Stood {
+  const { size } = trapIn(laying);
+  const bottom = jawsBottom(laying, size, under, over);
+  return { size, surface: levelThen(laying), frame: openingOf(size), bottom, floor: bedOf(laying) ?? bottom - below };
 }
 
 export interface Cover extends WorkRange {
@@ -148,8 +205,8 @@ export function gripMarks(laying: Laying, size: string, bottom: number, key: Num
   const top = bottom + openingOf(size);
   return {
     marks: [
-      mark(key, 'Top below water', { view: 'side', across: x, from: surface, to: top }),
-      mark(key, 'Top below water', { view: 'eye', across: 0, from: surface, to: top }),
+      heightMark(key, 'Top below water', { view: 'side', across: x, from: surface, to: top }),
+      heightMark(key, 'Top below water', { view: 'eye', across: 0, from: surface, to: top }),
     ],
   };
 }
@@ -162,8 +219,8 @@ export function depthMarks(laying: Laying, floor: number, side: number, eye: num
     ? {}
     : {
         marks: [
-          mark(key, 'Depth', { view: 'side', across: side, from: surface, to: floor }),
-          mark(key, 'Depth', { view: 'eye', across: eye, from: surface, to: floor }),
+          heightMark(key, 'Depth', { view: 'side', across: side, from: surface, to: floor }),
+          heightMark(key, 'Depth', { view: 'eye', across: eye, from: surface, to: floor }),
         ],
       };
 }

@@ -43,6 +43,12 @@ export function upright(own: Wood, system: System): Part {
   });
 }
 
+export const HANDS = [-1, 1] as const;
+
+/** The same stick at each hand, so far off the middle, m. */
+export const pair = (id: string, off: number, own: Omit<Wood, 'id'>, system: System): Part[] =>
+  HANDS.map((hand) => upright({ ...own, id: `${id}${hand < 0 ? 'L' : 'R'}`, y: (own.y ?? 0) + hand * off }, system));
+
 /** A pole that lies across the travel. */
 export function crossPole(
   own: { id: string; x?: number; y?: number; z: Linear; length: number; thick?: number; bearer?: Bearer; name: string; tiedTo?: string },
@@ -104,7 +110,7 @@ export const FENCE: ChoiceSpec = {
   ofPlace: true,
   seldom: true,
 };
-const HANDS = { both: [-1, 1], left: [-1], right: [1] } as Record<string, readonly (-1 | 1)[]> & { both: readonly (-1 | 1)[] };
+const CLOSED = { both: HANDS, left: [-1], right: [1] } as Record<string, readonly (-1 | 1)[]> & { both: readonly (-1 | 1)[] };
 
 export interface Fenced {
   section: Section;
@@ -132,7 +138,7 @@ export function fenced(own: Fenced, { choices, system }: Pick<Laying, 'choices' 
   const allowed = BUILDS[small].smallestGap;
   const bed = frame.z;
   const open = gapBeside(section, frame, [], routeOf(own, small));
-  const sticks = (HANDS[choices.fence ?? ''] ?? HANDS.both).flatMap((hand) => {
+  const sticks = (CLOSED[choices.fence ?? ''] ?? CLOSED.both).flatMap((hand) => {
     const gap = hand < 0 ? open.left : open.right;
     const count = Math.min(most, fence(gap, allowed, STICK).sticks);
     const clear = (gap - count * STICK) / (count + 1);

@@ -71,10 +71,8 @@ export const anchored = (usual: Anchor, onStand = false): Record<'anchorAs' | 'b
 });
 
 /** What somebody ties it to, or by practice. */
-export const anchorOf = (choices: Readonly<Record<string, string>>, usual: Anchor): Anchor => {
-  const chosen = choices.anchorAs;
-  return chosen === 'stake' || chosen === 'tree' || chosen === 'root' || chosen === 'log' ? chosen : usual;
-};
+const anchorOf = ({ choices: { anchorAs: to } }: Pick<Laying, 'choices'>): Anchor =>
+  to === 'tree' || to === 'root' || to === 'log' ? to : 'stake';
 
 export interface TieTo {
   numbers: { tie: NumberSpec } | { tail: NumberSpec };
@@ -84,8 +82,6 @@ export interface TieTo {
   from: Spot;
   /** where the anchor stands, m */
   at: Spot;
-  /** by practice; `anchorAs` of the set stands before it */
-  to: Anchor;
   build: BuildKey;
   held?: Held;
   kind?: Hold['kind'];
@@ -118,8 +114,8 @@ const ANCHORS: Record<Anchor, { kind: PartKind; height: number; wide: number; un
 };
 
 /** What it is tied to, as a part. @param at where the tie leaves it, m */
-export function anchorPart(laying: Laying, id: string, [x, y, z]: [number, number, number], usual: Anchor): Part {
-  const to = anchorOf(laying.choices, usual);
+export function anchorPart(laying: Laying, id: string, [x, y, z]: Spot): Part {
+  const to = anchorOf(laying);
   const { kind, height, wide, under } = ANCHORS[to];
   const { driven = under } = to === 'stake' ? laying.numbers : {};
   const tall = driven + height - under;
@@ -129,8 +125,8 @@ export function anchorPart(laying: Laying, id: string, [x, y, z]: [number, numbe
 }
 
 /** Whether what it is tied to holds the largest animal that can be caught. */
-export function anchorFinding(laying: Laying, usual: Anchor, largest: BuildKey): Finding {
-  const to = anchorOf(laying.choices, usual);
+export function anchorFinding(laying: Laying, largest: BuildKey): Finding {
+  const to = anchorOf(laying);
   return to === 'stake' ? stakeFinding(laying, largest) : heldBy(to, BUILDS[largest]);
 }
 
@@ -141,14 +137,14 @@ export function tie(laying: Laying, own: TieTo): Piece {
   const tail = 'tail' in numbers;
   const length = tail ? numberOf(laying, { numbers }, 'tail') : numberOf(laying, { numbers }, 'tie');
   const id = device === 'trap' || device === 'snare' ? 'anchor' : `${device}-anchor`;
-  const holding = anchorFinding(laying, own.to, largestIn(laying.devices[device], build));
+  const holding = anchorFinding(laying, largestIn(laying.devices[device], build));
   const name = `${cable} ${printLength(length, laying.system)}`;
   const second = secondAnchor(laying, at);
   const secondName = `${ANCHOR_CABLE} ${printLength(length, laying.system)}`;
   return {
     parts: [
-      ...[anchorPart(laying, id, at, own.to), linePart(`${id}-tie`, from, at, name, part)],
-      ...(second ? [anchorPart(laying, `${id}-second`, second, own.to), linePart(`${id}-second-tie`, from, second, secondName, part)] : []),
+      ...[anchorPart(laying, id, at), linePart(`${id}-tie`, from, at, name, part)],
+      ...(second ? [anchorPart(laying, `${id}-second`, second), linePart(`${id}-second-tie`, from, second, secondName, part)] : []),
     ],
     supplies: [
       ...(tail ? [] : [{ kind: 'cable', what: cable, amount: length } as const]),

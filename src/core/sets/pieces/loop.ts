@@ -6,7 +6,7 @@ import { fixed } from '../../water/linear';
 import type { Need } from '../../water/need';
 import type { Bearer, Look, Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { level as across, upright as mark, type Piece } from '../design';
+import { widthMark, heightMark, type Piece } from '../design';
 import { ranged, type Ends, type WorkRange } from './range';
 import { cableFinding, isCut, lockFinding, snareSupplies } from './snareCut';
 import { bedOf, levelThen, measured, numberOf, practised, type Laying, type NumberSpec } from '../setType';
@@ -84,9 +84,9 @@ export function loopPiece(laying: Laying, place: LoopPlace): Piece {
     supplies,
     findings: [cableFinding(laying, { loop, tail, size }), ...cutFinding(laying, loop), ...lockFinding(laying)],
     marks: [
-      across('loop', 'Loop', { view: 'eye', z: bottom + loop / 2, from: y - loop / 2, to: y + loop / 2 }),
+      widthMark('loop', 'Loop', { view: 'eye', z: bottom + loop / 2, from: y - loop / 2, to: y + loop / 2 }),
       ...(bottom < levelThen(laying)
-        ? [mark(null, 'Lowest point below water', { view: 'side', across: x, from: levelThen(laying), to: bottom })]
+        ? [heightMark(null, 'Lowest point below water', { view: 'side', across: x, from: levelThen(laying), to: bottom })]
         : []),
     ],
   };

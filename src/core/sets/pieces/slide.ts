@@ -6,7 +6,7 @@ import { printLength } from '../../units/length';
 import type { Need } from '../../water/need';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { upright as mark, type Hold, type Piece } from '../design';
+import { heightMark, type Hold, type Piece } from '../design';
 import { levelThen, measured, numberOf, practised, type Choices, type ChoiceSpec, type Laying, type Numbers } from '../setType';
 import { anchored, anchorFinding, ANCHOR_CABLE, anchorPart, DRIVEN, largestIn, linePart, secondAnchor } from './hold';
 import { bagFinding, bagOf, fillOf, liveFinding, tangleFinding, tanglePole } from './otherHolds';
@@ -165,7 +165,7 @@ const anchorAt = ({ bank, surface }: Asked): [number, number, number] => [bank, 
 
 /** Whether the bank's end holds the largest that the device can. */
 const bankHolds = (laying: Laying, { device, own: { build } }: Asked): Finding =>
-  anchorFinding(laying, 'stake', largestIn(laying.devices[device], build));
+  anchorFinding(laying, largestIn(laying.devices[device], build));
 
 function slideHold(laying: Laying, asked: Asked): Piece {
   const { wire, wanted, bank, device, surface, own } = asked;
@@ -178,7 +178,7 @@ function slideHold(laying: Laying, asked: Asked): Piece {
     holds: [{ ...asked.hold, kind: 'slide', anchor: anchorAt(asked), deep }],
     supplies: [{ kind: 'wire', what: 'slide wire', amount: wire }, ...end.supplies],
     findings: [slideFinding(laying, wanted, { build: own.build, held: own.held, bank }), bankHolds(laying, asked)],
-    marks: [mark('stopDepth', 'Depth at the stop', { view: 'side', across: deep[0], from: surface, to: deep[1] })],
+    marks: [heightMark('stopDepth', 'Depth at the stop', { view: 'side', across: deep[0], from: surface, to: deep[1] })],
   };
 }
 
@@ -212,7 +212,7 @@ function tangleHold(laying: Laying, asked: Asked): Piece {
     holds: [{ ...asked.hold, kind: 'pole', anchor: [deep[0], 0, deep[1]], deep }],
     supplies: [{ kind: 'cable', what: TETHER, amount: wire }],
     findings: [tangleFinding(laying, own)],
-    marks: [mark('stopDepth', 'Depth at the pole', { view: 'side', across: deep[0] - inches(6), from: surface, to: deep[1] })],
+    marks: [heightMark('stopDepth', 'Depth at the pole', { view: 'side', across: deep[0] - inches(6), from: surface, to: deep[1] })],
   };
 }
 
@@ -229,7 +229,7 @@ function bagHold(laying: Laying, asked: Asked): Piece {
       { kind: 'fill', what: `${fill} for the bag`, amount: laying.numbers.bag ?? bagOf(own.build, 'swimming', fill) ?? 0 },
     ],
     findings: [bagFinding(laying, own, fill)],
-    marks: [mark('stopDepth', 'Depth at the bag', { view: 'side', across: deep[0], from: surface, to: deep[1] })],
+    marks: [heightMark('stopDepth', 'Depth at the bag', { view: 'side', across: deep[0], from: surface, to: deep[1] })],
   };
 }
 
@@ -243,12 +243,12 @@ const WAYS: Readonly<Record<string, (laying: Laying, asked: Asked) => Piece>> = 
 /** The bank end: what the wire or the tether is tied to, and a second anchor that this one is tied to. */
 function bankEnd(laying: Laying, bank: number, tied: Pick<Part, 'tiedTo'> = {}): Required<Pick<Piece, 'parts' | 'supplies'>> {
   const at: [number, number, number] = [bank, ASIDE, levelThen(laying) + inches(2)];
-  const first = { ...anchorPart(laying, 'stake', at, 'stake'), ...tied };
+  const first = { ...anchorPart(laying, 'stake', at), ...tied };
   const second = secondAnchor(laying, at);
   if (!second) return { parts: [first], supplies: [] };
   const name = `${ANCHOR_CABLE} ${printLength(TO_SECOND, laying.system)}`;
   return {
-    parts: [first, anchorPart(laying, 'stake-second', second, 'stake'), linePart('stake-second-tie', at, second, name, 'stake-second')],
+    parts: [first, anchorPart(laying, 'stake-second', second), linePart('stake-second-tie', at, second, name, 'stake-second')],
     supplies: [{ kind: 'cable', what: ANCHOR_CABLE, amount: TO_SECOND }],
   };
 }

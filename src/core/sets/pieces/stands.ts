@@ -1,8 +1,7 @@
 import type { BuildKey } from '../../animals/species';
-import { openingOf } from '../bodyGrip';
 import { assemble, type Piece } from '../design';
 import type { Laying } from '../setType';
-import { depthMarks, gripMarks, movable, tooTall } from './grip';
+import { depthMarks, gripMarks, movable, tooTall, openingOf } from './grip';
 import { tie, type TieTo } from './hold';
 import { hangable } from './loop';
 
@@ -14,25 +13,24 @@ interface Ends {
   /** where the depth is drawn: along from the side, across as it is met; m */
   depthAt: [side: number, eye: number];
   at: TieTo['at'];
-  to: TieTo['to'];
 }
 
 /** @param own `hand` is the side that its tie leaves from */
 export function stands(laying: Laying, own: Ends & { size: string; build: BuildKey; hand?: 1 | -1 }): Piece {
-  const { numbers, size, bottom, floor, depthAt, at, to, build, hand = 1 } = own;
+  const { numbers, size, bottom, floor, depthAt, at, build, hand = 1 } = own;
   const frame = openingOf(size);
   return assemble(
     gripMarks(laying, size, bottom),
     depthMarks(laying, floor, ...depthAt),
     tooTall(laying, size),
     movable(laying),
-    tie(laying, { numbers, part: 'jaws', from: [0, (hand * frame) / 2, bottom + frame / 2], at, to, build }),
+    tie(laying, { numbers, part: 'jaws', from: [0, (hand * frame) / 2, bottom + frame / 2], at, build }),
   );
 }
 
 /** @param own `size` is the loop's diameter, m */
 export function hangs(laying: Laying, own: Ends & { size: number }): Piece {
-  const { numbers, size, bottom, floor, depthAt, at, to } = own;
+  const { numbers, size, bottom, floor, depthAt, at } = own;
   return assemble(
     depthMarks(laying, floor, ...depthAt),
     hangable(laying),
@@ -42,7 +40,6 @@ export function hangs(laying: Laying, own: Ends & { size: number }): Piece {
       part: 'loop',
       from: [0, size / 2, bottom + size * 0.9],
       at,
-      to,
       build: 'beaverAdult',
       cable: 'tail and extension',
     }),

@@ -1,7 +1,7 @@
 import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { found } from '../../words/finding';
-import { assemble, level as across, NOTHING, upright as mark } from '../design';
+import { assemble, widthMark, heightMark } from '../design';
 import { flat } from '../pieces/ground';
 import { BOTTOM, stakeFinding } from '../pieces/hold';
 import { bait } from '../pieces/scent';
@@ -46,7 +46,6 @@ export const enclosedFoot: SetType = {
   seen: null,
   choices: { bottom: BOTTOM },
   layOut: (laying) => {
-    if (!laying.devices.trap) return NOTHING;
     const surface = levelThen(laying);
     const land = surface + of(laying, 'overWater');
     const off = of(laying, 'offTrail');
@@ -83,9 +82,9 @@ export const enclosedFoot: SetType = {
         ],
         front: flat(land, inches(26)),
         marks: [
-          mark('overWater', 'Ground above water', { view: 'side', across: inches(13), from: surface, to: land, grows: 1 }),
-          mark('driven', 'Driven in', { view: 'side', across: -inches(4), from: land, to: land - of(laying, 'driven') }),
-          across('offTrail', 'Off the trail', { view: 'eye', z: land - inches(4), from: 0, to: off }),
+          heightMark('overWater', 'Ground above water', { view: 'side', across: inches(13), from: surface, to: land, grows: 1 }),
+          heightMark('driven', 'Driven in', { view: 'side', across: -inches(4), from: land, to: land - of(laying, 'driven') }),
+          widthMark('offTrail', 'Off the trail', { view: 'eye', z: land - inches(4), from: 0, to: off }),
         ].filter((m) => Math.hypot(m.to[0] - m.at[0], m.to[1] - m.at[1]) > 0.01),
         travel: [{ build: 'raccoon', x: -inches(6), z: land, pose: 'walks' }],
       },
