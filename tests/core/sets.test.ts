@@ -85,7 +85,11 @@ describe('the catalogue', () => {
       );
       assert.deepEqual(numberFaults(type, defaults, 'us'), []);
     });
-    it(`${type.id}: without a trap it lays out nothing`, () => assert.deepEqual(lay(type, {}, { devices: {} }).parts, []));
+    it(`${type.id}: without a trap it lays out nothing`, () =>
+      assert.deepEqual(
+        layFrom(type, { numbers: {}, choices: {}, pond: POND }, { kind: 'run', surface: 'pond', bed: null }, {}, 'us').parts,
+        [],
+      ));
   }
 });
 

@@ -2,7 +2,7 @@ import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
 import { assemble, widthMark } from '../design';
-import { landing } from '../pieces/ground';
+import { landing, line } from '../pieces/ground';
 import { anchored, DRIVEN, tie } from '../pieces/hold';
 import { hangable, loopBottom, loopNumbers, loopPiece, shareFinding, shareNeed } from '../pieces/loop';
 import { mound } from '../pieces/scent';
@@ -58,12 +58,7 @@ export const castorSlickSnare: SetType = {
           found('mound', near || back > inches(24) + 1e-6 ? 'warns' : 'holds', 'practice', { back, near }),
         ],
         ground: landing(surface, floor, { toe: inches(3), rise: inches(9) }),
-        front: [
-          [-inches(28), surface + inches(1)],
-          [-inches(8), floor],
-          [inches(8), floor],
-          [inches(28), surface + inches(1)],
-        ],
+        front: line([-inches(28), surface + inches(1)], [-inches(8), floor], [inches(8), floor], [inches(28), surface + inches(1)]),
         marks: [widthMark('mound', 'Mound behind the loop', { view: 'side', z: surface + inches(18), from: 0, to: back })],
         travel: [{ build: 'beaverAdult', x: -inches(12), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },

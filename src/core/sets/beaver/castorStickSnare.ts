@@ -3,7 +3,7 @@ import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { assemble, widthMark, heightMark } from '../design';
 import { depthHere } from '../pieces/grip';
-import { bedLine } from '../pieces/ground';
+import { bedLine, line } from '../pieces/ground';
 import { upright, pair } from '../pieces/guides';
 import { loopBottom, loopFits, loopNumbers, loopPiece, proudNeed, shareFinding, shareNeed, IN_OPEN_WATER } from '../pieces/loop';
 import { bait } from '../pieces/scent';
@@ -63,10 +63,7 @@ export const castorStickSnare: SetType = {
         ],
         findings: [shareFinding(laying, [bottom, size, inches(2)], SHARE), ...loopFits(laying, bottom, size, SHARE.aim[0])],
         ground: bedLine(floor, -inches(44), inches(48)),
-        front: [
-          [-inches(30), floor],
-          [inches(30), floor],
-        ],
+        front: line([-inches(30), floor], [inches(30), floor]),
         marks: [
           widthMark('behind', 'Scent stick behind', { view: 'side', z: surface + inches(16), from: 0, to: behind }),
           heightMark(null, 'Top of the loop on its rod, above the bed', {

@@ -1,41 +1,25 @@
 import { BUILDS } from '../../animals/species';
 import { wetAreaShare } from '../../devices/wetAreaShare';
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
-import type { Need } from '../../water/need';
-import type { Part } from '../../water/part';
-import { assemble, widthMark, type Piece } from '../design';
+import { assemble, type Piece } from '../design';
 import { found, type Finding } from '../../words/finding';
-import { trench } from '../pieces/ground';
-import { depthMarks } from '../pieces/grip';
-import { anchored, DRIVEN, tie } from '../pieces/hold';
-import { loopFits, shareNeed, fitsIn, IN_OPEN_WATER } from '../pieces/loop';
-import { cableFinding, isCut, lockFinding, SNARE_CHOICES, snareSupplies, type SnareCut } from '../pieces/snareCut';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here, suit } from '../setType';
+import { trench, bedLine } from '../pieces/ground';
+import { depthHere } from '../pieces/grip';
+import { anchored, DRIVEN } from '../pieces/hold';
+import { loopFits, shareNeed, fitsIn, IN_OPEN_WATER, loopNumbers, loopBottom, loopPiece } from '../pieces/loop';
+import { SNARE_CHOICES } from '../pieces/snareCut';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, measured, here, suit } from '../setType';
 import { loopOrder, once } from '../pieces/steps';
 import { ranged, type WorkRange } from '../pieces/range';
 import { under } from '../offer';
-import { onBank, onBed } from '../pieces/block';
+import { onBank } from '../pieces/block';
+import { upright } from '../pieces/guides';
+import { hangs } from '../pieces/stands';
 
 const numbers = {
-  loop: practised('Loop', 'inside diameter', 10, [4, 16]),
-  share: {
-    label: 'Loop below water',
-    help: 'share of its height, as set',
-    unit: 'share',
-    default: 2 / 3,
-    min: 0,
-    max: 1,
-    origin: 'practice',
-  },
-  lowestUnder: measured('Lowest point below water', 'instead of the share, as seen: 0 is at the surface', [-20, 40], 1),
-  depth: here(
-    { label: 'Depth of the channel', help: 'water over the bed', unit: 'length', min: 0, max: 3, origin: 'measured', withLevel: 1 },
-    'depth',
-  ),
-  pushIn: { label: 'Support pushed in', help: 'into the bed', unit: 'length', default: inches(10), min: 0, max: 1, origin: 'practice' },
+  ...loopNumbers(10, 2 / 3),
+  depth: here(depthHere('Depth of the channel', 'water over the bed'), 'depth'),
   ceiling: here(measured('Ceiling above water', 'only for a roofed passage', [0, 119], -1), 'ceiling'),
-  tail: practised('Tail and extension', 'lock to anchor', 84, [12, 237]),
   driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
@@ -74,20 +58,30 @@ export const channelSnare: SetType = {
     ...SNARE_CHOICES,
   },
   layOut: (laying) => {
+    const surface = levelThen(laying);
+    const size = of(laying, 'loop');
+    const bottom = loopBottom(laying, numbers);
+    const floor = bedOf(laying) ?? bottom - inches(8);
+    const guide = { y: -(size / 2 + inches(2)), foot: floor - inches(8), top: bottom + size + inches(4), thick: inches(0.75) };
     return assemble(
+      loopPiece(laying, { numbers, bottom, floor, support: 'rod' }),
       {
-        parts: loopParts(laying),
-        ground: [-0.9, 0.7].map((x): [number, number] => [x, bedOf(laying) ?? lowest(laying) - inches(8)]),
-        needs: needs(laying),
-        free: [{ device: 'snare', say: { down: 'Lower the loop', up: 'Raise the loop' }, floor: bedOf(laying) }],
-        findings: [
-          area(laying),
-          cableFinding(laying, cutOf(laying)),
-          ...lockFinding(laying),
-          ...loopFits(laying, lowest(laying), of(laying, 'loop'), 0.4),
-        ],
+        parts: [upright({ id: 'guide', ...guide, name: 'thin guide stick' }, laying.system)],
+        needs: [shareNeed(laying, rangeOf(laying))],
+        findings: [shareHere(laying, (surface - bottom) / size), ...loopFits(laying, bottom, size, 0.4)],
+        ground: bedLine(floor),
+        front: trench(surface, floor, size + inches(6), size + inches(12)),
+        travel: [{ build: 'beaverAdult', x: -inches(14), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
       },
-      drawn(laying),
+      isRoofed(laying) && roof(laying),
+      hangs(laying, {
+        numbers,
+        size,
+        bottom,
+        floor,
+        depthAt: [-inches(20), size / 2 + inches(5)],
+        at: [inches(22), size / 2, surface + inches(6)],
+      }),
     );
   },
   orders: () =>
@@ -100,43 +94,6 @@ export const channelSnare: SetType = {
     ),
 };
 
-const cutOf = (laying: Laying): SnareCut => ({
-  loop: of(laying, 'loop'),
-  tail: of(laying, 'tail'),
-  size: laying.devices.snare?.size ?? '7×7 3/32',
-});
-
-function drawn(laying: Laying): Piece {
-  const surface = levelThen(laying);
-  const bottom = lowest(laying);
-  const loop = of(laying, 'loop');
-  const floor = bedOf(laying) ?? bottom - inches(8);
-  return assemble(
-    {
-      front: trench(surface, floor, loop + inches(6), loop + inches(12)),
-      marks: [widthMark('loop', 'Loop', { view: 'eye', z: bottom + loop / 2, from: -loop / 2, to: loop / 2 })],
-      travel: [{ build: 'beaverAdult', x: -inches(14), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
-      supplies: [...snareSupplies(laying, cutOf(laying)), { kind: 'wire', what: '9 gauge support wire', amount: inches(24) }],
-    },
-    depthMarks(laying, floor, -inches(20), loop / 2 + inches(5)),
-    tie(laying, {
-      numbers,
-      device: 'snare',
-      part: 'loop',
-      from: [0, loop / 2, bottom + loop * 0.9],
-      at: [inches(22), loop / 2, surface + inches(6)],
-      build: 'beaverAdult',
-      cable: 'tail and extension',
-    }),
-  );
-}
-
-function lowest(laying: Laying): number {
-  const seen = laying.numbers.lowestUnder;
-  const under = seen ?? of(laying, 'share') * of(laying, 'loop');
-  return levelThen(laying) - under;
-}
-
 const isRoofed = (laying: Laying): boolean => laying.choices.passage === 'roofed' && laying.numbers.ceiling !== undefined;
 
 /** Its share under water; under a roof a rise does no harm, and in less than eight inches of water they walk through, so that no share is too little. */
@@ -146,56 +103,22 @@ function rangeOf(laying: Laying): WorkRange {
   return { ...IN_OPEN_WATER, works: [least, most], perhaps: [maybe, most] };
 }
 
-function needs(laying: Laying): Need[] {
-  const share = shareNeed(laying, rangeOf(laying));
-  if (!isRoofed(laying)) return [share];
-  const roof: Need = {
-    id: 'roof',
-    device: 'snare',
-    of: { part: 'ceiling', spot: 'bottom' },
-    from: laying.place.surface,
-    ...ranged({ aim: [4, null], works: [0, null], perhaps: [-6, null], ends: ['goneRound', 'outOfWater'] }),
-    called: 'ceiling of the passage',
-    origin: 'practice',
+function roof(laying: Laying): Piece {
+  const range = ranged({ aim: [4, null], works: [0, null], perhaps: [-6, null], ends: ['goneRound', 'outOfWater'] });
+  const of = { part: 'ceiling', spot: 'bottom' } as const;
+  return {
+    parts: [onBank('ceiling', 'ceiling', [0, 0, levelThen(laying) + (laying.numbers.ceiling ?? 0)], [inches(6), 0.8, 0.8])],
+    needs: [
+      { id: 'roof', device: 'snare', of, from: laying.place.surface, ...range, called: 'ceiling of the passage', origin: 'practice' },
+    ],
   };
-  return [share, roof];
 }
 
-function loopParts(laying: Laying): Part[] {
-  const loop = of(laying, 'loop');
-  const bottom = lowest(laying);
-  const floor = bedOf(laying) ?? bottom - inches(8);
-  const pushIn = of(laying, 'pushIn');
-  const tall = bottom + loop + inches(4) - floor + pushIn;
-  const roof: Part[] = isRoofed(laying)
-    ? [onBank('ceiling', 'ceiling', [0, 0, levelThen(laying) + (laying.numbers.ceiling ?? 0)], [inches(6), 0.8, 0.8])]
-    : [];
-  return [
-    onBed('loop', 'loop', [0, 0, bottom], [loop, 0.02, loop], {
-      device: 'snare',
-      tiedTo: 'anchor',
-      ...(isCut(laying) ? {} : { stock: `snare ${cutOf(laying).size}` }),
-    }),
-    onBed('support', 'support', [0.04, loop / 2 + inches(1), floor - pushIn], [tall, inches(0.5), inches(0.5)], {
-      stock: `support ${printLength(tall, laying.system)}`,
-    }),
-    onBed('stick', 'guide', [0, -(loop / 2 + inches(2)), floor - inches(8)], [tall - pushIn + inches(8), inches(0.75), inches(0.75)], {
-      stock: 'thin guide stick',
-    }),
-    ...roof,
-  ];
-}
-
-function area(laying: Laying): Finding {
-  const loop = of(laying, 'loop');
-  const under = levelThen(laying) - lowest(laying);
-  const share = under / loop;
+/** @param share of its height that is under water as it hangs */
+function shareHere(laying: Laying, share: number): Finding {
   const range = rangeOf(laying);
-  const values = {
-    share: Math.min(Math.max(share, 0), 1),
-    area: wetAreaShare(loop, under),
-    roofed: isRoofed(laying),
-    shallow: range.works[0] === null,
-  };
-  return found('shareInChannel', fitsIn(share, range), 'practice', values, { id: 'share', field: 'share' });
+  const loop = of(laying, 'loop');
+  const values = { share: Math.min(Math.max(share, 0), 1), area: wetAreaShare(loop, share * loop) };
+  const why = { roofed: isRoofed(laying), shallow: range.works[0] === null };
+  return found('shareInChannel', fitsIn(share, range), 'practice', { ...values, ...why }, { id: 'share', field: 'share' });
 }

@@ -2,7 +2,7 @@ import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
 import { assemble, widthMark } from '../design';
 import { coverNeed, depthHere, grip, topUnder, GRIP_TRIGGER, notchChoice, stood } from '../pieces/grip';
-import { trench } from '../pieces/ground';
+import { trench, line } from '../pieces/ground';
 import { swingFinding, upright } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
@@ -78,10 +78,7 @@ export const crossedLimbs: SetType = {
         parts: limbs,
         needs: [coverNeed(laying, { aim: [-3, -1], ...opening(frame, 'beaverAdult', { by: 'wood', over: CROSSING }, true) })],
         findings: swingFinding(limbs, { y: 0, z: bottom, across: frame, height: frame }),
-        ground: [
-          [-inches(44), floor - inches(4)],
-          [inches(30), floor],
-        ],
+        ground: line([-inches(44), floor - inches(4)], [inches(30), floor]),
         front: trench(surface, floor, width - inches(4), width),
         marks: [widthMark('width', 'Width of the way', { view: 'eye', z: floor - inches(5), from: -width / 2, to: width / 2 })],
         travel: [{ build: 'beaverAdult', x: -inches(16), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],

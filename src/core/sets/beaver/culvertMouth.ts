@@ -9,6 +9,7 @@ import { practised, type SetType, asks, type Numbers, here, suit } from '../setT
 import { anchorStep, CULVERTS, onTheBed, once } from '../pieces/steps';
 import { reachNeed, opening } from '../pieces/range';
 import { onBank } from '../pieces/block';
+import { line } from '../pieces/ground';
 
 const numbers = {
   topUnder: topUnder(2, [-8, 40]),
@@ -66,11 +67,7 @@ export const culvertMouth: SetType = {
           reachNeed(laying, 'jaws', of(laying, 'reach')),
         ],
         findings: [found('culvert', 'warns', 'practice', { pipe }, { id: 'place' })],
-        ground: [
-          [-inches(44), floor - inches(4)],
-          [-inches(14), floor],
-          [before + inches(36), floor],
-        ],
+        ground: line([-inches(44), floor - inches(4)], [-inches(14), floor], [before + inches(36), floor]),
         front: section,
         marks: [
           widthMark('before', 'Before the mouth', { view: 'side', z: floor - inches(4), from: 0, to: before }),

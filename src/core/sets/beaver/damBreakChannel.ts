@@ -1,26 +1,24 @@
 import { BUILDS } from '../../animals/species';
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
-import { fixed, follows } from '../../water/linear';
-import type { Need } from '../../water/need';
-import type { Part } from '../../water/part';
-import { found, type Finding } from '../../words/finding';
-import { assemble, widthMark, type Piece } from '../design';
-import { depthMarks, gripMarks, coverNeed, GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../pieces/grip';
+import { found } from '../../words/finding';
+import { assemble, widthMark, type Piece, type Design } from '../design';
+import { depthMarks, gripMarks, coverNeed, GRIP_TRIGGER, notchChoice, stood, grip, movable } from '../pieces/grip';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here, suit } from '../setType';
+import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here, suit, trapIn } from '../setType';
 import { FLOODS, STANDING, feelSwing, hooksOff, loopOrder, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
 import type { Step } from '../work';
-import { reachNeed, opening, draws } from '../pieces/range';
-import { DIVE_POLE } from '../pieces/guides';
-import { IN_OPEN_WATER, shareNeed } from '../pieces/loop';
+import { reachNeed, opening } from '../pieces/range';
+import { DIVE_POLE, divePole } from '../pieces/guides';
+import { IN_OPEN_WATER, shareNeed, hangable } from '../pieces/loop';
 import { onBed } from '../pieces/block';
+import { line } from '../pieces/ground';
 
 const CHANNEL: Step[] = [
   once('Find the channel with a stick: the shelf, then the drop. Clear old sticks.', FLOODS),
   once('Tie the cable; fence the outer edge with a pole; the floating pole tied on its line and moored aside.'),
 ];
+const POLE: Step = { do: 'Draw the floating pole over it by its line.' };
 const BREAKS: Step = {
   do: 'Make the two small breaks, left and right, last of all, from the crest with a long tool.',
   caution: 'A break runs away by itself in soft fill: begin small, never stand below one.',
@@ -42,8 +40,7 @@ const numbers = {
   driven: DRIVEN,
 } satisfies Numbers;
 const of = asks(numbers);
-const frameOf = (laying: Laying): number => openingOf(laying.devices.trap?.size);
-const isSnare = (laying: Laying): boolean => laying.devices.trap?.class === 'snare';
+const isSnare = (laying: Laying): boolean => trapIn(laying).class === 'snare';
 
 /** A trap in the middle of the patrol channel, between two small breaks that are made last. */
 export const damBreakChannel: SetType = {
@@ -79,23 +76,7 @@ export const damBreakChannel: SetType = {
   hides: ['under the repair of the nearer break', 'over the crest, on the far side of the dam'],
   choices: { ...anchored('stake'), notch: notchChoice('firm'), trigger: GRIP_TRIGGER },
   acts: { breaks: 2, shape: 'V', width: inches(10), depth: inches(5), words: 'two small breaks, left and right of the trap, made last' },
-  layOut: (laying) => {
-    const floor = bedOf(laying);
-    return assemble(
-      {
-        parts: isSnare(laying) ? snareParts(laying) : gripParts(laying),
-        ground: groundOf(laying),
-        needs: needsOf(laying),
-        free: [
-          isSnare(laying)
-            ? { device: 'trap', say: { down: 'Lower the loop', up: 'Raise the loop' }, floor }
-            : { device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor },
-        ],
-        findings: isSnare(laying) ? [breaks(laying)] : [gapOver(laying), breaks(laying)],
-      },
-      drawn(laying),
-    );
-  },
+  layOut: (laying) => (isSnare(laying) ? loopIn(laying) : gripIn(laying)),
   orders: ({ device, ...at }) =>
     device === 'snare'
       ? loopOrder(
@@ -109,116 +90,81 @@ export const damBreakChannel: SetType = {
       : byDepth(
           { device, ...at },
           [
-            ...CHANNEL,
-            setGrip(at, ', wired to its stand'),
-            { do: 'Stand it in the middle.' },
-            feelSwing,
-            hooksOff(at, STANDING),
-            { do: 'Draw the floating pole over it by its line.' },
-            feelSwing,
-            BREAKS,
+            ...[...CHANNEL, setGrip(at, ', wired to its stand'), { do: 'Stand it in the middle.' }, feelSwing, hooksOff(at, STANDING)],
+            ...[POLE, feelSwing, BREAKS],
           ],
           [
-            ...CHANNEL,
-            setGrip(at, ', wired to its stand'),
+            ...[...CHANNEL, setGrip(at, ', wired to its stand')],
             { do: 'Try it down and up once with the hooks on.', caution: 'One that fires on the way down is let go, never caught.' },
             hooksOff(at, 'at the surface'),
             { do: 'Lower it by the top of its stand.' },
-            { do: 'Draw the floating pole over it by its line.' },
-            feelSwing,
-            BREAKS,
+            ...[POLE, feelSwing, BREAKS],
           ],
         ),
 };
 
 /** Beavers that dive to the bed meet it deeper than pole and jaws leave a gap: two schools. */
-function needsOf(laying: Laying): Need[] {
-  if (isSnare(laying)) return [{ ...shareNeed(laying, IN_OPEN_WATER, 'trap'), of: { part: 'loop', share: true } }];
-  const range = opening(frameOf(laying), 'beaverAdult', { by: 'pole', ahead: of(laying, 'poleAhead'), thick: DIVE_POLE });
-  return [coverNeed(laying, { aim: [-6, -3], perhaps: [-24, range.works[1]], ...range }), reachNeed(laying, 'jaws', of(laying, 'reach'))];
-}
-
-function jawsBottom(laying: Laying): number {
-  const bed = bedOf(laying);
-  const { topUnder } = laying.numbers;
-  if (topUnder !== undefined) return levelThen(laying) - topUnder - frameOf(laying);
-  return bed === null ? levelThen(laying) - inches(3) - frameOf(laying) : bed + of(laying, 'frameOverBed');
-}
-
-const floorOf = (laying: Laying): number => bedOf(laying) ?? jawsBottom(laying) - of(laying, 'frameOverBed');
-
-const pole = (own: Pick<Part, 'id' | 'x' | 'z' | 'bearer' | 'across' | 'stock'>): Part => ({
-  ...{ kind: 'log', y: 0, height: inches(3), wide: inches(3) },
-  ...own,
-});
-
-function gripParts(laying: Laying): Part[] {
-  const bottom = jawsBottom(laying);
-  const floor = floorOf(laying);
-  const width = of(laying, 'width');
-  return [
-    jawsPart({
-      id: 'jaws',
-      device: 'trap',
-      bearer: 'bed',
-      x: 0,
-      z: fixed(bottom),
-      tiedTo: 'anchor',
-      size: laying.devices.trap?.size ?? '330',
-    }),
-    onBed('stand', 'stand', [0, 0, floor], [Math.max(bottom - floor, 0.02), inches(10), inches(10)], { stock: 'stand' }),
+function gripIn(laying: Laying): Design {
+  const over = of(laying, 'frameOverBed');
+  const stand = stood(laying, { under: inches(3), over });
+  const { size, surface, frame, bottom, floor } = stand;
+  const range = opening(frame, 'beaverAdult', { by: 'pole', ahead: of(laying, 'poleAhead'), thick: DIVE_POLE });
+  const above = surface - bottom - frame;
+  const { smallestGap: gap } = BUILDS.beaverAdult;
+  return assemble(
+    grip(laying, { ...stand, holder: 'stand' }),
     {
-      ...pole({
-        ...{ id: 'dive', bearer: 'float', across: width, stock: `dive pole ${printLength(width + inches(24), laying.system)}, tied` },
-        ...{ x: of(laying, 'poleAhead'), z: follows(laying.place.surface, -draws(DIVE_POLE)) },
-      }),
-      tiedTo: 'bank',
+      parts: [divePole(laying.place.surface, -of(laying, 'poleAhead'), of(laying, 'width') + inches(24), laying.system)],
+      needs: [
+        coverNeed(laying, { aim: [-6, -3], perhaps: [-24, range.works[1]], ...range }),
+        reachNeed(laying, 'jaws', of(laying, 'reach')),
+      ],
+      // in the channel the water over the trap counts: there they may pass over it, unless the pole makes them dive
+      findings: [found('gapOverPole', above > gap ? 'warns' : 'holds', 'practice', { over: above, gap }, { id: 'gapOver' })],
+      travel: [{ build: 'beaverAdult', x: -inches(18), z: floor + inches(1), pose: 'swims' }],
     },
-    fencePole(laying, floor),
-  ];
+    movable(laying),
+    gripMarks(laying, size, bottom),
+    channel(laying, { part: 'jaws', middle: bottom + frame / 2, floor }),
+  );
 }
 
-/** The pole along the outer edge of the channel. */
-const fencePole = (laying: Laying, floor: number): Part => ({
-  ...pole({
-    ...{ id: 'fence', bearer: 'bed', across: inches(3), stock: 'pole along the outer edge' },
-    ...{ x: 0, z: fixed(Math.max(floor, levelThen(laying) - inches(4))) },
-  }),
-  y: of(laying, 'width') / 2,
-});
-
-function snareParts(laying: Laying): Part[] {
-  const loop = of(laying, 'loop');
-  const top = laying.numbers.topUnder ?? -0.4 * loop;
-  const bottom = levelThen(laying) - top - loop;
-  const floor = bedOf(laying) ?? bottom - inches(8);
-  return [
-    onBed('loop', 'loop', [0, 0, bottom], [loop, 0.02, loop], {
-      device: 'trap',
-      tiedTo: 'anchor',
-      stock: `snare ${laying.devices.trap?.size ?? ''}`,
-    }),
-    onBed(
-      'support',
-      'support',
-      [0, loop / 2 + inches(1), floor - inches(10)],
-      [bottom + loop - floor + inches(10), inches(0.4), inches(0.4)],
-      { stock: 'support rod' },
-    ),
-    fencePole(laying, floor),
-  ];
-}
-
-function drawn(laying: Laying): Piece {
+function loopIn(laying: Laying): Design {
   const surface = levelThen(laying);
-  const floor = isSnare(laying) ? (bedOf(laying) ?? surface - inches(20)) : floorOf(laying);
-  const half = of(laying, 'width') / 2;
-  const size = laying.devices.trap?.size ?? '330';
   const loop = of(laying, 'loop');
-  const top = laying.numbers.topUnder ?? -0.4 * loop;
-  const height = isSnare(laying) ? surface - top - loop / 2 : jawsBottom(laying) + frameOf(laying) / 2;
+  const bottom = surface - (laying.numbers.topUnder ?? -0.4 * loop) - loop;
+  const middle = bottom + loop / 2;
+  const floor = bedOf(laying) ?? bottom - inches(8);
+  const rod = [bottom + loop - floor + inches(10), inches(0.4), inches(0.4)] as const;
   return assemble(
     {
+      parts: [
+        onBed('loop', 'loop', [0, 0, bottom], [loop, 0.02, loop], {
+          device: 'trap',
+          tiedTo: 'anchor',
+          stock: `snare ${trapIn(laying).size}`,
+        }),
+        onBed('support', 'support', [0, loop / 2 + inches(1), floor - inches(10)], rod, { stock: 'support rod' }),
+      ],
+      needs: [{ ...shareNeed(laying, IN_OPEN_WATER, 'trap'), of: { part: 'loop', share: true } }],
+      marks: [widthMark('loop', 'Loop', { view: 'eye', z: middle, from: -loop / 2, to: loop / 2 })],
+      travel: [{ build: 'beaverAdult', x: -inches(18), z: surface - BUILDS.beaverAdult.swims, pose: 'swims' }],
+    },
+    hangable(laying, 'trap'),
+    channel(laying, { part: 'loop', middle, floor }),
+  );
+}
+
+/** The channel with its fenced edge, its depth, and the tie to the crest. @param middle elevation of what is tied, m */
+function channel(laying: Laying, { part, middle, floor }: { part: string; middle: number; floor: number }): Piece {
+  const surface = levelThen(laying);
+  const half = of(laying, 'width') / 2;
+  const edge = [0, half, Math.max(floor, surface - inches(4))] as const;
+  return assemble(
+    {
+      parts: [onBed('log', 'fence', edge, [inches(3), inches(3), inches(3)], { stock: 'pole along the outer edge' })],
+      findings: [found('breaks', 'holds', 'practice', { away: of(laying, 'away') })],
+      ground: line([-1.1, floor - 0.12], [-0.45, floor], [0.45, floor], [0.75, surface - 0.1], [1.05, surface + 0.12]),
       front: [
         [-half - inches(18), surface + inches(5)],
         [-half, surface - inches(2)],
@@ -228,46 +174,8 @@ function drawn(laying: Laying): Piece {
         [half + inches(18), floor + inches(3)],
       ],
       marks: [widthMark('width', 'Channel', { view: 'eye', z: floor - inches(5), from: -half, to: half })],
-      travel: [
-        {
-          build: 'beaverAdult',
-          x: -inches(18),
-          z: isSnare(laying) ? surface - BUILDS.beaverAdult.swims : floor + inches(1),
-          pose: 'swims',
-        },
-      ],
     },
-    isSnare(laying)
-      ? { marks: [widthMark('loop', 'Loop', { view: 'eye', z: height, from: -loop / 2, to: loop / 2 })] }
-      : gripMarks(laying, size, jawsBottom(laying)),
     depthMarks(laying, floor, -inches(16), half - inches(5)),
-    tie(laying, {
-      numbers,
-      part: isSnare(laying) ? 'loop' : 'jaws',
-      from: [0, 0, height],
-      at: [inches(30), -half - inches(8), surface + inches(5)],
-      build: 'beaverAdult',
-    }),
+    tie(laying, { numbers, part, from: [0, 0, middle], at: [inches(30), -half - inches(8), surface + inches(5)], build: 'beaverAdult' }),
   );
 }
-
-function groundOf(laying: Laying): [number, number][] {
-  const floor = floorOf(laying);
-  const level = levelThen(laying);
-  return [
-    [-1.1, floor - 0.12],
-    [-0.45, floor],
-    [0.45, floor],
-    [0.75, level - 0.1],
-    [1.05, level + 0.12],
-  ];
-}
-
-/** In the channel the water over the trap counts: there they may pass over it, unless the pole makes them dive. */
-function gapOver(laying: Laying): Finding {
-  const over = levelThen(laying) - jawsBottom(laying) - frameOf(laying);
-  const { smallestGap: gap } = BUILDS.beaverAdult;
-  return found('gapOverPole', over > gap ? 'warns' : 'holds', 'practice', { over, gap }, { id: 'gapOver' });
-}
-
-const breaks = (laying: Laying): Finding => found('breaks', 'holds', 'practice', { away: of(laying, 'away') });

@@ -1,18 +1,17 @@
 import { BUILDS } from '../../animals/species';
 import { fence } from '../../geometry/fence';
 import { inches } from '../../units/factors';
-import { fixed } from '../../water/linear';
 import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
-import { assemble, heightMark, type Piece } from '../design';
+import { assemble, heightMark } from '../design';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { levelThen, type Laying, type SetType, asks, type Numbers, practised, here, suit, trapIn } from '../setType';
 import { OVER_PLACE, STANDING, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { byDepth } from '../order';
 import type { Step } from '../work';
 import { opening, type WorkRange, reachNeed } from '../pieces/range';
-import { coverNeed, GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../pieces/grip';
-import { STICK, userOf } from '../pieces/guides';
+import { coverNeed, GRIP_TRIGGER, notchChoice, openingOf, grip } from '../pieces/grip';
+import { STICK, userOf, pair } from '../pieces/guides';
 import { onBank } from '../pieces/block';
 
 const FACE: Step[] = [
@@ -77,23 +76,52 @@ export const damCrossoverFace: SetType = {
     },
   },
   layOut: (laying) => {
-    const device = trapIn(laying);
-    const crest = of(laying, 'crestOver');
+    const { size } = trapIn(laying);
+    const frame = openingOf(size);
+    const tail = laying.then.tail ?? levelThen(laying);
+    const bottom = tail + of(laying, 'overTail');
+    const over = of(laying, 'crestOver');
+    const crest = bottom + frame + over;
+    const outlined = over < inches(2);
     return assemble(
+      grip(laying, { size, bottom, floor: bottom, holder: 'none', bearer: 'bank', tiedTo: 'dam log' }),
       {
-        parts: faceParts(laying, device.size),
-        ground: faceGround(laying, device.size),
+        parts: [
+          onBank('log', 'over', [0, 0, bottom + frame + inches(1)], [inches(2), inches(2), inches(26)], { stock: 'stick over the top' }),
+          ...sideSticks(laying, size, bottom),
+        ],
         needs: [
-          { ...coverNeed(laying, faceRange(device.size)), from: 'tail' },
+          { ...coverNeed(laying, faceRange(frame)), from: 'tail' },
           { ...reachNeed(laying, 'jaws', of(laying, 'reach')), from: 'tail' },
         ],
         free: [{ device: 'trap', say: { down: 'Lower it', up: 'Raise it' }, floor: null }],
-        findings: [
-          sidesFinding(laying, device.size),
-          found('skyline', crest < inches(2) ? 'warns' : 'holds', 'practice', { crest, outlined: crest < inches(2) }),
+        findings: [sidesFinding(laying, size), found('skyline', outlined ? 'warns' : 'holds', 'practice', { crest: over, outlined })],
+        // its slope is symbolic, its heights are true
+        ground: [
+          [-1, crest - 0.06],
+          [-0.55, crest],
+          [-0.35, crest],
+          [-0.05, bottom],
+          [0.2, Math.min(bottom - 0.05, tail)],
+          [0.5, tail - 0.3],
+          [1, tail - 0.35],
         ],
+        front: [
+          [-inches(30), crest + inches(3)],
+          [-inches(11), crest],
+          [-inches(8), bottom - inches(1)],
+          [inches(8), bottom - inches(1)],
+          [inches(11), crest],
+          [inches(30), crest + inches(3)],
+        ],
+        marks: [
+          heightMark('overTail', 'Above the water below the dam', { view: 'side', across: inches(7), from: tail, to: bottom, grows: 1 }),
+          heightMark('overTail', 'Above the water below the dam', { view: 'eye', across: 0, from: tail, to: bottom, grows: 1 }),
+          heightMark('crestOver', 'Crest over the jaws', { view: 'side', across: -inches(9), from: bottom + frame, to: crest, grows: 1 }),
+        ],
+        travel: [{ build: 'beaverAdult', x: -inches(20), z: crest, pose: 'walks' }],
       },
-      drawn(laying, device.size),
+      tie(laying, { numbers, part: 'jaws', from: [0, 0, bottom + frame / 2], at: [-inches(16), inches(14), crest], build: 'beaverAdult' }),
     );
   },
   orders: (at) =>
@@ -120,61 +148,9 @@ export const damCrossoverFace: SetType = {
 };
 
 /** Dry is no fault on the lower face; over the jaws they swim once the tailwater stands so high. */
-function faceRange(size: string): WorkRange {
-  const { works, ...range } = opening(openingOf(size), 'beaverAdult', { by: 'nothing' });
+function faceRange(frame: number): WorkRange {
+  const { works, ...range } = opening(frame, 'beaverAdult', { by: 'nothing' });
   return { ...range, works: [works[0], null] };
-}
-
-function drawn(laying: Laying, size: string): Piece {
-  const frame = openingOf(size);
-  const tail = laying.then.tail ?? levelThen(laying);
-  const jaws = faceParts(laying, size)[0]?.z.k ?? 0;
-  const crest = jaws + frame + of(laying, 'crestOver');
-  return assemble(
-    {
-      front: [
-        [-inches(30), crest + inches(3)],
-        [-inches(11), crest],
-        [-inches(8), jaws - inches(1)],
-        [inches(8), jaws - inches(1)],
-        [inches(11), crest],
-        [inches(30), crest + inches(3)],
-      ],
-      marks: [
-        heightMark('overTail', 'Above the water below the dam', { view: 'side', across: inches(7), from: tail, to: jaws, grows: 1 }),
-        heightMark('overTail', 'Above the water below the dam', { view: 'eye', across: 0, from: tail, to: jaws, grows: 1 }),
-        heightMark('crestOver', 'Crest over the jaws', { view: 'side', across: -inches(9), from: jaws + frame, to: crest, grows: 1 }),
-      ],
-      travel: [{ build: 'beaverAdult', x: -inches(20), z: crest, pose: 'walks' }],
-    },
-    tie(laying, { numbers, part: 'jaws', from: [0, 0, jaws + frame / 2], at: [-inches(16), inches(14), crest], build: 'beaverAdult' }),
-  );
-}
-
-/** The lower face as it is drawn: crest, slope under the jaws, foot in the tailwater. Its slope is symbolic, its heights are true. */
-function faceGround(laying: Laying, size: string): [number, number][] {
-  const jaws = faceParts(laying, size)[0]?.z.k ?? 0;
-  const tail = laying.then.tail ?? levelThen(laying);
-  const crest = jaws + openingOf(size) + of(laying, 'crestOver');
-  return [
-    [-1, crest - 0.06],
-    [-0.55, crest],
-    [-0.35, crest],
-    [-0.05, jaws],
-    [0.2, Math.min(jaws - 0.05, tail)],
-    [0.5, tail - 0.3],
-    [1, tail - 0.35],
-  ];
-}
-
-function faceParts(laying: Laying, size: string): Part[] {
-  const frame = openingOf(size);
-  const bottom = (laying.then.tail ?? levelThen(laying)) + of(laying, 'overTail');
-  return [
-    jawsPart({ id: 'jaws', device: 'trap', bearer: 'bank', x: 0, z: fixed(bottom), tiedTo: 'dam log', size }),
-    onBank('log', 'over', [0, 0, bottom + frame + inches(1)], [inches(2), inches(2), inches(26)], { stock: 'stick over the top' }),
-    ...sideSticks(laying, size, bottom),
-  ];
 }
 
 /** The way that stays open on each side of the frame, and the sticks that close it against a kit. */
@@ -183,21 +159,14 @@ function sidesOf(laying: Laying, size: string) {
   return { side, ...fence(Math.max(0, side), BUILDS.beaverKit.smallestGap, STICK) };
 }
 
-const sideSticks = (laying: Laying, size: string, bottom: number): Part[] => {
+function sideSticks(laying: Laying, size: string, bottom: number): Part[] {
   const frame = openingOf(size);
   const { sticks, clear } = sidesOf(laying, size);
-  return ([-1, 1] as const).flatMap((hand) =>
-    Array.from({ length: sticks }, (_, i): Part =>
-      onBank(
-        'stick',
-        `${hand < 0 ? 'left' : 'right'}${i + 1}`,
-        [0, hand * (frame / 2 + (i + 1) * clear + (i + 0.5) * STICK), bottom - inches(6)],
-        [frame + inches(10), STICK, STICK],
-        { stock: 'side stick' },
-      ),
-    ),
-  );
-};
+  const own = { foot: bottom - inches(6), top: bottom + frame + inches(4), bearer: 'bank', name: 'side stick' } as const;
+  return Array.from({ length: sticks }, (_, i) =>
+    pair(`side${i + 1}`, frame / 2 + (i + 1) * clear + (i + 0.5) * STICK, own, laying.system),
+  ).flat();
+}
 
 function sidesFinding(laying: Laying, size: string): Finding {
   const { side, sticks, clear } = sidesOf(laying, size);

@@ -3,7 +3,7 @@ import { inches } from '../../units/factors';
 import { follows } from '../../water/linear';
 import { assemble, widthMark } from '../design';
 import { coverNeed, depthHere, frameOverBed, grip, topUnder, GRIP_TRIGGER, notchChoice, stood } from '../pieces/grip';
-import { trench } from '../pieces/ground';
+import { trench, line } from '../pieces/ground';
 import { divePole as pole, FENCE, fenced, DIVE_POLE } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
@@ -90,10 +90,7 @@ export const divePole: SetType = {
             ...opening(frame, 'beaverAdult', { by: 'pole', ahead: of(laying, 'poleAhead'), thick: DIVE_POLE }),
           }),
         ],
-        ground: [
-          [-inches(44), floor - inches(4)],
-          [inches(30), floor],
-        ],
+        ground: line([-inches(44), floor - inches(4)], [inches(30), floor]),
         front: section,
         marks: [
           widthMark('poleAhead', 'Pole ahead', { view: 'side', z: surface + inches(7), from: 0, to: -of(laying, 'poleAhead'), grows: -1 }),

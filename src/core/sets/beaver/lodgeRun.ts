@@ -1,24 +1,31 @@
 import { BUILDS } from '../../animals/species';
 import { fence } from '../../geometry/fence';
 import { inches } from '../../units/factors';
-import { printLength } from '../../units/length';
-import { fixed } from '../../water/linear';
-import type { Need } from '../../water/need';
-import type { Part } from '../../water/part';
 import { found, type Finding } from '../../words/finding';
 import { assemble, widthMark, type Piece } from '../design';
-import { trench, GROOVE } from '../pieces/ground';
-import { depthMarks, gripMarks, springsFinding, coverNeed, GRIP_TRIGGER, jawsPart, notchChoice, openingOf } from '../pieces/grip';
+import { trench, GROOVE, type Line } from '../pieces/ground';
+import {
+  depthMarks,
+  gripMarks,
+  springsFinding,
+  coverNeed,
+  GRIP_TRIGGER,
+  notchChoice,
+  openingOf,
+  jawsId,
+  type Stood,
+  stood,
+  grip,
+  movable,
+  tooTall,
+} from '../pieces/grip';
 import { STAND, standFinding } from '../pieces/stand';
-import { openingFindings, swingFinding, upright, userOf } from '../pieces/guides';
+import { openingFindings, swingFinding, userOf, pair, STICK } from '../pieces/guides';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { spacingWanted, takes } from '../series';
-import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practised, measured, here, suit } from '../setType';
+import { type Laying, type SetType, asks, type Numbers, practised, measured, here, suit, trapIn } from '../setType';
 import { WADING, onTheBed, once } from '../pieces/steps';
 import { reachNeed, type WorkRange } from '../pieces/range';
-import { onBed } from '../pieces/block';
-
-const STICK = inches(1.25);
 
 const numbers = {
   depth: here(measured('Depth of the run', 'water over the hard bottom, where the trap stands', [0, 119], 1), 'depth'),
@@ -77,25 +84,26 @@ export const lodgeRun: SetType = {
     trigger: { label: 'Trigger', options: { ...GRIP_TRIGGER.options, bottom: 'bottom mounted, bent wide' }, default: 'straightV' },
   },
   layOut: (laying) => {
-    const bed = bedOf(laying);
-    const positions = Object.keys(laying.devices);
     const spacing = of(laying, 'spacing');
+    const outer = trapAt(laying, 'outer');
+    const traps = Object.keys(laying.devices).map((id, i) => ({ id, x: i * spacing, ...trapAt(laying, id) }));
     return assemble(
+      ...traps.map((trap) => oneTrap(laying, trap)),
       {
-        parts: positions.flatMap((id, i) => trapParts(laying, id, i === 0 ? 0 : spacing)),
-        ground: groundOf(laying, positions.length > 1 ? spacing : 0),
-        needs: positions.flatMap((id) => needsOf(id, laying)),
-        free: positions.map((device) => ({ device, say: { down: 'Lower it', up: 'Raise it' }, floor: bed })),
+        ground: runGround(outer, traps.length > 1 ? spacing : 0),
         findings: [
-          fenceFinding(laying),
-          ...throughFindings(laying),
-          ...depthFindings(laying),
-          ...standFinding(laying, laying.devices.outer?.size ?? '330'),
-          ...rowFinding(laying, spacing),
-          springsFinding(laying, laying.devices.outer?.size ?? '330', jawsBottom(laying, 'outer'), roomOf(laying)),
+          ...[fenceFinding(laying, outer), ...throughFindings(laying, outer), ...depthFindings(laying, outer)],
+          ...[...standFinding(laying, outer.size), ...(traps.length > 1 ? [rowFinding(laying, spacing)] : [])],
+          springsFinding(laying, outer.size, outer.bottom, roomOf(laying)),
         ],
       },
-      drawn(laying, spacing),
+      drawn(laying, outer, traps.length > 1 ? spacing : null),
+      ...traps.map(({ id, x }) =>
+        tie(laying, {
+          ...{ numbers, device: id, part: jawsId(id), from: [x, 0, outer.bottom + outer.frame / 2] },
+          ...{ at: [x - inches(26), -of(laying, 'widthSurface') / 2 - inches(6), outer.surface + inches(2)], build: 'beaverAdult' },
+        }),
+      ),
     );
   },
   orders: (at) =>
@@ -118,167 +126,114 @@ function runRange({ numbers: { fromMouth, groove = 0 }, devices }: Laying): Work
   return fromMouth <= inches(72) ? { ...range, works: [null, 4] } : { ...range, perhaps: [-24, 4] };
 }
 
-const needsOf = (device: string, laying: Laying): Need[] => [
-  coverNeed(laying, { ...runRange(laying), device }),
-  reachNeed(laying, `${device}-jaws`, of(laying, 'reach'), device),
-];
-
-/** Elevation of the bottom of a trap's jaws: as seen at the surface, else on its stand over the bed. */
-function jawsBottom(laying: Laying, id: string): number {
-  const frame = openingOf(laying.devices[id]?.size);
-  const seen = (id === 'inner' ? laying.numbers.innerTopUnder : undefined) ?? laying.numbers.topUnder;
-  if (seen !== undefined) return levelThen(laying) - seen - frame;
-  const bed = bedOf(laying);
-  return bed === null ? levelThen(laying) - inches(2) - frame : bed + of(laying, 'frameOverBed');
+/** Where a trap stands: the inner one as it was seen itself, else like the outer. */
+function trapAt(laying: Laying, id: string): Stood {
+  const { innerTopUnder = laying.numbers.topUnder } = laying.numbers;
+  const { topUnder, ...rest } = laying.numbers;
+  const seen = id === 'inner' ? innerTopUnder : topUnder;
+  const own = {
+    ...laying,
+    devices: { trap: laying.devices[id] ?? trapIn(laying) },
+    numbers: seen === undefined ? rest : { ...rest, topUnder: seen },
+  };
+  return stood(own, { under: inches(2), over: of(laying, 'frameOverBed') });
 }
 
-/** The bed under a trap; without a measured one the foot of its stand. */
-const floorOf = (laying: Laying, id: string): number => bedOf(laying) ?? jawsBottom(laying, id) - of(laying, 'frameOverBed');
-
-function trapParts(laying: Laying, id: string, x: number): Part[] {
-  const size = laying.devices[id]?.size ?? '330';
-  const [frame, level] = [openingOf(size), levelThen(laying)];
-  const bottom = jawsBottom(laying, id);
-  const floor = floorOf(laying, id);
-  const widthBed = of(laying, 'widthBed');
-  const side = Math.max(0, (widthBed - frame) / 2);
-  const { sticks } = fence(side, BUILDS.beaverKit.smallestGap, STICK);
-  const tall = Math.max(level - floor, frame) + inches(14);
-  return [
+/** A trap on its stand, fenced at both sides. */
+function oneTrap(laying: Laying, { id, x, ...stand }: Stood & { id: string; x: number }): Piece {
+  const { surface, frame, floor } = stand;
+  const { side, sticks } = fenceOf(laying, stand);
+  const most = Math.max(sticks, 1);
+  const [foot, top] = [floor - inches(8), floor + Math.max(surface - floor, frame) + inches(6)];
+  const { stand: kind, trigger } = laying.choices;
+  const look = { trigger: trigger === 'spread' ? ('spread' as const) : trigger === 'bottom' ? ('low' as const) : ('v' as const) };
+  const springs = roomOf(laying) < inches(24) ? ('up' as const) : ('side' as const);
+  return assemble(
+    grip(laying, { ...stand, device: id, x, holder: kind === 'sticks' ? 'uprights' : 'stand', look: { ...look, springs } }),
     {
-      ...jawsPart({ id: `${id}-jaws`, device: id, bearer: 'bed', x, z: fixed(bottom), tiedTo: 'anchor', size }),
-      look: {
-        size,
-        springs: roomOf(laying) < inches(24) ? 'up' : 'side',
-        trigger: laying.choices.trigger === 'spread' ? 'spread' : laying.choices.trigger === 'bottom' ? 'low' : 'v',
-      },
+      parts: Array.from({ length: most }, (_, n) =>
+        pair(`${id}-fence${n}`, frame / 2 + ((n + 1) * side) / (most + 1), { x, foot, top }, laying.system),
+      ).flat(),
+      needs: [coverNeed(laying, { ...runRange(laying), device: id }), reachNeed(laying, jawsId(id), of(laying, 'reach'), id)],
     },
-    ...holderOf(laying, id, x),
-    ...[-1, 1].flatMap((hand) =>
-      Array.from({ length: Math.max(sticks, 1) }, (_, n): Part =>
-        onBed(
-          'stick',
-          `${id}-fence${hand}-${n}`,
-          [x, hand * (frame / 2 + ((n + 1) * side) / (Math.max(sticks, 1) + 1)), floor - inches(8)],
-          [tall, STICK, STICK],
-          { stock: `stick ${printLength(tall, laying.system)}` },
-        ),
-      ),
-    ),
-  ];
+    movable(laying, id),
+  );
 }
 
-/** What it stands on: a stand, or two cut sticks through its springs. */
-function holderOf(laying: Laying, id: string, x: number): Part[] {
-  const frame = openingOf(laying.devices[id]?.size);
-  const [bottom, floor] = [jawsBottom(laying, id), floorOf(laying, id)];
-  if (laying.choices.stand === 'sticks')
-    return [-1, 1].map((hand) =>
-      upright(
-        {
-          ...{ id: `${id}-upright${hand}`, x, y: hand * (frame / 2 + inches(4)), thick: inches(0.9), name: 'upright' },
-          ...{ foot: floor - inches(10), top: bottom + frame * 0.8 },
-        },
-        laying.system,
-      ),
-    );
-  return [onBed('stand', `${id}-stand`, [x, 0, floor], [Math.max(bottom - floor, 0.02), inches(10), inches(10)], { stock: 'stand' })];
-}
+const sectionOf = (laying: Laying, { surface, floor }: Stood): Line =>
+  trench(surface, floor, of(laying, 'widthBed'), of(laying, 'widthSurface'));
 
-/** The section, the lengths on both drawings, the animal and the tie. */
-function drawn(laying: Laying, spacing: number): Piece {
-  const size = laying.devices.outer?.size ?? '330';
-  const bottom = jawsBottom(laying, 'outer');
-  const floor = floorOf(laying, 'outer');
-  const surface = levelThen(laying);
+/** The section, the lengths on both drawings and the animal. */
+function drawn(laying: Laying, outer: Stood, spacing: number | null): Piece {
+  const { size, surface, frame, bottom, floor } = outer;
   const [bed, top] = [of(laying, 'widthBed'), of(laying, 'widthSurface')];
-  const two = Object.keys(laying.devices).length > 1;
-  const marks = [
-    widthMark('widthBed', 'Run at the bed', { view: 'eye', z: floor - inches(5), from: -bed / 2, to: bed / 2 }),
-    widthMark('widthSurface', 'Run at the surface', { view: 'eye', z: surface + inches(8), from: -top / 2, to: top / 2 }),
-    ...(two
-      ? [widthMark('spacing', 'Between the traps', { view: 'side', z: floor + openingOf(size) + inches(3), from: 0, to: spacing })]
-      : []),
-  ];
   return assemble(
     {
-      front: trench(surface, floor, bed, top),
-      marks,
+      front: sectionOf(laying, outer),
+      marks: [
+        widthMark('widthBed', 'Run at the bed', { view: 'eye', z: floor - inches(5), from: -bed / 2, to: bed / 2 }),
+        widthMark('widthSurface', 'Run at the surface', { view: 'eye', z: surface + inches(8), from: -top / 2, to: top / 2 }),
+        ...(spacing === null
+          ? []
+          : [widthMark('spacing', 'Between the traps', { view: 'side', z: floor + frame + inches(3), from: 0, to: spacing })]),
+      ],
       travel: [{ build: 'beaverAdult', x: -inches(16), z: floor + inches(1), pose: 'walks' }],
     },
     gripMarks(laying, size, bottom),
     depthMarks(laying, floor, -inches(14), bed / 2 + inches(4)),
-    ...Object.keys(laying.devices).map((id, i) =>
-      tie(laying, {
-        numbers,
-        device: id,
-        part: `${id}-jaws`,
-        from: [i * spacing, 0, bottom + openingOf(size) / 2],
-        at: [i * spacing - inches(26), -top / 2 - inches(6), surface + inches(2)],
-        build: 'beaverAdult',
-      }),
-    ),
   );
 }
 
 /** What leads through the jaws, and whether a stick stands in their swing. */
-function throughFindings(laying: Laying): Finding[] {
-  const size = laying.devices.outer?.size ?? '330';
-  const frame = openingOf(size);
-  const section = trench(levelThen(laying), floorOf(laying, 'outer'), of(laying, 'widthBed'), of(laying, 'widthSurface'));
-  const own = {
-    section,
-    level: levelThen(laying),
-    frame: { y: 0, z: jawsBottom(laying, 'outer'), across: frame, height: frame },
-    species: 'beaver' as const,
-    route: 'bed' as const,
-  };
-  const sticks = trapParts(laying, 'outer', 0).filter((p) => p.kind === 'stick');
-  const said = openingFindings(own, [], 'beaverKit', 'beaverAdult').filter(
-    (f) => (f.says === 'opening' && f.verdict === 'holds') || f.says === 'gapUnder',
-  );
-  return [...said.map((f) => (f.says === 'opening' ? { ...f, id: 'through' } : f)), ...swingFinding(sticks, own.frame)];
+function throughFindings(laying: Laying, outer: Stood): Finding[] {
+  const { surface, frame, bottom } = outer;
+  const inPlane = { y: 0, z: bottom, across: frame, height: frame };
+  const own = { section: sectionOf(laying, outer), level: surface, frame: inPlane, species: 'beaver', route: 'bed' } as const;
+  const sticks = (oneTrap(laying, { id: 'outer', x: 0, ...outer }).parts ?? []).filter((p) => p.id.includes('fence'));
+  return openingFindings(own, [], 'beaverKit', 'beaverAdult')
+    .flatMap((f): Finding[] =>
+      f.says === 'opening' && f.verdict === 'holds' ? [{ ...f, id: 'through' }] : f.says === 'gapUnder' ? [f] : [],
+    )
+    .concat(swingFinding(sticks, inPlane));
 }
 
 /** Width at the height of the springs, m: half way up a trench of that bed and surface. */
 const roomOf = (laying: Laying): number => (of(laying, 'widthBed') + of(laying, 'widthSurface')) / 2;
 
 /** Two in line: how far apart, and what they take together at 7 in 10 each. [practice] */
-function rowFinding(laying: Laying, spacing: number): Finding[] {
-  if (Object.keys(laying.devices).length < 2) return [];
+function rowFinding(laying: Laying, spacing: number): Finding {
   const wanted = spacingWanted(BUILDS.beaverAdult.body, of(laying, 'tie') / 4);
-  const { one } = takes([0.7, 0.7]);
   const short = spacing < Math.min(wanted, inches(48)) - 1e-6;
-  return [found('row', short ? 'warns' : 'holds', 'practice', { spacing, short, share: one })];
+  return found('row', short ? 'warns' : 'holds', 'practice', { spacing, short, share: takes([0.7, 0.7]).one });
 }
 
 /** The bed along the run, from open water to the lodge's side. */
-function groundOf(laying: Laying, spacing: number): [number, number][] {
-  const [floor, level] = [floorOf(laying, 'outer'), levelThen(laying)];
-  return [
-    [-inches(48), floor - inches(4)],
-    [-inches(16), floor],
-    [spacing + inches(16), floor],
-    [spacing + inches(26), floor + inches(6)],
-    [spacing + inches(40), level + inches(10)],
-  ];
+const runGround = ({ floor, surface }: Stood, spacing: number): Line => [
+  [-inches(48), floor - inches(4)],
+  [-inches(16), floor],
+  [spacing + inches(16), floor],
+  [spacing + inches(26), floor + inches(6)],
+  [spacing + inches(40), surface + inches(10)],
+];
+
+/** What is left at each side of the frame, and the sticks that close it. */
+function fenceOf(laying: Laying, { frame }: Stood) {
+  const side = Math.max(0, (of(laying, 'widthBed') - frame) / 2);
+  return { side, ...fence(side, BUILDS.beaverKit.smallestGap, STICK) };
 }
 
-function fenceFinding(laying: Laying): Finding {
-  const frame = openingOf(laying.devices.outer?.size);
+function fenceFinding(laying: Laying, outer: Stood): Finding {
   const width = of(laying, 'widthBed');
-  const side = Math.max(0, (width - frame) / 2);
-  const { sticks, clear } = fence(side, BUILDS.beaverKit.smallestGap, STICK);
   const origin = laying.numbers.widthBed === undefined ? 'practice' : 'computed';
+  const { frame } = outer;
   if (width < frame) return found('narrow', 'fails', origin, { width, frame }, { id: 'opening', field: 'widthBed' });
+  const { side, sticks, clear } = fenceOf(laying, outer);
   const values = { side, sticks, clear, small: userOf('beaverKit'), large: userOf('beaverAdult') };
   return found('fenceAside', 'holds', origin, values, { id: 'fence' });
 }
 
-function depthFindings(laying: Laying): Finding[] {
-  const { depth, topUnder } = laying.numbers;
-  const frame = openingOf(laying.devices.outer?.size);
-  if (depth !== undefined && topUnder !== undefined && topUnder + frame > depth + inches(1))
-    return [found('tooTall', 'fails', 'computed', { under: topUnder, frame, depth }, { field: 'topUnder' })];
-  return depth === undefined && laying.place.bed === null ? [found('bedUnknown', 'unknown', 'computed', {})] : [];
+function depthFindings(laying: Laying, { size }: Stood): Finding[] {
+  const tall = tooTall(laying, size).findings ?? [];
+  if (tall.length > 0 || laying.numbers.depth !== undefined || laying.place.bed !== null) return tall;
+  return [found('bedUnknown', 'unknown', 'computed', {})];
 }

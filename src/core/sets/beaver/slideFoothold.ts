@@ -69,10 +69,7 @@ export const slideFoothold: SetType = {
     const device = trapIn(laying);
     const foot: Foot = laying.choices.foot === 'front' ? 'front' : 'hind';
     const under = laying.numbers.panUnder ?? inches(FOOT[foot].target + (foot === 'front' ? 0.5 : 0));
-    const hold = holdPiece(
-      { ...laying, choices: { ...laying.choices, hold: 'slide' } },
-      { numbers, build: 'beaverAdult', held: foot === 'front' ? 'front foot' : 'hind foot', bank: BANK },
-    );
+    const hold = holdPiece(laying, { numbers, build: 'beaverAdult', held: foot === 'front' ? 'front foot' : 'hind foot', bank: BANK });
     const surface = levelThen(laying);
     const base = surface - under - footholdOf(device.size).pan;
     const floor = Math.min(bedOf(laying) ?? base - inches(2), base);

@@ -11,6 +11,7 @@ import { levelThen, measured, practised, type Laying, type SetType, asks, type N
 import { anchorStep, onItsGround, once } from '../pieces/steps';
 import { opening, type WorkRange, ranged } from '../pieces/range';
 import { under } from '../offer';
+import { line } from '../pieces/ground';
 
 const numbers = {
   barUnder: practised('Cross bar below water', 'of the T trigger, as seen: just under the surface', 0.25, [-2, 4], 1),
@@ -147,11 +148,7 @@ function tieFinding(laying: Laying): Finding {
   const surface = levelThen(laying);
   const clear = Math.max(0, of(laying, 'trail') / 2 + BUILDS.beaverAdult.body - of(laying, 'toAnchor'));
   const length = tieLength(
-    [
-      [0, surface],
-      [inches(48), surface - deep4],
-      [inches(96), surface - deep8],
-    ],
+    line([0, surface], [inches(48), surface - deep4], [inches(96), surface - deep8]),
     surface,
     BUILDS.beaverAdult.swims + inches(2),
     clear,

@@ -15,6 +15,7 @@ import { bedOf, levelThen, type Laying, type SetType, asks, type Numbers, practi
 import { ranged } from '../pieces/range';
 import { iced } from '../offer';
 import { inIce } from '../pieces/block';
+import { line } from '../pieces/ground';
 
 const numbers = {
   drop: {
@@ -159,10 +160,7 @@ const stick = (laying: Laying): Part =>
 
 const groundOf = (laying: Laying): [number, number][] => {
   const bed = bedOf(laying) ?? levelThen(laying) - inches(60);
-  return [
-    [-0.7, bed],
-    [1.1, bed],
-  ];
+  return line([-0.7, bed], [1.1, bed]);
 };
 
 const under = (device: string): Need => ({

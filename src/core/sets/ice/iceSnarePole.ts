@@ -14,6 +14,7 @@ import { ranged } from '../pieces/range';
 import { isCut, SNARE_CHOICES, snareSupplies } from '../pieces/snareCut';
 import { iced } from '../offer';
 import { inIce, onBed } from '../pieces/block';
+import { line } from '../pieces/ground';
 
 const numbers = {
   depth: measured('Bed to the water line', 'with the pole itself, through the hole', [8, 237], 1),
@@ -201,10 +202,7 @@ function poleMarkList(plan: PolePlan): { at: number; what: string }[] {
 
 const groundOf = (laying: Laying): [number, number][] => {
   const bed = bedOf(laying) ?? levelThen(laying) - inches(60);
-  return [
-    [-0.9, bed],
-    [0.9, bed],
-  ];
+  return line([-0.9, bed], [0.9, bed]);
 };
 
 function marks(plan: PolePlan): Finding {

@@ -2,7 +2,7 @@ import { inches } from '../../units/factors';
 import { found } from '../../words/finding';
 import { assemble, widthMark } from '../design';
 import { coverNeed, depthHere, grip, topUnder, DOG, GRIP_TRIGGER, jawOn, notchChoice, stood } from '../pieces/grip';
-import { besideWall } from '../pieces/ground';
+import { besideWall, line } from '../pieces/ground';
 import { openingFindings } from '../pieces/guides';
 import { anchored, DRIVEN, tieNumber } from '../pieces/hold';
 import { stands } from '../pieces/stands';
@@ -75,10 +75,7 @@ export const bottomEdge: SetType = {
           reachNeed(laying, 'jaws', of(laying, 'reach')),
         ],
         findings: said.filter((f) => f.id === 'buried').concat([found('rise', 'holds', 'practice', {})]),
-        ground: [
-          [-inches(26), floor],
-          [inches(26), floor],
-        ],
+        ground: line([-inches(26), floor], [inches(26), floor]),
         front: besideWall(surface, floor, wall),
         marks: [
           widthMark('offWall', 'Off the wall', { view: 'eye', z: bottom + frame + inches(1.5), from: wall, to: frame / 2, grows: -1 }),

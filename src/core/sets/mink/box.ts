@@ -9,6 +9,7 @@ import { levelThen, practised, type SetType, asks, type Numbers, trapIn } from '
 import { hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { onBank } from '../pieces/block';
+import { line } from '../pieces/ground';
 
 const numbers = {
   topUnder: practised('Top below water', 'negative: the jaws stand above water', -8, [-40, 0], 1),
@@ -83,10 +84,7 @@ export const box: SetType = {
           [-inches(12), floor - inches(0.75)],
           [long + inches(10), floor - inches(0.75)],
         ],
-        front: [
-          [-inches(22), floor - inches(0.75)],
-          [inches(22), floor - inches(0.75)],
-        ],
+        front: line([-inches(22), floor - inches(0.75)], [inches(22), floor - inches(0.75)]),
         marks: [
           widthMark('box', 'Box', { view: 'side', z: floor - inches(4), from: -inside, to: long - inside }),
           widthMark('opening', 'Opening', { view: 'eye', z: floor - inches(3), from: -wide / 2, to: wide / 2 }),

@@ -9,6 +9,7 @@ import { levelThen, practised, type SetType, asks, type Numbers, trapIn } from '
 import { anchorStep, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
 import { always } from '../order';
 import { onBank } from '../pieces/block';
+import { line } from '../pieces/ground';
 
 const numbers = {
   topUnder: practised('Top below water', 'negative: the jaws stand above water', -7, [-40, 3], 1),
@@ -84,10 +85,7 @@ export const cubby: SetType = {
           [deep + inches(1), roof + inches(4)],
           [deep + inches(16), roof + inches(6)],
         ],
-        front: [
-          [-inches(24), floor],
-          [inches(24), floor],
-        ],
+        front: line([-inches(24), floor], [inches(24), floor]),
         marks: [
           widthMark('hollow', 'Hollow', { view: 'side', z: floor - inches(3), from: 0, to: deep }),
           widthMark('wide', 'Width', { view: 'eye', z: floor - inches(2.5), from: -wide / 2, to: wide / 2 }),

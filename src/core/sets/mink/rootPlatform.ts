@@ -8,6 +8,7 @@ import { deepGround, holdPiece, SLIDE_NUMBERS } from '../pieces/slide';
 import { levelThen, practised, type SetType, asks, type Numbers, here, suit, trapIn } from '../setType';
 import { footholdOrder, once } from '../pieces/steps';
 import { onBank } from '../pieces/block';
+import { line } from '../pieces/ground';
 
 const numbers = {
   panUnder: panUnder(0.75, [-3, 4]),
@@ -46,10 +47,7 @@ export const rootPlatform: SetType = {
     const seat = surface - under - inches(1.2);
     const roots = seat + of(laying, 'roots');
     const half = ledge / 2;
-    const hold = holdPiece(
-      { ...laying, choices: { ...laying.choices, hold: 'slide' } },
-      { numbers, build: 'mink', held: 'front foot', bank: inches(18) },
-    );
+    const hold = holdPiece(laying, { numbers, build: 'mink', held: 'front foot', bank: inches(18) });
     return assemble(
       bed(laying, {
         size: device.size,
@@ -81,10 +79,7 @@ export const rootPlatform: SetType = {
           [half + inches(8), surface + inches(6)],
           [half + inches(24), surface + inches(9)],
         ],
-        front: [
-          [-inches(24), seat - inches(6)],
-          [inches(24), seat - inches(6)],
-        ],
+        front: line([-inches(24), seat - inches(6)], [inches(24), seat - inches(6)]),
         marks: [
           widthMark('ledge', 'Ledge', { view: 'side', z: seat - inches(7), from: -half, to: half }),
           heightMark('roots', 'Roots over the ledge', { view: 'eye', across: -inches(9), from: seat, to: roots, grows: 1 }),

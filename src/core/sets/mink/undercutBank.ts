@@ -9,6 +9,7 @@ import { anchorStep, feelSwing, hooksOff, once, setGrip } from '../pieces/steps'
 import { always } from '../order';
 import { atLeast } from '../offer';
 import { onBank } from '../pieces/block';
+import { line } from '../pieces/ground';
 
 const numbers = {
   topUnder: { ...topUnder(-1.75, [-6, 4]), label: 'Top below water', help: 'negative: it stands above water, 1½ to 2 in are wanted' },
@@ -84,10 +85,7 @@ export const undercutBank: SetType = {
             { id: 'clears', field: 'roof' },
           ),
         ],
-        ground: [
-          [-inches(26), floor - inches(1)],
-          [inches(26), floor],
-        ],
+        ground: line([-inches(26), floor - inches(1)], [inches(26), floor]),
         front: [
           [-inches(30), floor - inches(5)],
           [-inches(10), floor - inches(1)],

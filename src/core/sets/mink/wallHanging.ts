@@ -5,7 +5,7 @@ import { printLength } from '../../units/length';
 import { found } from '../../words/finding';
 import { assemble, widthMark, heightMark } from '../design';
 import { coverNeed, depthHere, depthMarks, grip, movable, DOG, GRIP_TRIGGER, notchChoice, openingOf } from '../pieces/grip';
-import { besideWall } from '../pieces/ground';
+import { besideWall, line } from '../pieces/ground';
 import { anchored, DRIVEN, tie, tieNumber } from '../pieces/hold';
 import { bedOf, levelThen, practised, type SetType, asks, type Numbers, here, suit, trapIn } from '../setType';
 import { CULVERTS, feelSwing, hooksOff, once, setGrip } from '../pieces/steps';
@@ -97,10 +97,7 @@ export const wallHanging: SetType = {
             { field: 'offWall' },
           ),
         ],
-        ground: [
-          [-inches(26), floor],
-          [inches(26), floor],
-        ],
+        ground: line([-inches(26), floor], [inches(26), floor]),
         front: besideWall(surface, floor, wall),
         marks: [
           heightMark('acrossUnder', 'Middle above water', {

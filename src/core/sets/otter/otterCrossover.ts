@@ -50,10 +50,7 @@ export const otterCrossover: SetType = {
     const trail = of(laying, 'trail');
     const base = surface - under - footholdOf(device.size).pan;
     const floor = Math.min(bedOf(laying) ?? base - inches(1.5), base);
-    const hold = holdPiece(
-      { ...laying, choices: { ...laying.choices, hold: 'slide' } },
-      { numbers, build: 'otter', held: 'front foot', bank: inches(24) },
-    );
+    const hold = holdPiece(laying, { numbers, build: 'otter', held: 'front foot', bank: inches(24) });
     const half = Math.max(trail / 2, footholdOf(device.size).spread / 2) + inches(1);
     return assemble(
       bed(laying, { size: device.size, under, range: { aim: [-2, -1], works: [-6, 2], ends: ['swumOver', 'climbsElsewhere'] } }),

@@ -42,10 +42,7 @@ export const otterLatrine: SetType = {
     const to = of(laying, 'toLatrine');
     const base = surface - under - footholdOf(device.size).pan;
     const floor = Math.min(bedOf(laying) ?? base - inches(2), base);
-    const hold = holdPiece(
-      { ...laying, choices: { ...laying.choices, hold: 'slide' } },
-      { numbers, build: 'otter', held: 'front foot', bank: inches(24) },
-    );
+    const hold = holdPiece(laying, { numbers, build: 'otter', held: 'front foot', bank: inches(24) });
     return assemble(bed(laying, { size: device.size, under, range: { aim: [-3, -2], works: [-6, 0], ends: ['swumOver', 'bare'] } }), hold, {
       parts: [onBank('stones', 'latrine', [to, 0, surface + inches(7)], [inches(2), inches(14), inches(14)])],
       ground: [

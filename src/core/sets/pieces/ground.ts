@@ -6,6 +6,9 @@ import { measured, type NumberSpec } from '../setType';
 
 export type Line = [number, number][];
 
+/** Ground through points: along or across, and the elevation; m. */
+export const line = (...points: Line): Line => points;
+
 /** How deep a groove is in its bed: as deep as the frame, nothing swims over the trap in it. */
 export const GROOVE: NumberSpec = { ...measured('Groove', '', [0, 60]), from: ['depth'], less: 'besideGroove' };
 
@@ -24,10 +27,7 @@ export const trench = (surface: number, floor: number, atBed: number, atSurface:
 };
 
 /** A level bed across the travel. */
-export const flat = (floor: number, half = inches(26)): Line => [
-  [-half, floor],
-  [half, floor],
-];
+export const flat = (floor: number, half = inches(26)): Line => line([-half, floor], [half, floor]);
 
 /** A bank at one hand and deep water at the other. @param wall how far from the middle the bank or wall stands, m */
 export const besideWall = (surface: number, floor: number, wall: number, deep = inches(8)): Line => [
@@ -39,10 +39,7 @@ export const besideWall = (surface: number, floor: number, wall: number, deep = 
 ];
 
 /** A bed along the travel. */
-export const bedLine = (floor: number, from = -inches(34), to = inches(34)): Line => [
-  [from, floor],
-  [to, floor],
-];
+export const bedLine = (floor: number, from = -inches(34), to = inches(34)): Line => line([from, floor], [to, floor]);
 
 /** A landing: deep water, the bed under the trap, then the bank. */
 export const landing = (

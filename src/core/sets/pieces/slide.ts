@@ -12,6 +12,7 @@ import { anchored, anchorFinding, ANCHOR_CABLE, anchorPart, DRIVEN, largestIn, l
 import { bagFinding, bagOf, fillOf, liveFinding, tangleFinding, tanglePole } from './otherHolds';
 import { MARGIN, profileOf, edgeOf, type SlideOf } from './profile';
 import { onBed } from './block';
+import { line } from './ground';
 
 /** How a foothold lets go of its catch: slide to deep water, live hold, tangle pole, bag of fill. */
 
@@ -132,10 +133,7 @@ export function deepGround(laying: Laying, floor: number, { holds }: Piece): [nu
     return outward.reverse().filter(([x]) => x < -inches(14));
   }
   const [x, z] = hold.deep;
-  return [
-    [x - inches(12), z],
-    [Math.min(x + inches(12), -inches(13)), z],
-  ];
+  return line([x - inches(12), z], [Math.min(x + inches(12), -inches(13)), z]);
 }
 
 /** What every way to hold is calculated from. */
@@ -169,11 +167,11 @@ const bankHolds = (laying: Laying, { device, own: { build } }: Asked): Finding =
 
 function slideHold(laying: Laying, asked: Asked): Piece {
   const { wire, wanted, bank, device, surface, own } = asked;
-  const [stop, line] = slideParts(laying, asked);
+  const [stop, wireTo] = slideParts(laying, asked);
   const end = bankEnd(laying, bank, { tiedTo: 'stop' });
   const deep: [number, number] = [stop.x, stop.z.k];
   return {
-    parts: [stop, ...end.parts, line],
+    parts: [stop, ...end.parts, wireTo],
     needs: laying.numbers.stopDepth !== undefined || profileOf(laying, bank) ? [stopNeed(laying, wanted, device)] : [],
     holds: [{ ...asked.hold, kind: 'slide', anchor: anchorAt(asked), deep }],
     supplies: [{ kind: 'wire', what: 'slide wire', amount: wire }, ...end.supplies],

@@ -2,7 +2,7 @@ import { inches } from '../../units/factors';
 import { printLength } from '../../units/length';
 import { found } from '../../words/finding';
 import { assemble, widthMark, heightMark } from '../design';
-import { flat } from '../pieces/ground';
+import { flat, line } from '../pieces/ground';
 import { BOTTOM, stakeFinding } from '../pieces/hold';
 import { bait } from '../pieces/scent';
 import { levelThen, practised, type SetType, asks, type Numbers, suit } from '../setType';
@@ -74,12 +74,7 @@ export const enclosedFoot: SetType = {
         ],
         findings: [stakeFinding(laying, 'raccoon'), found('rain', 'holds', 'practice', {})],
         holds: [{ kind: 'stake', device: 'trap', anchor: [0, off, land], tether: inches(10), held: 'front foot', build: 'raccoon' }],
-        ground: [
-          [-inches(34), land],
-          [inches(16), land],
-          [inches(22), surface],
-          [inches(40), surface - inches(10)],
-        ],
+        ground: line([-inches(34), land], [inches(16), land], [inches(22), surface], [inches(40), surface - inches(10)]),
         front: flat(land, inches(26)),
         marks: [
           heightMark('overWater', 'Ground above water', { view: 'side', across: inches(13), from: surface, to: land, grows: 1 }),
