@@ -5,6 +5,7 @@ import { asksNow, likelyOutcome, oneChange, untouchedInARow, WHERE_MISSING } fro
 import { seenAsLevel } from '#core/check/seenAsLevel';
 import { countWord, movedSays, setsSay } from '#core/morning/headline';
 import { doingAt } from '#core/ahead/doing';
+import type { Verdict } from '#core/water/need';
 import { NO_REMEDY } from '#core/water/remedy';
 import type { DeviceState } from '#core/water/state';
 import { setTypeOf } from '#core/sets/catalogue';
@@ -106,22 +107,30 @@ const read = (before: number, last: number) => ({
   to: { at: new Date('2026-11-25T11:10:00Z'), level: inches(last), bound: 'exact' as const },
 });
 
+const stood = (...verdicts: Verdict[]) => setsSay(verdicts.map((verdict) => ({ verdict })));
+
 describe('what stands over the rounds', () => {
   it('the water that moved most, from which reading to which, and how the sets stand', () => {
     const moved = movedSays(
       [
-        { name: 'Header Pond', change: read(42.5, 33.25), frame: { ...US, zero: { pond: inches(2), tail: 0 } } },
-        { name: 'Race', change: read(20, 22), frame: US },
+        { name: 'Header Pond', change: read(42.5, 33.25), read: MORNING, frame: { ...US, zero: { pond: inches(2), tail: 0 } } },
+        { name: 'Race', change: read(20, 22), read: MORNING, frame: US },
       ],
       MORNING,
     );
     assert.equal(moved, 'Header Pond fell 9¼ in since yesterday 4:45 pm, 40½ in to 31¼ in.');
-    assert.equal(setsSay(['outOfWater', 'outOfWater', 'nearEdge', 'fine']), 'Two sets not working, one near the limit.');
+    assert.equal(stood('outOfWater', 'outOfWater', 'nearEdge', 'fine'), 'Two sets not working, one near the limit.');
   });
   it('does not say that water held which nobody read', () => {
-    const race = { name: 'Race', change: null, frame: US };
+    const race = { name: 'Race', change: null, read: new Date('2026-11-25T11:00:00Z'), frame: US };
     assert.equal(movedSays([race], MORNING), 'No earlier reading to compare.');
-    assert.equal(setsSay(['unknown']), 'One without a reading.');
+    assert.equal(movedSays([{ ...race, read: null }], MORNING), 'No water was read yet.');
+    assert.equal(
+      movedSays([{ ...race, read: new Date('2026-11-24T10:22:00Z') }], MORNING),
+      'Not read since yesterday 10:22 am.',
+      'two readings there may be, both old: none of them tells of this night',
+    );
+    assert.equal(stood('unknown'), 'One without a reading.');
     assert.equal(
       movedSays(
         [
@@ -132,7 +141,8 @@ describe('what stands over the rounds', () => {
       ),
       'What was read held within an inch.',
     );
-    assert.deepEqual([setsSay(['fine']), setsSay([])], ['Every set is working.', 'No set is live.']);
+    assert.deepEqual([stood('fine'), stood()], ['Every set is working.', 'No set is live.']);
+    assert.equal(setsSay([{ verdict: 'fine' }, { verdict: 'fine', foretold: true }]), 'Every set is working, by the forecast.');
     assert.equal(countWord(40), '40');
   });
 });

@@ -45,6 +45,8 @@ export interface DeviceState {
   remedy: Remedy;
   /** to the nearest end of the band, m; negative outside it, null where there is none or the level is not known */
   spare: number | null;
+  /** no reading is young enough: it stands so by the forecast */
+  foretold?: true;
 }
 
 /** How near to a band's end is near: an inch, or a quarter of a narrower band. [practice] */
@@ -139,9 +141,11 @@ function old(own: Judged, level: number, band: Interval, { age, foretold }: Wate
   const ahead = foretold?.[axis];
   if (!ahead) return unread(own, level, `${read}. ${works}`, band);
   const said = `${read}; by the forecast ${levelText(ahead.low, frame, axis)} to ${levelText(ahead.high, frame, axis)} now. ${works}`;
-  return ahead.low >= band.min && ahead.high <= band.max
-    ? told(own, ahead.middle, band, 'fine', 'working, by the forecast', said)
-    : told(own, ahead.middle, band, 'perhaps', 'perhaps not working', `${said} Read the gauge.`);
+  const state =
+    ahead.low >= band.min && ahead.high <= band.max
+      ? told(own, ahead.middle, band, 'fine', 'working, by the forecast', said)
+      : told(own, ahead.middle, band, 'perhaps', 'perhaps not working', `${said} Read the gauge.`);
+  return { ...state, foretold: true };
 }
 
 /** The state with its distance from the nearest end of its band. */

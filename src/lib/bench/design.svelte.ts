@@ -13,6 +13,7 @@ import { parseNumber, printNumber } from '#core/sets/numberText';
 import { aimTexts } from '#core/sets/describe';
 import { filled, filledText, handsOf, lyingKnown } from '#core/sets/fills';
 import type { NumberKey } from '#core/sets/keys';
+import { bedOf } from '#core/stations/placed';
 import { layOut, placeOf, statesOf, usualDevices } from '#core/sets/standing';
 import type { System } from '#core/units/factors';
 import { offGauge } from '#core/units/frame';
@@ -223,6 +224,13 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const mark = design.marks.find((m) => m.key === key);
     return mark ? drawnLength(mark) : null;
   };
+  /** what follows from the bed where it is known, as the drawing shows it, whatever practice would be elsewhere */
+  const onItsBed = (key: string): number | null => {
+    const bed = bedOf(bench.station);
+    if (key === 'depth') return bed === null || levelNow === null || levelNow < bed ? null : levelNow - bed;
+    const shown = key === type.seen && (bed !== null || numbers.depth !== undefined || measuredHere.depth) ? drawn(key) : null;
+    return shown === null || Math.abs(shown - (numberSpec(type, key)?.default ?? Infinity)) < 0.003 ? null : shown;
+  };
   const origin = (key: string): string => {
     const spec = numberSpec(type, key);
     if (!spec) return '';
@@ -232,6 +240,8 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     if (known) return filledText(known, bench.frame);
     const ownArm = handsOf(type, bench.hands)[key as NumberKey];
     if (ownArm !== undefined) return `${printNumber(spec, ownArm, system)}, as you measured yourself`;
+    const there = onItsBed(key);
+    if (there !== null) return `${printNumber(spec, there, system)}, ${key === 'depth' ? 'the depth of this place' : 'as it stands on this bed'}`;
     if (spec.default === undefined) return 'not measured';
     return `${printNumber(spec, spec.default, system)}, ${originWord(spec.origin)}`;
   };

@@ -5,11 +5,12 @@ import { addDays, localDate } from '#core/time/localTime';
 import { sunOf } from '#core/time/sun';
 import { tonight } from '#core/weather/tonight';
 import { afterNight } from '#core/morning/afterNight';
-import { movedSays, setsSay } from '#core/morning/headline';
+import { LATELY, movedSays, setsSay } from '#core/morning/headline';
 import { GAUGE_HALF } from '#core/scene/bandGauge';
 import { levelText } from '#core/units/frame';
 import { printLength } from '#core/units/length';
 import { changeOf, type Change } from '#core/water/change';
+import { exactOf, type Reading } from '#core/water/series';
 import { loadSeason } from '$lib/server/season';
 import type { Season } from '#lib/season/season';
 import { roundRow } from '#lib/season/rounds';
@@ -25,8 +26,6 @@ import { decide, heldShown } from '$lib/server/held';
 import { undo } from '$lib/server/undo';
 import type { Actions, PageServerLoad } from './$types';
 
-/** A change is of this night while its last reading is not older. */
-const LATELY = 24 * 3_600_000;
 const DAY = 24 * 3_600_000;
 
 export const load: PageServerLoad = async ({ locals, url }) => {
@@ -43,13 +42,17 @@ export const load: PageServerLoad = async ({ locals, url }) => {
     id: w.id,
     name: w.name,
     change: changeAt(season, w.id, now),
+    read:
+      readingsOf(season, w.id)
+        .filter(({ at }) => at <= now)
+        .at(-1)?.at ?? null,
     frame: frameOf(season, w.id, system),
   }));
   const moving = movingOf(season, locals.now);
   const rows = live.map((view) => roundRow(season, view, moving, locals)).sort((a, b) => a.deadline.localeCompare(b.deadline));
   return {
     season: true as const,
-    sets: setsSay(rows.map((r) => r.state?.verdict ?? 'unknown')),
+    sets: setsSay(rows.map(({ state }) => ({ verdict: state?.verdict ?? 'unknown', foretold: state?.foretold }))),
     moved: live.length === 0 ? '' : movedSays(changes, now),
     due: {
       count: rows.length,
@@ -126,10 +129,15 @@ function weatherTonight(season: Season, { hours }: MovingAll, { now, who }: App.
   return tonight(hours, { now: now.getTime(), dusk: dusk.getTime(), dawn: dawn.getTime() }).map((f) => tell(f, who.person.system));
 }
 
+/** What was read on the pond gauge of a water, in the order of time. */
+function readingsOf(season: Season, water: string): readonly Reading[] {
+  const gauge = season.gauges.find((g) => g.water === water && g.surface === 'pond');
+  return exactOf(gauge ? (season.readings[gauge.id] ?? []) : []);
+}
+
 /** What the last two readings of a water say of the night; null when the last one is not of today's night. */
 function changeAt(season: Season, water: string, now: Date): Change | null {
-  const gauge = season.gauges.find((g) => g.water === water && g.surface === 'pond');
-  const change = gauge ? changeOf(season.readings[gauge.id] ?? [], now) : null;
+  const change = changeOf(readingsOf(season, water), now);
   return change && now.getTime() - change.to.at.getTime() < LATELY ? change : null;
 }
 

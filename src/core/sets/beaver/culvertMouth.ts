@@ -93,5 +93,6 @@ export const culvertMouth: SetType = {
         anchorStep(at, 'stake', 'Tie the cable to a stake on the bank, not to the culvert.'),
       ],
       'a foot before the mouth',
+      true,
     ),
 };

@@ -114,6 +114,7 @@ export const lodgeRun: SetType = {
         once('Tie the cable to its anchor; trap and stand wired together.'),
       ],
       'on the hard bottom in the deepest part',
+      at.choices.stand !== 'sticks',
     ),
 };
 

@@ -46,14 +46,14 @@ const downAndUp: Step = {
   caution: 'One that fires on the way down is let go, never caught.',
 };
 
-/** A body-grip on the bed of a run or mouth. @param before cleared and tied; @param where it stands */
-export function onTheBed(at: AtWork, before: Step[], where: string): Order[] {
+/** A body-grip on the bed of a run or mouth. @param before cleared and tied; @param where it stands; @param onStand a stand carries it, by which it can be held */
+export function onTheBed(at: AtWork, before: Step[], where: string, onStand = false): Order[] {
   const gap = small(at.size) ? '1 in' : '2½ in';
   return byDepth(
     at,
     [
       ...before,
-      setGrip(at, MOUNT),
+      setGrip(at, onStand ? MOUNT : ''),
       { do: `Stand it ${where}${at.fenced ? ', fences and stakes in' : ''}.` },
       feelSwing,
       hooksOff(at, STANDING),
@@ -62,10 +62,10 @@ export function onTheBed(at: AtWork, before: Step[], where: string): Order[] {
     [
       ...before,
       ...(at.fenced ? [{ do: `Fences in first, each ${gap} clear of the side arm; in a run too narrow for that only the far one.` }] : []),
-      setGrip(at, MOUNT),
+      setGrip(at, onStand ? MOUNT : ''),
       downAndUp,
       hooksOff(at, OVER_PLACE),
-      { do: `Lower it ${where} by the top of its stand, or by the coil ends as deep as the arm reaches.` },
+      { do: `Lower it by ${onStand ? 'the top of its stand, or by ' : ''}the coil ends as deep as the arm reaches; it stands ${where}.` },
       ...(at.fenced
         ? [{ do: 'Where the run is narrow the near fence is a stake so long that the hand stays above the water, outside the frame.' }]
         : []),
