@@ -1,3 +1,4 @@
+import { mostlyMeant } from '#core/planning/mostlyMeant';
 import { metOn, metText } from '#core/planning/met';
 import assert from 'node:assert/strict';
 import { describe, it } from 'node:test';
@@ -324,5 +325,13 @@ describe('what others used here (F54)', () => {
         kind,
       );
     }
+  });
+});
+
+describe('the animal that a plan begins with', () => {
+  it('is the one that most sets are meant for, and beaver on a line without a set', () => {
+    const meant = (...species: Species[]) => mostlyMeant(species.map((s) => ({ species: s })));
+    assert.deepEqual([meant(), meant('muskrat'), meant('mink', 'muskrat', 'mink')], ['beaver', 'muskrat', 'mink']);
+    assert.equal(meant('muskrat', 'beaver'), 'beaver', 'equals: the first of the list');
   });
 });

@@ -1,3 +1,4 @@
+import { sizeText } from '../devices/sizes';
 import { many } from '../units/many';
 import type { System } from '../units/factors';
 import { printLength, printLevel } from '../units/length';
@@ -25,7 +26,7 @@ const SAY: Say = {
   reading: ({ gauge, level, bound, source, note, clarity, doubt }, names, system) =>
     `${names[gauge] ?? 'Gauge'}: ${bound === 'atMost' ? 'at most ' : ''}${printLevel(level, system)}${source === 'simulated' ? ' (simulated)' : source === 'set' ? ' (a set as gauge)' : bound === 'crest' ? ` (a high-water mark${doubt ? `, give or take ${printLength(doubt, system)}` : ''})` : ''}${clarity === undefined || clarity === 'not looked' ? '' : `, ${clarity}`}${note ? `, ${note}` : ''}`,
   line: ({ name, season }) => `Line ${name}, season ${season}`,
-  device: ({ tag, size, condition }) => `Tag ${tag}, ${size}, ${condition}`,
+  device: ({ tag, class: kind, size, condition }) => `Tag ${tag}, ${sizeText(kind, size)}, ${condition}`,
   set: ({ number, name, type, state, opens }) => {
     const called = setTypeOf(type).name.toLowerCase();
     return `Set ${number} ${name}${called === name.toLowerCase() ? '' : `, ${called}`}: ${state}${opens ? ` for ${opens}` : ''}`;

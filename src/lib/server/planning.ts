@@ -22,6 +22,7 @@ import { learnedHere } from './colonies';
 import { db } from './database';
 import { grounds, intents } from './repositories/scouting';
 import { loadScouted, stationName } from './scouting';
+import { mostlyMeant } from '#core/planning/mostlyMeant';
 import { loadSeason } from './season';
 import type { Season } from '#lib/season/season';
 import { yieldsOf } from './yields';
@@ -39,8 +40,8 @@ export interface Asked {
   water: string | null;
 }
 
-/** What the plan is asked, out of the address; an absurd number falls back to its default. */
-export function askedOf(params: URLSearchParams, freeTraps: number): Asked {
+/** What the plan is asked, out of the address; an absurd number falls back to its default. @param usual the animal, where none is named */
+export function askedOf(params: URLSearchParams, freeTraps: number, usual: Species): Asked {
   const number = (name: string, otherwise: number, least = 0): number => {
     const value = Number(params.get(name));
     return params.get(name) && Number.isFinite(value) && value >= least && value <= 500 ? value : otherwise;
@@ -48,7 +49,7 @@ export function askedOf(params: URLSearchParams, freeTraps: number): Asked {
   const species = params.get('species') as Species;
   const days = params.getAll('day').filter((d) => (WEEKDAYS as readonly string[]).includes(d));
   return {
-    species: SPECIES.includes(species) ? species : 'beaver',
+    species: SPECIES.includes(species) ? species : usual,
     wanted: number('wanted', 6, 1),
     handled: number('handled', 3, 0.5),
     people: Math.round(number('people', 1, 1)),
@@ -171,7 +172,7 @@ export async function loadPlan(locals: App.Locals, params: URLSearchParams) {
     learnedHere(locals),
   ]);
   const free = season.shed.filter((d) => d.set === null && d.condition !== 'broken' && d.condition !== 'lost').length;
-  const asked = askedOf(params, free);
+  const asked = askedOf(params, free, mostlyMeant(season.views));
   const { species } = asked;
   const { today, setting, back, until, light, nights } = daysOf(season, asked.days, locals.now);
   const own = yields.filter((y) => y.species === species);
