@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { many } from '#core/units/many';
   import Scroller from '$lib/ui/Scroller.svelte';
   import { measuredSentence, pointsOf } from '#core/ground/points';
   import type { Shape } from '#core/record/scouting';
@@ -26,7 +27,9 @@
 </script>
 
 <details class="my-3">
-  <summary class="font-bold cursor-pointer">The same as a table: {stations.length} locations, {ground.length} pieces of ground</summary>
+  <summary class="font-bold cursor-pointer"
+    >The same as a table: {many(stations.length, 'location')}, {many(ground.length, 'piece of ground', 'pieces of ground')}</summary
+  >
   <div class="overflow-x-auto">
     <Scroller label="Ground"
       ><table class="plain-table mt-2">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { many } from '#core/units/many';
   interface Water {
     id: string;
     name: string;
@@ -42,7 +43,7 @@
           <li>
             <a class="link font-bold" href="/waters/{water.id}">{water.name}</a> <span class="quiet">{water.kind}, {water.level}</span><br
             />
-            {water.stations} locations, {water.live} live{#if water.out > 0}, <b class="out"
+            {many(water.stations, 'location')}, {water.live} live{#if water.out > 0}, <b class="out"
                 >{water.out} out of {water.out === 1 ? 'its' : 'their'} band</b
               >{/if}
             <span class="quiet">{water.upwind}</span>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { many } from '#core/units/many';
   import { amountText } from '#core/gear/amount';
   import PrintButton from '$lib/ui/PrintButton.svelte';
   import { printWeight } from '#core/units/weight';
@@ -119,8 +120,8 @@
         </p>
       {/each}
       <p class="quiet">
-        {data.spares.length > 0 ? 'Enough' : 'No spare is needed'} on nine runs of ten: of {data.worn.looks} looks of yours {data.worn.lost} found
-        one to replace.
+        {data.spares.length > 0 ? 'Enough' : 'No spare is needed'} on nine runs of ten: of {many(data.worn.looks, 'look')} of yours {data
+          .worn.lost} found one to replace.
       </p>
     {/if}
     {#if data.more.length > 0 && data.count > 0}

@@ -35,8 +35,8 @@
   <h1>Forecast accuracy</h1>
   <p class="answer">{data.sentence}</p>
   <p class="quiet">
-    {data.kept} forecasts are kept, each from a reading on. 8 in 10 readings should land in the shaded range. Limits after Clopper and Pearson
-    (1934), as if each reading told by itself.
+    {data.kept === 1 ? '1 forecast is kept' : `${data.kept} forecasts are kept`}, each from a reading on. 8 in 10 readings should land in
+    the shaded range. Limits after Clopper and Pearson (1934), as if each reading told by itself.
   </p>
   {@render table(data.whole)}
   {#each data.gauges as g (g.id)}
