@@ -3,7 +3,7 @@ import { formIn } from '$lib/server/form';
 import { addressOf } from '$lib/server/door/caller';
 import { ownerOfCode } from '$lib/server/door/codes';
 import { begin } from '$lib/server/door/session';
-import { isTooOften, missed, TOO_OFTEN } from '$lib/server/door/throttle';
+import { begins, TOO_OFTEN } from '$lib/server/door/throttle';
 import { field } from '$lib/server/door/field';
 import { plainPage } from '$lib/server/plainPage';
 import type { RequestHandler } from './$types';
@@ -29,13 +29,11 @@ export const POST: RequestHandler = async (event) => {
   const form = await formIn(request);
   const typed = String(form.get('code') ?? '').slice(0, 60);
   const address = addressOf(event);
-  const trier = { login: `code ${address}`, address };
-  if (await isTooOften(trier, locals.now)) return page(403, TOO_OFTEN, typed);
+  const right = await begins({ login: `code ${address}`, address }, locals.now);
+  if (!right) return page(403, TOO_OFTEN, typed);
   const owner = await ownerOfCode(typed, locals.now);
-  if (!owner) {
-    await missed(trier, locals.now);
-    return page(403, 'That code is wrong, was used, or is too old. Have a new one shown at the machine, under People.', typed);
-  }
+  if (!owner) return page(403, 'That code is wrong, was used, or is too old. Have a new one shown at the machine, under People.', typed);
+  await right();
   await begin(owner, String(form.get('name') ?? ''), { how: 'paired', now: locals.now, cookies, url });
   redirect(303, '/');
 };

@@ -1,7 +1,7 @@
 import { db } from '../database';
 import { accountNamed, accountRecovered, endDevicesOf, putSignIn, type Account, type Owned } from '../repositories/door';
 import { faultOf, isRight, keptAs } from './passphrase';
-import { isTooOften, missed, TOO_OFTEN, type Trier } from './throttle';
+import { begins, TOO_OFTEN } from './throttle';
 import { hashOf, newRecovery } from './tokens';
 
 const WRONG = 'That name and passphrase do not go together. Nothing was changed.';
@@ -13,12 +13,12 @@ export async function signedIn(
   address: string,
   now: Date,
 ): Promise<{ account: Account } | { sentence: string }> {
-  const trier: Trier = { login, address };
-  if (await isTooOften(trier, now)) return { sentence: TOO_OFTEN };
+  const right = await begins({ login, address }, now);
+  if (!right) return { sentence: TOO_OFTEN };
   const account = await accountNamed(db(), login);
-  if ((await isRight(account?.passphrase, passphrase)) && account) return { account };
-  await missed(trier, now);
-  return { sentence: WRONG };
+  if (!(await isRight(account?.passphrase, passphrase)) || !account) return { sentence: WRONG };
+  await right();
+  return { account };
 }
 
 const NAME = /^[\p{L}\p{N}][\p{L}\p{N} ._@-]{1,59}$/u;
@@ -60,13 +60,11 @@ export async function recovered(
   address: string,
   now: Date,
 ): Promise<{ account: Account; recovery: string } | { sentence: string }> {
-  const trier: Trier = { login, address };
-  if (await isTooOften(trier, now)) return { sentence: TOO_OFTEN };
+  const right = await begins({ login, address }, now);
+  if (!right) return { sentence: TOO_OFTEN };
   const account = await accountRecovered(db(), login, hashOf(code.trim().toUpperCase()));
-  if (!account) {
-    await missed(trier, now);
-    return { sentence: 'That name and code do not go together. Nothing was changed.' };
-  }
+  if (!account) return { sentence: 'That name and code do not go together. Nothing was changed.' };
+  await right();
   const fault = faultsOf(account.login, passphrase).passphrase;
   if (fault) return { sentence: fault };
   return { account, recovery: await keepSignIn(account, account.login, passphrase, { now }) };

@@ -1,5 +1,5 @@
 import { db } from '../database';
-import { missesSince, noteMiss } from '../repositories/door';
+import { forgetTry, noteTry } from '../repositories/door';
 
 /** So many misses within so long, under one name or from one address, and nothing is looked at until it is over. Kept in the record, for all servers. */
 const WITHIN = 10 * 60_000;
@@ -15,9 +15,15 @@ export interface Trier {
 
 const plain = ({ login, address }: Trier): Trier => ({ login: login.toLowerCase().slice(0, 80), address });
 
-export async function isTooOften(trier: Trier, now: Date): Promise<boolean> {
-  const { login, address } = await missesSince(db(), new Date(now.getTime() - WITHIN), plain(trier));
-  return login >= MOST.login || address >= MOST.address;
+/**
+ * Begins a try. It stands as a miss from then on, before anything is looked at, so that of many at once no more than the others are answered.
+ *
+ * @returns what takes it back when it was right; null where there were too many: nothing is to be looked at
+ */
+export async function begins(trier: Trier, now: Date): Promise<(() => Promise<unknown>) | null> {
+  const { id, login, address } = await noteTry(db(), { at: now, ...plain(trier) }, new Date(now.getTime() - WITHIN));
+  const takeBack = () => forgetTry(db(), id);
+  if (login <= MOST.login && address <= MOST.address) return takeBack;
+  await takeBack();
+  return null;
 }
-
-export const missed = (trier: Trier, at: Date): Promise<unknown> => noteMiss(db(), { at, ...plain(trier) });

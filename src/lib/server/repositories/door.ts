@@ -28,17 +28,25 @@ const SEEN_EVERY = 5 * 60_000;
 export const keepCode = (db: Knex, code: { hash: string; crew_id: string; person_id: string; expires_at: Date }): Promise<unknown> =>
   db('pairing_code').insert(code);
 
-/** How often the door was tried in vain since a moment: under a name, and from an address. What is older is forgotten. */
-export async function missesSince(db: Knex, since: Date, { login, address }: { login: string; address: string }) {
-  await db('door_miss').where('at', '<', since).delete();
-  const [found] = (await db('door_miss').select(
-    db.raw('count(*) filter (where login = ?)::int as login', [login]),
-    db.raw('count(*) filter (where address = ?)::int as address', [address]),
-  )) as { login: number; address: number }[];
-  return found ?? { login: 0, address: 0 };
+export interface Try {
+  at: Date;
+  login: string;
+  address: string;
 }
 
-export const noteMiss = (db: Knex, miss: { at: Date; login: string; address: string }): Promise<unknown> => db('door_miss').insert(miss);
+/** Notes a try and counts those since a moment, itself among them: of many at once none counts before it is noted. */
+export async function noteTry(db: Knex, tried: Try, since: Date): Promise<{ id: string; login: number; address: number }> {
+  await db('door_miss').where('at', '<', since).delete();
+  const [noted] = await db('door_miss').insert(tried).returning<{ id: string }[]>('id');
+  const [found] = (await db('door_miss').select(
+    db.raw('count(*) filter (where login = ?)::int as login', [tried.login]),
+    db.raw('count(*) filter (where address = ?)::int as address', [tried.address]),
+  )) as { login: number; address: number }[];
+  if (!noted || !found) throw new Error('a try was not noted');
+  return { ...noted, ...found };
+}
+
+export const forgetTry = (db: Knex, id: string): Promise<unknown> => db('door_miss').where({ id }).delete();
 
 /** Uses up a code: of two who send it at once one gets it. @returns whose it was; null when it is wrong, used or too old */
 export async function useCode(db: Knex, hash: string, now: Date): Promise<{ crew_id: string; person_id: string } | null> {
