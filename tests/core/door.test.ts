@@ -45,6 +45,10 @@ describe('what a role may write', () => {
   it('a helper a check with what belongs to it, and no correction of anything', () => {
     assert.equal(whyNot('helper', [check, reading]), null);
     assert.match(whyNot('helper', [reading]) ?? '', /writes checks/);
+    for (const kind of ['person', 'rulebook', 'crew', 'sign'])
+      assert.match(whyNot('helper', [check, { kind, corrects: false, own: true }]) ?? '', /writes checks/, `${kind} beside a check`);
+    assert.equal(whyNot('helper', [{ kind: 'person', corrects: false, own: true }]), null);
+    assert.match(whyNot('helper', [{ kind: 'person', corrects: false, own: false }]) ?? '', /writes checks/, 'another’s settings');
     assert.match(whyNot('helper', [check, { kind: 'check', corrects: true }]) ?? '', /corrects nothing/);
   });
   it('is never more for a lesser role', () => {

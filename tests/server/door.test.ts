@@ -163,24 +163,31 @@ describe('a role', () => {
     assert.match(undone.text, /A helper corrects nothing/);
     assert.equal((await far('/people/door?/invite', { cookie, form: { entry: uuid(), role: 'owner' } })).status, 403);
   });
-  it('helper: what a phone of his sends beside checks waits for the crew to decide', async () => {
+  it('helper: what a phone of his sends beside checks waits for the crew to decide, the settings of another too', async () => {
     const cookie = await letIn('Corin Vale', 'helper');
-    const [old] = await rows('entry', { kind: 'sign' });
-    const id = v7();
-    const body = { ...(old?.body as object), id: v7() };
-    const sent = {
-      version: 2,
-      forms: [[{ id, kind: 'sign', occurredAt: '2026-11-25T11:00:00.000Z', by: people['Corin Vale'], body }]],
-    };
-    const answer = await fetch(`${program.base}/field/outbox`, {
-      method: 'POST',
-      body: JSON.stringify(sent),
-      headers: { 'content-type': 'application/json', 'x-forwarded-for': '192.168.1.20', cookie },
-    });
-    assert.equal(answer.status, 200, await answer.clone().text());
-    const { answers } = (await answer.json()) as { answers: { fate: string; reason: string }[] };
-    assert.deepEqual([answers[0]?.fate, answers[0]?.reason], ['held', 'A helper writes checks: this is for the one whose line it is.']);
-    assert.equal((await rows('entry', { id })).length, 0);
+    const [sign] = await rows('entry', { kind: 'sign' });
+    const persons = await rows('entry', { kind: 'person' });
+    const settings = (whose: (id: unknown) => boolean) => persons.find(({ body }) => whose((body as { id: string }).id))?.body as object;
+    for (const [kind, body] of [
+      ['sign', { ...(sign?.body as object), id: v7() }],
+      ['person', settings((id) => id !== people['Corin Vale'])],
+    ] as const) {
+      const id = v7();
+      const form = [{ id, kind, occurredAt: '2026-11-25T11:00:00.000Z', by: people['Corin Vale'], body }];
+      const answer = await fetch(`${program.base}/field/outbox`, {
+        method: 'POST',
+        body: JSON.stringify({ version: 2, forms: [form] }),
+        headers: { 'content-type': 'application/json', 'x-forwarded-for': '192.168.1.20', cookie },
+      });
+      assert.equal(answer.status, 200, await answer.clone().text());
+      const { answers } = (await answer.json()) as { answers: { fate: string; reason: string }[] };
+      assert.deepEqual(
+        [answers[0]?.fate, answers[0]?.reason],
+        ['held', 'A helper writes checks: this is for the one whose line it is.'],
+        kind,
+      );
+      assert.equal((await rows('entry', { id })).length, 0);
+    }
   });
   it('client: reads the water that is shared with him, without places, and nothing else of the line exists', async () => {
     const waters = await rows('water');

@@ -31,19 +31,27 @@ const pooled = (url: string, options: string, searchPath: string[], pool: Knex.P
 export const connect = (url: string, searchPath: string[] = ['public']): Knex => pooled(url, `${PLANS} -c zaprud.all=on`, searchPath);
 
 /** For whom a statement is asked: a crew, or the door, which tells whose crew a caller is of. */
-type Standing = { crew: string; role: Role } | 'door';
+type Standing = Whom | 'door';
+
+/** A crew, what the one may do who asks, and who that is, where a device was let in for somebody. */
+export interface Whom {
+  crew: string;
+  role: Role;
+  person?: string | undefined;
+}
+
 const standing = new AsyncLocalStorage<Standing>();
 
 /** Does a piece of work in which the database shows the rows of one crew, and takes no others. A statement goes out when it is awaited: here. */
-export const inCrew = <T>({ crew, role }: { crew: string; role: Role }, work: () => T | Promise<T>): Promise<T> =>
-  standing.run({ crew, role }, async () => await work());
+export const inCrew = <T>({ crew, role, person }: Whom, work: () => T | Promise<T>): Promise<T> =>
+  standing.run({ crew, role, person }, async () => await work());
 /** Does what comes before a crew is known: the database shows what opens the door, and nothing of any record. */
 export const atDoor = <T>(work: () => T | Promise<T>): Promise<T> => standing.run('door', async () => await work());
 
-/** What the one may do for whom work is done just now; null where a tool works for nobody. */
-export function roleNow(): Role | null {
+/** For whom work is done just now; null where a tool works for nobody. */
+export function whomNow(): Whom | null {
   const whom = standing.getStore();
-  return typeof whom === 'object' ? whom.role : null;
+  return typeof whom === 'object' ? whom : null;
 }
 
 /** A page's statement may take so long, ms: longer, and it is ended. */

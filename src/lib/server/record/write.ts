@@ -7,7 +7,7 @@ import { BODY_VERSION, KIND_WORDS, SCHEMAS, WITHDRAWABLE, type Body, type Kind }
 import type { NewEntry, Withdrawal } from '#core/record/entry';
 import { whyNot, type Asked } from '#core/door/roles';
 import { now } from '../clock';
-import { roleNow } from '../database';
+import { whomNow } from '../database';
 import { pastOf, type Entry } from '../repositories/entries';
 import { apply } from './apply';
 import { hold, touchedBy } from './locks';
@@ -44,8 +44,8 @@ export async function record(db: Knex, ...entries: (NewEntry | Withdrawal)[]): P
 async function writeAll(trx: Knex, entries: (NewEntry | Withdrawal)[]): Promise<Written> {
   const [first] = entries;
   if (!first) return 'again';
-  const role = roleNow();
-  const not = role && whyNot(role, entries.map(asked));
+  const whom = whomNow();
+  const not = whom && whyNot(whom.role, entries.map(askedBy(whom.person)));
   if (not) throw new Refusal({ form: not });
   const targets = await targetsOf(trx, first.crew, entries);
   const things = entries.flatMap((entry) => {
@@ -62,8 +62,12 @@ async function writeAll(trx: Knex, entries: (NewEntry | Withdrawal)[]): Promise<
   return written;
 }
 
-const asked = (entry: NewEntry | Withdrawal): Asked =>
-  'withdraws' in entry ? { kind: '', corrects: true } : { kind: entry.kind, corrects: Boolean(entry.corrects) };
+const askedBy =
+  (person: string | undefined) =>
+  (entry: NewEntry | Withdrawal): Asked =>
+    'withdraws' in entry
+      ? { kind: '', corrects: true }
+      : { kind: entry.kind, corrects: Boolean(entry.corrects), own: person !== undefined && entry.body.id === person };
 
 /** What is to be withdrawn: an entry never changes, so it can be read before anything is held. */
 async function targetsOf(trx: Knex, crew: string, entries: (NewEntry | Withdrawal)[]): Promise<Map<string, Entry>> {
