@@ -53,8 +53,8 @@ test('a newcomer’s first half hour: what is measured is used, and every figure
     await open(page, `${program.base}/bench`);
     await page.getByRole('button', { name: 'To the bench' }).click();
     await expect(page.getByText('14 in, measured here Nov 25')).toBeVisible();
-    await expect(page.getByText('20 in, the depth of this place')).toBeVisible();
-    await expect(page.getByText('9 in, as it stands on this bed')).toBeVisible();
+    await expect(page.getByText('20 in, depth here')).toBeVisible();
+    await expect(page.getByText('9 in, on this bed')).toBeVisible();
     await page.getByLabel('State').selectOption('live');
     // 20 in of water, 1 in of stand, a frame of 10 in: 9 in stay over it
     await page.getByLabel('Top of the jaws below water').fill('9 in');

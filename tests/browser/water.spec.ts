@@ -41,7 +41,7 @@ test('tomorrow’s sets, from a reading to a changed set: the night is played, t
   expect(lower).not.toBe('');
   await flume.getByRole('link', { name: '22 flume gap' }).click();
   await page.getByLabel('Level on the gauge now').fill('32 in');
-  await page.getByLabel('Lowest point below water').fill('10 in');
+  await page.getByRole('textbox', { name: 'Lowest point below water' }).fill('10 in');
   await page.getByLabel('Depth of the channel').fill('13 in');
   for (const box of await page.getByRole('checkbox').all()) await box.check();
   await page.getByRole('button', { name: 'Save the changes' }).click();

@@ -241,8 +241,7 @@ export function benchDesign(bench: BenchData, kept: () => Kept | null, system: S
     const ownArm = handsOf(type, bench.hands)[key as NumberKey];
     if (ownArm !== undefined) return `${printNumber(spec, ownArm, system)}, as you measured yourself`;
     const there = onItsBed(key);
-    if (there !== null)
-      return `${printNumber(spec, there, system)}, ${key === 'depth' ? 'the depth of this place' : 'as it stands on this bed'}`;
+    if (there !== null) return `${printNumber(spec, there, system)}, ${key === 'depth' ? 'depth here' : 'on this bed'}`;
     if (spec.default === undefined) return 'not measured';
     return `${printNumber(spec, spec.default, system)}, ${originWord(spec.origin)}`;
   };

@@ -16,9 +16,10 @@ import { onBank } from '../pieces/block';
 import { upright } from '../pieces/guides';
 import { hangs } from '../pieces/stands';
 
+const { loop, share, lowestUnder, pushIn, tail } = loopNumbers(10, 2 / 3);
 const numbers = {
-  ...loopNumbers(10, 2 / 3),
-  depth: here(depthHere('Depth of the channel', 'water over the bed'), 'depth'),
+  ...{ loop, share, lowestUnder, pushIn, tail },
+  depth: here(depthHere('Depth of the channel', ''), 'depth'),
   ceiling: here(measured('Ceiling above water', 'only for a roofed passage', [0, 119], -1), 'ceiling'),
   driven: DRIVEN,
 } satisfies Numbers;
