@@ -37,7 +37,7 @@ export const loopNumbers = (
     max: 1,
     origin: 'practice',
   },
-  lowestUnder: measured('Lowest point below water', 'instead of the share, as seen: 0 is at the surface', [-20, 40], 1),
+  lowestUnder: measured('Lowest point below water', 'instead of the share: 0 at the surface', [-20, 40], 1),
   pushIn: practised('Support pushed in', 'into the bed', 10, [0, 40]),
   tail: practised('Tail and extension', 'lock to anchor', 84, [12, 240]),
   loopCable: measured('Loop cable at hand', 'if it is cut already', [12, 120]),
