@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
+import { redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import { stringify } from 'devalue';
 import { now } from '$lib/server/clock';
 import { isId } from '#lib/form/newId';
@@ -9,8 +9,11 @@ import { DOORS, isOpenTo } from '$lib/server/door/rooms';
 import { plainPage, sendAgainPage } from '$lib/server/plainPage';
 import { probe } from '$lib/server/ready';
 import { whoIs } from '$lib/server/repositories/places';
+import { startWork } from '$lib/server/work';
 import { whoOf } from '#lib/season/who';
 import { themeOf } from '$lib/ui/theme';
+
+export const init: ServerInit = () => startWork();
 
 /** Who works, from the cookie; an empty record leads to its first page. While PostgreSQL is away every form keeps what was typed. */
 export const handle: Handle = async ({ event, resolve }) => {

@@ -124,6 +124,10 @@ async function standFor(connection: Raw, whom: Standing | undefined): Promise<vo
   connection.standsFor = `${crew} ${door}`;
 }
 
+/** From here on a transaction that was begun at the door works inside one crew, until it ends. */
+export const standInside = (trx: Knex, crew: string): Promise<unknown> =>
+  trx.raw(`select set_config('zaprud.crew', ?, true), set_config('zaprud.door', '', true)`, [crew]);
+
 const statements = new Map<string, string>();
 
 /**

@@ -44,6 +44,8 @@ export async function erase(db: Knex, { crew, person }: { crew: string; person: 
     await trx.raw('alter table entry enable trigger entry_is_kept');
     for (const table of ['shared_water', 'passkey', 'account', 'pairing_code', 'paired_device'])
       await trx(table).where({ crew_id: crew, person_id: person }).delete();
+    // copies that wait to be fetched hold the name too
+    await trx('job').where({ crew_id: crew }).delete();
     await replay(trx);
   });
   const { rows } = await db.raw<{ rows: { kind: string; count: number }[] }>(

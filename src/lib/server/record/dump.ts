@@ -36,23 +36,34 @@ export const digestOf = async (db: Knex): Promise<string> =>
 
 const CHUNK = 500;
 
-async function* rowsOf(trx: Knex, table: Table, crew: string | null): AsyncGenerator<string> {
+/** Lines of a table in their order, after the one whose key is named. @returns them, and the key of the last */
+export async function linesAfter(
+  trx: Knex,
+  { table, crew, after, most }: { table: Table; crew: string | null; after: string | null; most: number },
+): Promise<{ lines: string[]; last: string | null }> {
   const key = table === 'entry' ? 'seq' : 'id';
+  const query = trx
+    .from(table)
+    .select(trx.raw('to_jsonb(??.*)::text as row, ??::text as key', [table, key]))
+    .orderBy(key)
+    .limit(most);
+  if (crew) query.where('crew_id', crew);
+  if (after !== null) query.where(key, '>', after);
+  const rows: { row: string; key: string }[] = await query;
+  return { lines: rows.map(({ row }) => `{"${table}":${row}}`), last: rows.at(-1)?.key ?? null };
+}
+
+async function* rowsOf(trx: Knex, table: Table, crew: string | null): AsyncGenerator<string> {
   let after: string | null = null;
   for (;;) {
-    const query = trx
-      .from(table)
-      .select(trx.raw('to_jsonb(??.*)::text as row, ??::text as key', [table, key]))
-      .orderBy(key)
-      .limit(CHUNK);
-    if (crew) query.where('crew_id', crew);
-    if (after !== null) query.where(key, '>', after);
-    const rows: { row: string; key: string }[] = await query;
-    for (const { row } of rows) yield `{"${table}":${row}}`;
-    if (rows.length < CHUNK) return;
-    after = rows.at(-1)?.key ?? null;
+    const { lines, last } = await linesAfter(trx, { table, crew, after, most: CHUNK });
+    yield* lines;
+    if (lines.length < CHUNK) return;
+    after = last;
   }
 }
+
+export const endOf = (lines: number, sha256: string): string => `${JSON.stringify({ end: { lines, sha256 } })}\n`;
 
 /** Every line of a copy: what it is, the entries in their order, what stands beside them, and an end by which a reader knows that it is whole. */
 async function* linesOf(trx: Knex, head: Head, crew: string | null): AsyncGenerator<string> {
@@ -65,10 +76,11 @@ async function* linesOf(trx: Knex, head: Head, crew: string | null): AsyncGenera
   };
   yield line(JSON.stringify(head));
   for (const table of ['entry', ...BESIDE] as const) for await (const row of rowsOf(trx, table, crew)) yield line(row);
-  yield `${JSON.stringify({ end: { lines: count, sha256: hash.digest('hex') } })}\n`;
+  yield endOf(count, hash.digest('hex'));
 }
 
-async function headOf(trx: Knex, crew: string | null): Promise<Head> {
+/** The first line of a copy: of one crew, or of all. */
+export async function headOf(trx: Knex, crew: string | null): Promise<Head> {
   const crews: { id: string; name: string }[] = await trx('crew')
     .select('id', 'name')
     .modify((q) => (crew ? q.where('id', crew) : q))
