@@ -8,6 +8,7 @@ import { callerOf, type Caller } from '$lib/server/door/caller';
 import { DOORS, isOpenTo } from '$lib/server/door/rooms';
 import { plainPage, sendAgainPage } from '$lib/server/plainPage';
 import { probe } from '$lib/server/ready';
+import { isReadAlong, letReplicaRest, replicaHolds } from '$lib/server/replica';
 import { whoIs } from '$lib/server/repositories/places';
 import { startWork } from '$lib/server/work';
 import { whoOf } from '#lib/season/who';
@@ -29,12 +30,14 @@ export const handle: Handle = async ({ event, resolve }) => {
     const caller = await atDoor(() => callerOf(event, event.locals.now));
     if (caller.from === 'nowhere' || DOORS.includes(event.url.pathname))
       return guarded(await atDoor(() => outside(event, send)), event.url);
-    const response = await inCrew(caller, () => inside(event, caller, send));
+    const onReplica = isReadAlong(event) && (await replicaHolds());
+    const response = await inCrew({ ...caller, onReplica }, () => inside(event, caller, send));
     const isAwayNow = event.locals.isAway && response.status >= 500;
     if (isAwayNow && typed) return await keepTyped(event, typed);
     return guarded(isAwayNow ? new Response(response.body, { status: 503, headers: response.headers }) : response, event.url);
   } catch (error) {
     if (!isAway(error)) throw error;
+    letReplicaRest();
     logAway(event);
     if (typed) return keepTyped(event, typed);
     if (event.isDataRequest) return awayAsData();
@@ -128,6 +131,7 @@ export const handleError: HandleServerError = ({ error, event, status, message }
   if (status === 413) return { message: 'That is more than Zaprud takes at once.' };
   if (isAway(error)) {
     event.locals.isAway = true;
+    letReplicaRest();
     logAway(event);
     return { message: AWAY_SENTENCE };
   }

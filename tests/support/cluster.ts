@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { chownSync, chmodSync, mkdtempSync, readdirSync, readFileSync, rmSync, existsSync } from 'node:fs';
+import { chownSync, chmodSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, existsSync } from 'node:fs';
 import { connect } from '#server/database';
 
 const asRoot = process.getuid?.() === 0;
@@ -40,6 +40,13 @@ function mounted(folder: string, megabytes: number): boolean {
   }
 }
 
+/** Gives a folder to whoever PostgreSQL runs as, and to nobody else. */
+function own(folder: string): void {
+  const number = (flag: string): number => Number(execFileSync('id', [flag, 'postgres'], { encoding: 'utf8' }));
+  if (asRoot) chownSync(folder, number('-u'), number('-g'));
+  chmodSync(folder, 0o700);
+}
+
 /**
  * A PostgreSQL of the tests' own, on a socket only, in a folder of its own.
  *
@@ -48,26 +55,16 @@ function mounted(folder: string, megabytes: number): boolean {
 export function startCluster(disk = 0) {
   const folder = mkdtempSync('/tmp/zp');
   const hasDisk = disk > 0 && mounted(folder, disk);
-  if (asRoot) {
-    const number = (flag: string): number => Number(execFileSync('id', [flag, 'postgres'], { encoding: 'utf8' }));
-    chownSync(folder, number('-u'), number('-g'));
-  }
-  chmodSync(folder, 0o700);
+  own(folder);
   const data = `${folder}/pg`;
   run('initdb', '-D', data, '-U', 'zaprud', '-E', 'UTF8', '--locale=C.UTF-8', '--auth=trust');
-  const start = () =>
-    run(
-      'pg_ctl',
-      '-D',
-      data,
-      '-l',
-      `${folder}/log`,
-      '-w',
-      '-o',
-      `-c listen_addresses= -c unix_socket_directories=${folder} -c fsync=off -c full_page_writes=off`,
-      'start',
-    );
+  const begin = (at: string, socket: string) => {
+    const settings = `-c listen_addresses= -c unix_socket_directories=${socket} -c fsync=off -c full_page_writes=off`;
+    return run('pg_ctl', '-D', at, '-l', `${at}.log`, '-w', '-o', settings, 'start');
+  };
+  const start = () => begin(data, folder);
   const stop = () => run('pg_ctl', '-D', data, '-m', 'fast', '-w', 'stop');
+  const followers: string[] = [];
   start();
   return {
     folder,
@@ -78,12 +75,24 @@ export function startCluster(disk = 0) {
     pid: (): number => Number(readFileSync(`${data}/postmaster.pid`, 'utf8').split('\n')[0]),
     /** An empty database of its own, as a URL. */
     database: (): Promise<string> => databaseIn(folder),
+    /** A replica that follows it by streaming, with all its databases. @param nth names it */
+    follow(nth = 1): { url: (of: string) => string; stop: () => void } {
+      const at = `${folder}/r${nth}`;
+      const socket = `${folder}/s${nth}`;
+      run('pg_basebackup', '-D', at, '-h', folder, '-U', 'zaprud', '-X', 'stream', '-c', 'fast', '-R');
+      mkdirSync(socket);
+      own(socket);
+      begin(at, socket);
+      followers.push(at);
+      return { url: (of) => of.replace(folder, socket), stop: () => void run('pg_ctl', '-D', at, '-m', 'fast', '-w', 'stop') };
+    },
     remove(): void {
-      try {
-        run('pg_ctl', '-D', data, '-m', 'immediate', '-w', 'stop');
-      } catch {
-        // it was stopped already
-      }
+      for (const at of [...followers, data])
+        try {
+          run('pg_ctl', '-D', at, '-m', 'immediate', '-w', 'stop');
+        } catch {
+          // it was stopped already
+        }
       if (hasDisk) execFileSync('umount', ['-l', folder], { stdio: 'ignore' });
       rmSync(folder, { recursive: true, force: true });
     },

@@ -22,7 +22,7 @@ export function freePort(): Promise<number> {
 }
 
 /** A record in a database: migrated, and with the demo where it is wanted. */
-async function fill(url: string, demo: boolean): Promise<string> {
+export async function fill(url: string, demo: boolean): Promise<string> {
   const db = connect(url);
   await migrate(db);
   if (demo) await loadDemo(db, new Date(NOW));
@@ -74,11 +74,19 @@ const ended = (child: ChildProcess): Promise<void> =>
     child.kill('SIGTERM');
   });
 
+interface Wanted {
+  demo: boolean;
+  own?: boolean;
+  env?: Record<string, string>;
+  /** a record that is there already, as a URL */
+  at?: string;
+}
+
 /** The built program with the demo or an empty record, on a copy of the shared records, or where there are none (or `own` is wanted) on a cluster of its own. */
-export async function startProgram({ demo, own = false, env = {} }: { demo: boolean; own?: boolean; env?: Record<string, string> }) {
+export async function startProgram({ demo, own = false, env = {}, at }: Wanted) {
   const shared = own ? undefined : process.env[SHARED];
-  const cluster: Cluster | null = shared ? null : startCluster();
-  const url = shared ? await databaseIn(shared, recordOf(demo)) : await fill(await (cluster as Cluster).database(), demo);
+  const cluster: Cluster | null = shared || at ? null : startCluster();
+  const url = at ?? (shared ? await databaseIn(shared, recordOf(demo)) : await fill(await (cluster as Cluster).database(), demo));
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const children: ChildProcess[] = [];

@@ -38,13 +38,15 @@ export interface Whom {
   crew: string;
   role: Role;
   person?: string | undefined;
+  /** nothing is written, and the copy that follows the record holds what is asked for */
+  onReplica?: boolean;
 }
 
 const standing = new AsyncLocalStorage<Standing>();
 
 /** Does a piece of work in which the database shows the rows of one crew, and takes no others. A statement goes out when it is awaited: here. */
-export const inCrew = <T>({ crew, role, person }: Whom, work: () => T | Promise<T>): Promise<T> =>
-  standing.run({ crew, role, person }, async () => await work());
+export const inCrew = <T>({ crew, role, person, onReplica }: Whom, work: () => T | Promise<T>): Promise<T> =>
+  standing.run({ crew, role, person, onReplica: onReplica ?? false }, async () => await work());
 /** Does what comes before a crew is known: the database shows what opens the door, and nothing of any record. */
 export const atDoor = <T>(work: () => T | Promise<T>): Promise<T> => standing.run('door', async () => await work());
 
@@ -142,9 +144,18 @@ export function prepared<T>(query: Knex.Raw<T>, text: string): Knex.Raw<T> {
 }
 
 let pool: Knex | undefined;
+let replicaPool: Knex | undefined;
 
-/** The pool of this server, opened at first use from `DATABASE_URL`. */
+/** The pool of a copy that follows the record (`DATABASE_REPLICA_URL`); null where there is none. */
+export function replica(): Knex | null {
+  if (!process.env.DATABASE_REPLICA_URL) return null;
+  return (replicaPool ??= connectAsProgram(process.env.DATABASE_REPLICA_URL));
+}
+
+/** The pool of this server, opened at first use from `DATABASE_URL`; of its replica for who reads there. */
 export function db(): Knex {
+  const following = whomNow()?.onReplica ? replica() : null;
+  if (following) return following;
   if (!process.env.DATABASE_URL) throw new Error('DATABASE_URL is not set: start Zaprud with ./start, or name a PostgreSQL database');
   pool ??= connectAsProgram(process.env.DATABASE_URL);
   return pool;
