@@ -10,8 +10,8 @@ async function bookOf(db: Knex, entries: number): Promise<void> {
   );
 }
 
-/** Nine older seasons beside the demo's own: the same sets, stays, checks, catches and readings, each a year further back, from behind the demo's last season on. Current truth only, for timing. */
-export async function tenfold(db: Knex): Promise<void> {
+/** Nine older seasons beside the demo's own: the same sets, stays, checks, catches and readings, each a year further back, from behind the demo's last season on. Current truth only, for timing. @param entries in the book */
+export async function tenfold(db: Knex, entries = 250_000): Promise<void> {
   await db.transaction(async (trx) => {
     await trx.raw('set constraints all deferred');
     for (let k = 1; k <= 9; k += 1) {
@@ -44,6 +44,6 @@ export async function tenfold(db: Knex): Promise<void> {
       );
     }
   });
-  await bookOf(db, 250_000);
+  await bookOf(db, entries);
   await db.raw('vacuum analyze');
 }
