@@ -4,6 +4,7 @@ import { stringify } from 'devalue';
 import { now } from '$lib/server/clock';
 import { isId } from '#lib/form/newId';
 import { AWAY_SENTENCE, atDoor, db, inCrew, isAway } from '$lib/server/database';
+import { asksTooMuch } from '$lib/server/door/dear';
 import { callerOf, type Caller } from '$lib/server/door/caller';
 import { DOORS, isOpenTo } from '$lib/server/door/rooms';
 import { plainPage, sendAgainPage } from '$lib/server/plainPage';
@@ -75,10 +76,16 @@ async function inside(event: Event, caller: Caller, send: Send): Promise<Respons
   if (found) locals.who = whoOf(found.crew, found.person);
   else if (url.pathname !== '/begin') redirect(303, '/begin');
   if (!isOpenTo(caller.role, route.id)) return request.method === 'GET' && url.pathname === '/morning' ? toShared() : notHere();
-  return send();
+  return (await asksTooMuch(event)) ? tooMuch() : send();
 }
 
 const toShared = (): Response => new Response(null, { status: 303, headers: { location: '/shared' } });
+/** Said to a page and to a device alike; both send again what they have. */
+function tooMuch(): Response {
+  const response = plainPage(429, 'A moment', 'This device asked for much within a minute. Nothing was done: try again in a minute.');
+  response.headers.set('retry-after', '60');
+  return response;
+}
 const notHere = (): Response => plainPage(404, 'Not here', 'There is no such page.');
 
 /** Nothing answers one who was not let in but the pages on which he is. */

@@ -256,6 +256,22 @@ describe('a session', () => {
     assert.equal((await far('/morning', { cookie })).status, 200);
     await db.destroy();
   });
+  it('is answered sixty times a minute for what costs much, and goes on with everything else', async () => {
+    const cookie = await letIn('Corin Vale', 'trapper');
+    const ask = () => far('/waters/export/zaprud.csv', { cookie });
+    const [use] = (await ask(), await rows('dear_use'));
+    const db = connect(program.url);
+    // the clock of the program may pass into the next minute meanwhile
+    const next = new Date(new Date(String(use?.minute)).getTime() + 60_000);
+    await db('dear_use').update({ uses: 60 });
+    await db('dear_use').insert({ ...use, minute: next, uses: 60 });
+    await db.destroy();
+    const { status, text } = await ask();
+    assert.equal(status, 429);
+    assert.match(text, /try again in a minute/);
+    assert.equal((await far('/morning', { cookie })).status, 200);
+    assert.equal((await far('/waters/export/zaprud.csv', { cookie: await letIn('Corin Vale', 'trapper') })).status, 200, 'another device');
+  });
 });
 
 describe('a second crew in one record', () => {

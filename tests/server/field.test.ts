@@ -13,6 +13,7 @@ import { seasonIn, seasonOf } from '#lib/season/season';
 import { whoOf } from '#lib/season/who';
 import { startProgram, type Program } from '../support/server';
 import { AS_SET } from '../support/looked';
+import { picture } from '../support/picture';
 import { webOf } from '../support/web';
 
 /** A device out of reach: what it takes along, what it computes of it, and what becomes of what it sends. */
@@ -302,7 +303,6 @@ describe('what a device wrote without a signal', () => {
 });
 
 describe('a photo taken out of reach', () => {
-  const jpeg = new Uint8Array([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3, 4]);
   const put = async (id: string, bytes: Uint8Array, type = 'image/jpeg'): Promise<number> => {
     const [wren] = await rows('person', { name: 'Wren Ostby' });
     const headers = { 'content-type': type, origin: program.base, cookie: `person=${String(wren?.id)}` };
@@ -310,12 +310,15 @@ describe('a photo taken out of reach', () => {
   };
 
   it('goes before its form, and once however often it is sent; what is no photo, or not this one, is refused', async () => {
+    const jpeg = await picture();
     const id = photoId(snapshot.crew, jpeg);
     assert.deepEqual([await put(id, jpeg), await put(id, jpeg)], [204, 204]);
     assert.equal((await rows('photo', { id })).length, 1);
     assert.equal(await put(newId(), jpeg), 422);
     assert.equal(await put(id, new TextEncoder().encode('<svg onload=alert(1)>')), 422);
     assert.equal(await put(id, jpeg, 'text/plain'), 415);
+    const cut = jpeg.subarray(0, 20);
+    assert.equal(await put(photoId(snapshot.crew, cut), cut), 422, 'it begins like a photo, and cannot be opened');
     assert.equal(await put(id, new Uint8Array(460 * 1024).fill(1)), 422);
     const { answers } = await send([[check(snapshot, 45, 'catch', 4, { photo: id })]]);
     assert.equal(answers[0]?.fate, 'taken');

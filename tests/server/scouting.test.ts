@@ -6,6 +6,7 @@ import { record } from '#server/record/write';
 import { replay, TRUTH } from '#server/record/replay';
 import { csvRows } from '../../src/lib/exchange/csv';
 import { startProgram, type Program } from '../support/server';
+import { picture } from '../support/picture';
 import { webOf } from '../support/web';
 
 let program: Program;
@@ -241,11 +242,9 @@ describe('a station', () => {
     assert.equal(asNumber, inNumber + 14);
     assert.match(await get('/book?kind=reading'), /14 in above the water of \d+:\d\d [ap]m/);
   });
-  const jpeg = new Blob([Uint8Array.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, ...Array.from({ length: 40 }, (_, i) => i)])], {
-    type: 'image/jpeg',
-  });
   it('a sign keeps its photo and where it was taken, once; another kind of file is refused', async () => {
     const path = `${place('Header Pond', 15)}?/sign`;
+    const jpeg = new Blob([new Uint8Array(await picture())], { type: 'image/jpeg' });
     const form = { entry: uuid(), id: uuid(), kind: 'wetSlide', species: 'beaver', freshness: 'hours', lat: '45.5121', lon: '-90.4869' };
     refused(
       await postFile(path, { ...form, entry: uuid(), id: uuid() }, 'photo', new Blob(['<svg onload=alert(1)>'])),

@@ -1,7 +1,11 @@
 import { MOST_PHOTO, photoId, photoType } from '#lib/photo';
 import type { Reader } from '#lib/form/reader';
 import { db } from './database';
-import { keepPhoto } from './repositories/photos';
+import { onlySeen } from './picture';
+import { keepPhoto, photoBytes } from './repositories/photos';
+
+/** So much of a crew's photos is kept, bytes. [practice] */
+const MOST_OF_CREW = Number(process.env.ZAPRUD_PHOTO_MEGABYTES ?? 2000) * 1024 * 1024;
 
 /** Keeps a photo. @returns its id, or why it was not taken */
 export async function takePhoto(bytes: Buffer, crew: string): Promise<{ id: string } | { refused: string }> {
@@ -9,8 +13,15 @@ export async function takePhoto(bytes: Buffer, crew: string): Promise<{ id: stri
   if (!type) return { refused: 'That file is not a photo Zaprud knows: take a JPEG, PNG or WebP.' };
   const size = `That photo has ${Math.round(bytes.length / 1024)} kB; ${MOST_PHOTO / 1024} kB are taken.`;
   if (bytes.length > MOST_PHOTO) return { refused: `${size} With script running it is made smaller by itself.` };
+  const seen = await onlySeen(bytes, type);
+  if (!seen) return { refused: 'That photo cannot be opened: it is broken, or larger than 40 million dots. Take another.' };
+  if ((await photoBytes(db(), crew)) + seen.length > MOST_OF_CREW)
+    return {
+      refused: 'The crew’s photos fill the place that is kept for them. Save this without one; ZAPRUD_PHOTO_MEGABYTES makes more room.',
+    };
+  // by what was sent, so that it is the same one when it is sent again
   const id = photoId(crew, bytes);
-  await keepPhoto(db(), crew, id, type, bytes);
+  await keepPhoto(db(), crew, id, type, seen);
   return { id };
 }
 

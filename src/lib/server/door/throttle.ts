@@ -25,5 +25,6 @@ export async function begins(trier: Trier, now: Date): Promise<(() => Promise<un
   const takeBack = () => forgetTry(db(), id);
   if (login <= MOST.login && address <= MOST.address) return takeBack;
   await takeBack();
+  console.error('door: too many tries, nothing was looked at');
   return null;
 }

@@ -48,6 +48,18 @@ export async function noteTry(db: Knex, tried: Try, since: Date): Promise<{ id: 
 
 export const forgetTry = (db: Knex, id: string): Promise<unknown> => db('door_miss').where({ id }).delete();
 
+/** Notes that a device asked for what costs much. @returns how often it did this minute, this time too */
+export async function noteUse(db: Knex, crew: string, device: string, now: Date): Promise<number> {
+  const minute = new Date(Math.floor(now.getTime() / 60_000) * 60_000);
+  await db('dear_use').where({ crew_id: crew, device_id: device }).where('minute', '<', minute).delete();
+  const [row] = await db('dear_use')
+    .insert({ crew_id: crew, device_id: device, minute, uses: 1 })
+    .onConflict(['crew_id', 'device_id', 'minute'])
+    .merge({ uses: db.raw('dear_use.uses + 1') })
+    .returning<{ uses: number }[]>('uses');
+  return row?.uses ?? 0;
+}
+
 /** Uses up a code: of two who send it at once one gets it. @returns whose it was; null when it is wrong, used or too old */
 export async function useCode(db: Knex, hash: string, now: Date): Promise<{ crew_id: string; person_id: string } | null> {
   const [row]: { crew_id: string; person_id: string }[] = await db('pairing_code')
