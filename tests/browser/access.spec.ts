@@ -8,7 +8,19 @@ import { expect, open, serious, test } from './fixture';
 test.use({ story: 'access' });
 test.describe.configure({ mode: 'parallel' });
 
-const ROOMS = ['/morning', '/waters', '/bench', '/colonies', '/book', '/shed', '/rules', '/people', '/people/door', '/people/copies', '/shared'];
+const ROOMS = [
+  '/morning',
+  '/waters',
+  '/bench',
+  '/colonies',
+  '/book',
+  '/shed',
+  '/rules',
+  '/people',
+  '/people/door',
+  '/people/copies',
+  '/shared',
+];
 
 /** The address of every room, of one water, one set and one entry of each kind. */
 async function everyPage(page: Page, program: Program): Promise<(string | null)[]> {

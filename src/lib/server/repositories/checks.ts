@@ -190,29 +190,38 @@ function deviceOf(row: Row): CheckedDevice {
   };
 }
 
-/** Visits, newest first: of one set, of one line, or of the crew; `each`: so many of every set. */
-export async function checks(
-  db: Knex,
-  crew: string,
-  filter: { set?: string; station?: string; line?: string | Knex.Raw; limit?: number; each?: number },
-): Promise<Check[]> {
-  const visits = db('check_visit')
-    .select('id')
-    .where({ crew_id: crew, ...(filter.set ? { set_id: filter.set } : {}) })
-    .orderBy('at', 'desc');
-  if (filter.station) visits.whereIn('set_id', db('trap_set').select('id').where({ station_id: filter.station }));
-  if (filter.line) visits.whereIn('set_id', db('trap_set').select('id').where({ line_id: filter.line }));
-  if (filter.limit) visits.limit(filter.limit);
-  if (filter.each)
-    visits.whereRaw(
-      'id in (select id from (select id, row_number() over (partition by set_id order by at desc) as place from check_visit where crew_id = ?) ranked where place <= ?)',
-      [crew, filter.each],
-    );
+interface Wanted {
+  set?: string;
+  station?: string;
+  line?: string | Knex.Raw;
+  limit?: number;
+  /** so many of every set */
+  each?: number;
+}
+
+/** The newest visits: so many of all, or so many of every set, each looked up by its set. */
+function visitsOf(db: Knex, crew: string, { set, station, line, limit, each }: Wanted): Knex.QueryBuilder {
+  const sets = db('trap_set').where({ crew_id: crew });
+  if (set) sets.where({ id: set });
+  if (station) sets.where({ station_id: station });
+  if (line) sets.where({ line_id: line });
+  if (each) {
+    const newest = '(select id from check_visit where crew_id = s.crew_id and set_id = s.id order by at desc limit ?) as newest';
+    return db.from(sets.select('crew_id', 'id').as('s')).joinRaw(`cross join lateral ${newest}`, [each]).select('newest.id');
+  }
+  const visits = db('check_visit').select('id').where({ crew_id: crew }).orderBy('at', 'desc');
+  if (set || station || line) visits.whereIn('set_id', sets.select('id'));
+  return limit ? visits.limit(limit) : visits;
+}
+
+/** Visits, newest first: of one set, of one line, or of the crew. */
+export async function checks(db: Knex, crew: string, filter: Wanted): Promise<Check[]> {
   const rows: Row[] = await db('check_visit as v')
     .select(COLUMNS)
-    .join('check_device as c', 'c.visit_id', 'v.id')
-    .leftJoin('catch as k', 'k.check_id', 'c.id')
-    .whereIn('v.id', visits)
+    .join('check_device as c', { 'c.crew_id': 'v.crew_id', 'c.visit_id': 'v.id' })
+    .leftJoin('catch as k', { 'k.crew_id': 'c.crew_id', 'k.check_id': 'c.id' })
+    .where('v.crew_id', crew)
+    .whereIn('v.id', visitsOf(db, crew, filter))
     .orderBy([{ column: 'v.at', order: 'desc' }, 'v.id', 'c.id']);
   const found = new Map<string, Check>();
   for (const row of rows) {
