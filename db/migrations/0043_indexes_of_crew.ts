@@ -14,6 +14,7 @@ export async function up(knex: Knex): Promise<void> {
     await knex.raw('drop index ??', [name]);
     await knex.raw(says.replace(/\((\w+)/, '($1, crew_id'));
   }
+  await knex.raw('create index entry_in_order on entry (crew_id, seq)');
 }
 
 /** Read for all crews: by tools, and by whoever looks for work. */

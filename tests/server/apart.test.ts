@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { after, before, describe, it } from 'node:test';
 import { connect } from '#server/database';
+import { newId } from '#lib/form/newId';
 import { everyForm } from '../support/forms';
 import { startProgram, type Program } from '../support/server';
 import { webOf } from '../support/web';
@@ -38,6 +39,8 @@ before(async () => {
     'enable_seqscan = off',
   ])
     await db.raw(`alter database ${name} set ${setting}`);
+  // tools alone read all crews in their order; with one crew in the record the planner cannot tell that from the order of this one
+  await db.raw('drop index entry_by_seq');
   await db.destroy();
   await program.stop();
   await program.start();
@@ -54,6 +57,10 @@ describe('every statement of every page', () => {
     const { pages } = await everyForm(get);
     for (const path of pages) await get(path);
     await post('/people?/add', { entry: uuid(), id: uuid(), newName: 'Somebody' });
+    const copy = newId();
+    await post('/people/copies?/ask', { id: copy });
+    for (let n = 0; n < 100 && (await fetch(`${program.base}/people/copies/${copy}`)).status !== 200; n += 1)
+      await new Promise((wait) => setTimeout(wait, 200));
     const log = readFileSync(`${program.postgres().folder}/pg.log`, 'utf8');
     const asked = [...log.matchAll(/ plan:\n((?:\t.*\n)+)/g)].map(([, json = '']) => JSON.parse(json) as Asked);
     const read = new Set<string>();
