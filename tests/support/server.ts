@@ -1,9 +1,9 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
+import { fileURLToPath } from 'node:url';
 import { loadDemo } from '../../db/demo/load';
 import { migrate } from '../../db/migrate';
 import { connect } from '#server/database';
-import { spread } from './spread';
 import { databaseIn, startCluster, type Cluster } from './cluster';
 
 /** The moment that every test of the interface is told from: 05:22 at the line. */
@@ -44,6 +44,7 @@ export async function shareRecords(): Promise<() => void> {
 
 /** So many servers behind one address: `ZAPRUD_TEST_SERVERS=2` runs any suite on two that share nothing but their record. */
 const SERVERS = Number(process.env.ZAPRUD_TEST_SERVERS ?? 1);
+const SEVERAL = fileURLToPath(new URL('several.mjs', import.meta.url));
 
 /** A server of the built program, once it listens. */
 async function began(
@@ -51,7 +52,8 @@ async function began(
   { url, now, folder, env }: { url: string; now: string; folder: string; env: Record<string, string> },
   output: string[],
 ): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['serve.mjs'], {
+  const words = SERVERS === 1 ? ['serve.mjs'] : [SEVERAL, String(SERVERS)];
+  const child = spawn(process.execPath, words, {
     cwd: folder,
     env: { ...process.env, ...env, PORT: String(port), DATABASE_URL: url, ZAPRUD_NOW: now },
     stdio: ['ignore', 'pipe', 'pipe'],
@@ -89,19 +91,13 @@ export async function startProgram({ demo, own = false, env = {}, at }: Wanted) 
   const url = at ?? (shared ? await databaseIn(shared, recordOf(demo)) : await fill(await (cluster as Cluster).database(), demo));
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
-  const children: ChildProcess[] = [];
+  let child: ChildProcess;
   const output: string[] = [];
-  // each on the address itself, or several behind it
-  const ports = SERVERS === 1 ? [port] : await Promise.all(Array.from({ length: SERVERS }, freePort));
-  const front = SERVERS === 1 ? null : await spread(port, () => ports);
   /** @param folder where its build lies: another than this one is another version */
   const start = async (now = NOW, folder = process.cwd()): Promise<void> => {
-    children.length = 0;
-    for (const own of ports) children.push(await began(own, { url, now, folder, env }, output));
+    child = await began(port, { url, now, folder, env }, output);
   };
-  const stop = async (): Promise<void> => {
-    await Promise.all(children.map(ended));
-  };
+  const stop = (): Promise<void> => ended(child);
   await start();
   return {
     base,
@@ -117,7 +113,6 @@ export async function startProgram({ demo, own = false, env = {}, at }: Wanted) 
     /** ends everything and removes the cluster */
     async end(): Promise<void> {
       await stop();
-      front?.close();
       cluster?.remove();
     },
   };
