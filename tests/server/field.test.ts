@@ -325,6 +325,14 @@ describe('a photo taken out of reach', () => {
     const crew = newId();
     assert.notEqual(photoId(crew, jpeg), id, 'the same picture of another crew is another photo');
   });
+  it('is refused where the crew’s photos fill their place', async () => {
+    const full = await startProgram({ demo: true, env: { ZAPRUD_PHOTO_MEGABYTES: '0' } });
+    const jpeg = new Uint8Array(await picture());
+    const headers = { 'content-type': 'image/jpeg', origin: full.base };
+    const answer = await fetch(`${full.base}/photo/${photoId(snapshot.crew, jpeg)}`, { method: 'PUT', body: jpeg, headers });
+    await full.end();
+    assert.equal(answer.status, 422);
+  });
   it('that never arrived holds its form, and says so', async () => {
     const { answers } = await send([[check(snapshot, 51, 'untouched', 4, { photo: newId() })]]);
     assert.equal(answers[0]?.fate, 'held');

@@ -111,10 +111,10 @@ export class Field {
       void keepPhotos(photosIn(first.snapshot));
       while (this.waiting.length > 0) {
         const forms = firstOf(this.waiting);
-        await this.#sendPhotos(forms);
+        const there = await this.#sendPhotos(forms);
         const held = await sent(forms);
         await this.#store.answered(forms, held, await this.#ask());
-        await this.#dropPhotos(forms);
+        await this.#dropPhotos(there);
         await this.#read();
         this.#others.postMessage('sent');
       }
@@ -127,16 +127,19 @@ export class Field {
     }
   }
 
-  async #sendPhotos(forms: readonly Waiting[]): Promise<void> {
+  /** @returns those that the record has; what it does not take stays on the device */
+  async #sendPhotos(forms: readonly Waiting[]): Promise<string[]> {
+    const there: string[] = [];
     for (const id of photosOf(forms)) {
       const photo = await this.#store.photo(id);
-      if (photo) await sentPhoto(photo);
+      if (photo && (await sentPhoto(photo))) there.push(id);
     }
+    return there;
   }
 
   /** What is in the record, or taken back, is kept here no longer; the worker keeps what may be looked at again. */
-  async #dropPhotos(forms: readonly Waiting[]): Promise<void> {
-    for (const id of photosOf(forms)) await this.#store.dropPhoto(id);
+  async #dropPhotos(ids: readonly string[]): Promise<void> {
+    for (const id of ids) await this.#store.dropPhoto(id);
   }
 
   /** A photo is safe on the device when this returns; it goes out with its form. */
@@ -168,7 +171,7 @@ export class Field {
   async takeBack(form: Waiting): Promise<void> {
     if (this.isSending || this.waiting.at(-1)?.id !== form.id) return;
     await this.#store.answered([form], []);
-    await this.#dropPhotos([form]);
+    await this.#dropPhotos(photosOf([form]));
     await this.#read();
     this.#others.postMessage('taken back');
   }

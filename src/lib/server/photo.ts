@@ -15,12 +15,12 @@ export async function takePhoto(bytes: Buffer, crew: string): Promise<{ id: stri
   if (bytes.length > MOST_PHOTO) return { refused: `${size} With script running it is made smaller by itself.` };
   const seen = await onlySeen(bytes, type);
   if (!seen) return { refused: 'That photo cannot be opened: it is broken, or larger than 40 million dots. Take another.' };
-  if ((await photoBytes(db(), crew)) + seen.length > MOST_OF_CREW)
+  // by what was sent, so that it is the same one when it is sent again
+  const id = photoId(crew, bytes);
+  if ((await photoBytes(db(), crew, id)) + seen.length > MOST_OF_CREW)
     return {
       refused: 'The crew’s photos fill the place that is kept for them. Save this without one; ZAPRUD_PHOTO_MEGABYTES makes more room.',
     };
-  // by what was sent, so that it is the same one when it is sent again
-  const id = photoId(crew, bytes);
   await keepPhoto(db(), crew, id, type, seen);
   return { id };
 }

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { now } from './clock';
 import { atDoor, db, isAway, standInside } from './database';
-import { nextJob, takeJob } from './repositories/jobs';
+import { nextJob, takeBackTry, takeJob } from './repositories/jobs';
 import { copyStep } from './record/copyInSteps';
 
 /** How often a server looks whether somebody asked another one for long work, ms. */
@@ -23,7 +23,9 @@ export async function workOnce(db: Knex, at: Date): Promise<'done' | 'later' | '
       const job = await takeJob(trx, next);
       if (!job) return 'later';
       await standInside(trx, job.crew_id);
-      return (await copyStep(trx, job)) ? 'done' : 'later';
+      if (await copyStep(trx, job)) return 'done';
+      await takeBackTry(trx, job);
+      return 'later';
     });
   });
 }

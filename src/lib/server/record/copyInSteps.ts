@@ -34,16 +34,15 @@ export async function copyStep(trx: Knex, job: Job): Promise<boolean> {
   if (known.table === 'head') return (await wroteAll(trx, known.writers)) && head(trx, job, known);
   if (known.table === 'end') return end(trx, job, known);
   const { table, after } = known;
-  const { lines, last } = await linesAfter(trx, { table, crew: job.crew_id, after, most: ROWS[table] });
-  const upTo = table === 'entry' ? lines.filter((line) => seqOf(line) <= known.until) : lines;
-  const isOver = upTo.length < ROWS[table];
+  const until = table === 'entry' ? { until: known.until } : {};
+  const { lines, last } = await linesAfter(trx, { table, crew: job.crew_id, after, most: ROWS[table], ...until });
+  const isOver = lines.length < ROWS[table];
   const next = isOver ? (TABLES[TABLES.indexOf(table) + 1] ?? 'end') : table;
-  const step = { ...known, table: next, after: isOver ? null : last, lines: known.lines + upTo.length };
-  await keepStep(trx, job, { step, steps: job.steps ?? 1, part: await packed(upTo), isDone: false });
+  const step = { ...known, table: next, after: isOver ? null : last, lines: known.lines + lines.length };
+  await keepStep(trx, job, { step, steps: job.steps ?? 1, part: await packed(lines), isDone: false });
   return true;
 }
 
-const seqOf = (line: string): number => (JSON.parse(line) as { entry: { seq: number } }).entry.seq;
 const packed = (lines: readonly string[]): Promise<Buffer> => pack(lines.map((l) => `${l}\n`).join(''));
 
 async function begin(trx: Knex, job: Job): Promise<true> {

@@ -36,10 +36,10 @@ export const digestOf = async (db: Knex): Promise<string> =>
 
 const CHUNK = 500;
 
-/** Lines of a table in their order, after the one whose key is named. @returns them, and the key of the last */
+/** Lines of a table in their order, after the one whose key is named and up to another. @returns them, and the key of the last */
 export async function linesAfter(
   trx: Knex,
-  { table, crew, after, most }: { table: Table; crew: string | null; after: string | null; most: number },
+  { table, crew, after, until, most }: { table: Table; crew: string | null; after: string | null; until?: number; most: number },
 ): Promise<{ lines: string[]; last: string | null }> {
   const key = table === 'entry' ? 'seq' : 'id';
   const query = trx
@@ -49,6 +49,7 @@ export async function linesAfter(
     .limit(most);
   if (crew) query.where('crew_id', crew);
   if (after !== null) query.where(key, '>', after);
+  if (until !== undefined) query.where(key, '<=', until);
   const rows: { row: string; key: string }[] = await query;
   return { lines: rows.map(({ row }) => `{"${table}":${row}}`), last: rows.at(-1)?.key ?? null };
 }

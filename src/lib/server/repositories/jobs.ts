@@ -54,6 +54,12 @@ export async function nextJob(db: Knex, now: Date): Promise<Pick<Job, 'crew_id' 
 export const takeJob = (trx: Knex, { crew_id, id }: Pick<Job, 'crew_id' | 'id'>): Promise<Job | undefined> =>
   trx('job').where({ crew_id, id, state: 'waiting' }).forUpdate().skipLocked().first();
 
+/** A step that has to wait for somebody was no try. */
+export const takeBackTry = (trx: Knex, { crew_id, id }: Job): Promise<unknown> =>
+  trx('job')
+    .where({ crew_id, id })
+    .update({ tried: trx.raw('tried - 1') });
+
 /** Keeps a step that was done, with the part that came of it. */
 export async function keepStep(
   trx: Knex,
