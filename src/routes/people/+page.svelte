@@ -25,7 +25,7 @@
   <h1>People and settings</h1>
   <p class="quiet">
     {#if data.isNear}Nobody signs in on this machine: whoever opens it works as your crew and sees every place.{/if}
-    <a href="/people/door">Who may come in, from which device</a>, <a href="/people/copies">copies</a>
+    <a class="link" href="/people/door">Who may come in, from which device</a>, <a class="link" href="/people/copies">Copies</a>
   </p>
   <Problem text={kept?.problem} />
   <div class="cols">

@@ -18,7 +18,7 @@
 
 <div class="page">
   <h1>Who may come in</h1>
-  <p class="quiet"><a href="/people">People and settings</a>, <a href="/shared">what a client sees</a></p>
+  <p class="quiet"><a class="link" href="/people">People and settings</a>, <a class="link" href="/shared">what a client sees</a></p>
   <Problem text={kept?.problem} />
   <div class="cols">
     <div>
