@@ -4,7 +4,7 @@ import { minuteNow } from './clock';
 import { seasonIn, seasonOf } from '#lib/season/season';
 import { whoOf, type Asker } from '#lib/season/who';
 import { withEntries } from './overlay';
-import { firstOf, moved, newest, photosOf, Refused, sent, sentPhoto } from './send';
+import { firstOf, moved, newest, NotTaken, photosOf, Refused, sent, sentPhoto } from './send';
 import { inShape, photosIn, type Snapshot } from './snapshot';
 import { Store, type Kept, type KeptPhoto, type Told, type Waiting } from './store';
 import { noteWaiting } from './waitingHere';
@@ -127,12 +127,22 @@ export class Field {
     }
   }
 
-  /** @returns those that the record has; what it does not take stays on the device */
+  /**
+   * What the record never takes stays on the device: its form goes without it, and waits there for somebody to decide.
+   *
+   * @returns those that it has
+   */
   async #sendPhotos(forms: readonly Waiting[]): Promise<string[]> {
     const there: string[] = [];
     for (const id of photosOf(forms)) {
       const photo = await this.#store.photo(id);
-      if (photo && (await sentPhoto(photo))) there.push(id);
+      if (!photo) continue;
+      try {
+        await sentPhoto(photo);
+        there.push(id);
+      } catch (error) {
+        if (!(error instanceof NotTaken)) throw error;
+      }
     }
     return there;
   }

@@ -12,13 +12,19 @@ const MOST_BYTES = 400_000;
 /** Answers that trying again does not change: no outbox, not paired or ended, no season. */
 const NO = [400, 401, 403, 404];
 
+/** Said of a photo that cannot be opened, or for which there is no room. */
+const NEVER = 422;
+
+/** A photo that is not taken however often it is sent. */
+export class NotTaken extends Error {}
 /** The server answered, and does not take this. */
 export class Refused extends Error {}
 
-async function answer(path: string, init: RequestInit = {}, also: readonly number[] = []): Promise<Response> {
+async function answer(path: string, init: RequestInit = {}): Promise<Response> {
   const got = await fetch(path, { ...init, signal: AbortSignal.timeout(PATIENCE) });
   if (got.redirected || NO.includes(got.status)) throw new Refused(String(got.status));
-  if (!got.ok && !also.includes(got.status)) throw new Error(String(got.status));
+  if (got.status === NEVER) throw new NotTaken(String(got.status));
+  if (!got.ok) throw new Error(String(got.status));
   return got;
 }
 
@@ -57,17 +63,9 @@ export async function sent(forms: readonly Waiting[]): Promise<Told[]> {
 export const photosOf = (forms: readonly Waiting[]): string[] =>
   forms.flatMap(({ entries }) => entries.flatMap(({ body }) => ('photo' in body && body.photo ? [body.photo] : [])));
 
-/** Said of a photo that will not be taken however often it is sent: it cannot be opened, or there is no room for it. */
-const NEVER = 422;
-
-/**
- * Sends a photo before its form.
- *
- * @returns whether the record has it; where it never will, the form goes without it, and waits there for somebody to decide
- * @throws Error when it did not get through
- */
-export async function sentPhoto({ id, type, bytes }: KeptPhoto): Promise<boolean> {
-  return (await answer(`/photo/${id}`, { method: 'PUT', body: bytes, headers: { 'content-type': type } }, [NEVER])).ok;
+/** Sends a photo before its form. @throws NotTaken when the record never takes it, Error when it did not get through */
+export async function sentPhoto({ id, type, bytes }: KeptPhoto): Promise<void> {
+  await answer(`/photo/${id}`, { method: 'PUT', body: bytes, headers: { 'content-type': type } });
 }
 
 /** A form with its time moved: whatever in it was of the minute in which it was made. @param by ms */
